@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Calc;
+
+use Lustrum\Core\Evidence\Assess;
+use Lustrum\Core\Evidence\Carry;
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\InvalidInput;
+use Lustrum\Core\Outcome\Result;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Quantity;
+
+final class EvidenceOperations implements OperationGroup
+{
+    public static function operations(): array
+    {
+        return [
+            new Operation('evidence.assess', 'How far results show a requirement.',
+                ['requirement' => 'kind (mean, every, rate, rating, check), direction (atLeast, atMost), limit (number, or value and unit), confidence, coverage, conditions, nonParametric', 'results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value (number, or value and unit), conditions'],
+                ['state' => 'none, thin, leaning, shown, against', 'estimate' => 'mean or share held', 'bound' => 'one-sided', 'probabilityMet' => 'null for a single run', 'runsNeeded' => 'more runs that would make the bound pass', 'missingConditions' => 'not covered yet', 'n' => 'results used', 'bounds' => 'results that are bounds', 'lost' => 'lost in handling', 'confirmed' => 'shown NOT to meet', 'method' => 'words'],
+                static function (Input $in): array {
+                    $r = $in->object('requirement');
+                    $r->only(['kind', 'direction', 'limit', 'confidence', 'coverage', 'conditions', 'nonParametric']);
+                    [$limit, $unit] = self::value($r, 'limit', null, 1.0);
+                    $requirement = Requirement::of($r->one('kind', Kind::class), $r->one('direction', Direction::class, Direction::AtLeast), $limit, $r->confidence(), $r->number('coverage', 0.9), $r->texts('conditions'), $r->flag('nonParametric'));
+                    $results = array_map(static function (Input $one) use ($unit): Result {
+                        $one->only(['kind', 'value', 'conditions']);
+                        $kind = $one->one('kind', ResultKind::class, ResultKind::Equal);
+                        $conditions = [];
+                        foreach ($one->has('conditions') ? $one->texts('conditions') : [] as $condition) {
+                            [$name, $state] = array_pad(explode('=', $condition, 2), 2, '');
+                            $conditions[$name] = $state;
+                        }
+
+                        return Result::of($kind, $one->has('value') ? self::value($one, 'value', $unit)[0] : null, $conditions);
+                    }, $in->objects('results'));
+                    $a = Assess::results($requirement, $results);
+
+                    return ['state' => $a->state->value] + get_object_vars($a);
+                }),
+            new Operation('evidence.carry', 'Does earlier evidence still hold after these changes?',
+                ['dependsOn' => 'change classes that the requirement depends on; empty: all but cosmetic', 'changes' => 'list of what, class'],
+                ['carried' => 'true or false', 'because' => 'changes in the way', 'sentence' => 'in words'],
+                static fn (Input $in): array => get_object_vars(Carry::over($in->texts('dependsOn'), array_map(static function (Input $c): array {
+                    $c->only(['what', 'class']);
+
+                    return ['what' => $c->text('what'), 'class' => $c->text('class')];
+                }, $in->objects('changes'))))),
+        ];
+    }
+
+    /** @return array{float, ?string} the number, in $unit where both name one */
+    private static function value(Input $in, string $name, ?string $unit, ?float $default = null): array
+    {
+        try {
+            return [$in->number($name, $default), $unit];
+        } catch (InvalidInput) {
+            $q = $in->object($name);
+            $q->only(['value', 'unit']);
+            $quantity = Quantity::of($q->number('value'), $q->text('unit'));
+
+            return [$unit === null ? $quantity->value : $quantity->to($unit)->value, $unit ?? $quantity->unit->symbol];
+        }
+    }
+}

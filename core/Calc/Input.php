@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Calc;
+
+use Lustrum\Core\InvalidInput;
+
+/** Typed reading of decoded JSON; every complaint carries the path of the field. */
+final readonly class Input
+{
+    public const MOST_VALUES = 1_000_000;
+
+    /** @param array<array-key, mixed> $fields */
+    public function __construct(
+        private array $fields,
+        private string $path = '',
+    ) {
+    }
+
+    /** @param list<string> $allowed */
+    public function only(array $allowed): void
+    {
+        foreach (array_keys($this->fields) as $name) {
+            if (!in_array((string) $name, $allowed, true)) {
+                throw InvalidInput::unknownField($this->at((string) $name));
+            }
+        }
+    }
+
+    public function has(string $name): bool
+    {
+        return ($this->fields[$name] ?? null) !== null;
+    }
+
+    public function text(string $name, ?string $default = null): string
+    {
+        $value = $this->fields[$name] ?? $default;
+
+        return is_string($value) ? $value : throw InvalidInput::because('A text is wanted here.', $this->at($name));
+    }
+
+    public function textOrNull(string $name): ?string
+    {
+        return $this->has($name) ? $this->text($name) : null;
+    }
+
+    public function flag(string $name, bool $default = false): bool
+    {
+        $value = $this->fields[$name] ?? $default;
+
+        return is_bool($value) ? $value : throw InvalidInput::because('true or false is wanted here.', $this->at($name));
+    }
+
+    public function number(string $name, ?float $default = null): float
+    {
+        return self::float($this->fields[$name] ?? $default, $this->at($name));
+    }
+
+    public function numberOrNull(string $name): ?float
+    {
+        return $this->has($name) ? $this->number($name) : null;
+    }
+
+    public function whole(string $name, ?int $default = null): int
+    {
+        $value = $this->number($name, $default === null ? null : (float) $default);
+        if ($value !== floor($value) || abs($value) > 9e15) {
+            throw InvalidInput::because('A whole number is wanted here.', $this->at($name));
+        }
+
+        return (int) $value;
+    }
+
+    /** Confidence strictly between 0 and 1; 0.95 where not given. */
+    public function confidence(string $name = 'confidence'): float
+    {
+        $value = $this->number($name, 0.95);
+
+        return $value > 0 && $value < 1 ? $value : throw InvalidInput::because('Confidence lies between 0 and 1, both excluded.', $this->at($name));
+    }
+
+    /** @return list<float> */
+    public function numbers(string $name): array
+    {
+        $out = [];
+        foreach ($this->list($name) as $i => $value) {
+            $out[] = self::float($value, $this->at($name).'/'.$i);
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> */
+    public function texts(string $name): array
+    {
+        $out = [];
+        foreach ($this->has($name) ? $this->list($name) : [] as $i => $value) {
+            $out[] = is_string($value) ? $value : throw InvalidInput::because('A text is wanted here.', $this->at($name).'/'.$i);
+        }
+
+        return $out;
+    }
+
+    public function object(string $name): self
+    {
+        $value = $this->fields[$name] ?? null;
+
+        return is_array($value) && ($value === [] || !array_is_list($value)) ? new self($value, $this->at($name)) : throw InvalidInput::because('An object is wanted here.', $this->at($name));
+    }
+
+    /** @return list<self> */
+    public function objects(string $name): array
+    {
+        $out = [];
+        foreach ($this->has($name) ? $this->list($name) : [] as $i => $value) {
+            $out[] = is_array($value) ? new self($value, $this->at($name).'/'.$i) : throw InvalidInput::because('An object is wanted here.', $this->at($name).'/'.$i);
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, self> an object whose values are objects */
+    public function map(string $name): array
+    {
+        if (!$this->has($name)) {
+            return [];
+        }
+        $object = $this->object($name);
+        $out = [];
+        foreach (array_keys($object->fields) as $key) {
+            $out[(string) $key] = $object->object((string) $key);
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, list<string>> an object whose values are lists of texts */
+    public function textLists(string $name): array
+    {
+        if (!$this->has($name)) {
+            return [];
+        }
+        $object = $this->object($name);
+        $out = [];
+        foreach (array_keys($object->fields) as $key) {
+            $out[(string) $key] = $object->texts((string) $key);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     * @param T|null          $default
+     *
+     * @return T
+     */
+    public function one(string $name, string $enum, ?\BackedEnum $default = null): \BackedEnum
+    {
+        if ($default !== null && !$this->has($name)) {
+            return $default;
+        }
+        $value = $enum::tryFrom($this->text($name));
+
+        return $value ?? throw InvalidInput::because('One of these is wanted here: '.implode(', ', array_map(static fn (\BackedEnum $e): string => (string) $e->value, $enum::cases())).'.', $this->at($name));
+    }
+
+    public function at(string $name): string
+    {
+        return $this->path === '' ? $name : $this->path.'/'.$name;
+    }
+
+    /** @return list<mixed> */
+    private function list(string $name): array
+    {
+        $value = $this->fields[$name] ?? null;
+        if (!is_array($value) || !array_is_list($value)) {
+            throw InvalidInput::because('A list is wanted here.', $this->at($name));
+        }
+        if (count($value) > self::MOST_VALUES) {
+            throw InvalidInput::because(sprintf('At most %d values can be taken.', self::MOST_VALUES), $this->at($name));
+        }
+
+        return $value;
+    }
+
+    private static function float(mixed $value, string $path): float
+    {
+        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw InvalidInput::notANumber($path);
+    }
+}

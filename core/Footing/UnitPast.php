@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Footing;
+
+/** An article with what it had been through before the first of these runs. */
+final readonly class UnitPast
+{
+    public function __construct(
+        public string $serial,
+        public int $earlierRuns = 0,
+        public int $earlierFailures = 0,
+    ) {
+    }
+
+    public function fresh(): bool
+    {
+        return $this->earlierRuns === 0 && $this->earlierFailures === 0;
+    }
+}

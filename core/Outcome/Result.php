@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Outcome;
+
+use Lustrum\Core\InvalidInput;
+
+/** One result of one run. */
+final readonly class Result
+{
+    /**
+     * @param float|null           $value      in the unit of the requirement; null for held, failed and lost
+     * @param array<string, string> $conditions name => state as recorded; 'unknown' is a value
+     */
+    private function __construct(
+        public ResultKind $kind,
+        public ?float $value,
+        public array $conditions,
+    ) {
+    }
+
+    /**
+     * @param array<string, string> $conditions
+     *
+     * @throws InvalidInput
+     */
+    public static function of(ResultKind $kind, ?float $value = null, array $conditions = []): self
+    {
+        $valued = in_array($kind, [ResultKind::Equal, ResultKind::AtLeast, ResultKind::AtMost], true);
+        if ($valued && ($value === null || !is_finite($value))) {
+            throw InvalidInput::because('This kind of result needs a finite value.', 'value');
+        }
+
+        return new self($kind, $valued ? $value : null, $conditions);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Quantity;
+
+/** Numbers in words of a sentence: never more digits than they carry, a true minus, no exponent where avoidable. */
+final class Digits
+{
+    /** @param int $significant digits to show, at least 1 */
+    public static function plain(float $value, int $significant = 3): string
+    {
+        if ($value === 0.0 || !is_finite($value)) {
+            return is_finite($value) ? '0' : '∞';
+        }
+        $rounded = (float) sprintf('%.'.max(0, $significant - 1).'e', $value);
+        $magnitude = (int) floor(log10(abs($rounded)) + 1e-12);
+        if ($magnitude > 6 || $magnitude < -4) {
+            return str_replace('-', '−', preg_replace('/e\+?/', 'e', sprintf('%.'.max(0, $significant - 1).'e', $value)) ?? '');
+        }
+
+        return str_replace('-', '−', number_format($rounded, max(0, $significant - 1 - $magnitude), '.', ''));
+    }
+
+    /** To a fixed number of decimals. */
+    public static function decimals(float $value, int $decimals): string
+    {
+        $text = number_format($value, max(0, min(12, $decimals)), '.', '');
+
+        return str_replace('-', '−', preg_match('/^-0\.?0*$/', $text) === 1 ? substr($text, 1) : $text);
+    }
+
+    /** Decimals that a step of the last digit calls for: 0.01 has two, 5 has none. */
+    public static function decimalsOf(float $step): int
+    {
+        return $step <= 0 ? 0 : max(0, min(12, (int) ceil(-log10($step) - 1e-9)));
+    }
+}

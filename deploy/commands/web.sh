@@ -1,0 +1,76 @@
+# shellcheck shell=bash
+# nginx and php-fpm for one named stack: its folder, port, database and pictures.
+stack() { # NAME PORT DATABASE
+	STACK="$1"
+	STACK_PORT="$2"
+	STACK_DB="$3"
+	STACK_RUN="$RUN/$STACK"
+	STACK_FILES="$STATE/files-$STACK"
+}
+
+console() {
+	as "$APP_USER" env APP_ENV=prod APP_DEBUG=0 "APP_SECRET=$(secret app)" "DATABASE_URL=$(db_url "$STACK_DB")" "LUSTRUM_FILES=$STACK_FILES" \
+		"LUSTRUM_CACHE=$STATE/cache" php -d memory_limit=1G bin/console "$@"
+}
+
+# The compiled container, anew whenever the code has changed.
+warm_cache() {
+	local want
+	want="$(hash_files src config core composer.json)"
+	own "$APP_USER" "$STATE/cache" "$STATE/log"
+	if [ -d "$STATE/cache/prod" ] && done_before cache "$want"; then return 0; fi
+	step 'Preparing the application'
+	rm -rf "$STATE/cache/prod"
+	console cache:warmup --quiet
+	mark_done cache "$want"
+}
+
+fill() { # TEMPLATE TARGET
+	sed -e "s|@ROOT@|$ROOT|g" -e "s|@RUN@|$STACK_RUN|g" -e "s|@PORT@|$STACK_PORT|g" -e "s|@FILES@|$STACK_FILES|g" -e "s|@CACHE@|$STATE/cache|g" \
+		-e "s|@DATABASE_URL@|$(db_url "$STACK_DB" | sed 's/&/\\\&/g')|g" -e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" "$1" >"$2"
+	# Only root may say under whom the workers run.
+	is_root || sed -i -E '/^(user|group|listen\.owner) ?[= ]/d' "$2"
+}
+
+web_running() { [ -f "$STACK_RUN/nginx.pid" ] && kill -0 "$(cat "$STACK_RUN/nginx.pid")" 2>/dev/null; }
+
+web_start() {
+	web_running && return 0
+	port_taken "$STACK_PORT" && die "port $STACK_PORT is taken; choose another with LUSTRUM_PORT=… ./lustrum start"
+	own "$APP_USER" "$STACK_RUN" "$STACK_RUN/tmp" "$STACK_FILES"
+	(umask 077 && fill deploy/php-fpm.conf "$STACK_RUN/php-fpm.conf")
+	fill deploy/nginx.conf "$STACK_RUN/nginx.conf"
+	local fpm
+	fpm="$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)"
+	step "Starting php-fpm and nginx on 127.0.0.1:$STACK_PORT"
+	"$fpm" $([ "$APP_USER" = root ] && echo -R) --daemonize --fpm-config "$STACK_RUN/php-fpm.conf" -c deploy/php.ini 2>"$STACK_RUN/php-fpm.start" || { cat "$STACK_RUN/php-fpm.start" >&2; die 'php-fpm did not start'; }
+	"$(command -v nginx || echo /usr/sbin/nginx)" -p "$STACK_RUN" -c "$STACK_RUN/nginx.conf" 2>"$STACK_RUN/nginx.start" || { cat "$STACK_RUN/nginx.start" >&2; die 'nginx did not start'; }
+	local i
+	for i in $(seq 1 50); do
+		curl -fsS -o /dev/null "http://127.0.0.1:$STACK_PORT/api/health" 2>/dev/null && return 0
+		sleep 0.1
+	done
+	tail -n 20 "$STACK_RUN"/*.log >&2 || true
+	die 'the application does not answer'
+}
+
+web_stop() {
+	local name
+	for name in nginx php-fpm; do
+		if [ -f "$STACK_RUN/$name.pid" ]; then
+			kill "$(cat "$STACK_RUN/$name.pid")" 2>/dev/null || true
+			rm -f "$STACK_RUN/$name.pid"
+		fi
+	done
+}
+
+# New code is taken up without a gap in service.
+web_reload() { if [ -f "$STACK_RUN/php-fpm.pid" ]; then kill -USR2 "$(cat "$STACK_RUN/php-fpm.pid")" 2>/dev/null || true; fi; }
+
+load_demo() {
+	if [ "$(db_sql 'SELECT count(*) FROM account' "$STACK_DB")" = 0 ]; then
+		own "$APP_USER" "$STATE/demo-pictures" "$STACK_FILES"
+		step 'Loading the demo workspace (its pictures are drawn the first time)'
+		console lustrum:demo --pictures="$STATE/demo-pictures"
+	fi
+}

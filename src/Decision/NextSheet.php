@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Decision;
+
+use Lustrum\Device\DeviceView;
+use Lustrum\Revision\RevisionView;
+
+/** The Next station of one build. */
+final readonly class NextSheet
+{
+    /**
+     * @param list<CandidateView> $candidates open or waiting
+     * @param list<CandidateView> $settled    decided on with an earlier decision; dropped ones keep their reasons
+     * @param list<DecisionView>  $decisions  taken on this build
+     * @param list<string>        $metrics
+     * @param list<FailureChoice> $failures   of this build, to propose something against
+     */
+    public function __construct(
+        public string $sentence,
+        public RevisionView $revision,
+        public DeviceView $device,
+        public array $candidates,
+        public array $settled,
+        public array $decisions,
+        public Consequences $consequences,
+        public string $nextLetter,
+        public array $metrics,
+        public array $failures,
+    ) {
+    }
+}

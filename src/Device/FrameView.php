@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Device;
+
+/** What surrounds every sheet of a device. */
+final readonly class FrameView
+{
+    /**
+     * @param list<SpineTag> $spine newest first, a branch below what it came from
+     * @param bool           $write may this person change things here
+     */
+    public function __construct(
+        public DeviceView $device,
+        public array $spine,
+        public int $requirements,
+        public bool $write,
+    ) {
+    }
+}

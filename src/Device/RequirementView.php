@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Device;
+
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+
+final readonly class RequirementView
+{
+    /**
+     * @param list<string> $conditions
+     * @param list<string> $dependsOn
+     */
+    public function __construct(
+        public string $id,
+        public int $version,
+        public string $device,
+        public string $statement,
+        public string $metric,
+        public string $unit,
+        public float $limit,
+        public Direction $direction,
+        public Kind $kind,
+        public float $coverage,
+        public bool $must,
+        public array $conditions,
+        public array $dependsOn,
+        public int $place,
+    ) {
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http;
+
+/** Says what an endpoint answers with, for the description that is generated from the code. */
+#[\Attribute(\Attribute::TARGET_METHOD)]
+final readonly class Answers
+{
+    /** @param class-string|null $class null: a file or an empty answer */
+    public function __construct(
+        public ?string $class,
+        public bool $list = false,
+    ) {
+    }
+}

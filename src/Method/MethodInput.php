@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Method;
+
+use Lustrum\Record\Limit;
+use Lustrum\Record\Name;
+use Lustrum\Record\Note;
+use Lustrum\Record\RecordInput;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class MethodInput implements RecordInput
+{
+    /**
+     * @param list<Channel>     $channels
+     * @param list<Condition>   $conditions
+     * @param list<SettingRule> $settings
+     */
+    public function __construct(
+        #[Assert\Uuid(message: 'This is not an identifier.')]
+        public string $device,
+        #[Name]
+        public string $name,
+        #[Note]
+        public string $purpose = '',
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $rig = '',
+        #[Note]
+        public string $heldWhen = '',
+        #[Note]
+        public string $endPoint = '',
+        #[Note]
+        public string $notRepresented = '',
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $outcomeMetric = '',
+        #[Assert\Range(notInRangeMessage: 'Between 0 and 10,000 minutes.', min: 0, max: 1e4)]
+        public float $minutes = 10.0,
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} channels.')]
+        public array $channels = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} conditions.')]
+        public array $conditions = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} settings.')]
+        public array $settings = [],
+        #[Assert\Valid]
+        public Safety $safety = new Safety(),
+        public ?int $version = null,
+    ) {
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Revision;
+
+use Lustrum\Record\Choices;
+use Lustrum\Record\Note;
+use Lustrum\Record\RecordInput;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class ArticleInput implements RecordInput
+{
+    /** @param list<string> $lots one 'material: lot' an entry */
+    public function __construct(
+        #[Assert\Uuid(message: 'This is not an identifier.')]
+        public string $revision,
+        #[Assert\NotBlank(message: 'This is still empty.', normalizer: 'trim')]
+        #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
+        public string $serial,
+        #[Choices]
+        public array $lots = [],
+        #[Note]
+        public string $deviations = '',
+        #[Assert\Choice(choices: ['mockup', 'bare', 'finished', 'payload'], message: 'One of the given choices is wanted here.')]
+        public string $state = 'finished',
+        public ?int $version = null,
+    ) {
+    }
+
+    /** @return array<string, string> */
+    public function lotsByMaterial(): array
+    {
+        $lots = [];
+        foreach ($this->lots as $line) {
+            [$material, $lot] = array_pad(explode(':', $line, 2), 2, '');
+            if (trim($material) !== '') {
+                $lots[trim($material)] = trim($lot) === '' ? 'unknown' : trim($lot);
+            }
+        }
+
+        return $lots;
+    }
+}

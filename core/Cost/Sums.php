@@ -18,7 +18,7 @@ final class Sums
             $sum = $sum->plus(BigDecimal::of((string) $line['quantity'])->multipliedBy($line['cost']));
         }
 
-        return (string) $sum->toScale(2, RoundingMode::HALF_UP);
+        return (string) $sum->toScale(2, RoundingMode::HalfUp);
     }
 
     /** @param list<string> $amounts */
@@ -29,12 +29,12 @@ final class Sums
             $sum = $sum->plus($amount);
         }
 
-        return (string) $sum->toScale(2, RoundingMode::HALF_UP);
+        return (string) $sum->toScale(2, RoundingMode::HalfUp);
     }
 
     public static function difference(string $from, string $to): string
     {
-        return (string) BigDecimal::of($to)->minus($from)->toScale(2, RoundingMode::HALF_UP);
+        return (string) BigDecimal::of($to)->minus($from)->toScale(2, RoundingMode::HalfUp);
     }
 
     public static function exceeds(string $amount, string $limit): bool

@@ -64,9 +64,10 @@ final readonly class Dimension
     public function plain(): self
     {
         $e = $this->exponents;
-        $e[6] = $e[7] = 0;
+        $e[6] = 0;
+        $e[7] = 0;
 
-        return new self($e);
+        return new self(array_values($e));
     }
 
     public function isRatio(): bool

@@ -59,7 +59,7 @@ final class QuantityText
         $total = 0.0;
         $before = INF;
         $dimension = null;
-        $last = null;
+        $last = Units::parse($time && $m[0][2] === 'm' ? 'min' : (Units::knows($m[0][2]) ? $m[0][2] : 's'));
         $resolution = 0.0;
         foreach ($m as [, $number, $symbol]) {
             if (!Units::knows($symbol)) {

@@ -14,7 +14,7 @@ use Lustrum\Core\Statistics\Distribution\StudentT;
  */
 final readonly class Sample
 {
-    /** @param list<float> $values */
+    /** @param non-empty-list<float> $values */
     private function __construct(
         public array $values,
         public int $n,

@@ -110,6 +110,11 @@ class Candidate extends Record
         return new CandidateView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->what, $this->why, $this->class, (float) $this->cost, $this->hours, $this->effects(), $this->source, $this->askedBy, $this->failure?->id()->toRfc4122(), $this->choice, $this->reason, $this->decision?->id()->toRfc4122(), $this->createdBy());
     }
 
+    public function restore(array $row, Records $records): void
+    {
+        $this->decision = $records->namedOrNull(Decision::class, is_string($row['decision'] ?? null) ? $row['decision'] : null, 'decision');
+    }
+
     public function settledBy(Decision $decision): void
     {
         $this->decision = $decision;

@@ -10,6 +10,7 @@ use Lustrum\Http\Problem;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Record\Stored;
 use Lustrum\Revision\Revision;
 use Symfony\Component\Uid\Uuid;
 
@@ -44,6 +45,14 @@ class Decision extends Record
         return $new->begin($id, $new->revision->workspace());
     }
 
+    public function restore(array $row, Records $records): void
+    {
+        $next = $records->named(Revision::class, is_string($row['next'] ?? null) ? $row['next'] : '', 'next');
+        /** @var array<string, mixed> $known */
+        $known = is_array($row['known'] ?? null) ? $row['known'] : [];
+        $this->opens($next, Stored::rows([DecisionRecord::fromRow($known)])[0]);
+    }
+
     /** @param array<string, mixed> $known */
     public function opens(Revision $next, array $known): void
     {
@@ -53,7 +62,7 @@ class Decision extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
-        if ($this->createdBy() !== '') {
+        if ($this->isWritten()) {
             throw Problem::of(409, 'decided', 'A decision is not rewritten. Decide anew on the next build.');
         }
         $this->note = $input->note;

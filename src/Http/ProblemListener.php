@@ -37,13 +37,13 @@ final readonly class ProblemListener
             if ($cause instanceof Problem) {
                 return $cause;
             }
-            if ($cause instanceof ValidationFailedException && count($cause->getViolations()) > 0) {
+            if ($cause instanceof ValidationFailedException) {
                 $violations = [];
                 foreach ($cause->getViolations() as $violation) {
                     $violations[] = ['path' => $violation->getPropertyPath(), 'message' => self::words($violation)];
                 }
 
-                return Problem::violations($violations);
+                return $violations === [] ? null : Problem::violations($violations);
             }
             if ($cause instanceof CoreException) {
                 return Problem::violation($cause->path, $cause->getMessage());

@@ -15,20 +15,20 @@ final readonly class History
     ) {
     }
 
-    /** @param Record<RecordInput> $record */
+    /** @param Record<covariant RecordInput> $record */
     public function created(Record $record, ?User $by): void
     {
         $this->enter($record, null, $by);
     }
 
-    /** @param Record<RecordInput> $record */
+    /** @param Record<covariant RecordInput> $record */
     public function changed(Record $record, object $was, ?User $by): void
     {
         $this->enter($record, self::plain($was), $by);
     }
 
     /**
-     * @param Record<RecordInput>       $record
+     * @param Record<covariant RecordInput>       $record
      * @param array<string, mixed>|null $was
      */
     private function enter(Record $record, ?array $was, ?User $by): void

@@ -29,6 +29,16 @@ final readonly class Measure
         return new self($quantity->value, $quantity->unit->symbol, $quantity->resolution, $quantity->si());
     }
 
+    /**
+     * @param array<array-key, mixed> $row value, unit, resolution
+     */
+    public static function fromRow(array $row): self
+    {
+        $number = static fn (string $key): ?float => is_int($row[$key] ?? null) || is_float($row[$key] ?? null) ? (float) $row[$key] : null;
+
+        return self::of(Quantity::of($number('value') ?? NAN, is_string($row['unit'] ?? null) ? $row['unit'] : '', $number('resolution')));
+    }
+
     public function quantity(): Quantity
     {
         return Quantity::of($this->value, $this->unit, $this->resolution);

@@ -8,13 +8,14 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
+use Lustrum\Exchange\Origin;
 use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * A row that people edit: client-made identifier, version, who and when, withdrawn rather than deleted.
  *
- * @template-covariant I of RecordInput
+ * @template I of RecordInput
  */
 #[ORM\MappedSuperclass]
 abstract class Record
@@ -58,6 +59,8 @@ abstract class Record
      * Builds a new record from what was sent.
      *
      * @param I $input
+     *
+     * @return self<I>
      */
     abstract public static function start(Uuid $id, RecordInput $input, Records $records): self;
 
@@ -71,6 +74,33 @@ abstract class Record
     /** What clients see of it. */
     abstract public function view(): object;
 
+    /**
+     * What an export keeps beyond the view.
+     *
+     * @return array<string, mixed>
+     */
+    public function extra(): array
+    {
+        return [];
+    }
+
+    /**
+     * Takes back from an export what a form cannot say; called after take().
+     *
+     * @param array<string, mixed> $row
+     */
+    public function restore(array $row, Records $records): void
+    {
+    }
+
+    public function cameFrom(Origin $origin): void
+    {
+        $this->createdAt = new \DateTimeImmutable($origin->createdAt);
+        $this->createdBy = mb_substr($origin->createdBy, 0, 120);
+        $this->version = max(1, $origin->version);
+        $this->withdrawnBecause = $origin->withdrawnBecause;
+    }
+
     public function id(): Uuid
     {
         return $this->id;
@@ -79,6 +109,11 @@ abstract class Record
     public function workspace(): Workspace
     {
         return $this->workspace;
+    }
+
+    public function changedAt(): \DateTimeImmutable
+    {
+        return $this->changedAt;
     }
 
     public function version(): int
@@ -104,6 +139,12 @@ abstract class Record
     public function isWithdrawn(): bool
     {
         return $this->withdrawnBecause !== null;
+    }
+
+    /** Has it been written before? False while a new one is being put together. */
+    protected function isWritten(): bool
+    {
+        return $this->createdBy !== '';
     }
 
     public function withdraw(string $because): void

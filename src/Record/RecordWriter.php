@@ -71,7 +71,7 @@ final readonly class RecordWriter
         });
     }
 
-    /** @param class-string<Record<RecordInput>> $class */
+    /** @param class-string<Record<covariant RecordInput>> $class */
     public function withdraw(string $class, Uuid $id, string $because): JsonResponse
     {
         return $this->em->wrapInTransaction(function () use ($class, $id, $because): JsonResponse {
@@ -127,7 +127,7 @@ final readonly class RecordWriter
         return new JsonResponse($known->view());
     }
 
-    /** @param Record<RecordInput> $record */
+    /** @param Record<covariant RecordInput> $record */
     private function mustBeAllowed(Record $record): void
     {
         if (!$this->security->isGranted(Access::Read->value, $record->workspace())) {

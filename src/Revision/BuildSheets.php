@@ -198,8 +198,6 @@ final readonly class BuildSheets
     }
 
     /**
-     * @template V of ParameterView|PartView
-     *
      * @param class-string<Parameter>|class-string<Part> $class
      *
      * @return ($class is class-string<Parameter> ? list<ParameterView> : list<PartView>)

@@ -45,6 +45,13 @@ class Parameter extends Record
         $this->measure = Measure::of(Quantity::typed($input->text));
     }
 
+    public function restore(array $row, Records $records): void
+    {
+        if (is_array($row['measure'] ?? null)) {
+            $this->measure = Measure::fromRow($row['measure']);
+        }
+    }
+
     public function view(): ParameterView
     {
         return new ParameterView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name, $this->measure->view());

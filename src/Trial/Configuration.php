@@ -8,6 +8,7 @@ use Lustrum\Method\Channel;
 use Lustrum\Method\Method;
 use Lustrum\Revision\Article;
 use Lustrum\Revision\Revision;
+use Symfony\Component\Uid\Uuid;
 
 /** Everything that a run was made with, frozen at its start, so that later edits cannot rewrite history. */
 final readonly class Configuration
@@ -33,6 +34,12 @@ final readonly class Configuration
         public string $rig,
         public array $channels,
     ) {
+    }
+
+    /** The same under other identifiers, for a device that was brought in from a file. */
+    public function under(Uuid $revision, ?Uuid $article, Uuid $method): self
+    {
+        return new self($revision->toRfc4122(), $this->letter, $this->firmware, $article?->toRfc4122(), $this->serial, $this->articleState, $this->deviations, $this->lots, $this->earlierRuns, $this->earlierFailures, $method->toRfc4122(), $this->methodName, $this->methodVersion, $this->rig, $this->channels);
     }
 
     public static function of(Revision $revision, ?Article $article, Method $method, int $earlierRuns, int $earlierFailures): self

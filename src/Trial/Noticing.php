@@ -108,7 +108,7 @@ final readonly class Noticing
             return ['No earlier run of this kind held, so there is nothing to compare with.'];
         }
         $last = $good[count($good) - 1];
-        $metric = $last->readings[0]->metric ?? '';
+        $metric = $last->readings === [] ? '' : $last->readings[0]->metric;
         $check = FootingCheck::between(Contexts::of([$last], $metric, $run->trial()->method()), Contexts::of($own, $metric, $run->trial()->method()));
         $whys = array_map(static fn (Difference $d): string => rtrim($d->why, '.'), array_values(array_filter($check->differences, static fn (Difference $d): bool => !in_array($d->what, ['runs', 'period', 'stopped early'], true))));
         if ($last->revision !== $own[0]->revision) {

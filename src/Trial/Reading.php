@@ -64,10 +64,23 @@ class Reading extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
-        if ($this->createdBy() !== '') {
+        if ($this->isWritten()) {
             throw Problem::violation('text', 'A reading is not overwritten. Amend it with a reason; both values stay.');
         }
         $this->confirmed = $input->confirmed;
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        foreach (['typed', 'current'] as $name) {
+            if (is_array($row[$name] ?? null)) {
+                $measure = Measure::fromRow($row[$name]);
+                $measure->quantity()->to($this->typed->unit);
+                $name === 'typed' ? $this->typed = $this->current = $measure : $this->current = $measure;
+            }
+        }
+        $this->metric = is_string($row['metric'] ?? null) && $row['metric'] !== '' ? mb_substr($row['metric'], 0, 120) : $this->metric;
+        $this->amendments = Amendment::rows($row['amendments'] ?? []);
     }
 
     /** @throws Problem when the new value is of another dimension */

@@ -129,6 +129,24 @@ class Run extends Record
         return new RunView($this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->article?->id()->toRfc4122(), $this->number, $this->operator, $this->position, $this->startedAt->format(\DATE_ATOM), Stored::list(Found::class, $this->conditions), Stored::list(Found::class, $this->settings), $this->note, $this->outcome, $this->outcomeReason, $this->missing(), array_map(static fn (array $a): Amendment => new Amendment($a['text'], $a['reason'], $a['by'], $a['at']), $this->amendments), $this->createdBy());
     }
 
+    public function extra(): array
+    {
+        return ['configuration' => $this->configuration];
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        $this->number = is_int($row['number'] ?? null) && $row['number'] > 0 ? $row['number'] : $this->number;
+        $this->amendments = Amendment::rows($row['amendments'] ?? []);
+        if (is_array($row['configuration'] ?? null)) {
+            /** @var array<string, mixed> $stored */
+            $stored = $row['configuration'];
+            $was = Stored::one(Configuration::class, $stored);
+            // Under the identifiers of this workspace; all else as it was.
+            $this->configuration = Stored::rows([$was->under($this->trial->revision()->id(), $this->article?->id(), $this->trial->method()->id())])[0];
+        }
+    }
+
     /** The amended outcome stands in the run; what it was stands in the amendment. */
     public function amendOutcome(RunOutcome $outcome, string $reason, string $by): void
     {

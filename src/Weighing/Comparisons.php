@@ -60,7 +60,7 @@ final readonly class Comparisons
         $estimate = fn (Measured $m): ?Estimate => $m->values === [] ? null : Estimate::of(Sample::of($m->values)->interval($this->confidence), $m->unit, $decimals, count($m->values));
         $comparison = $mine->values === [] || $theirs->values === [] ? null : Compare::independent($theirs->values, $mine->values, $this->confidence);
         $footing = null;
-        if ($comparison !== null) {
+        if ($comparison !== null && $theirs->runs !== [] && $mine->runs !== []) {
             $footing = FootingView::of(FootingCheck::between(
                 Contexts::of([...$theirs->runs, ...$theirs->bounds], $metric, $this->methods[$theirs->runs[0]->method] ?? null),
                 Contexts::of([...$mine->runs, ...$mine->bounds], $metric, $this->methods[$mine->runs[0]->method] ?? null),

@@ -18,7 +18,7 @@ use Lustrum\Trial\RunOutcome;
 /** Gathers from runs what the footing check wants to know. */
 final readonly class Contexts
 {
-    /** @param list<RunFact> $runs at least one */
+    /** @param non-empty-list<RunFact> $runs */
     public static function of(array $runs, string $metric, ?Method $method): Context
     {
         $lots = $pasts = $instruments = [];

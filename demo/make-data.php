@@ -1,0 +1,13 @@
+#!/usr/bin/env php
+<?php
+
+// Writes demo/wren.json and demo/rook.json anew: php demo/make-data.php
+// All of it is made up. The seeds are fixed, so that the same story comes out every time.
+declare(strict_types=1);
+
+require __DIR__.'/Story.php';
+require __DIR__.'/wren.php';
+require __DIR__.'/rook.php';
+
+wren()->write(__DIR__.'/wren.json');
+rook()->write(__DIR__.'/rook.json');

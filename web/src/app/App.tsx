@@ -1,0 +1,79 @@
+import { lazy, Suspense } from 'react';
+import { Route, Routes } from 'react-router';
+
+import { useSession } from '../api/queries';
+import { Button } from '../ui/Button';
+import { Sheet } from '../ui/Sheet';
+import { Devices } from './Devices';
+import { DeviceFrame } from './DeviceFrame';
+import { FirstAccount } from './FirstAccount';
+import { SignIn } from './SignIn';
+
+const Build = lazy(() => import('../stations/build/Build'));
+const Try = lazy(() => import('../stations/try/Try'));
+const Run = lazy(() => import('../stations/try/Run'));
+const Find = lazy(() => import('../stations/find/Find'));
+const Weigh = lazy(() => import('../stations/weigh/Weigh'));
+const Next = lazy(() => import('../stations/next/Next'));
+const DecisionPage = lazy(() => import('../stations/next/DecisionPage'));
+const Brief = lazy(() => import('../plate/Brief'));
+const Methods = lazy(() => import('../plate/Methods'));
+const Sharing = lazy(() => import('../plate/Sharing'));
+const People = lazy(() => import('./People'));
+
+export function App() {
+  const session = useSession();
+  if (session.isError) {
+    return (
+      <main className="mx-auto max-w-2xl p-4 sm:p-10">
+        <Sheet title="Lustrum" sentence={session.error.message}>
+          <Button className="mt-4" onClick={() => void session.refetch()}>
+            Try again
+          </Button>
+        </Sheet>
+      </main>
+    );
+  }
+  if (session.data === undefined) return <main className="p-10 text-soft">Opening …</main>;
+  if (session.data.empty) return <FirstAccount />;
+  if (session.data.name === null) return <SignIn />;
+  return (
+    <Suspense fallback={<main className="p-10 text-soft">Opening …</main>}>
+      <Routes>
+        <Route path="/" element={<Devices />} />
+        <Route path="/people/:workspace" element={<People />} />
+        <Route path="/d/:device" element={<DeviceFrame />}>
+          <Route path="brief" element={<Brief />} />
+          <Route path="methods" element={<Methods />} />
+          <Route path="sharing" element={<Sharing />} />
+          <Route path=":letter/build" element={<Build />} />
+          <Route path=":letter/try" element={<Try />} />
+          <Route path=":letter/try/run/:run" element={<Run />} />
+          <Route path=":letter/find" element={<Find />} />
+          <Route path=":letter/weigh" element={<Weigh />} />
+          <Route path=":letter/next" element={<Next />} />
+          <Route path=":letter/next/decision/:decision" element={<DecisionPage />} />
+          <Route path="*" element={<NothingHere />} />
+        </Route>
+        <Route
+          path="*"
+          element={
+            <main className="mx-auto max-w-2xl p-4 sm:p-10">
+              <NothingHere />
+            </main>
+          }
+        />
+      </Routes>
+    </Suspense>
+  );
+}
+
+function NothingHere() {
+  return (
+    <Sheet title="Nothing here" sentence="There is nothing at this address, or it is not yours to see.">
+      <a className="mt-4 inline-block font-semibold text-blue underline" href="/">
+        To your devices
+      </a>
+    </Sheet>
+  );
+}

@@ -1,0 +1,108 @@
+import { useQuery } from '@tanstack/react-query';
+import { Suspense, useState } from 'react';
+import { Link, Outlet, useNavigate, useParams, useLocation } from 'react-router';
+
+import { frameQuery } from '../api/queries';
+import { useOnline } from '../offline/useOnline';
+import { Sheet } from '../ui/Sheet';
+import { Waiting } from '../ui/Waiting';
+import { FindPlace } from './FindPlace';
+import { KeysSlip } from './KeysSlip';
+import { PlaceContext, STATIONS, stationPath, type Frame, type Station } from './place';
+import { Plate } from './Plate';
+import { Spine } from './Spine';
+import { Stations } from './Stations';
+import { TopRight } from './TopRight';
+import { useKeys } from './useKeys';
+
+/** What surrounds every sheet of a device: plate, spine and stations. */
+export function DeviceFrame() {
+  const { device = '' } = useParams();
+  const frame = useQuery(frameQuery(device));
+  return (
+    <Waiting query={frame} title="Device">
+      {(data) => <Framed frame={data} />}
+    </Waiting>
+  );
+}
+
+function Framed({ frame }: { frame: Frame }) {
+  const { letter } = useParams();
+  const { pathname } = useLocation();
+  const navigate = useNavigate();
+  const online = useOnline();
+  const [finding, setFinding] = useState(false);
+  const [keys, setKeys] = useState(false);
+  const device = frame.device.id;
+  const tag = frame.spine.find((t) => t.revision.letter === letter) ?? (letter === undefined ? frame.spine[0] : undefined);
+  const station = STATIONS.find((s) => pathname.includes(`/${s}`) && letter !== undefined);
+
+  function go(to: Station | null, by: number) {
+    if (tag === undefined) return;
+    const at = frame.spine.indexOf(tag) + by;
+    const next = frame.spine[Math.max(0, Math.min(frame.spine.length - 1, at))];
+    if (next !== undefined) void navigate(stationPath(device, next.revision.letter, to ?? station ?? 'build'));
+  }
+  useKeys({
+    ...Object.fromEntries(STATIONS.map((s, i) => [String(i + 1), () => go(s, 0)])),
+    '[': () => go(null, 1),
+    ']': () => go(null, -1),
+    f: () => setFinding(true),
+    '?': () => setKeys(true),
+  });
+
+  return (
+    <div className="min-h-dvh lg:grid lg:grid-cols-[var(--spacing-spine)_1fr] lg:grid-rows-[auto_1fr]">
+      <a href="#sheet" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        Skip to the sheet
+      </a>
+      <div className="frame-only flex items-center justify-between gap-2 border-b border-rule bg-sheet px-3 py-1.5 lg:border-r lg:px-4">
+        <Plate frame={frame} tag={tag} station={station ?? 'build'} />
+        <div className="flex items-center lg:hidden">
+          <FindButton onClick={() => setFinding(true)} />
+          <TopRight />
+        </div>
+      </div>
+      <div className="frame-only flex items-center justify-between border-b border-rule bg-sheet px-1 sm:px-4">
+        <Stations device={device} tag={tag} current={station} />
+        <div className="hidden items-center gap-1 lg:flex">
+          <FindButton onClick={() => setFinding(true)} />
+          <TopRight />
+        </div>
+      </div>
+      <nav aria-label="Builds" className="frame-only hidden border-r border-rule px-3 py-4 lg:block">
+        <Spine frame={frame} current={tag} station={station ?? 'build'} />
+      </nav>
+      <main id="sheet" tabIndex={-1} className="min-w-0 p-2 outline-none sm:p-5">
+        {!online && (
+          <p role="status" className="mb-3 border border-brass bg-brasswash px-3 py-2 text-sm">
+            No connection. You see what was last fetched; what you type is kept on this device until you save it again.
+          </p>
+        )}
+        <Suspense fallback={<Sheet title="Opening …" />}>
+          {letter !== undefined && tag === undefined ? (
+            <Sheet title="Nothing here" sentence={`${frame.device.name} has no build ${letter}.`}>
+              <Link className="mt-3 inline-block text-blue underline" to={`/d/${device}/brief`}>
+                To its brief
+              </Link>
+            </Sheet>
+          ) : (
+            <PlaceContext.Provider value={{ frame, tag }}>
+              <Outlet />
+            </PlaceContext.Provider>
+          )}
+        </Suspense>
+      </main>
+      <FindPlace frame={frame} open={finding} onClose={() => setFinding(false)} />
+      <KeysSlip open={keys} onClose={() => setKeys(false)} />
+    </div>
+  );
+}
+
+function FindButton({ onClick }: { onClick: () => void }) {
+  return (
+    <button type="button" onClick={onClick} className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash">
+      Find
+    </button>
+  );
+}

@@ -1,0 +1,131 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+
+import { api, must, ProblemError, sendJson, type Schemas } from '../api/client';
+import { devicesQuery, useRefresh, useSession } from '../api/queries';
+import { uuid } from '../api/uuid';
+import { DEVICE_FIELDS } from '../plate/deviceFields';
+import { Button } from '../ui/Button';
+import { RecordSlip, type Editing } from '../ui/RecordSlip';
+import { Empty } from '../ui/Sheet';
+import { Tag } from '../ui/Tag';
+import { stationPath, useBegin } from './place';
+import { useKeys } from './useKeys';
+import { TopRight } from './TopRight';
+
+/** All workspaces of a person with their devices. */
+export function Devices() {
+  const session = useSession();
+  useKeys();
+  return (
+    <div className="mx-auto max-w-5xl px-3 py-4 sm:px-8">
+      <header className="flex items-center justify-between">
+        <p className="stamp text-xl">Lustrum</p>
+        <TopRight />
+      </header>
+      <main className="mt-4 space-y-8">
+        {session.data?.workspaces.map((w) => <WorkspaceDevices key={w.id} workspace={w} />)}
+        {session.data?.workspaces.length === 0 && (
+          <Empty>You are in no workspace. Ask a lead to let you in with this e-mail: {session.data.email}.</Empty>
+        )}
+      </main>
+    </div>
+  );
+}
+
+function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }) {
+  const devices = useQuery(devicesQuery(workspace.id));
+  const [editing, setEditing] = useState<Editing>(null);
+  const navigate = useNavigate();
+  const write = workspace.role !== 'viewer';
+  const begin = useCallback(() => setEditing({ id: uuid(), record: { gates: 'open', confidence: 0.95 } }), []);
+  useBegin(write ? begin : null);
+  return (
+    <section className="border border-rule bg-sheet px-4 py-5 sm:px-8">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h1 className="font-serif text-2xl">{workspace.name}</h1>
+        {write && (
+          <div className="flex flex-wrap gap-2">
+            <Import workspace={workspace.id} />
+            <Button look="primary" onClick={begin}>
+              New device
+            </Button>
+          </div>
+        )}
+      </div>
+      {devices.isError && <p className="mt-3 text-oxide">{devices.error.message}</p>}
+      {devices.data?.length === 0 && (
+        <Empty action={write && <Button onClick={begin}>Begin with a device</Button>}>
+          No devices yet. Begin with one: what it is for, then its first requirement, its first build and its first run. From
+          the second build on, Lustrum works out what changed and whether it helped.
+        </Empty>
+      )}
+      <ul className="mt-4 divide-y divide-rule border-y border-rule empty:hidden">
+        {devices.data?.map((card) => (
+          <li key={card.device.id}>
+            <Link
+              to={card.latestLetter === null ? `/d/${card.device.id}/brief` : stationPath(card.device.id, card.latestLetter, 'build')}
+              className="flex items-start gap-4 py-4 hover:bg-wash"
+            >
+              <Tag letter={card.latestLetter ?? '–'} size={38} />
+              <span>
+                <span className="text-lg font-semibold text-blue underline">{card.device.name}</span>
+                <span className="block">{card.sentence}</span>
+                <span className="block max-w-prose text-sm text-soft">{card.device.brief}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <RecordSlip
+        title="New device"
+        kind={`device:${workspace.id}`}
+        editing={editing}
+        fields={DEVICE_FIELDS}
+        label="Make device"
+        onClose={() => setEditing(null)}
+        save={async (id, values, version) => {
+          await must(
+            api.PUT('/api/devices/{id}', { params: { path: { id } }, body: { ...values, workspace: workspace.id, version } as never }),
+          );
+          await navigate(`/d/${id}/brief`);
+        }}
+      />
+    </section>
+  );
+}
+
+function Import({ workspace }: { workspace: string }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [state, setState] = useState('');
+  const refresh = useRefresh();
+
+  async function take(chosen: File | undefined) {
+    if (chosen === undefined) return;
+    setState('Bringing it in …');
+    try {
+      if (chosen.size > 60_000_000) throw new Error('This file is larger than 60 MB, which is the most that can be brought in.');
+      const done = await sendJson<Schemas['ImportView']>(`/api/workspaces/${workspace}/import`, await chosen.text());
+      setState(`${done.name} is in: ${done.records} records.`);
+      await refresh();
+    } catch (error) {
+      const where = error instanceof ProblemError ? (error.document.violations?.[0]?.path ?? '') : '';
+      setState(`${error instanceof Error ? error.message : 'It could not be read.'}${where === '' ? '' : ` (at ${where})`} Nothing was stored.`);
+    } finally {
+      if (file.current) file.current.value = '';
+    }
+  }
+
+  return (
+    <>
+      {state !== '' && (
+        <p role="status" className="self-center text-sm text-soft">
+          {state}
+        </p>
+      )}
+      <input ref={file} type="file" accept=".json,application/json" className="hidden" aria-label="Device file" onChange={(e) => void take(e.target.files?.[0])} />
+      <Button onClick={() => file.current?.click()}>Bring in a device file</Button>
+    </>
+  );
+}

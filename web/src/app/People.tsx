@@ -1,0 +1,118 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+
+import { api, must, ProblemError } from '../api/client';
+import { membersQuery, useRefresh, useSession } from '../api/queries';
+import { Button } from '../ui/Button';
+import type { Field } from '../ui/fields';
+import { RecordSlip, type Editing } from '../ui/RecordSlip';
+import { Sheet } from '../ui/Sheet';
+import { Waiting } from '../ui/Waiting';
+import { TopRight } from './TopRight';
+
+const ROLES = [
+  { value: 'lead', label: 'lead: everything, and who is in' },
+  { value: 'member', label: 'member: everything but the people' },
+  { value: 'viewer', label: 'viewer: look only' },
+];
+
+const FIELDS: Field[] = [
+  { name: 'name', label: 'Name' },
+  { name: 'email', label: 'E-mail', kind: 'email' },
+  { name: 'role', label: 'Role', kind: 'select', options: ROLES },
+  { name: 'password', label: 'First password', kind: 'password', hint: 'Only for somebody who has no account yet; at least ten characters.' },
+];
+
+export default function People() {
+  const { workspace = '' } = useParams();
+  const session = useSession();
+  const members = useQuery(membersQuery(workspace));
+  const refresh = useRefresh();
+  const [editing, setEditing] = useState<Editing>(null);
+  const [problem, setProblem] = useState('');
+  const mine = session.data?.workspaces.find((w) => w.id === workspace);
+  const lead = mine?.role === 'lead';
+
+  async function letOut(person: string) {
+    setProblem('');
+    try {
+      await must(api.DELETE('/api/workspaces/{id}/members/{person}', { params: { path: { id: workspace, person } } }));
+      await refresh();
+    } catch (error) {
+      setProblem(error instanceof ProblemError ? error.message : 'That did not work. Try again in a moment.');
+    }
+  }
+
+  return (
+    <div className="mx-auto max-w-4xl px-3 py-4 sm:px-8">
+      <header className="mb-4 flex items-center justify-between">
+        <Link to="/" className="stamp text-xl">
+          Lustrum
+        </Link>
+        <TopRight />
+      </header>
+      <main>
+        <Waiting query={members} title="People">
+          {(list) => (
+            <Sheet
+              title="People"
+              sentence={`${mine?.name ?? 'This workspace'} has ${list.length} ${list.length === 1 ? 'person' : 'people'}, ${list.filter((m) => m.role !== 'viewer').length} of whom can write.`}
+              actions={
+                lead && (
+                  <Button look="primary" onClick={() => setEditing({ id: 'member', record: { role: 'member' } })}>
+                    Let somebody in
+                  </Button>
+                )
+              }
+            >
+              {problem !== '' && (
+                <p role="alert" className="mt-3 text-oxide">
+                  {problem}
+                </p>
+              )}
+              <table className="mt-4 w-full">
+                <tbody>
+                  {list.map((m) => (
+                    <tr key={m.id} className="border-t border-rule">
+                      <td className="cell font-semibold">{m.name}</td>
+                      <td className="cell text-sm text-soft">{m.email}</td>
+                      <td className="cell">{m.role}</td>
+                      <td className="cell text-right">
+                        {lead && (
+                          <>
+                            <Button look="quiet" onClick={() => setEditing({ id: m.id, record: { ...m } })} aria-label={`Change ${m.name}`}>
+                              Change role
+                            </Button>
+                            <Button look="quiet" onClick={() => void letOut(m.id)} aria-label={`Take out ${m.name}`}>
+                              Take out
+                            </Button>
+                          </>
+                        )}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </Sheet>
+          )}
+        </Waiting>
+      </main>
+      <RecordSlip
+        title="Who is in"
+        kind={`member:${workspace}`}
+        editing={editing}
+        fields={FIELDS}
+        onClose={() => setEditing(null)}
+        save={(_, values) =>
+          must(
+            api.PUT('/api/workspaces/{id}/members', {
+              params: { path: { id: workspace } },
+              body: { ...values, password: values['password'] === '' ? null : values['password'] } as never,
+            }),
+          )
+        }
+      />
+    </div>
+  );
+}

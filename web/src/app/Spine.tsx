@@ -1,0 +1,47 @@
+import { Link } from 'react-router';
+
+import { Tag } from '../ui/Tag';
+import { Texture } from '../ui/Texture';
+import { stationPath, type Frame, type SpineTag, type Station } from './place';
+
+/** The device's builds, newest on top, each with its evidence. */
+export function Spine({ frame, current, station }: { frame: Frame; current: SpineTag | undefined; station: Station }) {
+  if (frame.spine.length === 0) {
+    return <p className="text-sm text-soft">No builds yet. They will stand here, newest on top, each with what is shown of it.</p>;
+  }
+  return (
+    <ol className="space-y-1">
+      {frame.spine.map((tag) => {
+        const here = tag === current;
+        const { revision } = tag;
+        return (
+          <li key={revision.id} style={{ paddingLeft: tag.depth * 14 }}>
+            <Link
+              to={stationPath(frame.device.id, revision.letter, station)}
+              aria-current={here ? 'page' : undefined}
+              aria-label={`Build ${revision.letter}${revision.state === 'abandoned' ? ', abandoned' : ''}: ${tag.evidence}`}
+              className={`flex items-center gap-2 rounded-sm p-1 ${here ? 'bg-wash' : 'hover:bg-wash'}`}
+            >
+              {tag.depth > 0 && (
+                <span aria-hidden="true" className="-ml-3 text-soft">
+                  └
+                </span>
+              )}
+              <Tag letter={revision.letter} current={here} size={30} />
+              <span className="min-w-0">
+                <span className="flex flex-wrap gap-px">
+                  {tag.bar.map((texture, i) => (
+                    <Texture key={i} name={texture} width={9} height={12} />
+                  ))}
+                </span>
+                <span className={`block truncate text-xs text-soft ${revision.state === 'abandoned' ? 'line-through' : ''}`}>
+                  {revision.state === 'building' ? 'being built' : revision.state === 'abandoned' ? 'abandoned' : tag.evidence}
+                </span>
+              </span>
+            </Link>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

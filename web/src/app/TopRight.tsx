@@ -1,0 +1,60 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { DropdownMenu } from 'radix-ui';
+import { Link, useNavigate } from 'react-router';
+
+import { api, must } from '../api/client';
+import { sessionQuery, useSession } from '../api/queries';
+import { dropAllDrafts } from '../offline/drafts';
+
+const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';
+
+/** Who is signed in, the people of the workspaces, and the way out. */
+export function TopRight() {
+  const session = useSession();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const name = session.data?.name ?? '';
+
+  async function signOut() {
+    await must(api.DELETE('/api/session'));
+    // What one person typed is nothing for the next one at this device.
+    await dropAllDrafts();
+    client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+    await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
+    await navigate('/');
+  }
+
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger
+        className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"
+        aria-label={`${name}: people and sign out`}
+      >
+        {name
+          .split(' ')
+          .map((w) => w[0])
+          .join('')}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="end" className="z-40 min-w-52 border border-rule bg-sheet py-1 shadow-lg">
+          <DropdownMenu.Label className="px-3 py-2 text-xs text-soft">{name}</DropdownMenu.Label>
+          <DropdownMenu.Item asChild>
+            <Link className={ITEM} to="/">
+              All devices
+            </Link>
+          </DropdownMenu.Item>
+          {session.data?.workspaces.map((w) => (
+            <DropdownMenu.Item asChild key={w.id}>
+              <Link className={ITEM} to={`/people/${w.id}`}>
+                People of {w.name}
+              </Link>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Item className={ITEM} onSelect={() => void signOut()}>
+            Sign out
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,48 @@
+import { createContext, useContext, useEffect } from 'react';
+
+import type { Schemas } from '../api/client';
+
+export const STATIONS = ['build', 'try', 'find', 'weigh', 'next'] as const;
+export type Station = (typeof STATIONS)[number];
+
+export type Frame = Schemas['FrameView'];
+export type SpineTag = Schemas['SpineTag'];
+
+/** Where one is: the device's frame and the build that is looked at. */
+export type Place = { frame: Frame; tag: SpineTag; write: boolean };
+
+export const PlaceContext = createContext<{ frame: Frame; tag: SpineTag | undefined } | null>(null);
+
+/** The frame, on the device's own sheets, where there may be no build yet. */
+export function useFrame(): Frame {
+  const place = useContext(PlaceContext);
+  if (place === null) throw new Error('This sheet is only shown inside the frame.');
+  return place.frame;
+}
+
+/** The frame and the build, at a station. */
+export function usePlace(): Place {
+  const place = useContext(PlaceContext);
+  if (place?.tag === undefined) throw new Error('A station is only shown for a build.');
+  return { frame: place.frame, tag: place.tag, write: place.frame.write };
+}
+
+export function stationPath(device: string, letter: string, station: string): string {
+  return `/d/${device}/${encodeURIComponent(letter)}/${station}`;
+}
+
+/** What `n` does on the sheet that is shown. */
+let begin: (() => void) | null = null;
+
+export function useBegin(action: (() => void) | null): void {
+  useEffect(() => {
+    begin = action;
+    return () => {
+      if (begin === action) begin = null;
+    };
+  }, [action]);
+}
+
+export function beginHere(): void {
+  begin?.();
+}

@@ -1,0 +1,85 @@
+import { scaleLinear } from '@visx/scale';
+
+import type { Schemas } from '../api/client';
+
+const WIDTH = 560;
+const LEFT = 44;
+const ROW = 34;
+
+type Side = { letter: string; estimate: Schemas['Estimate'] | null; values: number[]; strong: boolean };
+
+/** Two builds on one axis: every run a dot, the mean with its interval, and the limit of the requirement. */
+export function IntervalPlot({
+  metric,
+  unit,
+  sides,
+  limit,
+}: {
+  metric: string;
+  unit: string;
+  sides: Side[];
+  limit: { value: number; direction: Schemas['Direction'] } | null;
+}) {
+  const numbers = sides.flatMap((s) => [...s.values, s.estimate?.low ?? s.estimate?.value ?? NaN, s.estimate?.high ?? NaN]).filter(Number.isFinite);
+  if (limit !== null) numbers.push(limit.value);
+  if (numbers.length === 0) return null;
+  const pad = (Math.max(...numbers) - Math.min(...numbers) || Math.abs(numbers[0]!) || 1) * 0.07;
+  const x = scaleLinear({ domain: [Math.min(...numbers) - pad, Math.max(...numbers) + pad], range: [LEFT, WIDTH - 16], nice: true });
+  const bottom = sides.length * ROW + 12;
+  const words = sides.map((s) => `${s.letter}: ${s.estimate?.text ?? 'no value'}, ${s.values.length} runs`).join('; ');
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${bottom + 40}`} className="w-full max-w-[35rem]" role="img" aria-label={`${metric}, ${words}`}>
+      {limit !== null && (
+        <g>
+          <line x1={x(limit.value)} x2={x(limit.value)} y1={2} y2={bottom} stroke="var(--color-blue)" strokeWidth="1.4" strokeDasharray="6 3" />
+          <text
+            x={x(limit.value)}
+            y={bottom - 3}
+            dx={limit.direction === 'atLeast' ? 4 : -4}
+            textAnchor={limit.direction === 'atLeast' ? 'start' : 'end'}
+            fontSize="12"
+            fill="var(--color-blue)"
+          >
+            {limit.direction === 'atLeast' ? 'at least' : 'at most'}
+          </text>
+        </g>
+      )}
+      {sides.map((side, i) => {
+        const y = i * ROW + 20;
+        const e = side.estimate;
+        return (
+          <g key={side.letter}>
+            <text x={LEFT - 12} y={y + 5} textAnchor="end" fontSize="17" fontFamily="var(--font-stamp)" fontWeight="600" fill="var(--color-ink)">
+              {side.letter}
+            </text>
+            {side.values.map((v, k) => (
+              <circle key={k} cx={x(v)} cy={y + 9 - (k % 3) * 3} r="2.4" fill="none" stroke="var(--color-soft)" strokeWidth="1" />
+            ))}
+            {e !== null && e.low !== null && e.high !== null && (
+              <g stroke="var(--color-ink)" strokeWidth={side.strong ? 2.4 : 1.4}>
+                <line x1={x(e.low)} x2={x(e.high)} y1={y - 4} y2={y - 4} />
+                <line x1={x(e.low)} x2={x(e.low)} y1={y - 9} y2={y + 1} />
+                <line x1={x(e.high)} x2={x(e.high)} y1={y - 9} y2={y + 1} />
+              </g>
+            )}
+            {e !== null && (
+              <rect x={x(e.value) - 4.5} y={y - 8.5} width="9" height="9" fill={side.strong ? 'var(--color-ink)' : 'var(--color-sheet)'} stroke="var(--color-ink)" strokeWidth="1.5" />
+            )}
+          </g>
+        );
+      })}
+      <line x1={LEFT} x2={WIDTH - 16} y1={bottom} y2={bottom} stroke="var(--color-soft)" strokeWidth="0.8" />
+      {x.ticks(5).map((t) => (
+        <g key={t}>
+          <line x1={x(t)} x2={x(t)} y1={bottom} y2={bottom + 5} stroke="var(--color-soft)" />
+          <text x={x(t)} y={bottom + 19} textAnchor="middle" fontSize="12" fill="var(--color-soft)">
+            {String(t).replace('-', '−')}
+          </text>
+        </g>
+      ))}
+      <text x={(LEFT + WIDTH) / 2} y={bottom + 36} textAnchor="middle" fontSize="13" fill="var(--color-soft)">
+        {metric}, {unit}
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,200 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+
+import { api, must, type Schemas } from '../api/client';
+import { methodsQuery } from '../api/queries';
+import { uuid } from '../api/uuid';
+import { useBegin, useFrame } from '../app/place';
+import { Button } from '../ui/Button';
+import type { FieldOrRows } from '../ui/fields';
+import { RecordSlip, type Editing } from '../ui/RecordSlip';
+import { Empty, Part, Sheet } from '../ui/Sheet';
+import { Waiting } from '../ui/Waiting';
+
+const FIELDS: FieldOrRows[] = [
+  { name: 'name', label: 'Name' },
+  { name: 'purpose', label: 'What does it find out?', kind: 'area' },
+  { name: 'rig', label: 'Rig or fixture', half: true },
+  { name: 'minutes', label: 'Minutes a run', kind: 'number', half: true },
+  {
+    name: 'channels',
+    label: 'Channels: what is read',
+    kind: 'rows',
+    add: 'Add a channel',
+    empty: { whenStopped: 'equal' },
+    fields: [
+      { name: 'metric', label: 'Metric', hint: 'As the requirement calls it.' },
+      { name: 'key', label: 'Short name', half: true, hint: 'One word, such as pull.' },
+      { name: 'unit', label: 'Unit that the instrument shows', half: true },
+      { name: 'instrument', label: 'Instrument', half: true },
+      { name: 'resolution', label: 'Its smallest step', kind: 'number', half: true },
+      { name: 'low', label: 'Least plausible', kind: 'number', half: true },
+      { name: 'high', label: 'Greatest plausible', kind: 'number', half: true },
+      {
+        name: 'whenStopped',
+        label: 'If the run is stopped early, the value is',
+        kind: 'select',
+        options: [
+          { value: 'equal', label: 'still the value' },
+          { value: 'atLeast', label: 'at least that' },
+          { value: 'atMost', label: 'at most that' },
+        ],
+      },
+    ],
+  },
+  {
+    name: 'conditions',
+    label: 'Conditions that must be recorded',
+    kind: 'rows',
+    add: 'Add a condition',
+    empty: {},
+    fields: [
+      { name: 'name', label: 'Name' },
+      { name: 'unit', label: 'Unit', half: true, hint: 'Empty for words.' },
+      { name: 'tolerance', label: 'Counts as equal within', kind: 'number', half: true },
+      { name: 'states', label: 'Words to choose from', kind: 'lines' },
+    ],
+  },
+  {
+    name: 'settings',
+    label: 'Settings that are read before each run',
+    kind: 'rows',
+    add: 'Add a setting',
+    empty: {},
+    fields: [
+      { name: 'name', label: 'Name' },
+      { name: 'unit', label: 'Unit', half: true },
+      { name: 'intended', label: 'Should be', kind: 'number', half: true },
+      { name: 'tolerance', label: 'Within', kind: 'number', half: true },
+    ],
+  },
+  { name: 'heldWhen', label: 'When has it held?', half: true },
+  { name: 'endPoint', label: 'When does a run end?', half: true },
+  { name: 'outcomeMetric', label: 'A run that holds shows', half: true, hint: 'A metric of a requirement of the kind “share of tries”; empty where the outcome is no result.' },
+  { name: 'notRepresented', label: 'What does it NOT represent?', half: true },
+  { name: 'hazards', label: 'Hazards', kind: 'lines', hint: 'One a line: stored energy, flying parts, heat …' },
+  { name: 'cautions', label: 'Usual cautions', kind: 'lines', hint: 'One a line: eye protection, keep-out distance, spotter …' },
+  { name: 'abort', label: 'When to stop at once', kind: 'area', hint: 'Without this, a run can only be started by a named person with a reason.' },
+  { name: 'needsSignOff', label: 'A person is at risk, or a permit or a licensed practitioner is needed: ask for a sign-off', kind: 'check' },
+];
+
+/** Methods: how each kind of trial is done. */
+export default function Methods() {
+  const frame = useFrame();
+  const query = useQuery(methodsQuery(frame.device.id));
+  return (
+    <Waiting query={query} title="Methods and instruments">
+      {(methods) => <MethodList methods={methods} />}
+    </Waiting>
+  );
+}
+
+function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
+  const frame = useFrame();
+  const [editing, setEditing] = useState<Editing>(null);
+  const begin = useCallback(() => setEditing({ id: uuid(), record: { minutes: 10, channels: [{ whenStopped: 'equal' }] } }), []);
+  useBegin(frame.write ? begin : null);
+  const unsafe = methods.filter((m) => m.safety.abort.trim() === '').length;
+  const channels = methods.reduce((n, m) => n + m.channels.length, 0);
+  return (
+    <>
+      <Sheet
+        title="Methods and instruments"
+        sentence={
+          methods.length === 0
+            ? 'No methods yet. One method with one channel is enough for a first run.'
+            : `${methods.length} ${methods.length === 1 ? 'method measures' : 'methods measure'} ${channels} ${channels === 1 ? 'channel' : 'channels'}${unsafe > 0 ? `; ${unsafe} ${unsafe === 1 ? 'does' : 'do'} not say when to stop` : '; each says when to stop'}.`
+        }
+        actions={
+          frame.write && (
+            <Button look="primary" onClick={begin}>
+              New method
+            </Button>
+          )
+        }
+      >
+        {methods.length === 0 && (
+          <Empty>
+            A method says what is read, in which unit, what must be written down beside it, and when to stop. It is what makes two
+            builds comparable.
+          </Empty>
+        )}
+        {methods.map((m) => (
+          <Part
+            key={m.id}
+            title={m.name}
+            aside={`${m.rig === '' ? '' : `${m.rig} · `}version ${m.version} · ${m.minutes} min a run`}
+            actions={
+              frame.write && (
+                <Button look="quiet" aria-label={`Edit ${m.name}`} onClick={() => setEditing({ id: m.id, record: { ...m, ...m.safety } })}>
+                  Edit
+                </Button>
+              )
+            }
+          >
+            {m.purpose !== '' && <p>{m.purpose}</p>}
+            <dl className="mt-1 grid gap-x-4 text-sm sm:grid-cols-[10rem_1fr]">
+              <dt className="text-soft">Reads</dt>
+              <dd>
+                {m.channels.map((c) => (
+                  <span key={c.key} className="block">
+                    {c.metric} in {c.unit}
+                    {c.instrument !== '' && `, ${c.instrument}`}
+                    {c.resolution !== null && `, steps of ${c.resolution}`}
+                    {c.low !== null && c.high !== null && `, plausible ${c.low} to ${c.high}`}
+                  </span>
+                ))}
+                {m.channels.length === 0 && (m.outcomeMetric === '' ? 'nothing' : `only whether it holds: ${m.outcomeMetric}`)}
+              </dd>
+              {m.conditions.length > 0 && (
+                <>
+                  <dt className="text-soft">Records</dt>
+                  <dd>{m.conditions.map((c) => `${c.name}${c.unit === '' ? '' : ` (${c.unit}${c.tolerance === null ? '' : `, equal within ${c.tolerance}`})`}`).join(', ')}</dd>
+                </>
+              )}
+              {m.settings.length > 0 && (
+                <>
+                  <dt className="text-soft">Set to</dt>
+                  <dd>{m.settings.map((s) => `${s.name} ${s.intended ?? ''} ${s.unit}${s.tolerance === null ? '' : ` ± ${s.tolerance}`}`).join(', ')}</dd>
+                </>
+              )}
+              {m.heldWhen !== '' && (
+                <>
+                  <dt className="text-soft">Held when</dt>
+                  <dd>{m.heldWhen}</dd>
+                </>
+              )}
+              {m.notRepresented !== '' && (
+                <>
+                  <dt className="text-soft">Does not represent</dt>
+                  <dd>{m.notRepresented}</dd>
+                </>
+              )}
+              <dt className="text-oxide">Mind</dt>
+              <dd>
+                {[...m.safety.hazards, ...m.safety.cautions].join('. ') || 'no hazards written down'}. {m.safety.abort || 'It does not say when to stop.'}
+                {m.safety.needsSignOff && ' Needs a sign-off.'} Local rules and licensed practice come first.
+              </dd>
+            </dl>
+          </Part>
+        ))}
+      </Sheet>
+      <RecordSlip
+        title="Method"
+        kind={`method:${frame.device.id}`}
+        editing={editing}
+        fields={FIELDS}
+        wide
+        onClose={() => setEditing(null)}
+        save={(id, { hazards, cautions, abort, needsSignOff, ...values }, version) =>
+          must(
+            api.PUT('/api/methods/{id}', {
+              params: { path: { id } },
+              body: { ...values, minutes: values['minutes'] ?? 10, device: frame.device.id, safety: { hazards, cautions, abort, needsSignOff }, version } as never,
+            }),
+          )
+        }
+      />
+    </>
+  );
+}

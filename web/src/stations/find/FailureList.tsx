@@ -1,0 +1,82 @@
+import { uuid } from '../../api/uuid';
+import type { Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { day } from '../../ui/time';
+import { CAUSE_KIND, CAUSE_STANDING, SEVERITY, STANDING } from '../../ui/words';
+import type { FindForm } from './Find';
+
+export function FailureList({
+  rows,
+  revision,
+  write,
+  edit,
+}: {
+  rows: Schemas['FailureRow'][];
+  revision: string;
+  write: boolean;
+  edit: (form: FindForm) => void;
+}) {
+  return (
+    <ul className="divide-y divide-rule">
+      {rows.map((row) => {
+        const f = row.failure;
+        return (
+          <li key={f.id} className="grid gap-x-8 gap-y-1 py-3 md:grid-cols-2">
+            <div>
+              <p>
+                <strong className="text-oxide">{f.mode}</strong> {f.place !== '' && <>· {f.place}</>}
+              </p>
+              <p className="text-sm text-soft">
+                {[SEVERITY[f.severity], f.stage, row.serial, row.runLabel, day(f.at), f.by].filter(Boolean).join(' · ')}
+              </p>
+              {f.note !== '' && <p className="text-sm">{f.note}</p>}
+              <p className="text-sm">
+                <span className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : row.standing === 'closed' ? '' : 'text-brass'}`}>{STANDING[row.standing]}</span> ·{' '}
+                {row.sentence}
+              </p>
+            </div>
+            <div className="text-sm">
+              {row.causes.map((c) => (
+                <p key={c.id}>
+                  <span className={c.standing === 'ruledOut' ? 'text-soft line-through' : 'font-semibold'}>{c.text}</span>{' '}
+                  <span className="text-soft">
+                    · {CAUSE_STANDING[c.standing]}, {CAUSE_KIND[c.kind]}
+                  </span>
+                  {write && (
+                    <Button look="quiet" aria-label={`Edit cause ${c.text}`} onClick={() => edit({ kind: 'cause', editing: { id: c.id, record: { ...c } } })}>
+                      Edit
+                    </Button>
+                  )}
+                  {c.findings !== '' && <span className="block text-xs text-soft">{c.findings}</span>}
+                </p>
+              ))}
+              {row.causes.length === 0 && <p className="text-brass">No suspected cause yet.</p>}
+              {row.candidates.map((c) => (
+                <p key={c} className="text-soft">
+                  Proposed: {c}
+                </p>
+              ))}
+              {write && (
+                <p className="flex flex-wrap gap-1">
+                  <Button look="quiet" aria-label={`Suspect a cause of ${f.mode}`} onClick={() => edit({ kind: 'cause', editing: { id: uuid(), record: { failure: f.id, kind: 'setUp', standing: 'suspected' } } })}>
+                    Suspect a cause
+                  </Button>
+                  <Button
+                    look="quiet"
+                    aria-label={`Propose a change against ${f.mode}`}
+                    onClick={() => edit({ kind: 'candidate', editing: { id: uuid(), record: { failure: f.id, class: 'shape', source: 'failure', effects: [], revision } } })}
+                  >
+                    Propose a change
+                  </Button>
+                  <Button look="quiet" aria-label={`Edit failure ${f.mode}`} onClick={() => edit({ kind: 'failure', editing: { id: f.id, record: { ...f } } })}>
+                    Edit
+                  </Button>
+                </p>
+              )}
+            </div>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,109 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+
+import { api, must, type Schemas } from '../../api/client';
+import { findQuery } from '../../api/queries';
+import { uuid } from '../../api/uuid';
+import { useBegin, usePlace } from '../../app/place';
+import { ModeTally } from '../../figures/ModeTally';
+import { Button } from '../../ui/Button';
+import type { Field } from '../../ui/fields';
+import { RecordSlip, type Editing } from '../../ui/RecordSlip';
+import { Empty, Part, Sheet } from '../../ui/Sheet';
+import { Waiting } from '../../ui/Waiting';
+import { CAUSE_KIND, CAUSE_STANDING, options, SEVERITY } from '../../ui/words';
+import { candidateFields } from '../next/forms';
+import { saveCandidate } from '../next/saveCandidate';
+import { NewObservation } from '../try/Seen';
+import { AddPhoto } from './AddPhoto';
+import { ContactSheet } from './ContactSheet';
+import { FailureList } from './FailureList';
+
+const FAILURE_FIELDS: Field[] = [
+  { name: 'mode', label: 'Mode', hint: 'The same words for the same thing: that is how it is found again on later builds.' },
+  { name: 'place', label: 'Place on the device' },
+  { name: 'severity', label: 'Severity', kind: 'select', options: options(SEVERITY) },
+  { name: 'stage', label: 'When in the run?' },
+  { name: 'note', label: 'What happened?', kind: 'area' },
+];
+
+const CAUSE_FIELDS: Field[] = [
+  { name: 'text', label: 'What is suspected?' },
+  { name: 'kind', label: 'Where does it lie?', kind: 'select', options: options(CAUSE_KIND), hint: 'Look at set-up, method and use before the design is blamed.' },
+  { name: 'standing', label: 'How does it stand?', kind: 'select', options: options(CAUSE_STANDING) },
+  { name: 'findings', label: 'Findings for and against', kind: 'area' },
+];
+
+export type FindForm = { kind: 'failure' | 'cause' | 'candidate'; editing: Exclude<Editing, null> } | null;
+
+/** The Find station: what went wrong on this build, over all builds, and why. */
+export default function Find() {
+  const { tag } = usePlace();
+  const query = useQuery(findQuery(tag.revision.id));
+  return (
+    <Waiting query={query} title="Find">
+      {(sheet) => <FindSheet key={sheet.revision.id} sheet={sheet} />}
+    </Waiting>
+  );
+}
+
+function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
+  const { frame, write } = usePlace();
+  const [form, setForm] = useState<FindForm>(null);
+  const begin = useCallback(() => setForm({ kind: 'failure', editing: { id: uuid(), record: { severity: 'major' } } }), []);
+  useBegin(write ? begin : null);
+  const revision = sheet.revision.id;
+  const editing = (kind: Exclude<FindForm, null>['kind']) => (form?.kind === kind ? form.editing : null);
+  const close = () => setForm(null);
+  return (
+    <>
+      <Sheet
+        title={`Find ${sheet.revision.letter}`}
+        sentence={sheet.sentence}
+        actions={
+          write && (
+            <Button look="primary" onClick={begin}>
+              Log failure
+            </Button>
+          )
+        }
+      >
+        {sheet.modes.length > 0 && (
+          <Part title="Where they gather" aside="all builds together">
+            <ModeTally rows={sheet.modes} device={frame.device.id} current={revision} />
+          </Part>
+        )}
+        <Part title="Failures" aside={`of ${sheet.revision.letter}`}>
+          {sheet.failures.length === 0 ? (
+            <Empty>Nothing has failed on this build, or nobody has logged it.</Empty>
+          ) : (
+            <FailureList rows={sheet.failures} revision={revision} write={write} edit={setForm} />
+          )}
+        </Part>
+        <Part title="Photos" actions={write && <AddPhoto revision={revision} />}>
+          {sheet.photos.length === 0 ? (
+            <Empty>A photo of the broken place is worth the minute. Position data is taken out when it is uploaded.</Empty>
+          ) : (
+            <ContactSheet photos={sheet.photos} />
+          )}
+        </Part>
+        <Part title="Observations">
+          <ul className="mb-3 space-y-1">
+            {sheet.observations.map((o) => (
+              <li key={o.id}>
+                {o.text} <span className="text-xs text-soft">{o.by}</span>
+              </li>
+            ))}
+          </ul>
+          {write && <NewObservation revision={revision} run={null} />}
+        </Part>
+      </Sheet>
+      <RecordSlip title="Failure" kind={`failure:${revision}`} editing={editing('failure')} fields={FAILURE_FIELDS} onClose={close}
+        save={(id, values, version) => must(api.PUT('/api/failures/{id}', { params: { path: { id } }, body: { run: form?.editing.record['run'], article: form?.editing.record['article'], ...values, revision, version } as never }))} />
+      <RecordSlip title="Suspected cause" kind={`cause:${String(form?.editing.record['failure'])}`} editing={editing('cause')} fields={CAUSE_FIELDS} onClose={close}
+        save={(id, values, version) => must(api.PUT('/api/causes/{id}', { params: { path: { id } }, body: { ...values, failure: form?.editing.record['failure'], version } as never }))} />
+      <RecordSlip title="Candidate against this failure" kind={`candidate:${String(form?.editing.record['failure'])}`} editing={editing('candidate')} fields={candidateFields([], [])} onClose={close} wide label="Propose it"
+        save={(id, values, version) => saveCandidate(id, { ...form?.editing.record, ...values, revision, source: 'failure' }, version)} />
+    </>
+  );
+}

@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+
+import { api, must, type Schemas } from '../../api/client';
+import { useRefresh } from '../../api/queries';
+import { uuid } from '../../api/uuid';
+import { stationPath, usePlace } from '../../app/place';
+import { Button } from '../../ui/Button';
+import type { Field } from '../../ui/fields';
+import { RecordForm } from '../../ui/RecordForm';
+import { Slip } from '../../ui/Slip';
+
+const FIELDS: Field[] = [
+  { name: 'letter', label: 'Letter of the next build', half: true },
+  { name: 'intent', label: 'What is it for?' },
+  { name: 'note', label: 'What else should be remembered about this decision?', kind: 'area' },
+];
+
+/** Decides: the next build is made with its changes and expectations, and the record is written. */
+export function Decide({ sheet }: { sheet: Schemas['NextSheet'] }) {
+  const { frame } = usePlace();
+  const refresh = useRefresh();
+  const navigate = useNavigate();
+  const [ids, setIds] = useState<{ decision: string; next: string } | null>(null);
+  const [letter, setLetter] = useState('');
+  const undecided = sheet.candidates.filter((c) => c.choice === 'open').length;
+  return (
+    <div className="mt-6 border-t-2 border-ink pt-3">
+      <Button look="primary" large className="w-full" disabled={sheet.consequences.chosen === 0} onClick={() => setIds({ decision: uuid(), next: uuid() })}>
+        Decide build {sheet.nextLetter}
+      </Button>
+      {undecided > 0 && (
+        <p className="mt-1 text-sm text-soft">
+          {undecided} {undecided === 1 ? 'candidate has' : 'candidates have'} no answer yet; each needs one, with a reason, before the decision.
+        </p>
+      )}
+      <Slip open={ids !== null} onClose={() => setIds(null)} title={`Decide build ${sheet.nextLetter}`}>
+        {ids !== null && (
+          <>
+            <p className="mb-4 font-serif text-lg">{sheet.sentence}</p>
+            <RecordForm
+              fields={FIELDS}
+              record={{ letter: sheet.nextLetter }}
+              draft={`decision:${sheet.revision.id}`}
+              label="Decide"
+              save={(values) => {
+                setLetter(String(values['letter']).trim());
+                return must(api.PUT('/api/decisions/{id}', { params: { path: { id: ids.decision } }, body: { ...values, revision: sheet.revision.id, next: ids.next } as never }));
+              }}
+              onSaved={() => {
+                setIds(null);
+                void refresh().then(() => navigate(stationPath(frame.device.id, letter || sheet.nextLetter, 'build')));
+              }}
+            />
+          </>
+        )}
+      </Slip>
+    </div>
+  );
+}

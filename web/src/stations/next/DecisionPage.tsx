@@ -1,0 +1,104 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+
+import type { Schemas } from '../../api/client';
+import { decisionQuery } from '../../api/queries';
+import { stationPath, usePlace } from '../../app/place';
+import { Button } from '../../ui/Button';
+import { Part, Sheet } from '../../ui/Sheet';
+import { Texture } from '../../ui/Texture';
+import { Waiting } from '../../ui/Waiting';
+import { CHANGE_CLASS } from '../../ui/words';
+import { day } from '../../ui/time';
+
+/** The record of a decision, as one page that can be printed. */
+export default function DecisionPage() {
+  const { decision = '' } = useParams();
+  const query = useQuery(decisionQuery(decision));
+  return (
+    <Waiting query={query} title="Decision">
+      {(record) => <Page record={record} />}
+    </Waiting>
+  );
+}
+
+function Page({ record }: { record: Schemas['DecisionView'] }) {
+  const { frame } = usePlace();
+  const { known } = record;
+  const of = (choice: Schemas['Choice']) => known.lines.filter((l) => l.choice === choice);
+  return (
+    <Sheet
+      title={`Decision · ${record.letter} to ${record.nextLetter}`}
+      sentence={`On ${day(record.at)} ${record.by} decided build ${record.nextLetter} after ${record.letter}: ${of('in').length} ${of('in').length === 1 ? 'change' : 'changes'}, ${known.cost} ${known.currency}, ${known.hours} h.`}
+      actions={
+        <>
+          <Link className="frame-only self-center font-semibold text-blue underline" to={stationPath(frame.device.id, record.nextLetter, 'build')}>
+            Go to {record.nextLetter}
+          </Link>
+          <Button className="frame-only" onClick={() => window.print()}>
+            Print
+          </Button>
+        </>
+      }
+    >
+      {record.note !== '' && <p className="mt-3 font-serif text-lg">{record.note}</p>}
+      <Lines title="Goes in" lines={of('in')} currency={known.currency} />
+      <Lines title="Waits" lines={of('wait')} currency={known.currency} />
+      <Lines title="Dropped" lines={of('drop')} currency={known.currency} />
+      {(known.entangled.length > 0 || known.over.length > 0 || known.forecasts.length > 0) && (
+        <Part title="Known beforehand">
+          <ul className="list-inside list-['–_'] text-sm">
+            {[...known.over, ...known.entangled, ...known.forecasts].map((s) => (
+              <li key={s}>{s}</li>
+            ))}
+          </ul>
+        </Part>
+      )}
+      {known.evidence.length > 0 && (
+        <Part title={`What was shown of ${record.letter} then`}>
+          <table className="text-sm">
+            <tbody>
+              {known.evidence.map((e) => (
+                <tr key={e.statement} className="border-t border-rule">
+                  <td className="cell">
+                    <Texture name={e.texture} />
+                  </td>
+                  <td className="cell">{e.statement}</td>
+                  <td className="cell text-soft">{e.sentence}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Part>
+      )}
+    </Sheet>
+  );
+}
+
+function Lines({ title, lines, currency }: { title: string; lines: Schemas['DecisionLine'][]; currency: string }) {
+  if (lines.length === 0) return null;
+  return (
+    <Part title={title}>
+      <table className="w-full text-sm">
+        <tbody>
+          {lines.map((l) => (
+            <tr key={l.what} className="border-t border-rule">
+              <td className="cell font-semibold">
+                {l.what}
+                <span className="block text-xs font-normal text-soft">
+                  {CHANGE_CLASS[l.class]}
+                  {l.askedBy !== '' && ` · asked for by ${l.askedBy}`}
+                </span>
+              </td>
+              <td className="cell">{l.reason}</td>
+              <td className="cell">{l.expected}</td>
+              <td className="cell text-right whitespace-nowrap">
+                {l.cost.toFixed(2)} {currency} · {l.hours} h
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Part>
+  );
+}

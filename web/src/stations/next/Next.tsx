@@ -1,0 +1,112 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+import { Link } from 'react-router';
+
+import type { Schemas } from '../../api/client';
+import { nextQuery } from '../../api/queries';
+import { uuid } from '../../api/uuid';
+import { stationPath, useBegin, usePlace } from '../../app/place';
+import { Button } from '../../ui/Button';
+import { RecordSlip, type Editing } from '../../ui/RecordSlip';
+import { Empty, Part, Sheet } from '../../ui/Sheet';
+import { Waiting } from '../../ui/Waiting';
+import { CHOICE } from '../../ui/words';
+import { CandidateRow } from './CandidateRow';
+import { Decide } from './Decide';
+import { candidateFields } from './forms';
+import { saveCandidate } from './saveCandidate';
+import { Tray } from './Tray';
+
+/** The Next station: which candidates go into the next build, and what that comes to. */
+export default function Next() {
+  const { tag } = usePlace();
+  const query = useQuery(nextQuery(tag.revision.id));
+  return (
+    <Waiting query={query} title="Next">
+      {(sheet) => <NextSheet key={sheet.revision.id} sheet={sheet} />}
+    </Waiting>
+  );
+}
+
+function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
+  const { frame, write } = usePlace();
+  const [editing, setEditing] = useState<Editing>(null);
+  const begin = useCallback(() => setEditing({ id: uuid(), record: { class: 'shape', source: 'team', effects: [] } }), []);
+  useBegin(write ? begin : null);
+  const currency = sheet.device.currency;
+  return (
+    <>
+      <Sheet
+        title={`Next after ${sheet.revision.letter}`}
+        sentence={sheet.sentence}
+        actions={
+          write && (
+            <Button look={sheet.candidates.length === 0 ? 'primary' : 'plain'} onClick={begin}>
+              Propose a change
+            </Button>
+          )
+        }
+      >
+        {sheet.decisions.map((d) => (
+          <p key={d.id} className="mt-3 border-l-4 border-ink pl-3">
+            Build {d.nextLetter} was decided by {d.by}.{' '}
+            <Link className="font-semibold text-blue underline" to={`${stationPath(frame.device.id, sheet.revision.letter, 'next')}/decision/${d.id}`}>
+              Read the record
+            </Link>{' '}
+            ·{' '}
+            <Link className="font-semibold text-blue underline" to={stationPath(frame.device.id, d.nextLetter, 'build')}>
+              Go to {d.nextLetter}
+            </Link>
+          </p>
+        ))}
+        <div className="lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-x-8">
+          <Part title="Candidates">
+            {sheet.candidates.length === 0 ? (
+              <Empty>What could the next build change? A candidate may come from a failure, from the team or from outside; each gets an answer and a reason.</Empty>
+            ) : (
+              <ul className="divide-y divide-rule">
+                {sheet.candidates.map((c) => (
+                  <CandidateRow
+                    key={c.id}
+                    candidate={c}
+                    currency={currency}
+                    failure={sheet.failures.find((f) => f.id === c.failure)?.label}
+                    write={write}
+                    edit={() => setEditing({ id: c.id, record: { ...c } })}
+                  />
+                ))}
+              </ul>
+            )}
+          </Part>
+          {sheet.candidates.length > 0 && (
+            <Part title="What that comes to">
+              <Tray consequences={sheet.consequences} device={sheet.device} />
+              {write && <Decide sheet={sheet} />}
+            </Part>
+          )}
+        </div>
+        {sheet.settled.length > 0 && (
+          <Part title="Settled before" aside="what was dropped stays, with what would bring it back">
+            <ul className="text-sm">
+              {sheet.settled.map((c) => (
+                <li key={c.id} className="border-t border-rule py-1.5">
+                  <span className={c.choice === 'drop' ? 'text-soft line-through' : 'font-semibold'}>{c.what}</span> · {CHOICE[c.choice]}: {c.reason}
+                  {c.askedBy !== '' && <span className="text-soft"> Asked for by {c.askedBy}.</span>}
+                </li>
+              ))}
+            </ul>
+          </Part>
+        )}
+      </Sheet>
+      <RecordSlip
+        title="Candidate"
+        kind={`candidate:${sheet.revision.id}`}
+        editing={editing}
+        fields={candidateFields(sheet.metrics, sheet.failures)}
+        wide
+        onClose={() => setEditing(null)}
+        save={(id, values, version) => saveCandidate(id, { ...editing?.record, ...values, revision: editing?.record['revision'] ?? sheet.revision.id }, version)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,182 @@
+import { useId, useState, type FormEvent } from 'react';
+
+import { api, must, ProblemError, type Schemas } from '../../api/client';
+import { useRefresh } from '../../api/queries';
+import { uuid } from '../../api/uuid';
+import { useDraft } from '../../offline/useDraft';
+import { Button } from '../../ui/Button';
+import { OUTCOME, SEVERITY } from '../../ui/words';
+import { runBody } from './runBody';
+
+type RunOutcome = Schemas['RunOutcome'];
+
+type Draft = { outcome: RunOutcome | null; reason: string; mode: string; place: string; severity: Schemas['Severity']; failure: string };
+
+const BUTTONS: { outcome: RunOutcome; words: string }[] = [
+  { outcome: 'held', words: 'Held' },
+  { outcome: 'failed', words: 'Failed' },
+  { outcome: 'stoppedEarly', words: 'Stopped early' },
+  { outcome: 'lost', words: 'Lost in handling' },
+  { outcome: 'void', words: 'Void' },
+];
+
+const ASKS: Record<RunOutcome, string> = {
+  held: '',
+  failed: 'What failed, in a few words?',
+  stoppedEarly: 'Why was it stopped? Its value becomes a bound.',
+  lost: 'How was it lost?',
+  void: 'Why does it not count? It keeps its number.',
+};
+
+/** How the run ended; a failure is logged in the same go. */
+export function Outcome({ sheet, write }: { sheet: Schemas['RunSheet']; write: boolean }) {
+  const { run } = sheet;
+  const [amending, setAmending] = useState(false);
+  if (run.outcome === null || amending) {
+    if (!write) return <p className="text-soft">Not finished.</p>;
+    return <NewOutcome sheet={sheet} amending={amending} onDone={() => setAmending(false)} />;
+  }
+  return (
+    <>
+      <p className={`text-2xl font-semibold ${run.outcome === 'failed' ? 'text-oxide' : ''}`}>{OUTCOME[run.outcome]}</p>
+      {run.outcomeReason !== '' && <p>{run.outcomeReason}</p>}
+      {run.amendments.map((a) => (
+        <p key={a.at} className="text-sm text-soft">
+          Was {OUTCOME[a.text as RunOutcome] ?? a.text}; amended by {a.by}: {a.reason}
+        </p>
+      ))}
+      {write && (
+        <Button look="quiet" onClick={() => setAmending(true)}>
+          Amend outcome
+        </Button>
+      )}
+    </>
+  );
+}
+
+function NewOutcome({ sheet, amending, onDone }: { sheet: Schemas['RunSheet']; amending: boolean; onDone: () => void }) {
+  const { run } = sheet;
+  const id = useId();
+  const refresh = useRefresh();
+  const [draft, setDraft, dropDraft] = useDraft<Draft>(`outcome:${run.id}`, {
+    outcome: null,
+    reason: '',
+    mode: '',
+    place: '',
+    severity: 'major',
+    failure: uuid(),
+  });
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const asks = draft.outcome === null ? '' : amending ? 'Why is the outcome amended? Both stay.' : ASKS[draft.outcome];
+
+  async function keep(outcome: RunOutcome) {
+    setBusy(true);
+    setProblem('');
+    try {
+      if (amending) {
+        await must(api.POST('/api/runs/{id}/amend', { params: { path: { id: run.id } }, body: { outcome, reason: draft.reason, version: run.version } }));
+      } else {
+        await must(api.PUT('/api/runs/{id}', { params: { path: { id: run.id } }, body: runBody(run, { outcome, outcomeReason: draft.reason }) }));
+      }
+      if (outcome === 'failed' && draft.mode.trim() !== '') {
+        await must(
+          api.PUT('/api/failures/{id}', {
+            params: { path: { id: draft.failure } },
+            body: { revision: sheet.revision.id, run: run.id, mode: draft.mode, place: draft.place, severity: draft.severity, note: draft.reason },
+          }),
+        );
+      }
+      dropDraft();
+      onDone();
+    } catch (error) {
+      setProblem(error instanceof ProblemError ? error.message : 'That did not work. Try again in a moment.');
+    } finally {
+      setBusy(false);
+      await refresh();
+    }
+  }
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    if (draft.outcome !== null) void keep(draft.outcome);
+  }
+
+  return (
+    <form onSubmit={submit} noValidate className="space-y-3">
+      <div role="group" aria-label="How did it end?" className="grid grid-cols-2 gap-2">
+        {BUTTONS.map((b) => (
+          <Button
+            key={b.outcome}
+            large
+            look={draft.outcome === b.outcome ? 'primary' : b.outcome === 'failed' ? 'grave' : 'plain'}
+            aria-pressed={draft.outcome === b.outcome}
+            disabled={busy}
+            onClick={() => {
+              setDraft({ ...draft, outcome: b.outcome });
+              if (b.outcome === 'held' && !amending) void keep('held');
+            }}
+          >
+            {b.words}
+          </Button>
+        ))}
+      </div>
+      {asks !== '' && (
+        <>
+          <div>
+            <label htmlFor={`${id}-reason`} className="mb-1 block font-semibold">
+              {asks}
+            </label>
+            <input id={`${id}-reason`} className="field min-h-14" value={draft.reason} onChange={(e) => setDraft({ ...draft, reason: e.target.value })} />
+          </div>
+          {draft.outcome === 'failed' && (
+            <fieldset className="grid grid-cols-2 gap-3 border border-rule p-3">
+              <legend className="stamp px-1 text-sm">Log the failure too</legend>
+              <div className="col-span-2">
+                <label htmlFor={`${id}-mode`} className="mb-1 block text-sm font-semibold">
+                  Mode
+                </label>
+                <input id={`${id}-mode`} list={`${id}-modes`} className="field min-h-12" value={draft.mode} onChange={(e) => setDraft({ ...draft, mode: e.target.value })} />
+                <datalist id={`${id}-modes`}>{sheet.modes.map((m) => <option key={m} value={m} />)}</datalist>
+              </div>
+              <div>
+                <label htmlFor={`${id}-place`} className="mb-1 block text-sm font-semibold">
+                  Place on the device
+                </label>
+                <input id={`${id}-place`} list={`${id}-places`} className="field min-h-12" value={draft.place} onChange={(e) => setDraft({ ...draft, place: e.target.value })} />
+                <datalist id={`${id}-places`}>{sheet.places.map((m) => <option key={m} value={m} />)}</datalist>
+              </div>
+              <div>
+                <label htmlFor={`${id}-severity`} className="mb-1 block text-sm font-semibold">
+                  Severity
+                </label>
+                <select id={`${id}-severity`} className="field min-h-12" value={draft.severity} onChange={(e) => setDraft({ ...draft, severity: e.target.value as Schemas['Severity'] })}>
+                  {Object.entries(SEVERITY).map(([value, words]) => (
+                    <option key={value} value={value}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              </div>
+            </fieldset>
+          )}
+          <div className="flex gap-2">
+            <Button type="submit" look="primary" large disabled={busy}>
+              {busy ? 'Saving …' : `Keep: ${OUTCOME[draft.outcome!]}`}
+            </Button>
+            {amending && (
+              <Button large look="quiet" onClick={onDone}>
+                Leave it
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+      {problem !== '' && (
+        <p role="alert" className="border-l-2 border-oxide pl-3 font-semibold text-oxide">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,209 @@
+import { useEffect, useId, useState, type FormEvent } from 'react';
+
+import { api, must, ProblemError, type Schemas } from '../../api/client';
+import { useRefresh } from '../../api/queries';
+import { uuid } from '../../api/uuid';
+import { useDraft } from '../../offline/useDraft';
+import { Button } from '../../ui/Button';
+
+/** A plain number is in the unit that the instrument shows; another unit is typed behind the number. */
+function withUnit(text: string, unit: string): string {
+  const plain = text.trim();
+  return plain !== '' && /^[+\-−]?[\d.,'’\s]*(e[+-]?\d+)?$/i.test(plain) ? `${plain} ${unit}` : plain;
+}
+
+/** One channel: the number large, its unit locked beside it; converted, refused or asked back before it is kept. */
+export function ReadingEntry({
+  run,
+  channel,
+  reading,
+  write,
+}: {
+  run: string;
+  channel: Schemas['Channel'];
+  reading: Schemas['ReadingView'] | undefined;
+  write: boolean;
+}) {
+  if (reading !== undefined) return <KeptReading channel={channel} reading={reading} write={write} />;
+  if (!write) return <p className="text-soft">{channel.metric}: not read.</p>;
+  return <NewReading run={run} channel={channel} />;
+}
+
+function NewReading({ run, channel }: { run: string; channel: Schemas['Channel'] }) {
+  const id = useId();
+  const refresh = useRefresh();
+  const [draft, setDraft, dropDraft] = useDraft(`reading:${run}:${channel.key}`, { id: uuid(), text: '' });
+  const [preview, setPreview] = useState('');
+  const [problem, setProblem] = useState('');
+  const [questions, setQuestions] = useState<Schemas['Question'][]>([]);
+  const [busy, setBusy] = useState(false);
+  const text = withUnit(draft.text, channel.unit);
+
+  // While another unit is typed, the value is shown as it would be kept.
+  useEffect(() => {
+    if (text === '' || text === `${draft.text.trim()} ${channel.unit}`) return;
+    const timer = setTimeout(() => {
+      must(api.POST('/api/readings/preview', { body: { run, channel: channel.key, text } }))
+        .then((p) => setPreview(p.converted ? `${p.typed} is ${p.inChannelUnit}` : ''))
+        .catch((error: unknown) => setPreview(error instanceof ProblemError && error.status === 422 ? error.message : ''));
+    }, 300);
+    return () => clearTimeout(timer);
+  }, [text, draft.text, run, channel.key, channel.unit]);
+
+  async function keep(value: string, confirmed: string) {
+    setBusy(true);
+    setProblem('');
+    try {
+      await must(api.PUT('/api/readings/{id}', { params: { path: { id: draft.id } }, body: { run, channel: channel.key, text: value, confirmed } }));
+      dropDraft();
+      await refresh();
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      setQuestions(error.kind === 'asks-back' ? (error.document.questions ?? []) : []);
+      setProblem(error.kind === 'asks-back' ? '' : error.message);
+    } finally {
+      setBusy(false);
+    }
+  }
+
+  function submit(event: FormEvent) {
+    event.preventDefault();
+    void keep(text, '');
+  }
+
+  return (
+    <form onSubmit={submit} noValidate>
+      <label htmlFor={id} className="mb-1 block font-semibold">
+        {channel.metric} {channel.instrument !== '' && <span className="font-normal text-soft">· {channel.instrument}</span>}
+      </label>
+      <div className="flex items-stretch gap-2">
+        <input
+          id={id}
+          inputMode="decimal"
+          autoComplete="off"
+          value={draft.text}
+          aria-invalid={problem !== ''}
+          aria-describedby={`${id}-more`}
+          onChange={(e) => {
+            setDraft({ ...draft, text: e.target.value });
+            setProblem('');
+            setPreview('');
+            setQuestions([]);
+          }}
+          className={`field min-h-14 min-w-0 flex-1 text-2xl font-semibold ${problem === '' ? '' : 'border-oxide'}`}
+        />
+        <span aria-hidden="true" className="flex min-w-14 items-center justify-center border border-rule bg-ground px-2 text-2xl font-semibold">
+          {channel.unit}
+        </span>
+        <Button type="submit" look="primary" large disabled={busy || draft.text.trim() === ''} aria-label={`Keep ${channel.metric}`}>
+          {busy ? '…' : 'Keep'}
+        </Button>
+      </div>
+      <div id={`${id}-more`} aria-live="polite">
+        {problem !== '' && <p className="mt-1 border-l-2 border-oxide pl-3 font-semibold text-oxide">{problem}</p>}
+        {preview !== '' && problem === '' && <p className="mt-1 text-sm text-soft">{preview}</p>}
+      </div>
+      {questions.length > 0 && (
+        <div role="alert" className="mt-2 border-l-4 border-brass bg-brasswash p-3">
+          {questions.map((q) => (
+            <p key={q.sentence} className="font-semibold">
+              {q.sentence}
+            </p>
+          ))}
+          <div className="mt-2 flex flex-wrap gap-2">
+            {questions
+              .filter((q) => q.corrected !== null)
+              .map((q) => (
+                <Button key={q.corrected} look="primary" large onClick={() => void keep(q.corrected!, `Typed ${text}, corrected: ${q.sentence}`)}>
+                  It is {q.corrected}
+                </Button>
+              ))}
+            <Button large onClick={() => void keep(text, questions.map((q) => q.sentence).join(' '))}>
+              It is {text}
+            </Button>
+            <Button large look="quiet" onClick={() => setQuestions([])}>
+              Type it again
+            </Button>
+          </div>
+        </div>
+      )}
+    </form>
+  );
+}
+
+function KeptReading({ channel, reading, write }: { channel: Schemas['Channel']; reading: Schemas['ReadingView']; write: boolean }) {
+  const [amending, setAmending] = useState(false);
+  const amended = reading.amendments.at(-1);
+  return (
+    <div>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <p>
+          <span className="font-semibold">{channel.metric}</span>{' '}
+          <span className="ml-1 text-2xl font-semibold">{reading.current.text}</span>
+        </p>
+        {write && !amending && (
+          <Button look="quiet" onClick={() => setAmending(true)} aria-label={`Amend ${channel.metric}`}>
+            Amend
+          </Button>
+        )}
+      </div>
+      {amended !== undefined && (
+        <p className="text-sm text-soft">
+          First typed as {reading.typed.text}; amended by {amended.by}: {amended.reason}
+        </p>
+      )}
+      {reading.confirmed !== '' && <p className="text-sm text-soft">Asked back: {reading.confirmed}</p>}
+      {amending && <AmendReading reading={reading} unit={channel.unit} onDone={() => setAmending(false)} />}
+    </div>
+  );
+}
+
+function AmendReading({ reading, unit, onDone }: { reading: Schemas['ReadingView']; unit: string; onDone: () => void }) {
+  const refresh = useRefresh();
+  const id = useId();
+  const [text, setText] = useState('');
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState('');
+
+  async function submit(event: FormEvent) {
+    event.preventDefault();
+    try {
+      await must(
+        api.POST('/api/readings/{id}/amend', {
+          params: { path: { id: reading.id } },
+          body: { text: withUnit(text, unit), reason, version: reading.version },
+        }),
+      );
+      onDone();
+      await refresh();
+    } catch (error) {
+      setProblem(error instanceof ProblemError ? error.message : 'That did not work. Try again in a moment.');
+    }
+  }
+
+  return (
+    <form onSubmit={(e) => void submit(e)} className="mt-2 space-y-2 border border-rule p-3" noValidate>
+      <label htmlFor={`${id}-v`} className="block text-sm font-semibold">
+        The right value, in {unit}
+      </label>
+      <input id={`${id}-v`} className="field" inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} />
+      <label htmlFor={`${id}-r`} className="block text-sm font-semibold">
+        Why?
+      </label>
+      <input id={`${id}-r`} className="field" value={reason} onChange={(e) => setReason(e.target.value)} />
+      {problem !== '' && (
+        <p role="alert" className="font-semibold text-oxide">
+          {problem}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <Button type="submit" look="primary">
+          Amend, keep both
+        </Button>
+        <Button look="quiet" onClick={onDone}>
+          Leave it
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,96 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+
+import type { Schemas } from '../../api/client';
+import { runQuery } from '../../api/queries';
+import { stationPath, usePlace } from '../../app/place';
+import { Part, Sheet } from '../../ui/Sheet';
+import { Waiting } from '../../ui/Waiting';
+import { OUTCOME } from '../../ui/words';
+import { FoundFields } from './FoundFields';
+import { Outcome } from './Outcome';
+import { ReadingEntry } from './ReadingEntry';
+import { Seen } from './Seen';
+
+/** The sheet of one run: for a phone in gloved hands as well as for a desk. */
+export default function Run() {
+  const { run = '' } = useParams();
+  const query = useQuery(runQuery(run));
+  return (
+    <Waiting query={query} title="Run">
+      {(sheet) => <RunSheet key={sheet.run.id} sheet={sheet} />}
+    </Waiting>
+  );
+}
+
+function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
+  const { frame, write } = usePlace();
+  const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
+  const { run, method } = sheet;
+  return (
+    <Sheet title={`${sheet.trial.name} · run ${run.number}`} sentence={sheet.sentence}>
+      <nav aria-label="Runs of this trial" className="mt-3 flex flex-wrap gap-1">
+        <Link to={base} className="border border-rule px-2 py-1 text-sm text-blue hover:bg-wash">
+          All trials
+        </Link>
+        {sheet.runs.map((r) => (
+          <Link
+            key={r.id}
+            to={`${base}/run/${r.id}`}
+            aria-current={r.id === run.id ? 'page' : undefined}
+            aria-label={`Run ${r.number}, ${r.outcome === null ? 'not finished' : OUTCOME[r.outcome]}`}
+            className={`min-w-8 border px-2 py-1 text-center text-sm ${r.id === run.id ? 'border-ink bg-ink font-semibold text-sheet' : 'border-rule text-blue hover:bg-wash'}`}
+          >
+            {r.number}
+          </Link>
+        ))}
+      </nav>
+      {sheet.noticed.length > 0 && (
+        <aside aria-label="What Lustrum noticed" className="mt-4 border-l-4 border-brass bg-brasswash px-3 py-2">
+          <h2 className="stamp text-sm">Noticed</h2>
+          <ul className="space-y-1">
+            {sheet.noticed.map((n) => (
+              <li key={n}>{n}</li>
+            ))}
+          </ul>
+        </aside>
+      )}
+      {method.safety.hazards.length > 0 && run.outcome === null && (
+        <p className="mt-4 border-l-4 border-oxide pl-3 text-sm">
+          <strong>{method.safety.hazards.join(', ')}.</strong> {method.safety.cautions.join('. ')}. {method.safety.abort} Local rules and
+          licensed practice come first.
+        </p>
+      )}
+      <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
+        <div>
+          {method.channels.length > 0 && (
+            <Part title="Readings">
+              <div className="space-y-5">
+                {method.channels.map((channel) => (
+                  <ReadingEntry
+                    key={channel.key}
+                    run={run.id}
+                    channel={channel}
+                    reading={sheet.readings.find((r) => r.channel === channel.key)}
+                    write={write}
+                  />
+                ))}
+              </div>
+            </Part>
+          )}
+          <Part title="Outcome" aside={method.heldWhen === '' ? undefined : `held when: ${method.heldWhen.charAt(0).toLowerCase()}${method.heldWhen.slice(1)}`}>
+            <Outcome sheet={sheet} write={write} />
+          </Part>
+        </div>
+        <div>
+          <Seen sheet={sheet} write={write} />
+          {(method.conditions.length > 0 || method.settings.length > 0) && (
+            <Part title="As found" aside="“unknown” is a value">
+              <FoundFields sheet={sheet} write={write} />
+            </Part>
+          )}
+        </div>
+      </div>
+    </Sheet>
+  );
+}

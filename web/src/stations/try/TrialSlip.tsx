@@ -1,0 +1,88 @@
+import { api, must, type Schemas } from '../../api/client';
+import { useRefresh } from '../../api/queries';
+import type { Field, Values } from '../../ui/fields';
+import { RecordForm } from '../../ui/RecordForm';
+import { Slip } from '../../ui/Slip';
+import { options, REPEATS } from '../../ui/words';
+
+/** Starts a trial with a method, or changes one. What a repeat is for is said before the first run. */
+export function TrialSlip({
+  id,
+  trial,
+  sheet,
+  onClose,
+}: {
+  id: string;
+  trial: Schemas['TrialView'] | null;
+  sheet: Schemas['TrySheet'];
+  onClose: () => void;
+}) {
+  const refresh = useRefresh();
+  const signed = (who: unknown, note: unknown) => (String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? '') });
+  const fields: Field[] = [
+    ...(trial === null
+      ? [{ name: 'method', label: 'Method', kind: 'select' as const, options: sheet.methods.map((m) => ({ value: m.id, label: m.name })) }]
+      : []),
+    { name: 'name', label: 'Name' },
+    { name: 'question', label: 'What should it answer?', kind: 'area' },
+    { name: 'plannedRuns', label: 'Planned runs', kind: 'number', half: true, hint: 'Under three, any answer stays thin.' },
+    { name: 'repeats', label: 'Repeats are', kind: 'select', half: true, options: options(REPEATS) },
+    ...(trial !== null
+      ? [
+          {
+            name: 'state',
+            label: 'State',
+            kind: 'select' as const,
+            options: [
+              { value: 'planned', label: 'planned' },
+              { value: 'running', label: 'running' },
+              { value: 'done', label: 'done' },
+            ],
+          },
+        ]
+      : []),
+    { name: 'signedBy', label: 'Signed off by', half: true, hint: 'Needed where the method puts a person at risk.' },
+    { name: 'signedNote', label: 'Sign-off note', half: true },
+    { name: 'overrideBy', label: 'Started without stop criteria by', half: true, hint: 'Only where the method does not say when to stop.' },
+    { name: 'overrideNote', label: 'Reason', half: true },
+  ];
+  const record: Values =
+    trial === null
+      ? { method: sheet.methods[0]?.id ?? '', plannedRuns: 3, repeats: 'estimate' }
+      : {
+          ...trial,
+          signedBy: trial.signOff?.by,
+          signedNote: trial.signOff?.note,
+          overrideBy: trial.override?.by,
+          overrideNote: trial.override?.note,
+        };
+  return (
+    <Slip open onClose={onClose} title={trial === null ? 'New trial' : trial.name}>
+      <RecordForm
+        fields={fields}
+        record={record}
+        draft={trial === null ? `trial:${sheet.revision.id}:new` : `trial:${trial.id}`}
+        label={trial === null ? 'Make trial' : 'Save'}
+        save={({ signedBy, signedNote, overrideBy, overrideNote, ...values }, version) =>
+          must(
+            api.PUT('/api/trials/{id}', {
+              params: { path: { id } },
+              body: {
+                method: trial?.method,
+                ...values,
+                revision: sheet.revision.id,
+                signOff: signed(signedBy, signedNote),
+                override: signed(overrideBy, overrideNote),
+                version,
+              } as never,
+            }),
+          )
+        }
+        onSaved={() => {
+          onClose();
+          void refresh();
+        }}
+      />
+    </Slip>
+  );
+}

@@ -1,0 +1,170 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+
+import { api, must, ProblemError, type Schemas } from '../../api/client';
+import { tryQuery, useRefresh, useSession } from '../../api/queries';
+import { uuid } from '../../api/uuid';
+import { stationPath, useBegin, usePlace } from '../../app/place';
+import { TrialStrips } from '../../figures/TrialStrips';
+import { Button } from '../../ui/Button';
+import { Empty, Part, Sheet } from '../../ui/Sheet';
+import { OUTCOME } from '../../ui/words';
+import { Waiting } from '../../ui/Waiting';
+import { TrialSlip } from './TrialSlip';
+
+/** The Try station: the trials of this build, and the way to a new run. */
+export default function Try() {
+  const { tag } = usePlace();
+  const query = useQuery(tryQuery(tag.revision.id));
+  return (
+    <Waiting query={query} title="Try">
+      {(sheet) => <TrySheet key={sheet.revision.id} sheet={sheet} />}
+    </Waiting>
+  );
+}
+
+function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
+  const { frame, write } = usePlace();
+  const [trial, setTrial] = useState<{ id: string; trial: Schemas['TrialView'] | null } | null>(null);
+  const begin = useCallback(() => setTrial({ id: uuid(), trial: null }), []);
+  useBegin(write ? begin : null);
+  const noMethods = sheet.methods.length === 0;
+  return (
+    <>
+      <Sheet
+        title={`Try ${sheet.revision.letter}`}
+        sentence={sheet.sentence}
+        actions={
+          write &&
+          !noMethods && (
+            <Button look="primary" onClick={begin}>
+              New trial
+            </Button>
+          )
+        }
+      >
+        {noMethods && (
+          <Empty
+            action={
+              <Link className="font-semibold text-blue underline" to={`/d/${frame.device.id}/methods`}>
+                Write a method
+              </Link>
+            }
+          >
+            A trial follows a method: what is measured, in which unit, what must be recorded, and when to stop. Write the first
+            one; then a run takes a minute.
+          </Empty>
+        )}
+        {sheet.trials.length > 0 && (
+          <div className="mt-5">
+            <TrialStrips rows={sheet.trials} />
+          </div>
+        )}
+        {sheet.trials.length === 0 && !noMethods && (
+          <Empty action={write && <Button onClick={begin}>Start a trial</Button>}>
+            Start with the cheapest check that could prove this build wrong. Means, intervals and what is still missing appear with
+            the second run.
+          </Empty>
+        )}
+        {sheet.trials.map((row) => (
+          <TrialPart key={row.trial.id} row={row} sheet={sheet} edit={() => setTrial({ id: row.trial.id, trial: row.trial })} />
+        ))}
+      </Sheet>
+      {trial !== null && <TrialSlip id={trial.id} trial={trial.trial} sheet={sheet} onClose={() => setTrial(null)} />}
+    </>
+  );
+}
+
+function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Schemas['TrySheet']; edit: () => void }) {
+  const { frame, write } = usePlace();
+  const navigate = useNavigate();
+  const session = useSession();
+  const refresh = useRefresh();
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [article, setArticle] = useState(sheet.articles.at(-1)?.id ?? '');
+  const method = sheet.methods.find((m) => m.id === row.trial.method);
+  const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
+
+  async function startRun() {
+    setBusy(true);
+    setProblem('');
+    const id = uuid();
+    try {
+      await must(
+        api.PUT('/api/runs/{id}', {
+          params: { path: { id } },
+          body: { trial: row.trial.id, article: article === '' ? null : article, operator: session.data?.name ?? '' },
+        }),
+      );
+      await refresh();
+      await navigate(`${base}/run/${id}`);
+    } catch (error) {
+      setProblem(error instanceof ProblemError ? error.message : 'The run could not be started. Try again in a moment.');
+    } finally {
+      setBusy(false);
+    }
+  }
+
+  return (
+    <Part
+      title={row.trial.name}
+      aside={
+        <>
+          {row.methodName} · {row.count}
+        </>
+      }
+      actions={write && <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>Edit</Button>}
+    >
+      {row.trial.question !== '' && <p className="font-serif">{row.trial.question}</p>}
+      <ul className="mt-1">
+        {row.results.map((r) => (
+          <li key={r}>{r}</li>
+        ))}
+      </ul>
+      <ol className="mt-2 flex flex-wrap gap-x-1 gap-y-1 text-sm" aria-label="Runs">
+        {row.runs.map((run) => (
+          <li key={run.id}>
+            <Link
+              to={`${base}/run/${run.id}`}
+              className={`block min-w-8 border px-1.5 py-0.5 text-center hover:bg-wash ${run.outcome === null ? 'border-dashed border-brass font-semibold text-brass' : run.outcome === 'failed' ? 'border-oxide text-oxide' : 'border-rule text-blue'}`}
+              aria-label={`Run ${run.number}, ${run.outcome === null ? 'not finished' : OUTCOME[run.outcome]}`}
+            >
+              {run.number}
+              {run.outcome === 'failed' ? ' ✕' : run.outcome === 'stoppedEarly' ? ' ↑' : run.outcome === 'lost' ? ' ○' : run.outcome === 'void' ? ' –' : run.outcome === null ? ' …' : ''}
+            </Link>
+          </li>
+        ))}
+      </ol>
+      {write && (
+        <div className="mt-3 flex flex-wrap items-end gap-3">
+          <label className="text-sm">
+            <span className="mb-1 block font-semibold">Unit</span>
+            <select className="field w-44" value={article} onChange={(e) => setArticle(e.target.value)}>
+              <option value="">none, or a loose part</option>
+              {sheet.articles.map((a) => (
+                <option key={a.id} value={a.id}>
+                  {a.serial}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button look="primary" disabled={busy} onClick={() => void startRun()} aria-label={`Start run of ${row.trial.name}`}>
+            {busy ? 'Starting …' : 'Start run'}
+          </Button>
+          {method !== undefined && method.safety.hazards.length > 0 && (
+            <p className="text-sm text-soft">
+              Mind: {method.safety.hazards.join(', ')}. {method.safety.cautions.join('. ')}. Local rules come first.
+            </p>
+          )}
+        </div>
+      )}
+      {problem !== '' && (
+        <p role="alert" className="mt-2 border-l-2 border-oxide pl-3 font-semibold text-oxide">
+          {problem}
+        </p>
+      )}
+    </Part>
+  );
+}

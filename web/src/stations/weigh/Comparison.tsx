@@ -1,0 +1,93 @@
+import type { Schemas } from '../../api/client';
+import { IntervalPlot } from '../../figures/IntervalPlot';
+import type { Opened } from '../../ui/RunsSlip';
+
+const FOOTING: Record<Schemas['Footing'], string> = { level: 'Same footing', tilted: 'Tilted footing', broken: 'Not comparable' };
+
+/** One metric on two builds: the sentence, the figure, and what the comparison stands on. */
+export function Comparison({
+  comparison: c,
+  here,
+  other,
+  requirement,
+  open,
+}: {
+  comparison: Schemas['MetricComparison'];
+  here: string;
+  other: string;
+  requirement: Schemas['RequirementView'] | undefined;
+  open: (opened: Opened) => void;
+}) {
+  const unit = c.here?.unit ?? c.other?.unit ?? '';
+  return (
+    <section className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]" aria-label={c.metric}>
+      <div>
+        <h3 className="stamp text-sm text-soft">
+          {c.metric} {c.judged !== '' && <span className={c.judged === 'worse' ? 'text-oxide' : 'text-ink'}>· {c.judged}</span>}
+        </h3>
+        <p className="mt-1 font-serif text-lg leading-snug">{c.sentence}</p>
+        {c.difference !== null && (
+          <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-sm">
+            <dt className="text-soft">Difference</dt>
+            <dd>{c.difference.text}</dd>
+            <dt className="text-soft">In per cent</dt>
+            <dd>
+              {c.change?.text ?? 'none'} {c.note !== null && <span className="text-soft">{c.note}</span>}
+            </dd>
+            {c.footing !== null && (
+              <>
+                <dt className="text-soft">Footing</dt>
+                <dd>
+                  <span className={c.footing.footing === 'level' ? '' : c.footing.footing === 'broken' ? 'font-semibold text-oxide' : 'font-semibold text-brass'}>{FOOTING[c.footing.footing]}</span>
+                  {c.footing.differences.length > 0 && (
+                    <ul className="list-inside list-['–_'] text-soft">
+                      {c.footing.differences.map((d) => (
+                        <li key={d.what + d.why}>{d.why}</li>
+                      ))}
+                    </ul>
+                  )}
+                </dd>
+              </>
+            )}
+          </dl>
+        )}
+        <p className="mt-2 flex flex-wrap gap-4 text-sm">
+          <button
+            type="button"
+            className="cursor-pointer text-blue underline"
+            onClick={() =>
+              open({
+                title: `${c.metric}: ${here}`,
+                sentence: c.sentence,
+                how: `Mean with its t interval. The difference is Welch’s, the percentage Fieller’s, which counts the baseline as uncertain too.${c.p === null ? '' : ` p = ${c.p < 0.001 ? 'under 0.001' : c.p.toFixed(3)}.`}`,
+                runs: c.runs,
+              })
+            }
+          >
+            {here}: {c.values.length} {c.values.length === 1 ? 'run' : 'runs'}
+            {c.bounds > 0 && ` and ${c.bounds} ${c.bounds === 1 ? 'bound' : 'bounds'}`}
+          </button>
+          {c.otherRuns.length > 0 && (
+            <button
+              type="button"
+              className="cursor-pointer text-blue underline"
+              onClick={() => open({ title: `${c.metric}: ${other}`, sentence: c.sentence, how: 'The other side of the comparison.', runs: c.otherRuns })}
+            >
+              {other}: {c.otherValues.length} {c.otherValues.length === 1 ? 'run' : 'runs'}
+              {c.otherBounds > 0 && ` and ${c.otherBounds} ${c.otherBounds === 1 ? 'bound' : 'bounds'}`}
+            </button>
+          )}
+        </p>
+      </div>
+      <IntervalPlot
+        metric={c.metric}
+        unit={unit}
+        sides={[
+          ...(c.other === null ? [] : [{ letter: other, estimate: c.other, values: c.otherValues, strong: false }]),
+          { letter: here, estimate: c.here, values: c.values, strong: true },
+        ]}
+        limit={requirement === undefined || requirement.unit !== unit ? null : { value: requirement.limit, direction: requirement.direction }}
+      />
+    </section>
+  );
+}

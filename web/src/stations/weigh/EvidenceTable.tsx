@@ -1,0 +1,73 @@
+import type { Schemas } from '../../api/client';
+import type { Opened } from '../../ui/RunsSlip';
+import { Texture, TEXTURE_WORDS } from '../../ui/Texture';
+import { KIND } from '../../ui/words';
+
+function limitWords(r: Schemas['RequirementView']): string {
+  if (r.kind === 'check') return 'looked at';
+  return `${r.direction === 'atLeast' ? '≥' : '≤'} ${r.limit} ${r.unit}`;
+}
+
+/** Requirements × builds, each cell in its texture with the number that it stands on. */
+export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; open: (opened: Opened) => void }) {
+  const cells = new Map(sheet.cells.map((c) => [`${c.requirement}/${c.revision}`, c]));
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Evidence, requirements by builds">
+      <table className="w-full min-w-[44rem] text-sm">
+        <thead>
+          <tr>
+            <th className="cell font-normal text-soft">Requirement</th>
+            <th className="cell text-right font-normal text-soft">Limit</th>
+            {sheet.revisions.map((r) => (
+              <th key={r.id} className={`cell w-20 pr-1 pl-1 text-center ${r.id === sheet.revision.id ? 'bg-wash' : ''}`}>
+                <span className="stamp text-base">{r.letter}</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.requirements.map((r) => (
+            <tr key={r.id} className="border-t border-rule">
+              <th scope="row" className="cell font-normal">
+                {r.statement}
+                <span className="block text-xs text-soft">
+                  {r.metric} · {KIND[r.kind]}
+                  {r.must ? '' : ' · should'}
+                </span>
+              </th>
+              <td className="cell text-right whitespace-nowrap">{limitWords(r)}</td>
+              {sheet.revisions.map((v) => {
+                const cell = cells.get(`${r.id}/${v.id}`);
+                return (
+                  <td key={v.id} className={`p-0 text-center align-middle ${v.id === sheet.revision.id ? 'bg-wash' : ''}`}>
+                    {cell !== undefined && (
+                      <button
+                        type="button"
+                        className="flex min-h-11 w-full cursor-pointer flex-col items-center justify-center hover:bg-wash"
+                        aria-label={`${v.letter}, ${r.metric}: ${TEXTURE_WORDS[cell.texture]}. ${cell.sentence}`}
+                        title={cell.sentence}
+                        onClick={() =>
+                          open({
+                            title: `${r.statement}: ${v.letter}`,
+                            sentence: cell.sentence,
+                            how: `Worked out as: ${cell.method}.${cell.probabilityMet === null ? '' : ` Probability that the requirement is met: ${Math.round(cell.probabilityMet * 1000) / 10} %.`}`,
+                            runs: cell.runs,
+                          })
+                        }
+                      >
+                        <Texture name={cell.texture} width={34} height={14} />
+                        <span className="text-xs leading-tight text-soft">
+                          {cell.estimate === null || cell.texture === 'outline' ? ' ' : `${cell.estimate.value.toFixed(cell.estimate.decimals)}`}
+                        </span>
+                      </button>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,100 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+
+import type { Schemas } from '../../api/client';
+import { weighQuery } from '../../api/queries';
+import { usePlace } from '../../app/place';
+import { RunsSlip, type Opened } from '../../ui/RunsSlip';
+import { Empty, Part, Sheet } from '../../ui/Sheet';
+import { TextureKey } from '../../ui/Texture';
+import { Waiting } from '../../ui/Waiting';
+import { Comparison } from './Comparison';
+import { EvidenceTable } from './EvidenceTable';
+
+/** The Weigh station: against the requirements, and against another build. */
+export default function Weigh() {
+  const { tag } = usePlace();
+  const [search] = useSearchParams();
+  const query = useQuery({ ...weighQuery(tag.revision.id, search.get('against') ?? ''), placeholderData: keepPreviousData });
+  return (
+    <Waiting query={query} title="Weigh">
+      {(sheet) => <WeighSheet sheet={sheet} />}
+    </Waiting>
+  );
+}
+
+function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
+  const { frame } = usePlace();
+  const [search, setSearch] = useSearchParams();
+  const [opened, setOpened] = useState<Opened>(null);
+  const letter = sheet.revision.letter;
+  return (
+    <>
+      <Sheet title={`Weigh ${letter}`} sentence={sheet.sentence}>
+        <Part title="Against the requirements" aside={`at ${Math.round(sheet.confidence * 100)} % confidence`} actions={<TextureKey />}>
+          {sheet.requirements.length === 0 ? (
+            <Empty
+              action={
+                <Link className="font-semibold text-blue underline" to={`/d/${frame.device.id}/brief`}>
+                  Write a requirement
+                </Link>
+              }
+            >
+              A requirement names a metric and a limit. Every run that measures the metric is then weighed against it, on every build.
+            </Empty>
+          ) : (
+            <EvidenceTable sheet={sheet} open={setOpened} />
+          )}
+        </Part>
+        <Part
+          title={sheet.against === null ? 'Against another build' : `${letter} against ${sheet.against.letter}`}
+          actions={
+            <label className="flex items-center gap-2 text-sm">
+              Against
+              <select
+                className="field w-auto min-w-24"
+                value={sheet.against?.id ?? ''}
+                onChange={(e) => {
+                  search.set('against', e.target.value);
+                  setSearch(search);
+                }}
+              >
+                {sheet.against === null && <option value="">choose a build</option>}
+                {sheet.revisions
+                  .filter((r) => r.id !== sheet.revision.id)
+                  .map((r) => (
+                    <option key={r.id} value={r.id}>
+                      {r.letter}
+                    </option>
+                  ))}
+              </select>
+            </label>
+          }
+        >
+          {sheet.comparisons.length === 0 ? (
+            <Empty>
+              {sheet.against === null
+                ? 'The first build has nothing to be compared with. From the second one on, each metric is compared with the parent’s.'
+                : 'Nothing has been measured on this build yet. Differences, percentages with their intervals and the footing appear with the first readings on both.'}
+            </Empty>
+          ) : (
+            <div className="divide-y divide-rule">
+              {sheet.comparisons.map((c) => (
+                <Comparison
+                  key={c.metric}
+                  comparison={c}
+                  here={letter}
+                  other={sheet.against?.letter ?? ''}
+                  requirement={sheet.requirements.find((r) => r.metric === c.metric)}
+                  open={setOpened}
+                />
+              ))}
+            </div>
+          )}
+        </Part>
+      </Sheet>
+      <RunsSlip device={frame.device.id} opened={opened} onClose={() => setOpened(null)} />
+    </>
+  );
+}

@@ -1,0 +1,79 @@
+import { useId } from 'react';
+import type { UseFormRegister } from 'react-hook-form';
+
+import type { Field, Values } from './fields';
+
+/** One labelled field with its hint and what is wrong with it. */
+export function FieldInput({
+  field,
+  path,
+  register,
+  error,
+}: {
+  field: Field;
+  path: string;
+  register: UseFormRegister<Values>;
+  error: string | undefined;
+}) {
+  const id = useId();
+  const shared = {
+    ...register(path),
+    id,
+    'aria-invalid': error !== undefined,
+    'aria-describedby': error !== undefined ? `${id}-error` : field.hint !== undefined ? `${id}-hint` : undefined,
+    className: `field ${error !== undefined ? 'border-oxide' : ''}`,
+    autoComplete: field.kind === 'password' ? 'new-password' : field.kind === 'email' ? 'email' : 'off',
+  };
+  return (
+    <div className={field.half === true ? 'min-w-32 flex-1 basis-[44%]' : 'basis-full'}>
+      {field.kind === 'check' ? (
+        <label className="flex min-h-9 items-center gap-2">
+          <input {...shared} type="checkbox" className="size-5 accent-blue" />
+          {field.label}
+        </label>
+      ) : (
+        <>
+          <label htmlFor={id} className="mb-1 block text-sm font-semibold">
+            {field.label}
+          </label>
+          {field.kind === 'area' || field.kind === 'lines' ? (
+            <textarea {...shared} rows={field.kind === 'lines' ? 3 : 4} />
+          ) : field.kind === 'select' ? (
+            <select {...shared}>
+              {field.options?.map((o) => (
+                <option key={o.value} value={o.value}>
+                  {o.label}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <input
+              {...shared}
+              type={field.kind === 'password' ? 'password' : field.kind === 'email' ? 'email' : 'text'}
+              inputMode={field.kind === 'number' ? 'decimal' : undefined}
+              list={field.suggest !== undefined ? `${id}-list` : undefined}
+            />
+          )}
+          {field.suggest !== undefined && (
+            <datalist id={`${id}-list`}>
+              {field.suggest.map((s) => (
+                <option key={s} value={s} />
+              ))}
+            </datalist>
+          )}
+        </>
+      )}
+      {error !== undefined ? (
+        <p id={`${id}-error`} className="mt-1 text-sm font-semibold text-oxide">
+          {error}
+        </p>
+      ) : (
+        field.hint !== undefined && (
+          <p id={`${id}-hint`} className="mt-1 text-xs text-soft">
+            {field.hint}
+          </p>
+        )
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,13 @@
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const DAY_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** A date in words: 'Tue 3 Mar', with the year when it is not this one. */
+export function day(text: string): string {
+  const date = new Date(text);
+  return date.getFullYear() === new Date().getFullYear() ? DAY.format(date).replace(',', '') : DAY_YEAR.format(date);
+}
+
+export function dayAndTime(text: string): string {
+  return `${day(text)}, ${TIME.format(new Date(text))}`;
+}

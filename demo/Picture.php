@@ -12,7 +12,7 @@ final class Picture
     private const WIDTH = 1280;
     private const HEIGHT = 960;
 
-    private \GdImage $im;
+    private GdImage $im;
 
     public function __construct(int $seed)
     {
@@ -356,12 +356,12 @@ final class Picture
         return (int) imagecolorallocatealpha($this->im, $c[0], $c[1], $c[2], max(0, min(127, $alpha)));
     }
 
-    private static function clamp(\GdImage $im, int $r, int $g, int $b): int
+    private static function clamp(GdImage $im, int $r, int $g, int $b): int
     {
         return (int) imagecolorallocate($im, max(0, min(255, $r)), max(0, min(255, $g)), max(0, min(255, $b)));
     }
 
-    private function canvas(int $w, int $h): \GdImage
+    private function canvas(int $w, int $h): GdImage
     {
         $im = imagecreatetruecolor(max(1, $w), max(1, $h));
         if ($im === false) {

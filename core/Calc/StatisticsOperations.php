@@ -6,6 +6,7 @@ namespace Lustrum\Core\Calc;
 
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Statistics\Compare;
+use Lustrum\Core\Statistics\CompareProportions;
 use Lustrum\Core\Statistics\Comparison;
 use Lustrum\Core\Statistics\Proportion;
 use Lustrum\Core\Statistics\Sample;
@@ -39,6 +40,19 @@ final class StatisticsOperations implements OperationGroup
                     $interval = $p->interval($in->confidence());
 
                     return ['estimate' => $interval->estimate, 'low' => $interval->low, 'high' => $interval->high, 'lower' => $p->lower($in->confidence())];
+                }),
+            new Operation('stats.compareProportions', 'Two shares: Fisher’s exact test and Newcombe’s interval of the difference b − a.',
+                ['a' => 'held, tried', 'b' => 'held, tried', 'confidence?' => '0.95'],
+                ['p' => 'two-sided', 'difference' => 'estimate, low, high'],
+                static function (Input $in): array {
+                    $share = static function (Input $one): Proportion {
+                        $one->only(['held', 'tried']);
+
+                        return Proportion::of($one->whole('held'), $one->whole('tried'));
+                    };
+                    $c = CompareProportions::of($share($in->object('a')), $share($in->object('b')), $in->confidence());
+
+                    return ['p' => $c->p, 'difference' => get_object_vars($c->difference)];
                 }),
             new Operation('stats.tolerance', 'Factor and bound beyond which a share of all articles lies (normal).',
                 ['n?' => 'count', 'coverage' => 'share of articles', 'confidence?' => '0.95', 'values?' => 'numbers', 'side?' => 'lower or upper'],

@@ -16,6 +16,8 @@ enum Texture: string
     case Solid = 'solid';
     /** Carried over from an earlier revision. */
     case Dotted = 'dotted';
+    /** Carried over, and it spoke against. */
+    case DottedBroken = 'dottedBroken';
     /** On the wrong side, not sure: dense hatch with a break. */
     case DenseBroken = 'denseBroken';
     /** Shown NOT to meet: solid with a break. */
@@ -25,7 +27,7 @@ enum Texture: string
     {
         return match (true) {
             $assessment->state === State::None => self::Outline,
-            $carried && $assessment->state !== State::Against => self::Dotted,
+            $carried => $assessment->state === State::Against ? self::DottedBroken : self::Dotted,
             $assessment->state === State::Thin => self::Sparse,
             $assessment->state === State::Leaning => self::Dense,
             $assessment->state === State::Shown => $assessment->missingConditions === [] ? self::Solid : self::Dense,

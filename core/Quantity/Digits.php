@@ -22,6 +22,12 @@ final class Digits
         return str_replace('-', '−', number_format($rounded, max(0, $significant - 1 - $magnitude), '.', ''));
     }
 
+    /** A number that somebody set, such as a limit: as short as it can be written. */
+    public static function short(float $value): string
+    {
+        return str_replace('-', '−', sprintf('%.6g', $value));
+    }
+
     /** To a fixed number of decimals. */
     public static function decimals(float $value, int $decimals): string
     {

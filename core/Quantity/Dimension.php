@@ -96,7 +96,7 @@ final readonly class Dimension
             'rad/s' => 'angular speed', 'count/s' => 'count rate', '1' => 'ratio'];
         foreach ($derived as $symbol => $name) {
             if (self::of(self::NAMES[$name])->equals($this)) {
-                return $symbol;
+                return (string) $symbol;
             }
         }
         $parts = [];

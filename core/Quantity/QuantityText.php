@@ -77,6 +77,7 @@ final class QuantityText
         if ($time) {
             return Quantity::of($sign * $total, 's', $resolution * $last->factor);
         }
+
         // Rounded at the 15th digit: 3 ft 2.5 in is 38.5 in, not 38.500000000000007.
         return Quantity::of($sign * (float) sprintf('%.15g', $total / $last->factor), $last->symbol, $resolution);
     }

@@ -37,6 +37,17 @@ final readonly class Proportion
         return new Interval($this->held / $this->tried, $this->lowerAt($half), 1 - (new self($this->tried - $this->held, $this->tried))->lowerAt($half));
     }
 
+    /** Wilson's score interval (1927), which Newcombe's interval of a difference is made from. */
+    public function score(float $confidence = 0.95): Interval
+    {
+        $z = Distribution\Normal::quantile(0.5 + $confidence / 2);
+        $p = $this->held / $this->tried;
+        $centre = ($p + $z * $z / (2 * $this->tried)) / (1 + $z * $z / $this->tried);
+        $half = $z / (1 + $z * $z / $this->tried) * sqrt($p * (1 - $p) / $this->tried + $z * $z / (4 * $this->tried ** 2));
+
+        return new Interval($p, $centre - $half, $centre + $half);
+    }
+
     /** One-sided lower bound. */
     public function lower(float $confidence = 0.95): float
     {

@@ -10,23 +10,23 @@ stack() { # NAME PORT DATABASE
 
 console() {
 	as "$APP_USER" env APP_ENV=prod APP_DEBUG=0 "APP_SECRET=$(secret app)" "DATABASE_URL=$(db_url "$STACK_DB")" "LUSTRUM_FILES=$STACK_FILES" \
-		"LUSTRUM_CACHE=$STATE/cache" php -d memory_limit=1G bin/console "$@"
+		"LUSTRUM_CACHE=$STATE/cache-app" php -d memory_limit=1G bin/console "$@"
 }
 
 # The compiled container, anew whenever the code has changed.
 warm_cache() {
 	local want
 	want="$(hash_files src config core composer.json)"
-	own "$APP_USER" "$STATE/cache" "$STATE/log"
-	if [ -d "$STATE/cache/prod" ] && done_before cache "$want"; then return 0; fi
+	own "$APP_USER" "$STATE/cache-app" "$STATE/log"
+	if [ -d "$STATE/cache-app/prod" ] && done_before cache "$want"; then return 0; fi
 	step 'Preparing the application'
-	rm -rf "$STATE/cache/prod"
+	rm -rf "$STATE/cache-app/prod"
 	console cache:warmup --quiet
 	mark_done cache "$want"
 }
 
 fill() { # TEMPLATE TARGET
-	sed -e "s|@ROOT@|$ROOT|g" -e "s|@RUN@|$STACK_RUN|g" -e "s|@PORT@|$STACK_PORT|g" -e "s|@FILES@|$STACK_FILES|g" -e "s|@CACHE@|$STATE/cache|g" \
+	sed -e "s|@ROOT@|$ROOT|g" -e "s|@RUN@|$STACK_RUN|g" -e "s|@PORT@|$STACK_PORT|g" -e "s|@FILES@|$STACK_FILES|g" -e "s|@CACHE@|$STATE/cache-app|g" \
 		-e "s|@DATABASE_URL@|$(db_url "$STACK_DB" | sed 's/&/\\\&/g')|g" -e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" "$1" >"$2"
 	# Only root may say under whom the workers run.
 	is_root || sed -i -E '/^(user|group|listen\.owner) ?[= ]/d' "$2"

@@ -101,7 +101,7 @@ final readonly class Weighed
         if ($requirement === null) {
             return $text.'.';
         }
-        $limit = sprintf('the limit of %s %s', Digits::plain($requirement->limit, 4), $requirement->unit);
+        $limit = sprintf('the limit of %s %s', Digits::short($requirement->limit), $requirement->unit);
 
         return $text.match ($meets) {
             'would' => ', all of it within '.$limit.'.',

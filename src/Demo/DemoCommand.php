@@ -72,9 +72,7 @@ final class DemoCommand extends Command
         $this->em->persist($other);
         $this->accounts->letIn($other, 'Odile Fenn', 'odile@reedstreet.example', Role::Lead, $password);
         $this->accounts->letIn($workspace, 'Petra Vance', 'petra@hollowlane.example', Role::Viewer, $password);
-        if ($lead !== null) {
-            $this->tokens->setToken(new UsernamePasswordToken($lead, 'main', $lead->getRoles()));
-        }
+        $this->tokens->setToken(new UsernamePasswordToken($lead, 'main', $lead->getRoles()));
         foreach (['wren', 'rook'] as $name) {
             $file = $this->file($name, $pictures);
             for ($i = 0; $i < $times; ++$i) {

@@ -16,7 +16,7 @@ use Symfony\Bundle\SecurityBundle\Security;
 /** Works out the spine and what waits where. */
 final readonly class Frames
 {
-    private const STRENGTH = [Texture::Solid, Texture::Dotted, Texture::Dense, Texture::Sparse, Texture::DenseBroken, Texture::Broken, Texture::Outline];
+    private const STRENGTH = [Texture::Solid, Texture::Dotted, Texture::Dense, Texture::Sparse, Texture::DottedBroken, Texture::DenseBroken, Texture::Broken, Texture::Outline];
 
     public function __construct(
         private Dossiers $dossiers,

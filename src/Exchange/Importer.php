@@ -104,7 +104,9 @@ final readonly class Importer
             $row = self::row($file['device'] ?? null, 'device');
             $device = $this->one(Device::class, DeviceInput::class, ['workspace' => $workspace->id()->toRfc4122()] + $row, $ids, 'device');
             $count = 1;
-            foreach (self::KINDS as $list => [$class, $input]) {
+            /** @var array<string, array{class-string<Record<RecordInput>>, class-string<RecordInput>}> $kinds */
+            $kinds = self::KINDS;
+            foreach ($kinds as $list => [$class, $input]) {
                 foreach (self::rows($file, $list) as $i => $row) {
                     $this->one($class, $input, self::adapt($list, $row), $ids, $list.'/'.$i);
                     ++$count;
@@ -262,6 +264,7 @@ final readonly class Importer
         if (!is_array($row) || $row === [] || array_is_list($row)) {
             throw Problem::violation($path, 'This entry is missing or is not an object. The file may have been cut off.');
         }
+
         /** @var array<string, mixed> $row */
         return $row;
     }

@@ -9,7 +9,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class WithdrawInput
 {
     public function __construct(
-        #[Assert\NotBlank(message: 'Say why it is withdrawn. It stays readable, with your reason.')]
+        #[Assert\NotBlank(normalizer: 'trim', message: 'Say why it is withdrawn. It stays readable, with your reason.')]
         #[Assert\Length(max: Limit::NOTE, maxMessage: 'At most {{ limit }} characters.')]
         public string $because,
     ) {

@@ -12,8 +12,11 @@ use Lustrum\Core\Cost\Sums;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Statistics\Compare;
+use Lustrum\Core\Statistics\CompareProportions;
+use Lustrum\Core\Statistics\Proportion;
 use Lustrum\Record\Records;
 use Lustrum\Trial\ArticlePast;
+use Lustrum\Trial\RunOutcome;
 use Lustrum\Weighing\Dossier;
 use Lustrum\Weighing\Dossiers;
 use Lustrum\Weighing\Estimate;
@@ -80,7 +83,7 @@ final readonly class BuildSheets
      */
     private function change(ChangeView $change, array $here, array $there, array $together, Dossier $dossier): ChangeRow
     {
-        $expected = $change->expected === null ? '' : sprintf('%s %s%s %s', $change->metric, $change->expected < 0 ? '−' : '+', Digits::plain(abs($change->expected), 3), $change->unit);
+        $expected = $change->expected === null ? '' : ($change->expected === 0.0 ? $change->metric.' unchanged' : sprintf('%s %s%s %s', $change->metric, $change->expected < 0 ? '−' : '+', Digits::short(abs($change->expected)), Estimate::differenceUnit($change->unit)));
         $against = null;
         foreach ($dossier->failures as $failure) {
             if ($failure->id()->toRfc4122() === $change->against) {
@@ -92,6 +95,10 @@ final readonly class BuildSheets
         }
         $requirement = $dossier->comparisons->requirement($change->metric);
         $unit = $change->unit !== '' ? $change->unit : ($requirement?->unit() ?? '');
+        $shares = self::shares($change, $here, $there);
+        if ($shares !== null) {
+            return new ChangeRow($change, $expected, null, $shares[0], $shares[1], $shares[2], $together, $against);
+        }
         $mine = Measured::of($change->metric, $here, $unit);
         $theirs = Measured::of($change->metric, $there, $unit);
         if ($mine->values === [] || $theirs->values === []) {
@@ -100,13 +107,45 @@ final readonly class BuildSheets
             return new ChangeRow($change, $expected, null, ChangeVerdict::NobodyLooked, sprintf('%s was measured %s.', ucfirst($change->metric), $where), [], $together, $against);
         }
         $comparison = Compare::independent($theirs->values, $mine->values, $dossier->device->confidence());
-        $seen = Estimate::of($comparison->difference, $mine->unit, max($mine->decimals, $theirs->decimals), count($mine->values));
+        $seen = Estimate::of($comparison->difference, Estimate::differenceUnit($mine->unit), max($mine->decimals, $theirs->decimals), count($mine->values));
 
         return new ChangeRow(
             $change, $expected, $seen, JudgeChange::seen($change->expected ?? ($requirement === null ? 1.0 : (float) $requirement->view()->direction->sign()), $comparison),
             sprintf('%s over %d and %d runs%s.', $seen->text, count($theirs->values), count($mine->values), $together === [] ? '' : '; together with '.implode(' and ', $together).', and not to be told apart'),
             array_map(static fn (RunFact $r): string => $r->id, [...$theirs->runs, ...$mine->runs]), $together, $against,
         );
+    }
+
+    /**
+     * A metric that is shown by whether runs hold: shares on both builds, and whether the trial still tells them apart.
+     *
+     * @param list<RunFact> $here
+     * @param list<RunFact> $there
+     *
+     * @return array{ChangeVerdict, string, list<string>}|null null where it is no such metric, or one side was not tried
+     */
+    private static function shares(ChangeView $change, array $here, array $there): ?array
+    {
+        $count = static fn (array $runs, RunOutcome ...$o): array => array_values(array_filter($runs, static fn (RunFact $r): bool => $r->outcomeMetric === $change->metric && in_array($r->outcome, $o, true)));
+        $tried = [$count($there, RunOutcome::Held, RunOutcome::Failed), $count($here, RunOutcome::Held, RunOutcome::Failed)];
+        if ($tried[0] === [] || $tried[1] === []) {
+            return null;
+        }
+        $held = [count($count($there, RunOutcome::Held)), count($count($here, RunOutcome::Held))];
+        $comparison = CompareProportions::of(Proportion::of($held[0], count($tried[0])), Proportion::of($held[1], count($tried[1])));
+        $text = sprintf('Held %d of %d, before %d of %d', $held[1], count($tried[1]), $held[0], count($tried[0]));
+        $allHeld = $held[0] === count($tried[0]) && $held[1] === count($tried[1]);
+
+        return [
+            match (true) {
+                $allHeld => ChangeVerdict::NobodyLooked,
+                $comparison->difference->low > 0 => ChangeVerdict::Fixed,
+                $comparison->difference->high < 0 => ChangeVerdict::Worse,
+                default => ChangeVerdict::NoEffect,
+            },
+            $text.($allHeld ? '. Both pass, so this trial no longer tells them apart: the improvement is only claimed until it is made harder.' : sprintf('; the difference may lie between %d and %d points.', round(100 * (float) $comparison->difference->low), round(100 * (float) $comparison->difference->high))),
+            array_map(static fn (RunFact $r): string => $r->id, [...$tried[0], ...$tried[1]]),
+        ];
     }
 
     /**

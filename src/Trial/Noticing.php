@@ -83,7 +83,7 @@ final readonly class Noticing
                     continue;
                 }
                 if (abs($value - $rule->intended) > ($rule->tolerance ?? 0.0) + 1e-9) {
-                    $out[] = sprintf('%s was found at %s; it should be %s %s%s. It has moved: look at this before you blame the design.', $rule->name, $found->text, Digits::plain($rule->intended, 3), $rule->unit, $rule->tolerance === null ? '' : ' ± '.Digits::plain($rule->tolerance, 2));
+                    $out[] = sprintf('%s was found at %s; it should be %s %s%s. It has moved: look at this before you blame the design.', $rule->name, $found->text, Digits::short($rule->intended), $rule->unit, $rule->tolerance === null ? '' : ' ± '.Digits::short($rule->tolerance));
                 }
             }
         }

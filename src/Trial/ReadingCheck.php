@@ -36,7 +36,7 @@ final readonly class ReadingCheck
         }
         foreach ([[$channel->low, -1, 'under the least'], [$channel->high, 1, 'over the greatest']] as [$limit, $side, $words]) {
             if ($limit !== null && $side * ($shown->value - $limit) > 0) {
-                $questions[] = new Question('limits', sprintf('%s %s is %s value that the method holds plausible (%s %s).', Digits::plain($shown->value, max(3, $typed->significantDigits())), $channel->unit, $words, Digits::plain($limit, 4), $channel->unit), null);
+                $questions[] = new Question('limits', sprintf('%s %s is %s value that the method holds plausible (%s %s).', Digits::plain($shown->value, max(3, $typed->significantDigits())), $channel->unit, $words, Digits::short($limit), $channel->unit), null);
             }
         }
 

@@ -62,8 +62,8 @@ final readonly class Comparisons
         $footing = null;
         if ($comparison !== null && $theirs->runs !== [] && $mine->runs !== []) {
             $footing = FootingView::of(FootingCheck::between(
-                Contexts::of([...$theirs->runs, ...$theirs->bounds], $metric, $this->methods[$theirs->runs[0]->method] ?? null),
-                Contexts::of([...$mine->runs, ...$mine->bounds], $metric, $this->methods[$mine->runs[0]->method] ?? null),
+                Contexts::of([...$theirs->runs, ...$theirs->bounds], $metric, $this->methods[$theirs->runs[0]->method] ?? null, $requirement?->dependsOn() ?? []),
+                Contexts::of([...$mine->runs, ...$mine->bounds], $metric, $this->methods[$mine->runs[0]->method] ?? null, $requirement?->dependsOn() ?? []),
             ));
         }
         $judged = $comparison === null || $requirement === null ? '' : match ($comparison->verdict) {
@@ -74,7 +74,7 @@ final readonly class Comparisons
 
         return new MetricComparison(
             $metric, $estimate($theirs), $estimate($mine),
-            $comparison === null ? null : Estimate::of($comparison->difference, $mine->unit, $decimals, 0),
+            $comparison === null ? null : Estimate::of($comparison->difference, Estimate::differenceUnit($mine->unit), $decimals, 0),
             $comparison?->change === null ? null : Estimate::of($comparison->change, '%', self::percentDecimals($comparison->change->estimate), 0),
             $comparison?->verdict, $judged, $comparison?->p, $comparison?->note, $footing,
             self::sentence($metric, $hereLetter, $mine, $otherLetter, $theirs, $comparison, $footing, $decimals),
@@ -171,7 +171,8 @@ final readonly class Comparisons
         }
         $wanted = array_map(static fn (Requirement $r): string => $r->metric(), $this->requirements);
         $names = array_map(strval(...), array_keys($metrics));
-        usort($names, static fn (string $a, string $b): int => (in_array($b, $wanted, true) <=> in_array($a, $wanted, true)) ?: strcmp($a, $b));
+        $rank = static fn (string $name): int => ($at = array_search($name, $wanted, true)) === false ? count($wanted) : (int) $at;
+        usort($names, static fn (string $a, string $b): int => ($rank($a) <=> $rank($b)) ?: strcmp($a, $b));
 
         return $names;
     }

@@ -18,8 +18,11 @@ use Lustrum\Trial\RunOutcome;
 /** Gathers from runs what the footing check wants to know. */
 final readonly class Contexts
 {
-    /** @param non-empty-list<RunFact> $runs */
-    public static function of(array $runs, string $metric, ?Method $method): Context
+    /**
+     * @param non-empty-list<RunFact> $runs
+     * @param list<string>            $dependsOn change classes that the metric depends on; empty: all of them
+     */
+    public static function of(array $runs, string $metric, ?Method $method, array $dependsOn = []): Context
     {
         $lots = $pasts = $instruments = [];
         foreach ($runs as $run) {
@@ -47,7 +50,7 @@ final readonly class Contexts
         return new Context(
             $first->methodName, max(array_map(static fn (RunFact $r): int => $r->configuration->methodVersion, $runs)), $first->rig, array_values($instruments),
             self::unique(array_map(static fn (RunFact $r): string => $r->operator, $runs)), array_values($pasts),
-            array_map(static fn (array $l): array => self::unique($l), $lots), self::unique(array_map(static fn (RunFact $r): string => $r->configuration->firmware, $runs)),
+            array_map(static fn (array $l): array => self::unique($l), $lots), $dependsOn !== [] && !in_array('firmware', $dependsOn, true) ? [] : self::unique(array_map(static fn (RunFact $r): string => $r->configuration->firmware, $runs)),
             $settings, $conditions, min($times), max($times), count($runs),
             count(array_filter($runs, static fn (RunFact $r): bool => $r->outcome === RunOutcome::StoppedEarly)),
         );

@@ -28,6 +28,12 @@ final readonly class Estimate
         return new self($interval->estimate, $interval->low, $interval->high, $unit, $decimals, $n);
     }
 
+    /** 13 % less 12 % is one point, not one per cent. */
+    public static function differenceUnit(string $unit): string
+    {
+        return $unit === '%' ? 'points' : $unit;
+    }
+
     private static function write(float $value, ?float $low, ?float $high, string $unit, int $decimals): string
     {
         $text = Digits::decimals($value, $decimals).($unit === '' ? '' : ' '.$unit);

@@ -100,7 +100,9 @@ final readonly class WeighingController
         if ($untried > 0) {
             $parts[] = sprintf('%d not tried', $untried);
         }
+        // What got worse is said first: it is what one would rather not see.
         $told = array_values(array_filter($comparisons, static fn (MetricComparison $c): bool => $c->judged !== ''));
+        usort($told, static fn (MetricComparison $a, MetricComparison $b): int => ($b->judged === 'worse') <=> ($a->judged === 'worse'));
 
         return implode(', ', $parts).'. '.($told !== [] ? $told[0]->sentence : ($comparisons !== [] && $comparisons[0]->other !== null ? $comparisons[0]->sentence : ''));
     }

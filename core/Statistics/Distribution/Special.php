@@ -28,7 +28,7 @@ final class Special
         if ($x > 15) {
             return ($x - 0.5) * log($x) - $x + 0.91893853320467274178 + self::stirlingSeries($x);
         }
-        $x -= 1;
+        --$x;
         $sum = self::LANCZOS[0];
         for ($i = 1; $i < 15; ++$i) {
             $sum += self::LANCZOS[$i] / ($x + $i);

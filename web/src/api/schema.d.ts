@@ -1594,7 +1594,7 @@ export interface components {
             why: string;
         };
         /** @enum {string} */
-        Texture: "outline" | "sparse" | "dense" | "solid" | "dotted" | "denseBroken" | "broken";
+        Texture: "outline" | "sparse" | "dense" | "solid" | "dotted" | "dottedBroken" | "denseBroken" | "broken";
         TrialInput: {
             revision: string;
             method: string;

@@ -2,7 +2,7 @@ import { scaleLinear } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
 
-const WIDTH = 420;
+const WIDTH = 400;
 
 /** Where a metric is now and where the chosen candidates would take it, against its limit. Forecast: outline only. */
 export function ForecastBar({ forecast: f }: { forecast: Schemas['MetricForecast'] }) {
@@ -12,12 +12,12 @@ export function ForecastBar({ forecast: f }: { forecast: Schemas['MetricForecast
   const x = scaleLinear({ domain: [Math.min(...numbers) - pad, Math.max(...numbers) + pad], range: [14, WIDTH - 14] });
   const text = (v: number) => v.toFixed(f.decimals).replace('-', '−');
   return (
-    <svg viewBox={`0 0 ${WIDTH} 54`} className="w-full" role="img" aria-label={f.sentence}>
+    <svg viewBox={`0 0 ${WIDTH} 56`} className="w-full" role="img" aria-label={f.sentence}>
       <line x1="10" x2={WIDTH - 10} y1="34" y2="34" stroke="var(--color-soft)" strokeWidth="0.8" />
       {f.limit !== null && (
         <g>
           <line x1={x(f.limit)} x2={x(f.limit)} y1="14" y2="40" stroke="var(--color-blue)" strokeWidth="1.4" strokeDasharray="5 3" />
-          <text x={x(f.limit)} y="11" textAnchor="middle" fontSize="12" fill="var(--color-blue)">
+          <text x={x(f.limit)} y="12" textAnchor="middle" fontSize="14" fill="var(--color-blue)">
             limit {f.limit}
           </text>
         </g>
@@ -25,7 +25,7 @@ export function ForecastBar({ forecast: f }: { forecast: Schemas['MetricForecast
       <rect x={Math.min(x(f.low), x(f.high))} y="24" width={Math.max(2, Math.abs(x(f.high) - x(f.low)))} height="12" fill="none" stroke="var(--color-ink)" strokeWidth="1.3" />
       <line x1={x(f.likely)} x2={x(f.likely)} y1="24" y2="36" stroke="var(--color-ink)" strokeWidth="1.3" />
       <rect x={x(f.now) - 4} y="26" width="8" height="8" fill="var(--color-ink)" />
-      <text x={x(f.now)} y="52" textAnchor="middle" fontSize="12" fill="var(--color-ink)">
+      <text x={x(f.now)} y="53" textAnchor="middle" fontSize="14" fill="var(--color-ink)">
         now {text(f.now)}
       </text>
     </svg>

@@ -4,7 +4,7 @@ import type { Schemas } from '../api/client';
 import { day } from '../ui/time';
 
 const WIDTH = 960;
-const LEFT = 200;
+const LEFT = 226;
 const ROW = 30;
 
 /** Trials as strips along time, each run a mark: what it came to is told by its shape. */

@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 
+import { prose } from './prose';
+
 /** One piece of paper: a heading, the computed sentence, then the figure, then the records. */
 export function Sheet({
   title,
@@ -15,11 +17,11 @@ export function Sheet({
   return (
     <article className="border border-rule bg-sheet px-4 py-5 sm:px-8 sm:py-7">
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-3">
-        <div className="max-w-3xl">
+        <div className="max-w-3xl min-w-64 flex-1">
           <h1 className="stamp text-sm text-soft">{title}</h1>
           {sentence !== undefined && (
             <p className="mt-1 font-serif text-xl leading-snug" role="status" data-testid="sentence">
-              {sentence}
+              {prose(sentence)}
             </p>
           )}
         </div>

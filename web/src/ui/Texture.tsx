@@ -8,6 +8,7 @@ export const TEXTURE_WORDS: Record<TextureName, string> = {
   dense: 'leaning',
   solid: 'shown',
   dotted: 'carried over',
+  dottedBroken: 'carried over, against',
   denseBroken: 'against',
   broken: 'shown not to meet',
 };
@@ -34,13 +35,14 @@ const FILL: Record<TextureName, string> = {
   dense: 'url(#hatch-dense)',
   solid: 'var(--color-ink)',
   dotted: 'none',
+  dottedBroken: 'none',
   denseBroken: 'url(#hatch-dense)',
   broken: 'var(--color-ink)',
 };
 
 /** Evidence as it is drawn everywhere: by texture, never by colour alone. */
 export function Texture({ name, width = 26, height = 13 }: { name: TextureName; width?: number; height?: number }) {
-  const isBroken = name === 'broken' || name === 'denseBroken';
+  const isBroken = name === 'broken' || name === 'denseBroken' || name === 'dottedBroken';
   const middle = width / 2;
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true" className="shrink-0">
@@ -51,8 +53,8 @@ export function Texture({ name, width = 26, height = 13 }: { name: TextureName; 
         height={height - 1.5}
         fill={FILL[name]}
         stroke="var(--color-ink)"
-        strokeWidth={name === 'dotted' ? 1.5 : 1.1}
-        strokeDasharray={name === 'dotted' ? '1.5 2.2' : undefined}
+        strokeWidth={name.startsWith('dotted') ? 1.5 : 1.1}
+        strokeDasharray={name.startsWith('dotted') ? '1.5 2.2' : undefined}
       />
       {isBroken && (
         <polygon

@@ -50,7 +50,7 @@ export function ChangeTable({
                   {row.change.verdict !== null && row.change.verdict !== row.computed && row.seen !== null && (
                     <span className="text-xs text-soft"> (the runs say {VERDICT[row.computed]})</span>
                   )}
-                  {row.seen !== null ? (
+                  {row.runs.length > 0 ? (
                     <button
                       type="button"
                       className="block cursor-pointer text-left text-blue underline"

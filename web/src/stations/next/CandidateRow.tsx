@@ -56,7 +56,7 @@ export function CandidateRow({
   }
 
   return (
-    <li className={`py-3 pl-3 ${c.choice === 'in' ? 'border-l-4 border-blue' : 'border-l-4 border-transparent'} ${c.choice === 'drop' ? 'text-soft' : ''}`}>
+    <li className={`py-3 pl-3 ${c.choice === 'in' ? 'border-l-4 border-l-blue' : 'border-l-4 border-l-transparent'} ${c.choice === 'drop' ? 'text-soft' : ''}`}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <p className={`font-semibold ${c.choice === 'drop' ? 'line-through' : ''}`}>{c.what}</p>
         <p className="text-sm whitespace-nowrap">
@@ -68,7 +68,7 @@ export function CandidateRow({
       </p>
       {c.effects.map((e) => (
         <p key={e.metric} className="text-sm">
-          {e.metric} {signed(e.low)} to {signed(e.high)} {e.unit}, likely {signed(e.likely)}
+          {e.metric} {signed(e.low)} to {signed(e.high)} {e.unit === '%' ? 'points' : e.unit}, likely {signed(e.likely)}
         </p>
       ))}
       {c.effects.length === 0 && <p className="text-sm text-soft">No effect in numbers: afterwards only a person can say what came of it.</p>}

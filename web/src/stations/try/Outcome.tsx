@@ -104,7 +104,7 @@ function NewOutcome({ sheet, amending, onDone }: { sheet: Schemas['RunSheet']; a
 
   return (
     <form onSubmit={submit} noValidate className="space-y-3">
-      <div role="group" aria-label="How did it end?" className="grid grid-cols-2 gap-2">
+      <div role="group" aria-label="How did it end?" className="grid grid-cols-2 gap-2 [&>:last-child]:col-span-2">
         {BUTTONS.map((b) => (
           <Button
             key={b.outcome}

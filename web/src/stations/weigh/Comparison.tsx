@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { IntervalPlot } from '../../figures/IntervalPlot';
+import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
 
 const FOOTING: Record<Schemas['Footing'], string> = { level: 'Same footing', tilted: 'Tilted footing', broken: 'Not comparable' };
@@ -25,7 +26,7 @@ export function Comparison({
         <h3 className="stamp text-sm text-soft">
           {c.metric} {c.judged !== '' && <span className={c.judged === 'worse' ? 'text-oxide' : 'text-ink'}>· {c.judged}</span>}
         </h3>
-        <p className="mt-1 font-serif text-lg leading-snug">{c.sentence}</p>
+        <p className="mt-1 font-serif text-lg leading-snug">{prose(c.sentence)}</p>
         {c.difference !== null && (
           <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-sm">
             <dt className="text-soft">Difference</dt>

@@ -1,0 +1,89 @@
+# shellcheck shell=bash
+# Runs everything, each part counted, and closes with one line: N passed, N failed.
+PASSED=0
+FAILED=0
+
+check() { # WORDS COMMAND…
+	local words="$1"
+	shift
+	step "$words"
+	if "$@" >"$VAR/test.log" 2>&1; then
+		PASSED=$((PASSED + 1))
+	else
+		FAILED=$((FAILED + 1))
+		tail -n 60 "$VAR/test.log"
+	fi
+}
+
+# Adds the counts that a test runner printed; a runner that printed none counts as failed.
+count() { # PASSED FAILED
+	PASSED=$((PASSED + ${1:-0}))
+	FAILED=$((FAILED + ${2:-0}))
+}
+
+test_php() {
+	check 'PHPStan, level 9' php -d memory_limit=2G vendor/bin/phpstan analyse --no-progress --error-format=raw
+	check 'Code style' env PHP_CS_FIXER_IGNORE_ENV=1 vendor/bin/php-cs-fixer check --diff --show-progress=none
+	step 'PHPUnit'
+	db_create lustrum_test
+	local run=(env APP_ENV=test "DATABASE_URL=$(db_url lustrum_test)" "LUSTRUM_FILES=$VAR/files-test")
+	rm -rf "$VAR/cache/test" "$VAR/files-test"
+	"${run[@]}" php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
+	local code=0
+	"${run[@]}" php -d memory_limit=1G vendor/bin/phpunit --log-junit "$VAR/phpunit.xml" >"$VAR/test.log" 2>&1 || code=$?
+	tail -n $([ "$code" = 0 ] && echo 4 || echo 120) "$VAR/test.log"
+	local tests bad
+	tests="$(grep -om1 'tests="[0-9]*"' "$VAR/phpunit.xml" | tr -dc 0-9)"
+	bad="$(php -r '$x = simplexml_load_file($argv[1])->testsuite; echo (int) $x["errors"] + (int) $x["failures"];' "$VAR/phpunit.xml" || echo 1)"
+	[ "$code" = 0 ] || [ "$bad" -gt 0 ] || bad=1
+	count $((${tests:-0} - bad)) "$bad"
+}
+
+test_web() {
+	check 'Types of the interface are those of its description' bash -c 'cd web && npx openapi-typescript ../docs/openapi.json -o src/api/schema.d.ts --check'
+	check 'TypeScript' bash -c 'cd web && npx tsc --noEmit'
+	check 'ESLint' bash -c 'cd web && npx eslint . --max-warnings 0'
+	check 'Prettier' bash -c 'cd web && npx prettier --check "src/**/*.{ts,tsx,css}" "../tests/browser/*.ts"'
+}
+
+test_browser() {
+	stack browser "${LUSTRUM_TEST_PORT:-8430}" lustrum_browser
+	web_stop
+	db_drop lustrum_browser
+	db_create lustrum_browser
+	rm -rf "$STACK_FILES"
+	warm_cache
+	console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
+	load_demo
+	web_start
+	step 'Browser tests'
+	local code=0
+	(cd web && LUSTRUM_URL="http://127.0.0.1:$STACK_PORT" LUSTRUM_PASSWORD="$(cat ../demo/password)" PLAYWRIGHT_JSON_OUTPUT_NAME="$VAR/browser.json" npx playwright test --reporter=list,json) >"$VAR/test.log" 2>&1 || code=$?
+	tail -n $([ "$code" = 0 ] && echo 25 || echo 150) "$VAR/test.log"
+	local counts
+	counts="$(node -e 'const s = require(process.argv[1]).stats; console.log(s.expected + s.flaky, s.unexpected)' "$VAR/browser.json" 2>/dev/null || echo '0 1')"
+	# shellcheck disable=SC2086
+	count $counts
+	web_stop
+}
+
+run_test() {
+	local part="${1:-all}"
+	install_packages browser
+	install_php_libraries
+	install_node
+	install_web_libraries
+	ln -sfn ../../web/node_modules tests/browser/node_modules
+	local was_running=yes
+	db_running || was_running=no
+	db_start
+	if [ "$part" = all ] || [ "$part" = php ]; then test_php; fi
+	if [ "$part" = all ] || [ "$part" = web ]; then test_web; fi
+	if [ "$part" = all ] || [ "$part" = browser ]; then
+		build_web
+		test_browser
+	fi
+	if [ "$was_running" = no ]; then db_stop; fi
+	printf '%d passed, %d failed\n' "$PASSED" "$FAILED"
+	[ "$FAILED" = 0 ]
+}

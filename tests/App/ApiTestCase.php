@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Account\Accounts;
+use Lustrum\Account\Role;
+use Lustrum\Account\User;
+use Lustrum\Account\Workspace;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\Uid\Uuid;
+
+/** A workspace with a lead, and the means to speak to the application over HTTP as somebody. */
+abstract class ApiTestCase extends WebTestCase
+{
+    protected const PASSWORD = 'a long enough word';
+
+    protected KernelBrowser $client;
+
+    protected string $workspace = '';
+
+    private string $token = '';
+
+    protected function setUp(): void
+    {
+        $this->client = self::createClient();
+        $this->client->disableReboot();
+        $this->workspace = $this->newWorkspace('Workshop', ['lead@example.test' => Role::Lead, 'member@example.test' => Role::Member, 'viewer@example.test' => Role::Viewer]);
+        $this->signIn('lead@example.test');
+    }
+
+    /** @param array<string, Role> $people */
+    protected function newWorkspace(string $name, array $people): string
+    {
+        $em = self::getContainer()->get(EntityManagerInterface::class);
+        $workspace = new Workspace($name);
+        $em->persist($workspace);
+        foreach ($people as $email => $role) {
+            self::getContainer()->get(Accounts::class)->letIn($workspace, ucfirst(strstr($email, '@', true) ?: $email), $email, $role, self::PASSWORD);
+        }
+        $em->flush();
+
+        return $workspace->id()->toRfc4122();
+    }
+
+    protected function signIn(string $email): void
+    {
+        $user = self::getContainer()->get(EntityManagerInterface::class)->getRepository(User::class)->findOneBy(['email' => $email]);
+        self::assertNotNull($user);
+        $this->client->loginUser($user);
+        $this->fetchToken();
+    }
+
+    protected function fetchToken(): void
+    {
+        $session = $this->json('GET', '/api/session');
+        $this->token = is_string($session['token'] ?? null) ? $session['token'] : '';
+    }
+
+    /**
+     * Sends and returns the decoded answer; its status is in status().
+     *
+     * @param array<array-key, mixed>|null $body
+     *
+     * @return array<array-key, mixed>
+     */
+    protected function json(string $method, string $url, ?array $body = null): array
+    {
+        return $this->raw($method, $url, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    /** @return array<array-key, mixed> */
+    protected function raw(string $method, string $url, ?string $body): array
+    {
+        $this->client->request($method, $url, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token], $body);
+        self::getContainer()->get(EntityManagerInterface::class)->clear();
+        $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
+
+        return is_array($decoded) ? $decoded : [];
+    }
+
+    /**
+     * @param array<string, string> $fields
+     *
+     * @return array<array-key, mixed>
+     */
+    protected function upload(string $url, string $file, array $fields): array
+    {
+        $copy = (string) tempnam(sys_get_temp_dir(), 'up');
+        copy($file, $copy);
+        $this->client->request('POST', $url, $fields, ['file' => new UploadedFile($copy, 'photo.jpg', null, null, true)], ['HTTP_X_CSRF_TOKEN' => $this->token]);
+        $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
+
+        return is_array($decoded) ? $decoded : [];
+    }
+
+    /**
+     * Puts a new record and expects that it is kept.
+     *
+     * @param array<string, mixed> $body
+     */
+    protected function put(string $kind, array $body): string
+    {
+        $id = Uuid::v7()->toRfc4122();
+        $answer = $this->json('PUT', '/api/'.$kind.'/'.$id, $body);
+        self::assertSame(201, $this->answered(), $kind.': '.json_encode($answer));
+
+        return $id;
+    }
+
+    protected function answered(): int
+    {
+        return $this->client->getResponse()->getStatusCode();
+    }
+
+    /** @param array<array-key, mixed> $from */
+    protected static function text(array $from, string|int ...$path): string
+    {
+        $at = self::at($from, ...$path);
+
+        return is_scalar($at) ? (string) $at : (json_encode($at) ?: '');
+    }
+
+    /** @param array<array-key, mixed> $from */
+    protected static function at(array $from, string|int ...$path): mixed
+    {
+        $at = $from;
+        foreach ($path as $step) {
+            $at = is_array($at) ? $at[$step] ?? null : null;
+        }
+
+        return $at;
+    }
+
+    /** A device with a requirement, a method and two builds with a unit each. */
+    protected function bench(): Bench
+    {
+        $device = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Wagtail', 'currency' => 'EUR', 'costLimit' => 50.0]);
+        $requirement = $this->put('requirements', ['device' => $device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0, 'direction' => 'atMost']);
+        $method = $this->put('methods', ['device' => $device, 'name' => 'Push', 'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5, 'high' => 200, 'whenStopped' => 'atLeast']], 'conditions' => [['name' => 'soil', 'states' => ['dry', 'moist']], ['name' => 'moisture', 'unit' => '%']], 'safety' => ['abort' => 'When it hurts.']]);
+        $a = $this->put('revisions', ['device' => $device, 'letter' => 'A']);
+        $b = $this->put('revisions', ['device' => $device, 'letter' => 'B', 'parent' => $a]);
+        $unitA = $this->put('articles', ['revision' => $a, 'serial' => 'U-1', 'lots' => ['sheet: P-1']]);
+        $unitB = $this->put('articles', ['revision' => $b, 'serial' => 'U-2', 'lots' => ['sheet: P-2']]);
+
+        return new Bench($device, $requirement, $method, $a, $b, $unitA, $unitB);
+    }
+
+    /**
+     * A trial with finished runs that read these forces.
+     *
+     * @param list<float> $forces
+     */
+    protected function trial(Bench $bench, string $revision, string $unit, array $forces): string
+    {
+        $trial = $this->put('trials', ['revision' => $revision, 'method' => $bench->method, 'name' => 'Pushing', 'plannedRuns' => max(1, count($forces))]);
+        foreach ($forces as $force) {
+            $run = $this->put('runs', ['trial' => $trial, 'article' => $unit]);
+            $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => sprintf('%.1f N', $force), 'confirmed' => 'in a test']);
+            $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $unit, 'outcome' => 'held', 'version' => 1]);
+            self::assertSame(200, $this->answered());
+        }
+
+        return $trial;
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Account\Role;
+
+final class ExchangeTest extends ApiTestCase
+{
+    public function testOutAndInWithNothingLost(): void
+    {
+        $file = $this->demo('rook');
+        $first = $this->import($file);
+        $out = $this->export($first);
+        $this->newWorkspace('Elsewhere', ['other@example.test' => Role::Lead]);
+        $this->signIn('other@example.test');
+        $elsewhere = self::text($this->json('GET', '/api/session'), 'workspaces', 0, 'id');
+        $answer = $this->json('POST', '/api/workspaces/'.$elsewhere.'/import', $out);
+        self::assertSame(201, $this->answered(), json_encode($answer) ?: '');
+        $again = $this->export(self::text($answer, 'device'));
+        self::assertSame(self::anonymous($out), self::anonymous($again));
+        self::assertCount(count((array) $file['runs']), (array) $again['runs']);
+        self::assertSame('12 mph', self::text($again, 'runs', 9, 'conditions', 0, 'text'));
+        self::assertSame('Yusuf Brandt', self::text($again, 'runs', 0, 'origin', 'createdBy'));
+        self::assertNotSame(self::at($out, 'device', 'id'), self::at($again, 'device', 'id'));
+    }
+
+    public function testAmendmentsDecisionsAndWithdrawnThingsTravelToo(): void
+    {
+        $file = $this->demo('wren');
+        $device = $this->import($file);
+        $out = $this->export($device);
+        foreach (['runs', 'readings', 'failures', 'causes', 'decisions', 'candidates', 'parameters', 'parts', 'units'] as $list) {
+            self::assertCount(count((array) $file[$list]), (array) $out[$list], $list);
+        }
+        $amended = array_values(array_filter((array) $out['readings'], static fn (mixed $r): bool => is_array($r) && $r['amendments'] !== []));
+        self::assertCount(1, $amended);
+        self::assertSame(['4.1 N', '40.2 N'], [self::text((array) $amended[0], 'typed', 'text'), self::text((array) $amended[0], 'current', 'text')]);
+        $this->client->request('GET', '/api/devices/'.$device.'/readings.csv');
+        $lines = explode("\r\n", trim($this->client->getInternalResponse()->getContent()));
+        self::assertCount(count((array) $file['readings']) + 1, $lines);
+        self::assertStringContainsString(',lbf,[lbf_av],', implode("\n", $lines));
+    }
+
+    /** The stories that the tour of the demo promises must be there to be found. */
+    public function testTheStoriesOfTheDemoAreThere(): void
+    {
+        $device = $this->import($this->demo('wren'));
+        $frame = $this->json('GET', '/api/devices/'.$device.'/frame');
+        $ids = [];
+        foreach ((array) $frame['spine'] as $tag) {
+            $ids[self::text((array) $tag, 'revision', 'letter')] = self::text((array) $tag, 'revision', 'id');
+        }
+        $words = fn (string $letter, string $station): string => json_encode($this->json('GET', '/api/revisions/'.$ids[$letter].'/'.$station), JSON_UNESCAPED_UNICODE) ?: '';
+        self::assertStringContainsString('the improvement is only claimed', $words('F', 'build'));
+        self::assertStringContainsString('Came back on F', $words('C', 'find'));
+        self::assertStringContainsString('Static charge', $words('C', 'find'));
+        self::assertStringContainsString('"ruledOut"', $words('C', 'find'));
+        self::assertStringContainsString('Another lot of plate sheet', $words('D', 'weigh'));
+        self::assertStringContainsString('Humidity was not recorded on 5 of the runs', $words('D', 'weigh'));
+        self::assertStringContainsString('fw 0.5 and fw 0.6', $words('F', 'weigh'));
+        self::assertStringContainsString('2 stopped early', $words('E', 'try') === '' ? '' : $words('F', 'try'));
+        self::assertStringContainsString('6 still to decide', $words('F', 'next'));
+        self::assertStringContainsString('A grower at the June open day', $words('D', 'next'));
+        self::assertStringContainsString('1 lost in handling', $words('D', 'try'));
+        self::assertGreaterThanOrEqual(250, count((array) $this->demo('wren')['runs']));
+    }
+
+    public function testABrokenOrHalfFileStoresNothing(): void
+    {
+        $file = $this->demo('rook');
+        $whole = json_encode($file, JSON_THROW_ON_ERROR);
+        $url = '/api/workspaces/'.$this->workspace.'/import';
+        $before = $this->counts();
+        $this->raw('POST', $url, substr($whole, 0, intdiv(strlen($whole), 2)));
+        self::assertSame(400, $this->answered());
+        foreach ([
+            'format' => ['format' => 'another'] + $file, 'version' => ['version' => 9] + $file, 'device' => array_diff_key($file, ['device' => 1]),
+            'runs/3' => $this->with($file, 'runs', 3, ['outcome' => 'exploded']),
+            'readings/5/unit' => $this->with($file, 'readings', 5, ['typed' => ['value' => 3, 'unit' => 'mm', 'resolution' => 1], 'current' => ['value' => 3, 'unit' => 'mm', 'resolution' => 1]]),
+            'trials/1/id' => $this->with($file, 'trials', 1, ['id' => 'scale-A']), 'revisions/2/parent' => $this->with($file, 'revisions', 2, ['parent' => 'nowhere']),
+            'runs/0' => $this->with($file, 'runs', 0, ['configuration' => ['letter' => ['x']]]), 'runs/1/origin' => $this->with($file, 'runs', 1, ['origin' => ['createdAt' => 'yesterdayish', 'createdBy' => [], 'version' => 'x']]),
+            'photos/0/picture' => ['photos' => [['id' => 'p', 'revision' => 'rook-A', 'picture' => 'bm8=']]] + $file, 'methods/0/id' => ['methods' => [['name' => 'x']]] + $file, 'parts' => ['parts' => 'none'] + $file,
+        ] as $path => $broken) {
+            $answer = $this->json('POST', $url, $broken);
+            self::assertSame(422, $this->answered(), $path.json_encode($answer));
+            self::assertStringStartsWith($path, self::text($answer, 'violations', 0, 'path'));
+        }
+        self::assertSame($before, $this->counts());
+    }
+
+    /** @return list<int> */
+    private function counts(): array
+    {
+        $db = self::getContainer()->get(Connection::class);
+
+        return array_map(static fn (string $t): int => (int) (is_numeric($n = $db->fetchOne('SELECT count(*) FROM '.$t)) ? $n : -1), ['device', 'revision', 'run', 'reading', 'photo', 'history_entry']);
+    }
+
+    /**
+     * @param array<string, mixed> $file
+     * @param array<string, mixed> $changes
+     *
+     * @return array<string, mixed>
+     */
+    private function with(array $file, string $list, int $i, array $changes): array
+    {
+        $rows = (array) $file[$list];
+        $rows[$i] = $changes + (array) $rows[$i];
+
+        return [$list => $rows] + $file;
+    }
+
+    /** @return array<string, mixed> without its photos: drawing them takes long */
+    private function demo(string $name): array
+    {
+        /** @var array<string, mixed> $file */
+        $file = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/demo/'.$name.'.json'), true, 64, JSON_THROW_ON_ERROR);
+
+        return ['photos' => []] + $file;
+    }
+
+    /** @param array<string, mixed> $file */
+    private function import(array $file): string
+    {
+        $answer = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $file);
+        self::assertSame(201, $this->answered(), json_encode($answer) ?: '');
+
+        return self::text($answer, 'device');
+    }
+
+    /** @return array<array-key, mixed> */
+    private function export(string $device): array
+    {
+        $this->client->request('GET', '/api/devices/'.$device.'/export.json');
+        self::assertSame(200, $this->answered());
+        $decoded = json_decode($this->client->getInternalResponse()->getContent(), true, 64, JSON_THROW_ON_ERROR);
+
+        return is_array($decoded) ? $decoded : [];
+    }
+
+    /**
+     * The same with identifiers numbered by first appearance.
+     *
+     * @param array<array-key, mixed> $file
+     */
+    private static function anonymous(array $file): string
+    {
+        unset($file['exportedAt'], $file['device']);
+        $seen = [];
+
+        return (string) preg_replace_callback('/[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}/', static function (array $m) use (&$seen): string {
+            return '#'.($seen[$m[0]] ??= count($seen));
+        }, json_encode($file, JSON_THROW_ON_ERROR));
+    }
+}

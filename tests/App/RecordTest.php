@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Symfony\Component\Uid\Uuid;
+
+/** The manners of every write. */
+final class RecordTest extends ApiTestCase
+{
+    public function testTheSameWriteTwiceIsOneRecord(): void
+    {
+        $bench = $this->bench();
+        $id = Uuid::v7()->toRfc4122();
+        $body = ['revision' => $bench->b, 'what' => 'Thicker bracket 🔩 <b>', 'class' => 'strength'];
+        $first = $this->json('PUT', '/api/changes/'.$id, $body);
+        self::assertSame(201, $this->answered());
+        $second = $this->json('PUT', '/api/changes/'.$id, $body);
+        self::assertSame(200, $this->answered());
+        self::assertSame($first, $second);
+        self::assertSame('Thicker bracket 🔩 <b>', $first['what'], 'Markup and emoji are text.');
+        self::assertCount(1, (array) self::at($this->json('GET', '/api/revisions/'.$bench->b.'/build'), 'changes'));
+        self::assertCount(1, $this->json('GET', '/api/history/'.$id));
+    }
+
+    public function testTwoPeopleEditingOneRecord(): void
+    {
+        $bench = $this->bench();
+        $id = $this->put('changes', ['revision' => $bench->b, 'what' => 'Thicker bracket']);
+        $this->json('PUT', '/api/changes/'.$id, ['revision' => $bench->b, 'what' => 'Thicker bracket, 3 mm', 'version' => 1]);
+        self::assertSame(200, $this->answered());
+        $conflict = $this->json('PUT', '/api/changes/'.$id, ['revision' => $bench->b, 'what' => 'Other bracket', 'version' => 1]);
+        self::assertSame(409, $this->answered());
+        self::assertSame('Thicker bracket, 3 mm', self::text($conflict, 'theirs', 'what'));
+        $this->json('PUT', '/api/changes/'.$id, ['revision' => $bench->b, 'what' => 'Other bracket', 'version' => 2]);
+        self::assertSame(200, $this->answered());
+        $history = $this->json('GET', '/api/history/'.$id);
+        self::assertSame(['Other bracket', 'Thicker bracket, 3 mm', 'Lead'], [self::text($history, 0, 'is', 'what'), self::text($history, 0, 'was', 'what'), self::text($history, 0, 'by')]);
+    }
+
+    public function testWhatIsWithdrawnStaysReadable(): void
+    {
+        $bench = $this->bench();
+        $id = $this->put('failures', ['revision' => $bench->a, 'mode' => 'Broke']);
+        $this->json('POST', '/api/failures/'.$id.'/withdraw', ['because' => ' ']);
+        self::assertSame(422, $this->answered());
+        $this->json('POST', '/api/failures/'.$id.'/withdraw', ['because' => 'Logged on the wrong build']);
+        self::assertSame(200, $this->answered());
+        self::assertSame([], self::at($this->json('GET', '/api/revisions/'.$bench->a.'/find'), 'failures'));
+        self::assertSame('Broke', self::text($this->json('GET', '/api/history/'.$id), 0, 'is', 'mode'));
+    }
+
+    public function testAReadingIsAmendedNotOverwritten(): void
+    {
+        $bench = $this->bench();
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'Pushing']);
+        $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitA]);
+        $id = $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '9.00 lbf']);
+        $this->json('PUT', '/api/readings/'.$id, ['run' => $run, 'channel' => 'push', 'text' => '8 N', 'version' => 1]);
+        self::assertSame(422, $this->answered());
+        $this->json('PUT', '/api/readings/'.Uuid::v7()->toRfc4122(), ['run' => $run, 'channel' => 'push', 'text' => '41 N']);
+        self::assertSame(409, $this->answered(), 'One reading a channel and run.');
+        $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '41 mm', 'reason' => 'x', 'version' => 1]);
+        self::assertSame(422, $this->answered());
+        $amended = $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '41.0 N', 'reason' => 'Read the wrong line', 'version' => 1]);
+        self::assertSame(200, $this->answered());
+        self::assertSame(['9.00 lbf', '41.0 N', 'Read the wrong line'], [self::text($amended, 'typed', 'text'), self::text($amended, 'current', 'text'), self::text($amended, 'amendments', 0, 'reason')]);
+    }
+
+    public function testAnOutcomeIsAmendedNotOverwritten(): void
+    {
+        $bench = $this->bench();
+        $trial = $this->trial($bench, $bench->a, $bench->unitA, [41.0]);
+        $run = self::text($this->json('GET', '/api/revisions/'.$bench->a.'/try'), 'trials', 0, 'runs', 0, 'id');
+        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $bench->unitA, 'outcome' => 'failed', 'outcomeReason' => 'x', 'version' => 2]);
+        self::assertSame(422, $this->answered());
+        $this->json('POST', '/api/runs/'.$run.'/amend', ['outcome' => 'void', 'reason' => 'Wheel was flat', 'version' => 2]);
+        self::assertSame(200, $this->answered());
+        $sheet = $this->json('GET', '/api/runs/'.$run);
+        self::assertSame(['void', 'held'], [self::text($sheet, 'run', 'outcome'), self::text($sheet, 'run', 'amendments', 0, 'text')]);
+        self::assertSame('none', self::text($this->json('GET', '/api/revisions/'.$bench->a.'/weigh'), 'cells', 0, 'state'), 'A void run shows nothing.');
+    }
+
+    public function testHistoryCannotBeRewrittenByLaterEdits(): void
+    {
+        $bench = $this->bench();
+        $this->trial($bench, $bench->a, $bench->unitA, [41.0]);
+        $this->json('PUT', '/api/articles/'.$bench->unitA, ['revision' => $bench->a, 'serial' => 'U-1', 'lots' => ['sheet: P-9'], 'version' => 1]);
+        self::assertSame(200, $this->answered());
+        $file = $this->exportedFile($bench->device);
+        self::assertSame('P-1', self::text($file, 'runs', 0, 'configuration', 'lots', 'sheet'));
+    }
+
+    /** @return array<array-key, mixed> */
+    private function exportedFile(string $device): array
+    {
+        $this->client->request('GET', '/api/devices/'.$device.'/export.json');
+        $decoded = json_decode($this->client->getInternalResponse()->getContent(), true);
+
+        return is_array($decoded) ? $decoded : [];
+    }
+}

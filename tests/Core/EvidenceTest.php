@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\Core;
+
+use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\Change\JudgeChange;
+use Lustrum\Core\Effect\Bundle;
+use Lustrum\Core\Effect\Effect;
+use Lustrum\Core\Evidence\Assess;
+use Lustrum\Core\Evidence\Assessment;
+use Lustrum\Core\Evidence\Carry;
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\Evidence\State;
+use Lustrum\Core\Evidence\Texture;
+use Lustrum\Core\Failure\FailureStatus;
+use Lustrum\Core\Failure\LaterRevision;
+use Lustrum\Core\Failure\Standing;
+use Lustrum\Core\Outcome\Result;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Statistics\Compare;
+use PHPUnit\Framework\TestCase;
+
+final class EvidenceTest extends TestCase
+{
+    /** @param list<float> $values */
+    private static function mean(array $values, Direction $direction, float $limit, Kind $kind = Kind::Mean): Assessment
+    {
+        return Assess::results(Requirement::of($kind, $direction, $limit), array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), $values));
+    }
+
+    public function testNothingTriedSaysNothing(): void
+    {
+        $a = self::mean([], Direction::AtMost, 45);
+        self::assertSame(State::None, $a->state);
+        self::assertNull($a->estimate);
+        self::assertNull($a->probabilityMet);
+        self::assertSame(Texture::Outline, Texture::of($a));
+    }
+
+    public function testASingleGoodRunStaysThin(): void
+    {
+        $a = self::mean([20.0], Direction::AtMost, 45);
+        self::assertSame(State::Thin, $a->state);
+        self::assertNull($a->bound);
+        self::assertNull($a->probabilityMet);
+        self::assertSame(State::Thin, self::mean([20.0, 20.1], Direction::AtMost, 45)->state);
+    }
+
+    public function testTheOneSidedBoundDecides(): void
+    {
+        // Mean 43, sd 1, n = 5: bound 43 + 2.1318·1/√5 = 43.953.
+        $values = [41.735088935932648, 42.367544467966324, 43.0, 43.632455532033676, 44.264911064067352];
+        $a = self::mean($values, Direction::AtMost, 44);
+        self::assertEqualsWithDelta(43.95339, (float) $a->bound, 1e-4);
+        self::assertSame(State::Shown, $a->state);
+        self::assertSame(0, $a->runsNeeded);
+        self::assertSame(State::Leaning, self::mean($values, Direction::AtMost, 43.5)->state);
+        self::assertSame(State::Against, self::mean($values, Direction::AtMost, 42.5)->state);
+        self::assertFalse(self::mean($values, Direction::AtMost, 42.5)->confirmed);
+        self::assertTrue(self::mean($values, Direction::AtMost, 41.5)->confirmed);
+        self::assertSame(Texture::Broken, Texture::of(self::mean($values, Direction::AtMost, 41.5)));
+    }
+
+    public function testRunsNeededWouldIndeedPass(): void
+    {
+        $a = self::mean([43.0, 44.0, 45.5, 42.5], Direction::AtMost, 45);
+        self::assertSame(State::Leaning, $a->state);
+        self::assertNotNull($a->runsNeeded);
+        self::assertGreaterThan(0, $a->runsNeeded);
+        self::assertNull(self::mean([46.0, 47.0, 46.5], Direction::AtMost, 45)->runsNeeded, 'No number of runs mends a wrong estimate.');
+    }
+
+    public function testEveryAsksMoreThanTheMean(): void
+    {
+        $loads = [430.0, 445.0, 452.0, 438.0, 447.0];
+        self::assertSame(State::Shown, self::mean($loads, Direction::AtLeast, 430)->state);
+        $every = self::mean($loads, Direction::AtLeast, 430, Kind::Every);
+        self::assertSame(State::Leaning, $every->state);
+        self::assertLessThan(430, $every->bound);
+        self::assertNotNull($every->runsNeeded);
+    }
+
+    public function testABoundIsNeverAveraged(): void
+    {
+        $requirement = Requirement::of(Kind::Every, Direction::AtLeast, 400);
+        $results = [...array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), [440.0, 450.0, 460.0]), Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 410.0)];
+        $a = Assess::results($requirement, $results);
+        self::assertEqualsWithDelta(450.0, (float) $a->estimate, 1e-12);
+        self::assertSame(3, $a->n);
+        self::assertSame(2, $a->bounds);
+        // Only bounds: those beyond the limit held, one below it says nothing.
+        $only = Assess::results($requirement, [Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 405.0), Result::of(ResultKind::AtLeast, 390.0), Result::of(ResultKind::AtLeast, 420.0)]);
+        self::assertSame(3, $only->n);
+        self::assertSame(1.0, $only->estimate);
+    }
+
+    public function testHeldOfTriedIsNotCertainty(): void
+    {
+        $held = static fn (int $n): array => array_fill(0, $n, Result::of(ResultKind::Held));
+        $rate = Requirement::of(Kind::Rate, Direction::AtLeast, 0.8);
+        self::assertSame(State::Leaning, Assess::results($rate, $held(9))->state);
+        self::assertSame(5, Assess::results($rate, $held(9))->runsNeeded, '0.8^14 is the first power under 5 %.');
+        self::assertSame(State::Shown, Assess::results($rate, $held(14))->state);
+        self::assertEqualsWithDelta(0.05 ** (1 / 9), (float) Assess::results($rate, $held(9))->bound, 1e-12);
+        $most = Assess::results(Requirement::of(Kind::Rate, Direction::AtMost, 0.3), [...array_fill(0, 20, Result::of(ResultKind::Failed)), Result::of(ResultKind::Held)]);
+        self::assertSame(State::Shown, $most->state);
+    }
+
+    public function testLostInHandlingCountsAsMadeButSaysNothing(): void
+    {
+        $a = Assess::results(Requirement::of(Kind::Rate, Direction::AtLeast, 0.8), [Result::of(ResultKind::Held), Result::of(ResultKind::Lost)]);
+        self::assertSame(1, $a->n);
+        self::assertSame(1, $a->lost);
+    }
+
+    public function testConditionsThatWereNotCovered(): void
+    {
+        $requirement = Requirement::of(Kind::Mean, Direction::AtMost, 45, conditions: ['soil=dry', 'soil=moist']);
+        $a = Assess::results($requirement, array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v, ['soil' => 'Dry']), [40.0, 40.5, 41.0, 40.2]));
+        self::assertSame(['soil=moist'], $a->missingConditions);
+        self::assertSame(Texture::Dense, Texture::of($a), 'Shown, but not everywhere.');
+    }
+
+    public function testCarriedOverOnlyWhileNothingItDependsOnHasChanged(): void
+    {
+        self::assertTrue(Carry::over(['strength'], [['what' => 'Paint', 'class' => 'cosmetic']])->carried);
+        $carry = Carry::over(['strength', 'shape'], [['what' => 'Rivets', 'class' => 'process'], ['what' => 'Thinner arm', 'class' => 'strength']]);
+        self::assertFalse($carry->carried);
+        self::assertSame(['Thinner arm'], $carry->because);
+        self::assertFalse(Carry::over([], [['what' => 'Firmware', 'class' => 'firmware']])->carried, 'Without a word, everything but the cosmetic bears.');
+    }
+
+    public function testAChangeIsClosedByAVerdict(): void
+    {
+        $before = [10.0, 10.4, 9.8, 10.2];
+        $seen = static fn (float ...$after): ?\Lustrum\Core\Statistics\Comparison => Compare::independent($before, array_values($after));
+        self::assertSame(ChangeVerdict::Fixed, JudgeChange::seen(-2, $seen(7.8, 8.0, 7.9, 8.1)));
+        self::assertSame(ChangeVerdict::Partly, JudgeChange::seen(-4, $seen(7.8, 8.0, 7.9, 8.1)));
+        self::assertSame(ChangeVerdict::NoEffect, JudgeChange::seen(-2, $seen(10.1, 9.9, 10.3, 10.0)));
+        self::assertSame(ChangeVerdict::Worse, JudgeChange::seen(-2, $seen(12.0, 12.2, 11.9, 12.3)));
+        self::assertSame(ChangeVerdict::NobodyLooked, JudgeChange::seen(-2, null));
+        self::assertSame(ChangeVerdict::NobodyLooked, JudgeChange::seen(-2, $seen(7.0)), 'One run closes nothing.');
+    }
+
+    public function testAFailureClosesOnlyWhereItHappened(): void
+    {
+        self::assertSame(Standing::Open, FailureStatus::of([new LaterRevision('D', false, 9, 0)])->standing);
+        self::assertSame(Standing::FixUntried, FailureStatus::of([new LaterRevision('D', true, 0, 0)])->standing);
+        self::assertSame(Standing::Closed, FailureStatus::of([new LaterRevision('D', true, 6, 0)])->standing);
+        $back = FailureStatus::of([new LaterRevision('D', true, 6, 0), new LaterRevision('F', true, 3, 2)]);
+        self::assertSame(Standing::CameBack, $back->standing);
+        self::assertStringContainsString('F, 2 times', $back->sentence);
+    }
+
+    public function testEffectsOnOneMetricRunTogether(): void
+    {
+        $bundles = Bundle::of([new Effect('a', 'doubles', -3, -2, -1), new Effect('b', 'doubles', -1, -0.5, 0), new Effect('b', 'mass', 1, 2, 3)]);
+        self::assertTrue($bundles[0]->entangled);
+        self::assertSame([-4.0, -1.0], [$bundles[0]->low, $bundles[0]->high]);
+        self::assertFalse($bundles[1]->entangled);
+    }
+}

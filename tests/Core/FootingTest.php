@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\Core;
+
+use Lustrum\Core\Footing\Context;
+use Lustrum\Core\Footing\Difference;
+use Lustrum\Core\Footing\Footing;
+use Lustrum\Core\Footing\FootingCheck;
+use Lustrum\Core\Footing\Instrument;
+use Lustrum\Core\Footing\Level;
+use Lustrum\Core\Footing\UnitPast;
+use PHPUnit\Framework\TestCase;
+
+final class FootingTest extends TestCase
+{
+    /** @return list<string> what differs */
+    private static function differences(Context $a, Context $b): array
+    {
+        return array_map(static fn (Difference $d): string => $d->what, FootingCheck::between($a, $b)->differences);
+    }
+
+    public function testEqualCircumstancesAreLevel(): void
+    {
+        $context = new Context('Push', 1, 'Bed', operators: ['Yusuf'], conditions: ['soil' => new Level(words: ['dry']), 'moisture' => new Level([11, 12], tolerance: 4)], runs: 6);
+        $check = FootingCheck::between($context, $context);
+        self::assertSame(Footing::Level, $check->footing);
+        self::assertStringStartsWith('Same footing', $check->sentence());
+    }
+
+    public function testAnotherMethodOrScaleBreaksIt(): void
+    {
+        self::assertSame(Footing::Broken, FootingCheck::between(new Context('Push', runs: 5), new Context('Pull', runs: 5))->footing);
+        $lbf = new Context('Push', instruments: [new Instrument('push force', 'Cell', 'lbf')], runs: 5);
+        $newton = new Context('Push', instruments: [new Instrument('push force', 'Cell', 'N')], runs: 5);
+        self::assertSame(Footing::Broken, FootingCheck::between($lbf, $newton)->footing);
+    }
+
+    public function testAChangeOutsideTheComparisonBreaksItWhenItBears(): void
+    {
+        $a = new Context('Push', runs: 5);
+        $change = static fn (bool $bears): array => [['what' => 'New tyre', 'class' => 'shape', 'bears' => $bears]];
+        self::assertSame(Footing::Broken, FootingCheck::between($a, new Context('Push', runs: 5, changes: $change(true)))->footing);
+        self::assertSame(Footing::Level, FootingCheck::between($a, new Context('Push', runs: 5, changes: $change(false)))->footing);
+        self::assertSame(Footing::Level, FootingCheck::between($a, new Context('Push', runs: 5, changes: $change(true), about: ['New tyre']))->footing);
+    }
+
+    public function testConditionsTilt(): void
+    {
+        $at = static fn (?float $mean, int $unknown = 0): Context => new Context('Push', conditions: ['humidity' => new Level($mean === null ? [] : [$mean], unknown: $unknown, tolerance: 8, unit: '%')], runs: 5);
+        self::assertSame(Footing::Level, FootingCheck::between($at(50), $at(57))->footing);
+        $check = FootingCheck::between($at(50), $at(66));
+        self::assertSame(Footing::Tilted, $check->footing);
+        self::assertStringContainsString('50 %, then 66 %', $check->sentence());
+        self::assertSame(['condition humidity'], self::differences($at(50), $at(null, 5)), 'Not recorded on one side.');
+        self::assertSame(['condition humidity'], self::differences($at(50), $at(52, 2)), 'Not recorded on some runs.');
+    }
+
+    public function testUsedUnitsLotsSingleRunsAndTimeTilt(): void
+    {
+        $fresh = new Context('Push', units: [new UnitPast('W-1')], lots: ['sheet' => ['P-31']], from: '2026-03-01 08:00', to: '2026-03-01 12:00', runs: 5);
+        $used = new Context('Push', units: [new UnitPast('W-2', 12, 1)], lots: ['sheet' => ['P-33']], from: '2026-03-09 08:00', to: '2026-03-09 12:00', runs: 1, stoppedEarly: 1);
+        self::assertEqualsCanonicalizing(['lot of sheet', 'units', 'period', 'runs', 'stopped early'], self::differences($fresh, $used));
+        self::assertStringContainsString('W-2 had 12 runs and 1 failure behind it', implode(' ', array_map(static fn (Difference $d): string => $d->why, FootingCheck::between($fresh, $used)->differences)));
+    }
+}

@@ -48,7 +48,7 @@ final class AccountTest extends ApiTestCase
         }
         $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => self::PASSWORD]);
         self::assertSame(429, $this->answered(), 'Not even with the right one.');
-        self::getContainer()->get(Connection::class)->executeStatement("UPDATE sign_in_failure SET since = since - interval '16 minutes'");
+        self::service(Connection::class)->executeStatement("UPDATE sign_in_failure SET since = since - interval '16 minutes'");
         $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => self::PASSWORD]);
         self::assertSame(200, $this->answered());
     }
@@ -68,7 +68,7 @@ final class AccountTest extends ApiTestCase
 
     public function testTheFirstAccountLeads(): void
     {
-        $db = self::getContainer()->get(Connection::class);
+        $db = self::service(Connection::class);
         $db->executeStatement('DELETE FROM membership');
         $db->executeStatement('DELETE FROM account');
         $this->client->getCookieJar()->clear();

@@ -33,14 +33,29 @@ abstract class ApiTestCase extends WebTestCase
         $this->signIn('lead@example.test');
     }
 
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    protected static function service(string $class): object
+    {
+        $service = self::getContainer()->get($class);
+        self::assertInstanceOf($class, $service);
+
+        return $service;
+    }
+
     /** @param array<string, Role> $people */
     protected function newWorkspace(string $name, array $people): string
     {
-        $em = self::getContainer()->get(EntityManagerInterface::class);
+        $em = self::service(EntityManagerInterface::class);
         $workspace = new Workspace($name);
         $em->persist($workspace);
         foreach ($people as $email => $role) {
-            self::getContainer()->get(Accounts::class)->letIn($workspace, ucfirst(strstr($email, '@', true) ?: $email), $email, $role, self::PASSWORD);
+            self::service(Accounts::class)->letIn($workspace, ucfirst(strstr($email, '@', true) ?: $email), $email, $role, self::PASSWORD);
         }
         $em->flush();
 
@@ -49,7 +64,7 @@ abstract class ApiTestCase extends WebTestCase
 
     protected function signIn(string $email): void
     {
-        $user = self::getContainer()->get(EntityManagerInterface::class)->getRepository(User::class)->findOneBy(['email' => $email]);
+        $user = self::service(EntityManagerInterface::class)->getRepository(User::class)->findOneBy(['email' => $email]);
         self::assertNotNull($user);
         $this->client->loginUser($user);
         $this->fetchToken();
@@ -77,7 +92,7 @@ abstract class ApiTestCase extends WebTestCase
     protected function raw(string $method, string $url, ?string $body): array
     {
         $this->client->request($method, $url, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token], $body);
-        self::getContainer()->get(EntityManagerInterface::class)->clear();
+        self::service(EntityManagerInterface::class)->clear();
         $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
 
         return is_array($decoded) ? $decoded : [];

@@ -72,7 +72,7 @@ final class BadInputTest extends ApiTestCase
         $values = [null, true, -1, 1e308, 99999999999999, '', '🪛<script>', str_repeat('ü', 5000), [], [[]], ['x' => ['y' => 1]]];
         $fields = ['workspace' => $this->workspace, 'device' => $bench->device, 'revision' => $bench->a, 'name' => 'n', 'text' => '3 mm', 'what' => 'w', 'mode' => 'm', 'letter' => 'L', 'statement' => 's', 'metric' => 'm', 'serial' => 's', 'quantity' => 1.0, 'cost' => 1.0, 'version' => 1, 'place' => 3, 'startedAt' => '2026-01-01T00:00:00Z', 'conditions' => [], 'channels' => [], 'effects' => [], 'safety' => ['abort' => 'x'], 'method' => $bench->method, 'trial' => $bench->a];
         $sent = 0;
-        foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $route) {
+        foreach (self::service(RouterInterface::class)->getRouteCollection() as $route) {
             foreach (array_diff($route->getMethods(), ['GET', 'DELETE']) as $method) {
                 if (in_array($route->getPath(), ['/api/first-account', '/api/session'], true) || !str_starts_with($route->getPath(), '/api')) {
                     continue;

@@ -94,7 +94,7 @@ final class ExchangeTest extends ApiTestCase
     /** @return list<int> */
     private function counts(): array
     {
-        $db = self::getContainer()->get(Connection::class);
+        $db = self::service(Connection::class);
 
         return array_map(static fn (string $t): int => (int) (is_numeric($n = $db->fetchOne('SELECT count(*) FROM '.$t)) ? $n : -1), ['device', 'revision', 'run', 'reading', 'photo', 'history_entry']);
     }

@@ -12,7 +12,7 @@ final class InterfaceTest extends ApiTestCase
 {
     public function testTheDescriptionIsThatOfTheCode(): void
     {
-        $generated = self::getContainer()->get(Description::class)->json();
+        $generated = self::service(Description::class)->json();
         self::assertSame($generated, file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), 'Stale: php bin/console lustrum:openapi > docs/openapi.json');
     }
 

@@ -33,7 +33,7 @@ final class StrangerTest extends ApiTestCase
                 $this->client->getCookieJar()->clear();
                 $this->fetchToken();
             }
-            foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $route) {
+            foreach (self::service(RouterInterface::class)->getRouteCollection() as $route) {
                 $path = $route->getPath();
                 if (!str_starts_with($path, '/api') || in_array($path, self::OPEN, true)) {
                     continue;

@@ -137,7 +137,7 @@ final class EvidenceTest extends TestCase
     public function testAChangeIsClosedByAVerdict(): void
     {
         $before = [10.0, 10.4, 9.8, 10.2];
-        $seen = static fn (float ...$after): ?\Lustrum\Core\Statistics\Comparison => Compare::independent($before, array_values($after));
+        $seen = static fn (float ...$after): \Lustrum\Core\Statistics\Comparison => Compare::independent($before, array_values($after));
         self::assertSame(ChangeVerdict::Fixed, JudgeChange::seen(-2, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::Partly, JudgeChange::seen(-4, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::NoEffect, JudgeChange::seen(-2, $seen(10.1, 9.9, 10.3, 10.0)));

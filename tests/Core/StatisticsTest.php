@@ -58,7 +58,7 @@ final class StatisticsTest extends TestCase
     public function testNegativeBaselinesKeepTheOrderOfTheBounds(): void
     {
         $c = Compare::independent([-10.0, -11.0, -10.5], [-8.0, -8.4, -8.1]);
-        self::assertLessThan($c->change->high, $c->change->low);
+        self::assertLessThan($c->change?->high, $c->change?->low);
     }
 
     public function testPairsNeedAsManyOnBothSides(): void

@@ -36,6 +36,20 @@ final class Digits
         return str_replace('-', '−', preg_match('/^-0\.?0*$/', $text) === 1 ? substr($text, 1) : $text);
     }
 
+    /** A value as it was typed: with the decimals of its step, and those that a fraction such as 1/8 needs. */
+    public static function typed(float $value, ?float $step): string
+    {
+        $least = $step === null ? 3 : self::decimalsOf($step);
+        for ($decimals = $least; $decimals <= 6; ++$decimals) {
+            if (abs(round($value, $decimals) - $value) <= 1e-12 * abs($value)) {
+                return self::decimals($value, $decimals);
+            }
+        }
+
+        // A converted value has no end; it carries what its step allows.
+        return self::decimals($value, $least);
+    }
+
     /** Decimals that a step of the last digit calls for: 0.01 has two, 5 has none. */
     public static function decimalsOf(float $step): int
     {

@@ -106,6 +106,7 @@ final readonly class Deciding
             $sent = new ParameterInput($to, $view->name, $view->measure->text);
             $copy = Parameter::start(Uuid::v7(), $sent, $this->records);
             $copy->take($sent, $this->records);
+            $copy->restore(['measure' => get_object_vars($view->measure)], $this->records);
             $this->keep($copy);
         }
         foreach ($this->records->all(Part::class, ['revision' => $from]) as $part) {

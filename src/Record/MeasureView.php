@@ -17,6 +17,6 @@ final readonly class MeasureView
         public ?float $resolution,
         public float $si,
     ) {
-        $this->text = Digits::decimals($value, $resolution === null ? 3 : Digits::decimalsOf($resolution)).' '.$unit;
+        $this->text = Digits::typed($value, $resolution).' '.$unit;
     }
 }

@@ -36,12 +36,13 @@ final class SlipCheck
         if ($distance($candidate->value) <= 4) {
             return new Slip(false, null, null, null, 'It lies where the earlier readings lie.');
         }
-        $best = null;
-        foreach (self::explanations($candidate) as [$looksLike, $corrected]) {
-            if ($distance($corrected) <= 2 && ($best === null || $distance($corrected) < $distance($best[1]))) {
-                $best = [$looksLike, $corrected];
-            }
-        }
+        $nearest = /** @param list<array{string, float}> $explanations @return array{string, float}|null */ static function (array $explanations) use ($distance): ?array {
+            usort($explanations, static fn (array $x, array $y): int => $distance($x[1]) <=> $distance($y[1]));
+
+            return $explanations !== [] && $distance($explanations[0][1]) <= 2 ? $explanations[0] : null;
+        };
+        // A wrong unit is likelier than a wrong power of ten, where both would fit.
+        $best = $nearest(self::units($candidate)) ?? $nearest(self::powers($candidate));
         if ($best === null) {
             return new Slip(false, null, null, null, 'It is far from the earlier readings, but no known slip explains it.');
         }
@@ -54,18 +55,23 @@ final class SlipCheck
         ));
     }
 
-    /** @return list<array{string, float}> what it looks like, and the value in the candidate's unit */
-    private static function explanations(Quantity $candidate): array
+    /** @return list<array{string, float}> unit that it looks typed in, and the value in the candidate's unit */
+    private static function units(Quantity $candidate): array
     {
         $out = [];
         foreach (self::GROUPS as $group) {
-            if (!in_array(Units::parse($group[0])->dimension, [$candidate->unit->dimension], false)) {
-                continue;
-            }
-            foreach ($group as $symbol) {
+            foreach (Units::parse($group[0])->dimension->equals($candidate->unit->dimension) ? $group : [] as $symbol) {
                 $out[] = [$symbol, Quantity::of($candidate->value, $symbol)->to($candidate->unit->symbol)->value];
             }
         }
+
+        return $out;
+    }
+
+    /** @return list<array{string, float}> */
+    private static function powers(Quantity $candidate): array
+    {
+        $out = [];
         foreach (['÷10' => 10.0, '×10' => 0.1, '÷1000' => 1000.0, '×1000' => 0.001] as $name => $factor) {
             $out[] = [$name, $candidate->value * $factor];
         }

@@ -36,12 +36,12 @@ final readonly class AccountController
         return new JsonResponse($this->session->of($user instanceof User ? $user : null));
     }
 
-    /** Signs in; answered by the authenticator. */
+    /** Signs in; the authenticator has looked at e-mail and password before. */
     #[Route('/api/session', methods: ['POST'])]
     #[Answers(SessionView::class)]
     public function signIn(): JsonResponse
     {
-        throw Problem::notFound();
+        return $this->session();
     }
 
     /** Signs out. */

@@ -25,7 +25,6 @@ final class SignInAuthenticator extends AbstractAuthenticator implements Authent
 
     public function __construct(
         private readonly SignInThrottle $throttle,
-        private readonly SessionDescription $session,
     ) {
     }
 
@@ -48,12 +47,12 @@ final class SignInAuthenticator extends AbstractAuthenticator implements Authent
         return new Passport(new UserBadge($email), new PasswordCredentials($password));
     }
 
-    public function onAuthenticationSuccess(Request $request, TokenInterface $token, string $firewallName): Response
+    /** No answer yet: the session gets a new token once this returns, and the controller tells that one. */
+    public function onAuthenticationSuccess(Request $request, TokenInterface $token, string $firewallName): ?Response
     {
         $this->throttle->succeeded(self::email($request));
-        $user = $token->getUser();
 
-        return new JsonResponse($this->session->of($user instanceof User ? $user : null));
+        return null;
     }
 
     public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response

@@ -39,6 +39,7 @@ final class DemoCommand extends Command
     protected function configure(): void
     {
         $this->addOption('pictures', null, InputOption::VALUE_REQUIRED, 'Folder in which the drawn pictures are kept', sys_get_temp_dir().'/lustrum-demo-pictures');
+        $this->addOption('without-pictures', null, InputOption::VALUE_NONE, 'Leaves the photographs out');
         $this->addOption('times', null, InputOption::VALUE_REQUIRED, 'How often each device is loaded (for measuring)', '1');
     }
 
@@ -52,12 +53,12 @@ final class DemoCommand extends Command
         $pictures = $input->getOption('pictures');
         $times = $input->getOption('times');
         // All or nothing: half a demo would be taken for a whole one by the next start.
-        $this->em->wrapInTransaction(fn () => $this->load(is_string($pictures) ? $pictures : sys_get_temp_dir(), is_numeric($times) ? (int) $times : 1, $output));
+        $this->em->wrapInTransaction(fn () => $this->load($input->getOption('without-pictures') === true ? null : (is_string($pictures) ? $pictures : sys_get_temp_dir()), is_numeric($times) ? (int) $times : 1, $output));
 
         return 0;
     }
 
-    private function load(string $pictures, int $times, OutputInterface $output): void
+    private function load(?string $pictures, int $times, OutputInterface $output): void
     {
         $workspace = new Workspace('Hollow Lane Workshop');
         $this->em->persist($workspace);
@@ -83,14 +84,17 @@ final class DemoCommand extends Command
     }
 
     /** @return array<string, mixed> */
-    private function file(string $name, string $folder): array
+    private function file(string $name, ?string $folder): array
     {
+        /** @var array<string, mixed> $file */
+        $file = json_decode((string) file_get_contents($this->folder.'/'.$name.'.json'), true, 64, JSON_THROW_ON_ERROR);
+        if ($folder === null) {
+            return ['photos' => []] + $file;
+        }
         require_once $this->folder.'/Picture.php';
         if (!is_dir($folder)) {
             mkdir($folder, 0o755, true);
         }
-        /** @var array<string, mixed> $file */
-        $file = json_decode((string) file_get_contents($this->folder.'/'.$name.'.json'), true, 64, JSON_THROW_ON_ERROR);
         $photos = [];
         foreach (is_array($file['photos'] ?? null) ? $file['photos'] : [] as $photo) {
             if (!is_array($photo) || !is_string($photo['scene'] ?? null) || !is_int($photo['seed'] ?? null)) {

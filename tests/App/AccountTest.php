@@ -13,9 +13,10 @@ final class AccountTest extends ApiTestCase
     {
         $this->client->getCookieJar()->clear();
         $this->fetchToken();
-        $this->json('POST', '/api/session', ['email' => 'LEAD@example.test ', 'password' => self::PASSWORD]);
+        $signedIn = $this->json('POST', '/api/session', ['email' => 'LEAD@example.test ', 'password' => self::PASSWORD]);
         self::assertSame(200, $this->answered());
-        $this->fetchToken();
+        $this->useToken(self::text($signedIn, 'token'));
+        $this->put('devices', ['workspace' => self::text($signedIn, 'workspaces', 0, 'id'), 'name' => 'With the token of the answer']);
         $session = $this->json('GET', '/api/session');
         self::assertSame('Lead', $session['name']);
         self::assertSame('lead', self::text($session, 'workspaces', 0, 'role'));

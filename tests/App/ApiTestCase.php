@@ -72,8 +72,12 @@ abstract class ApiTestCase extends WebTestCase
 
     protected function fetchToken(): void
     {
-        $session = $this->json('GET', '/api/session');
-        $this->token = is_string($session['token'] ?? null) ? $session['token'] : '';
+        $this->useToken(self::text($this->json('GET', '/api/session'), 'token'));
+    }
+
+    protected function useToken(string $token): void
+    {
+        $this->token = $token;
     }
 
     /**

@@ -34,7 +34,8 @@ function Framed({ frame }: { frame: Frame }) {
   const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
   const device = frame.device.id;
-  const tag = frame.spine.find((t) => t.revision.letter === letter) ?? (letter === undefined ? frame.spine[0] : undefined);
+  const tag =
+    frame.spine.find((t) => t.revision.letter === letter) ?? (letter === undefined ? frame.spine[0] : undefined);
   const station = STATIONS.find((s) => pathname.includes(`/${s}`) && letter !== undefined);
 
   function go(to: Station | null, by: number) {
@@ -101,7 +102,11 @@ function Framed({ frame }: { frame: Frame }) {
 
 function FindButton({ onClick }: { onClick: () => void }) {
   return (
-    <button type="button" onClick={onClick} className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash">
+    <button
+      type="button"
+      onClick={onClick}
+      className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"
+    >
       Find
     </button>
   );

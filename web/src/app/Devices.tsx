@@ -25,7 +25,9 @@ export function Devices() {
         <TopRight />
       </header>
       <main className="mt-4 space-y-8">
-        {session.data?.workspaces.map((w) => <WorkspaceDevices key={w.id} workspace={w} />)}
+        {session.data?.workspaces.map((w) => (
+          <WorkspaceDevices key={w.id} workspace={w} />
+        ))}
         {session.data?.workspaces.length === 0 && (
           <Empty>You are in no workspace. Ask a lead to let you in with this e-mail: {session.data.email}.</Empty>
         )}
@@ -57,15 +59,19 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
       {devices.isError && <p className="mt-3 text-oxide">{devices.error.message}</p>}
       {devices.data?.length === 0 && (
         <Empty action={write && <Button onClick={begin}>Begin with a device</Button>}>
-          No devices yet. Begin with one: what it is for, then its first requirement, its first build and its first run. From
-          the second build on, Lustrum works out what changed and whether it helped.
+          No devices yet. Begin with one: what it is for, then its first requirement, its first build and its first run.
+          From the second build on, Lustrum works out what changed and whether it helped.
         </Empty>
       )}
       <ul className="mt-4 divide-y divide-rule border-y border-rule empty:hidden">
         {devices.data?.map((card) => (
           <li key={card.device.id}>
             <Link
-              to={card.latestLetter === null ? `/d/${card.device.id}/brief` : stationPath(card.device.id, card.latestLetter, 'build')}
+              to={
+                card.latestLetter === null
+                  ? `/d/${card.device.id}/brief`
+                  : stationPath(card.device.id, card.latestLetter, 'build')
+              }
               className="flex items-start gap-4 py-4 hover:bg-wash"
             >
               <Tag letter={card.latestLetter ?? '–'} size={38} />
@@ -87,7 +93,10 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
         onClose={() => setEditing(null)}
         save={async (id, values, version) => {
           await must(
-            api.PUT('/api/devices/{id}', { params: { path: { id } }, body: { ...values, workspace: workspace.id, version } as never }),
+            api.PUT('/api/devices/{id}', {
+              params: { path: { id } },
+              body: { ...values, workspace: workspace.id, version } as never,
+            }),
           );
           await navigate(`/d/${id}/brief`);
         }}
@@ -105,13 +114,16 @@ function Import({ workspace }: { workspace: string }) {
     if (chosen === undefined) return;
     setState('Bringing it in …');
     try {
-      if (chosen.size > 60_000_000) throw new Error('This file is larger than 60 MB, which is the most that can be brought in.');
+      if (chosen.size > 60_000_000)
+        throw new Error('This file is larger than 60 MB, which is the most that can be brought in.');
       const done = await sendJson<Schemas['ImportView']>(`/api/workspaces/${workspace}/import`, await chosen.text());
       setState(`${done.name} is in: ${done.records} records.`);
       await refresh();
     } catch (error) {
       const where = error instanceof ProblemError ? (error.document.violations?.[0]?.path ?? '') : '';
-      setState(`${error instanceof Error ? error.message : 'It could not be read.'}${where === '' ? '' : ` (at ${where})`} Nothing was stored.`);
+      setState(
+        `${error instanceof Error ? error.message : 'It could not be read.'}${where === '' ? '' : ` (at ${where})`} Nothing was stored.`,
+      );
     } finally {
       if (file.current) file.current.value = '';
     }
@@ -124,7 +136,14 @@ function Import({ workspace }: { workspace: string }) {
           {state}
         </p>
       )}
-      <input ref={file} type="file" accept=".json,application/json" className="hidden" aria-label="Device file" onChange={(e) => void take(e.target.files?.[0])} />
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        className="hidden"
+        aria-label="Device file"
+        onChange={(e) => void take(e.target.files?.[0])}
+      />
       <Button onClick={() => file.current?.click()}>Bring in a device file</Button>
     </>
   );

@@ -31,7 +31,9 @@ function Places({ frame, onClose }: { frame: Frame; onClose: () => void }) {
     { words: 'All devices', more: '', to: '/' },
   ];
   const wanted = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = places.filter((p) => wanted.every((w) => `${p.words} ${p.more}`.toLowerCase().includes(w))).slice(0, 30);
+  const found = places
+    .filter((p) => wanted.every((w) => `${p.words} ${p.more}`.toLowerCase().includes(w)))
+    .slice(0, 30);
   function go(to: string) {
     onClose();
     void navigate(to);
@@ -53,8 +55,13 @@ function Places({ frame, onClose }: { frame: Frame; onClose: () => void }) {
       <ul className="mt-3 divide-y divide-rule">
         {found.map((p) => (
           <li key={p.to}>
-            <button type="button" className="w-full cursor-pointer py-2 text-left hover:bg-wash" onClick={() => go(p.to)}>
-              <span className="font-semibold text-blue">{p.words}</span> <span className="text-sm text-soft">{p.more}</span>
+            <button
+              type="button"
+              className="w-full cursor-pointer py-2 text-left hover:bg-wash"
+              onClick={() => go(p.to)}
+            >
+              <span className="font-semibold text-blue">{p.words}</span>{' '}
+              <span className="text-sm text-soft">{p.more}</span>
             </button>
           </li>
         ))}

@@ -19,7 +19,9 @@ export function FirstAccount() {
     <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center p-4">
       <div className="border border-rule bg-sheet p-7">
         <h1 className="stamp text-2xl">Lustrum</h1>
-        <p className="mb-5 mt-1 font-serif text-lg">Nobody has an account here yet. Make the first one; you will lead the workspace.</p>
+        <p className="mb-5 mt-1 font-serif text-lg">
+          Nobody has an account here yet. Make the first one; you will lead the workspace.
+        </p>
         <RecordForm
           fields={FIELDS}
           record={{}}

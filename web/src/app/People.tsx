@@ -21,7 +21,12 @@ const FIELDS: Field[] = [
   { name: 'name', label: 'Name' },
   { name: 'email', label: 'E-mail', kind: 'email' },
   { name: 'role', label: 'Role', kind: 'select', options: ROLES },
-  { name: 'password', label: 'First password', kind: 'password', hint: 'Only for somebody who has no account yet; at least ten characters.' },
+  {
+    name: 'password',
+    label: 'First password',
+    kind: 'password',
+    hint: 'Only for somebody who has no account yet; at least ten characters.',
+  },
 ];
 
 export default function People() {
@@ -81,7 +86,11 @@ export default function People() {
                       <td className="cell text-right">
                         {lead && (
                           <>
-                            <Button look="quiet" onClick={() => setEditing({ id: m.id, record: { ...m } })} aria-label={`Change ${m.name}`}>
+                            <Button
+                              look="quiet"
+                              onClick={() => setEditing({ id: m.id, record: { ...m } })}
+                              aria-label={`Change ${m.name}`}
+                            >
                               Change role
                             </Button>
                             <Button look="quiet" onClick={() => void letOut(m.id)} aria-label={`Take out ${m.name}`}>

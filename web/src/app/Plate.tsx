@@ -44,7 +44,10 @@ export function Plate({ frame, tag, station }: { frame: Frame; tag: SpineTag | u
       <div className="lg:hidden">
         {tag !== undefined && (
           <details className="relative" key={stationPath(device, tag.revision.letter, station)}>
-            <summary className="flex min-h-9 cursor-pointer list-none items-center gap-1" aria-label={`Build ${tag.revision.letter}; choose another`}>
+            <summary
+              className="flex min-h-9 cursor-pointer list-none items-center gap-1"
+              aria-label={`Build ${tag.revision.letter}; choose another`}
+            >
               <Tag letter={tag.revision.letter} current size={28} />
               <span aria-hidden="true" className="text-xs text-soft">
                 ▾

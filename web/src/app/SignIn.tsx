@@ -49,7 +49,14 @@ export function SignIn() {
             <label htmlFor="password" className="mb-1 block text-sm font-semibold">
               Password
             </label>
-            <input id="password" name="password" type="password" autoComplete="current-password" required className="field" />
+            <input
+              id="password"
+              name="password"
+              type="password"
+              autoComplete="current-password"
+              required
+              className="field"
+            />
           </div>
           {problem !== '' && (
             <p role="alert" className="border-l-2 border-oxide pl-3 font-semibold text-oxide">

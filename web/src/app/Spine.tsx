@@ -7,7 +7,11 @@ import { stationPath, type Frame, type SpineTag, type Station } from './place';
 /** The device's builds, newest on top, each with its evidence. */
 export function Spine({ frame, current, station }: { frame: Frame; current: SpineTag | undefined; station: Station }) {
   if (frame.spine.length === 0) {
-    return <p className="text-sm text-soft">No builds yet. They will stand here, newest on top, each with what is shown of it.</p>;
+    return (
+      <p className="text-sm text-soft">
+        No builds yet. They will stand here, newest on top, each with what is shown of it.
+      </p>
+    );
   }
   return (
     <ol className="space-y-1">
@@ -34,8 +38,14 @@ export function Spine({ frame, current, station }: { frame: Frame; current: Spin
                     <Texture key={i} name={texture} width={9} height={12} />
                   ))}
                 </span>
-                <span className={`block truncate text-xs text-soft ${revision.state === 'abandoned' ? 'line-through' : ''}`}>
-                  {revision.state === 'building' ? 'being built' : revision.state === 'abandoned' ? 'abandoned' : tag.evidence}
+                <span
+                  className={`block truncate text-xs text-soft ${revision.state === 'abandoned' ? 'line-through' : ''}`}
+                >
+                  {revision.state === 'building'
+                    ? 'being built'
+                    : revision.state === 'abandoned'
+                      ? 'abandoned'
+                      : tag.evidence}
                 </span>
               </span>
             </Link>

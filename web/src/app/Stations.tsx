@@ -3,7 +3,15 @@ import { Link } from 'react-router';
 import { STATIONS, stationPath, type SpineTag, type Station } from './place';
 
 /** The stations in work order on one line; a mark where something waits. */
-export function Stations({ device, tag, current }: { device: string; tag: SpineTag | undefined; current: Station | undefined }) {
+export function Stations({
+  device,
+  tag,
+  current,
+}: {
+  device: string;
+  tag: SpineTag | undefined;
+  current: Station | undefined;
+}) {
   return (
     <nav aria-label="Stations" className="w-full sm:w-auto">
       <ol className="flex items-center justify-between sm:justify-start">
@@ -14,7 +22,7 @@ export function Stations({ device, tag, current }: { device: string; tag: SpineT
             <li key={station} className="flex items-center">
               {i > 0 && <span aria-hidden="true" className="h-px w-2 bg-soft sm:w-7" />}
               {tag === undefined ? (
-                <span className="stamp px-2 py-3 text-base text-soft opacity-70">{station}</span>
+                <span className="stamp px-2 py-3 text-base text-soft">{station}</span>
               ) : (
                 <Link
                   to={stationPath(device, tag.revision.letter, station)}

@@ -16,13 +16,29 @@ export function ForecastBar({ forecast: f }: { forecast: Schemas['MetricForecast
       <line x1="10" x2={WIDTH - 10} y1="34" y2="34" stroke="var(--color-soft)" strokeWidth="0.8" />
       {f.limit !== null && (
         <g>
-          <line x1={x(f.limit)} x2={x(f.limit)} y1="14" y2="40" stroke="var(--color-blue)" strokeWidth="1.4" strokeDasharray="5 3" />
+          <line
+            x1={x(f.limit)}
+            x2={x(f.limit)}
+            y1="14"
+            y2="40"
+            stroke="var(--color-blue)"
+            strokeWidth="1.4"
+            strokeDasharray="5 3"
+          />
           <text x={x(f.limit)} y="12" textAnchor="middle" fontSize="14" fill="var(--color-blue)">
             limit {f.limit}
           </text>
         </g>
       )}
-      <rect x={Math.min(x(f.low), x(f.high))} y="24" width={Math.max(2, Math.abs(x(f.high) - x(f.low)))} height="12" fill="none" stroke="var(--color-ink)" strokeWidth="1.3" />
+      <rect
+        x={Math.min(x(f.low), x(f.high))}
+        y="24"
+        width={Math.max(2, Math.abs(x(f.high) - x(f.low)))}
+        height="12"
+        fill="none"
+        stroke="var(--color-ink)"
+        strokeWidth="1.3"
+      />
       <line x1={x(f.likely)} x2={x(f.likely)} y1="24" y2="36" stroke="var(--color-ink)" strokeWidth="1.3" />
       <rect x={x(f.now) - 4} y="26" width="8" height="8" fill="var(--color-ink)" />
       <text x={x(f.now)} y="53" textAnchor="middle" fontSize="14" fill="var(--color-ink)">

@@ -20,18 +20,37 @@ export function IntervalPlot({
   sides: Side[];
   limit: { value: number; direction: Schemas['Direction'] } | null;
 }) {
-  const numbers = sides.flatMap((s) => [...s.values, s.estimate?.low ?? s.estimate?.value ?? NaN, s.estimate?.high ?? NaN]).filter(Number.isFinite);
+  const numbers = sides
+    .flatMap((s) => [...s.values, s.estimate?.low ?? s.estimate?.value ?? NaN, s.estimate?.high ?? NaN])
+    .filter(Number.isFinite);
   if (limit !== null) numbers.push(limit.value);
   if (numbers.length === 0) return null;
   const pad = (Math.max(...numbers) - Math.min(...numbers) || Math.abs(numbers[0]!) || 1) * 0.07;
-  const x = scaleLinear({ domain: [Math.min(...numbers) - pad, Math.max(...numbers) + pad], range: [LEFT, WIDTH - 16], nice: true });
+  const x = scaleLinear({
+    domain: [Math.min(...numbers) - pad, Math.max(...numbers) + pad],
+    range: [LEFT, WIDTH - 16],
+    nice: true,
+  });
   const bottom = sides.length * ROW + 12;
   const words = sides.map((s) => `${s.letter}: ${s.estimate?.text ?? 'no value'}, ${s.values.length} runs`).join('; ');
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${bottom + 40}`} className="w-full max-w-[35rem]" role="img" aria-label={`${metric}, ${words}`}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${bottom + 40}`}
+      className="w-full max-w-[35rem]"
+      role="img"
+      aria-label={`${metric}, ${words}`}
+    >
       {limit !== null && (
         <g>
-          <line x1={x(limit.value)} x2={x(limit.value)} y1={2} y2={bottom} stroke="var(--color-blue)" strokeWidth="1.4" strokeDasharray="6 3" />
+          <line
+            x1={x(limit.value)}
+            x2={x(limit.value)}
+            y1={2}
+            y2={bottom}
+            stroke="var(--color-blue)"
+            strokeWidth="1.4"
+            strokeDasharray="6 3"
+          />
           <text
             x={x(limit.value)}
             y={bottom - 3}
@@ -49,11 +68,27 @@ export function IntervalPlot({
         const e = side.estimate;
         return (
           <g key={side.letter}>
-            <text x={LEFT - 12} y={y + 5} textAnchor="end" fontSize="17" fontFamily="var(--font-stamp)" fontWeight="600" fill="var(--color-ink)">
+            <text
+              x={LEFT - 12}
+              y={y + 5}
+              textAnchor="end"
+              fontSize="17"
+              fontFamily="var(--font-stamp)"
+              fontWeight="600"
+              fill="var(--color-ink)"
+            >
               {side.letter}
             </text>
             {side.values.map((v, k) => (
-              <circle key={k} cx={x(v)} cy={y + 9 - (k % 3) * 3} r="2.4" fill="none" stroke="var(--color-soft)" strokeWidth="1" />
+              <circle
+                key={k}
+                cx={x(v)}
+                cy={y + 9 - (k % 3) * 3}
+                r="2.4"
+                fill="none"
+                stroke="var(--color-soft)"
+                strokeWidth="1"
+              />
             ))}
             {e !== null && e.low !== null && e.high !== null && (
               <g stroke="var(--color-ink)" strokeWidth={side.strong ? 2.4 : 1.4}>
@@ -63,7 +98,15 @@ export function IntervalPlot({
               </g>
             )}
             {e !== null && (
-              <rect x={x(e.value) - 4.5} y={y - 8.5} width="9" height="9" fill={side.strong ? 'var(--color-ink)' : 'var(--color-sheet)'} stroke="var(--color-ink)" strokeWidth="1.5" />
+              <rect
+                x={x(e.value) - 4.5}
+                y={y - 8.5}
+                width="9"
+                height="9"
+                fill={side.strong ? 'var(--color-ink)' : 'var(--color-sheet)'}
+                stroke="var(--color-ink)"
+                strokeWidth="1.5"
+              />
             )}
           </g>
         );

@@ -12,7 +12,10 @@ export function ModeTally({ rows, device, current }: { rows: Schemas['ModeRow'][
           <tr className="text-soft">
             <th className="cell font-normal">Mode</th>
             {builds.map((b) => (
-              <th key={b.revision} className={`cell px-2 text-center ${b.revision === current ? 'text-ink' : 'font-normal'}`}>
+              <th
+                key={b.revision}
+                className={`cell px-2 text-center ${b.revision === current ? 'text-ink' : 'font-normal'}`}
+              >
                 <Link to={`/d/${device}/${encodeURIComponent(b.letter)}/find`} className="text-blue underline">
                   {b.letter}
                 </Link>
@@ -36,9 +39,7 @@ export function ModeTally({ rows, device, current }: { rows: Schemas['ModeRow'][
                       <span className="sr-only">{c.failures}</span>
                     </span>
                   ) : c.tried > 0 ? (
-                    <span className="text-xs text-soft">
-                      0 of {c.tried}
-                    </span>
+                    <span className="text-xs text-soft">0 of {c.tried}</span>
                   ) : (
                     <span className="text-xs text-soft">·</span>
                   )}
@@ -49,7 +50,10 @@ export function ModeTally({ rows, device, current }: { rows: Schemas['ModeRow'][
           ))}
         </tbody>
       </table>
-      <p className="mt-1 text-xs text-soft">A stroke is a failure; “0 of 6” means six runs of the kind that showed it elsewhere, none here; a dot: not tried.</p>
+      <p className="mt-1 text-xs text-soft">
+        A stroke is a failure; “0 of 6” means six runs of the kind that showed it elsewhere, none here; a dot: not
+        tried.
+      </p>
     </div>
   );
 }

@@ -17,7 +17,12 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
   const height = timed.length * ROW + 34;
   return (
     <figure className="overflow-x-auto">
-      <svg viewBox={`0 0 ${WIDTH} ${height}`} className="w-full min-w-[40rem]" role="img" aria-label={`${timed.length} trials along time; the table below holds the same`}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${height}`}
+        className="w-full min-w-[40rem]"
+        role="img"
+        aria-label={`${timed.length} trials along time; the table below holds the same`}
+      >
         {x.ticks(6).map((t) => (
           <g key={+t}>
             <line x1={x(t)} x2={x(t)} y1={4} y2={height - 26} stroke="var(--color-rule)" />
@@ -34,7 +39,14 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
               <text x={LEFT - 10} y={y + 4} textAnchor="end" fontSize="14" fill="var(--color-ink)">
                 {row.trial.name.length > 28 ? `${row.trial.name.slice(0, 27)}…` : row.trial.name}
               </text>
-              <line x1={Math.min(...spread) - 5} x2={Math.max(...spread) + 5} y1={y + 8} y2={y + 8} stroke="var(--color-ink)" strokeWidth="0.8" />
+              <line
+                x1={Math.min(...spread) - 5}
+                x2={Math.max(...spread) + 5}
+                y1={y + 8}
+                y2={y + 8}
+                stroke="var(--color-ink)"
+                strokeWidth="0.8"
+              />
               {row.runs.map((run, k) => (
                 <RunMark key={run.id} x={spread[k]!} y={y} outcome={run.outcome} />
               ))}
@@ -48,7 +60,15 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
             <svg width="14" height="16" viewBox="0 0 14 16" aria-hidden="true">
               <RunMark x={7} y={7} outcome={o} />
             </svg>
-            {o === null ? 'not finished' : { held: 'held', failed: 'failed', stoppedEarly: 'stopped early', lost: 'lost in handling', void: 'void' }[o]}
+            {o === null
+              ? 'not finished'
+              : {
+                  held: 'held',
+                  failed: 'failed',
+                  stoppedEarly: 'stopped early',
+                  lost: 'lost in handling',
+                  void: 'void',
+                }[o]}
           </span>
         ))}
       </figcaption>
@@ -71,14 +91,29 @@ function RunMark({ x, y, outcome }: { x: number; y: number; outcome: Schemas['Ru
     case 'held':
       return <line x1={x} x2={x} y1={y - 6} y2={y + 6} stroke={ink} strokeWidth="2.6" />;
     case 'failed':
-      return <path d={`M${x - 4} ${y - 5} L${x + 4} ${y + 5} M${x + 4} ${y - 5} L${x - 4} ${y + 5}`} stroke="var(--color-oxide)" strokeWidth="2.4" />;
+      return (
+        <path
+          d={`M${x - 4} ${y - 5} L${x + 4} ${y + 5} M${x + 4} ${y - 5} L${x - 4} ${y + 5}`}
+          stroke="var(--color-oxide)"
+          strokeWidth="2.4"
+        />
+      );
     case 'stoppedEarly':
-      return <path d={`M${x} ${y + 6} V${y - 5} M${x - 3.5} ${y - 1} L${x} ${y - 6} L${x + 3.5} ${y - 1}`} fill="none" stroke={ink} strokeWidth="1.6" />;
+      return (
+        <path
+          d={`M${x} ${y + 6} V${y - 5} M${x - 3.5} ${y - 1} L${x} ${y - 6} L${x + 3.5} ${y - 1}`}
+          fill="none"
+          stroke={ink}
+          strokeWidth="1.6"
+        />
+      );
     case 'lost':
       return <circle cx={x} cy={y} r="4" fill="none" stroke={ink} strokeWidth="1.4" />;
     case 'void':
       return <line x1={x - 4} x2={x + 4} y1={y} y2={y} stroke="var(--color-soft)" strokeWidth="1.6" />;
     default:
-      return <line x1={x} x2={x} y1={y - 6} y2={y + 6} stroke="var(--color-brass)" strokeWidth="2.2" strokeDasharray="2 2" />;
+      return (
+        <line x1={x} x2={x} y1={y - 6} y2={y + 6} stroke="var(--color-brass)" strokeWidth="2.2" strokeDasharray="2 2" />
+      );
   }
 }

@@ -18,15 +18,34 @@ import { DEVICE_FIELDS } from './deviceFields';
 function requirementFields(metrics: string[]): Field[] {
   return [
     { name: 'statement', label: 'What must it do?', hint: 'In words, as you would tell a user.' },
-    { name: 'metric', label: 'Metric', suggest: metrics, hint: 'The same word as the channel of the method that measures it.' },
-    { name: 'direction', label: 'Counts as met', kind: 'select', half: true, options: [{ value: 'atLeast', label: 'at least' }, { value: 'atMost', label: 'at most' }] },
+    {
+      name: 'metric',
+      label: 'Metric',
+      suggest: metrics,
+      hint: 'The same word as the channel of the method that measures it.',
+    },
+    {
+      name: 'direction',
+      label: 'Counts as met',
+      kind: 'select',
+      half: true,
+      options: [
+        { value: 'atLeast', label: 'at least' },
+        { value: 'atMost', label: 'at most' },
+      ],
+    },
     { name: 'limit', label: 'Limit', kind: 'number', half: true },
     { name: 'unit', label: 'Unit', half: true },
     { name: 'kind', label: 'Shown by', kind: 'select', half: true, options: options(KIND) },
     { name: 'coverage', label: 'For “every unit”: share of units', kind: 'number', half: true },
     { name: 'must', label: 'It must (else: it should)', kind: 'check', half: true },
     { name: 'conditions', label: 'Conditions that must be covered', kind: 'lines', hint: 'One a line: soil=moist.' },
-    { name: 'dependsOn', label: 'Depends on which classes of change?', kind: 'lines', hint: `One a line, of ${Object.values(CHANGE_CLASS).join(', ')}. Empty: all but the cosmetic.` },
+    {
+      name: 'dependsOn',
+      label: 'Depends on which classes of change?',
+      kind: 'lines',
+      hint: `One a line, of ${Object.values(CHANGE_CLASS).join(', ')}. Empty: all but the cosmetic.`,
+    },
   ];
 }
 
@@ -51,11 +70,25 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
   const device = sheet.device;
   const newest = frame.spine[0]?.revision;
   const begin = useCallback(
-    () => setForm({ kind: 'requirement', editing: { id: uuid(), record: { direction: 'atLeast', kind: 'mean', must: true, coverage: 0.9, conditions: [], dependsOn: [] } } }),
+    () =>
+      setForm({
+        kind: 'requirement',
+        editing: {
+          id: uuid(),
+          record: { direction: 'atLeast', kind: 'mean', must: true, coverage: 0.9, conditions: [], dependsOn: [] },
+        },
+      }),
     [],
   );
   useBegin(write ? begin : null);
-  const beginBuild = () => setForm({ kind: 'revision', editing: { id: uuid(), record: { letter: newest === undefined ? 'A' : '', state: 'building', parent: newest?.id ?? null } } });
+  const beginBuild = () =>
+    setForm({
+      kind: 'revision',
+      editing: {
+        id: uuid(),
+        record: { letter: newest === undefined ? 'A' : '', state: 'building', parent: newest?.id ?? null },
+      },
+    });
   const editing = (kind: Exclude<Form, null>['kind']) => (form?.kind === kind ? form.editing : null);
   const close = () => setForm(null);
 
@@ -67,7 +100,9 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         actions={
           write && (
             <>
-              <Button onClick={() => setForm({ kind: 'device', editing: { id: device.id, record: { ...device } } })}>Edit brief</Button>
+              <Button onClick={() => setForm({ kind: 'device', editing: { id: device.id, record: { ...device } } })}>
+                Edit brief
+              </Button>
               <Button look={newest === undefined ? 'primary' : 'plain'} onClick={beginBuild}>
                 {newest === undefined ? 'First build' : 'New build by hand'}
               </Button>
@@ -81,7 +116,8 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         {device.brief !== '' && <p className="mt-3 max-w-prose">{device.brief}</p>}
         {device.users !== '' && <p className="mt-1 max-w-prose text-soft">{device.users}</p>}
         <p className="mt-2 text-sm text-soft">
-          {device.gates === 'formal' ? 'Formal stages' : 'Open loop, no gates'} · shown at {Math.round(device.confidence * 100)} % confidence
+          {device.gates === 'formal' ? 'Formal stages' : 'Open loop, no gates'} · shown at{' '}
+          {Math.round(device.confidence * 100)} % confidence
           {device.costLimit !== null && ` · a next build may cost ${device.costLimit.toFixed(2)} ${device.currency}`}
           {device.hoursLimit !== null && ` · and take ${device.hoursLimit} h`}
           {device.changesLimit !== null && ` · at most ${device.changesLimit} changes at once`}
@@ -89,8 +125,8 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         <Part title="Requirements">
           {sheet.requirements.length === 0 ? (
             <Empty action={write && <Button onClick={begin}>Add requirement</Button>}>
-              A requirement is a metric with a limit, such as push force at most 45 N. From then on each build shows how far it is met,
-              and how many runs are still missing.
+              A requirement is a metric with a limit, such as push force at most 45 N. From then on each build shows how
+              far it is met, and how many runs are still missing.
             </Empty>
           ) : (
             <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Requirements">
@@ -103,7 +139,10 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                         {!r.must && <span className="font-normal text-soft"> (should)</span>}
                       </td>
                       <td className="cell">
-                        {r.metric} {r.kind === 'check' ? '' : `${r.direction === 'atLeast' ? 'at least' : 'at most'} ${r.limit} ${r.unit}`}
+                        {r.metric}{' '}
+                        {r.kind === 'check'
+                          ? ''
+                          : `${r.direction === 'atLeast' ? 'at least' : 'at most'} ${r.limit} ${r.unit}`}
                       </td>
                       <td className="cell text-soft">
                         {KIND[r.kind]}
@@ -111,7 +150,11 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                       </td>
                       <td className="py-0 text-right">
                         {write && (
-                          <Button look="quiet" aria-label={`Edit ${r.statement}`} onClick={() => setForm({ kind: 'requirement', editing: { id: r.id, record: { ...r } } })}>
+                          <Button
+                            look="quiet"
+                            aria-label={`Edit ${r.statement}`}
+                            onClick={() => setForm({ kind: 'requirement', editing: { id: r.id, record: { ...r } } })}
+                          >
                             Edit
                           </Button>
                         )}
@@ -131,17 +174,75 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
           </p>
         )}
       </Sheet>
-      <RecordSlip title="Brief" kind={`brief:${device.id}`} editing={editing('device')} fields={DEVICE_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/devices/{id}', { params: { path: { id } }, body: { ...values, workspace: device.workspace, version } as never }))} />
-      <RecordSlip title="Requirement" kind={`requirement:${device.id}`} editing={editing('requirement')} fields={requirementFields(sheet.metrics)} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/requirements/{id}', { params: { path: { id } }, body: { ...values, limit: values['limit'] ?? 0, coverage: values['coverage'] ?? 0.9, device: device.id, place: form?.editing.record['place'] ?? sheet.requirements.length, version } as never }))} />
-      <RecordSlip title={newest === undefined ? 'First build' : 'New build'} kind={`revision:${device.id}`} editing={editing('revision')}
-        fields={[...REVISION_FIELDS, ...(newest === undefined ? [] : [{ name: 'parent', label: 'Comes from', kind: 'select' as const, options: [{ value: '', label: 'none' }, ...frame.spine.map((t) => ({ value: t.revision.id, label: t.revision.letter }))] }])]}
-        onClose={close} label="Make build"
+      <RecordSlip
+        title="Brief"
+        kind={`brief:${device.id}`}
+        editing={editing('device')}
+        fields={DEVICE_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/devices/{id}', {
+              params: { path: { id } },
+              body: { ...values, workspace: device.workspace, version } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title="Requirement"
+        kind={`requirement:${device.id}`}
+        editing={editing('requirement')}
+        fields={requirementFields(sheet.metrics)}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/requirements/{id}', {
+              params: { path: { id } },
+              body: {
+                ...values,
+                limit: values['limit'] ?? 0,
+                coverage: values['coverage'] ?? 0.9,
+                device: device.id,
+                place: form?.editing.record['place'] ?? sheet.requirements.length,
+                version,
+              } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title={newest === undefined ? 'First build' : 'New build'}
+        kind={`revision:${device.id}`}
+        editing={editing('revision')}
+        fields={[
+          ...REVISION_FIELDS,
+          ...(newest === undefined
+            ? []
+            : [
+                {
+                  name: 'parent',
+                  label: 'Comes from',
+                  kind: 'select' as const,
+                  options: [
+                    { value: '', label: 'none' },
+                    ...frame.spine.map((t) => ({ value: t.revision.id, label: t.revision.letter })),
+                  ],
+                },
+              ]),
+        ]}
+        onClose={close}
+        label="Make build"
         save={async (id, values, version) => {
-          await must(api.PUT('/api/revisions/{id}', { params: { path: { id } }, body: { parent: null, ...values, device: device.id, version } as never }));
+          await must(
+            api.PUT('/api/revisions/{id}', {
+              params: { path: { id } },
+              body: { parent: null, ...values, device: device.id, version } as never,
+            }),
+          );
           await navigate(stationPath(device.id, String(values['letter']).trim(), 'build'));
-        }} />
+        }}
+      />
     </>
   );
 }

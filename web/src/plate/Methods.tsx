@@ -70,12 +70,31 @@ const FIELDS: FieldOrRows[] = [
   },
   { name: 'heldWhen', label: 'When has it held?', half: true },
   { name: 'endPoint', label: 'When does a run end?', half: true },
-  { name: 'outcomeMetric', label: 'A run that holds shows', half: true, hint: 'A metric of a requirement of the kind “share of tries”; empty where the outcome is no result.' },
+  {
+    name: 'outcomeMetric',
+    label: 'A run that holds shows',
+    half: true,
+    hint: 'A metric of a requirement of the kind “share of tries”; empty where the outcome is no result.',
+  },
   { name: 'notRepresented', label: 'What does it NOT represent?', half: true },
   { name: 'hazards', label: 'Hazards', kind: 'lines', hint: 'One a line: stored energy, flying parts, heat …' },
-  { name: 'cautions', label: 'Usual cautions', kind: 'lines', hint: 'One a line: eye protection, keep-out distance, spotter …' },
-  { name: 'abort', label: 'When to stop at once', kind: 'area', hint: 'Without this, a run can only be started by a named person with a reason.' },
-  { name: 'needsSignOff', label: 'A person is at risk, or a permit or a licensed practitioner is needed: ask for a sign-off', kind: 'check' },
+  {
+    name: 'cautions',
+    label: 'Usual cautions',
+    kind: 'lines',
+    hint: 'One a line: eye protection, keep-out distance, spotter …',
+  },
+  {
+    name: 'abort',
+    label: 'When to stop at once',
+    kind: 'area',
+    hint: 'Without this, a run can only be started by a named person with a reason.',
+  },
+  {
+    name: 'needsSignOff',
+    label: 'A person is at risk, or a permit or a licensed practitioner is needed: ask for a sign-off',
+    kind: 'check',
+  },
 ];
 
 /** Methods: how each kind of trial is done. */
@@ -92,7 +111,10 @@ export default function Methods() {
 function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
   const frame = useFrame();
   const [editing, setEditing] = useState<Editing>(null);
-  const begin = useCallback(() => setEditing({ id: uuid(), record: { minutes: 10, channels: [{ whenStopped: 'equal' }] } }), []);
+  const begin = useCallback(
+    () => setEditing({ id: uuid(), record: { minutes: 10, channels: [{ whenStopped: 'equal' }] } }),
+    [],
+  );
   useBegin(frame.write ? begin : null);
   const unsafe = methods.filter((m) => m.safety.abort.trim() === '').length;
   const channels = methods.reduce((n, m) => n + m.channels.length, 0);
@@ -115,8 +137,8 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
       >
         {methods.length === 0 && (
           <Empty>
-            A method says what is read, in which unit, what must be written down beside it, and when to stop. It is what makes two
-            builds comparable.
+            A method says what is read, in which unit, what must be written down beside it, and when to stop. It is what
+            makes two builds comparable.
           </Empty>
         )}
         {methods.map((m) => (
@@ -126,7 +148,11 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
             aside={`${m.rig === '' ? '' : `${m.rig} · `}version ${m.version} · ${m.minutes} min a run`}
             actions={
               frame.write && (
-                <Button look="quiet" aria-label={`Edit ${m.name}`} onClick={() => setEditing({ id: m.id, record: { ...m, ...m.safety } })}>
+                <Button
+                  look="quiet"
+                  aria-label={`Edit ${m.name}`}
+                  onClick={() => setEditing({ id: m.id, record: { ...m, ...m.safety } })}
+                >
                   Edit
                 </Button>
               )
@@ -144,18 +170,33 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
                     {c.low !== null && c.high !== null && `, plausible ${c.low} to ${c.high}`}
                   </span>
                 ))}
-                {m.channels.length === 0 && (m.outcomeMetric === '' ? 'nothing' : `only whether it holds: ${m.outcomeMetric}`)}
+                {m.channels.length === 0 &&
+                  (m.outcomeMetric === '' ? 'nothing' : `only whether it holds: ${m.outcomeMetric}`)}
               </dd>
               {m.conditions.length > 0 && (
                 <>
                   <dt className="text-soft">Records</dt>
-                  <dd>{m.conditions.map((c) => `${c.name}${c.unit === '' ? '' : ` (${c.unit}${c.tolerance === null ? '' : `, equal within ${c.tolerance}`})`}`).join(', ')}</dd>
+                  <dd>
+                    {m.conditions
+                      .map(
+                        (c) =>
+                          `${c.name}${c.unit === '' ? '' : ` (${c.unit}${c.tolerance === null ? '' : `, equal within ${c.tolerance}`})`}`,
+                      )
+                      .join(', ')}
+                  </dd>
                 </>
               )}
               {m.settings.length > 0 && (
                 <>
                   <dt className="text-soft">Set to</dt>
-                  <dd>{m.settings.map((s) => `${s.name} ${s.intended ?? ''} ${s.unit}${s.tolerance === null ? '' : ` ± ${s.tolerance}`}`).join(', ')}</dd>
+                  <dd>
+                    {m.settings
+                      .map(
+                        (s) =>
+                          `${s.name} ${s.intended ?? ''} ${s.unit}${s.tolerance === null ? '' : ` ± ${s.tolerance}`}`,
+                      )
+                      .join(', ')}
+                  </dd>
                 </>
               )}
               {m.heldWhen !== '' && (
@@ -172,7 +213,8 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
               )}
               <dt className="text-oxide">Mind</dt>
               <dd>
-                {[...m.safety.hazards, ...m.safety.cautions].join('. ') || 'no hazards written down'}. {m.safety.abort || 'It does not say when to stop.'}
+                {[...m.safety.hazards, ...m.safety.cautions].join('. ') || 'no hazards written down'}.{' '}
+                {m.safety.abort || 'It does not say when to stop.'}
                 {m.safety.needsSignOff && ' Needs a sign-off.'} Local rules and licensed practice come first.
               </dd>
             </dl>
@@ -190,7 +232,13 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
           must(
             api.PUT('/api/methods/{id}', {
               params: { path: { id } },
-              body: { ...values, minutes: values['minutes'] ?? 10, device: frame.device.id, safety: { hazards, cautions, abort, needsSignOff }, version } as never,
+              body: {
+                ...values,
+                minutes: values['minutes'] ?? 10,
+                device: frame.device.id,
+                safety: { hazards, cautions, abort, needsSignOff },
+                version,
+              } as never,
             }),
           )
         }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useFieldArray, useForm, type Control, type UseFormRegister } from 'react-hook-form';
 
 import { ProblemError } from '../api/client';
@@ -31,12 +31,13 @@ export function RecordForm({
   label?: string;
 }) {
   const initial = toForm(fields, record);
-  const { register, control, handleSubmit, reset, watch, setError, formState } = useForm<Values>({ defaultValues: initial });
+  const { register, control, handleSubmit, reset, subscribe, setError, formState } = useForm<Values>({
+    defaultValues: initial,
+  });
   const [problem, setProblem] = useState('');
   const [restored, setRestored] = useState(false);
   const [conflict, setConflict] = useState<Conflict | null>(null);
   const version = conflict?.version ?? (typeof record['version'] === 'number' ? record['version'] : null);
-  const saved = useRef(false);
 
   useEffect(() => {
     let gone = false;
@@ -45,12 +46,13 @@ export function RecordForm({
       reset({ ...toForm(fields, record), ...kept }, { keepDefaultValues: true });
       setRestored(true);
     });
-    const watching = watch((values) => {
-      if (!saved.current) void keepDraft(draft, values);
+    const unsubscribe = subscribe({
+      formState: { values: true },
+      callback: ({ values }) => void keepDraft(draft, values),
     });
     return () => {
       gone = true;
-      watching.unsubscribe();
+      unsubscribe();
     };
     // Only the name of the draft decides which one is read; the fields are the same for it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -60,7 +62,6 @@ export function RecordForm({
     setProblem('');
     try {
       await save(fromForm(fields, values), version);
-      saved.current = true;
       await dropDraft(draft);
       onSaved();
     } catch (error) {
@@ -103,7 +104,13 @@ export function RecordForm({
         field.kind === 'rows' ? (
           <RowsInput key={field.name} rows={field} control={control} register={register} errors={formState.errors} />
         ) : (
-          <FieldInput key={field.name} field={field} path={field.name} register={register} error={messageAt(formState.errors, field.name)} />
+          <FieldInput
+            key={field.name}
+            field={field}
+            path={field.name}
+            register={register}
+            error={messageAt(formState.errors, field.name)}
+          />
         ),
       )}
       {conflict !== null && <ConflictNote conflict={conflict} fields={fields} />}
@@ -155,7 +162,9 @@ function RowsInput({
   return (
     <fieldset className="basis-full border border-rule p-3">
       <legend className="stamp px-1 text-sm">{rows.label}</legend>
-      {messageAt(errors, rows.name) !== undefined && <p className="text-sm text-oxide">{messageAt(errors, rows.name)}</p>}
+      {messageAt(errors, rows.name) !== undefined && (
+        <p className="text-sm text-oxide">{messageAt(errors, rows.name)}</p>
+      )}
       {list.fields.map((row, i) => (
         <div key={row.id} className="mb-3 flex flex-wrap gap-x-3 gap-y-2 border-b border-rule pb-3">
           {rows.fields.map((field) => (

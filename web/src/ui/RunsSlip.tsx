@@ -10,7 +10,10 @@ export type Opened = { title: string; sentence: string; how: string; runs: strin
 
 /** What lies behind a number: the sentence, how it was worked out, and the runs. */
 export function RunsSlip({ device, opened, onClose }: { device: string; opened: Opened; onClose: () => void }) {
-  const runs = useQuery({ ...runsQuery(device, opened?.runs ?? []), enabled: opened !== null && opened.runs.length > 0 });
+  const runs = useQuery({
+    ...runsQuery(device, opened?.runs ?? []),
+    enabled: opened !== null && opened.runs.length > 0,
+  });
   return (
     <Slip open={opened !== null} onClose={onClose} title={opened?.title ?? ''} wide>
       {opened !== null && (
@@ -28,7 +31,10 @@ export function RunsSlip({ device, opened, onClose }: { device: string; opened: 
                 {runs.data?.map((run) => (
                   <tr key={run.id} className="border-t border-rule">
                     <td className="cell whitespace-nowrap">
-                      <Link className="font-semibold text-blue underline" to={`/d/${device}/${encodeURIComponent(run.letter)}/try/run/${run.id}`}>
+                      <Link
+                        className="font-semibold text-blue underline"
+                        to={`/d/${device}/${encodeURIComponent(run.letter)}/try/run/${run.id}`}
+                      >
                         {run.letter} · {run.trial} · run {run.number}
                       </Link>
                       <div className="text-xs text-soft">

@@ -47,7 +47,10 @@ export function Part({
     <section className="mt-7 border-t border-rule pt-4">
       <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
         <h2 className="stamp text-base text-ink">
-          {title} {aside !== undefined && <span className="ml-2 font-sans text-sm font-normal normal-case tracking-normal text-soft">{aside}</span>}
+          {title}{' '}
+          {aside !== undefined && (
+            <span className="ml-2 font-sans text-sm font-normal normal-case tracking-normal text-soft">{aside}</span>
+          )}
         </h2>
         {actions}
       </div>

@@ -11,7 +11,14 @@ export type Field = {
 };
 
 /** A list inside a record: each row has the same fields. */
-export type Rows = { name: string; label: string; kind: 'rows'; fields: Field[]; add: string; empty: Record<string, unknown> };
+export type Rows = {
+  name: string;
+  label: string;
+  kind: 'rows';
+  fields: Field[];
+  add: string;
+  empty: Record<string, unknown>;
+};
 
 export type FieldOrRows = Field | Rows;
 

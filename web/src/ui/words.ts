@@ -57,7 +57,12 @@ export const STANDING: Record<Schemas['Standing'], string> = {
   cameBack: 'came back',
 };
 
-export const CHOICE: Record<Schemas['Choice'], string> = { open: 'to decide', in: 'goes in', wait: 'waits', drop: 'dropped' };
+export const CHOICE: Record<Schemas['Choice'], string> = {
+  open: 'to decide',
+  in: 'goes in',
+  wait: 'waits',
+  drop: 'dropped',
+};
 
 export const KIND: Record<Schemas['Kind'], string> = {
   mean: 'the mean over runs',

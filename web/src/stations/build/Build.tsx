@@ -16,7 +16,10 @@ import { PartsTable } from './PartsTable';
 import { ParameterTable } from './ParameterTable';
 import { UnitTable } from './UnitTable';
 
-export type Form = { kind: 'change' | 'verdict' | 'parameter' | 'part' | 'unit' | 'revision'; editing: Exclude<Editing, null> } | null;
+export type Form = {
+  kind: 'change' | 'verdict' | 'parameter' | 'part' | 'unit' | 'revision';
+  editing: Exclude<Editing, null>;
+} | null;
 
 /** The Build station: what this build is, beside its parent. */
 export default function Build() {
@@ -36,7 +39,8 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
   const revision = sheet.revision;
   const begin = useCallback(() => setForm({ kind: 'change', editing: { id: uuid(), record: { class: 'shape' } } }), []);
   useBegin(write ? begin : null);
-  const add = (kind: 'parameter' | 'part' | 'unit', record: Record<string, unknown>) => setForm({ kind, editing: { id: uuid(), record } });
+  const add = (kind: 'parameter' | 'part' | 'unit', record: Record<string, unknown>) =>
+    setForm({ kind, editing: { id: uuid(), record } });
   const editing = (kind: Exclude<Form, null>['kind']) => (form?.kind === kind ? form.editing : null);
   const close = () => setForm(null);
 
@@ -48,7 +52,11 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         actions={
           write && (
             <>
-              <Button onClick={() => setForm({ kind: 'revision', editing: { id: revision.id, record: { ...revision } } })}>Edit build</Button>
+              <Button
+                onClick={() => setForm({ kind: 'revision', editing: { id: revision.id, record: { ...revision } } })}
+              >
+                Edit build
+              </Button>
               <Button look="primary" onClick={begin}>
                 Add change
               </Button>
@@ -57,7 +65,13 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         }
       >
         <p className="mt-2 text-sm text-soft">
-          {[revision.intent, revision.firmware, revision.state === 'abandoned' ? `Abandoned: ${revision.stateReason}` : ''].filter(Boolean).join(' · ')}
+          {[
+            revision.intent,
+            revision.firmware,
+            revision.state === 'abandoned' ? `Abandoned: ${revision.stateReason}` : '',
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </p>
         <Part title={sheet.parent === null ? 'Changes' : `Changes from ${sheet.parent.letter}`}>
           {sheet.changes.length === 0 ? (
@@ -67,23 +81,54 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
                 : 'Write down each change with what you expect of it. Once both builds have runs, this says what came of it.'}
             </Empty>
           ) : (
-            <ChangeTable rows={sheet.changes} parent={sheet.parent?.letter ?? ''} write={write} open={setOpened} edit={setForm} />
+            <ChangeTable
+              rows={sheet.changes}
+              parent={sheet.parent?.letter ?? ''}
+              write={write}
+              open={setOpened}
+              edit={setForm}
+            />
           )}
         </Part>
         <Part
           title="Parameters"
           aside={sheet.parent !== null && `beside those of ${sheet.parent.letter}`}
-          actions={write && <Button look="quiet" onClick={() => add('parameter', {})}>Add parameter</Button>}
+          actions={
+            write && (
+              <Button look="quiet" onClick={() => add('parameter', {})}>
+                Add parameter
+              </Button>
+            )
+          }
         >
           {sheet.parameters.length === 0 ? (
-            <Empty>Numbers of the design, each with its unit. The next build shows the difference, in the unit and in per cent.</Empty>
+            <Empty>
+              Numbers of the design, each with its unit. The next build shows the difference, in the unit and in per
+              cent.
+            </Empty>
           ) : (
-            <ParameterTable rows={sheet.parameters} parent={sheet.parent?.letter ?? null} write={write} edit={setForm} />
+            <ParameterTable
+              rows={sheet.parameters}
+              parent={sheet.parent?.letter ?? null}
+              write={write}
+              edit={setForm}
+            />
           )}
         </Part>
-        <Part title="Parts and cost" actions={write && <Button look="quiet" onClick={() => add('part', { quantity: 1, cost: 0 })}>Add part</Button>}>
+        <Part
+          title="Parts and cost"
+          actions={
+            write && (
+              <Button look="quiet" onClick={() => add('part', { quantity: 1, cost: 0 })}>
+                Add part
+              </Button>
+            )
+          }
+        >
           {sheet.parts.length === 0 ? (
-            <Empty>What it is made of and what that costs. The sum, and the difference against the parent, are worked out.</Empty>
+            <Empty>
+              What it is made of and what that costs. The sum, and the difference against the parent, are worked out.
+            </Empty>
           ) : (
             <PartsTable sheet={sheet} write={write} edit={setForm} />
           )}
@@ -91,28 +136,115 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         <Part
           title="Units"
           aside="articles built to this revision"
-          actions={write && <Button look="quiet" onClick={() => add('unit', { state: 'finished', lots: [] })}>Add unit</Button>}
+          actions={
+            write && (
+              <Button look="quiet" onClick={() => add('unit', { state: 'finished', lots: [] })}>
+                Add unit
+              </Button>
+            )
+          }
         >
           {sheet.articles.length === 0 ? (
-            <Empty>Each article with its serial and material lots. What it has been through is counted from its runs.</Empty>
+            <Empty>
+              Each article with its serial and material lots. What it has been through is counted from its runs.
+            </Empty>
           ) : (
             <UnitTable rows={sheet.articles} write={write} edit={setForm} />
           )}
         </Part>
       </Sheet>
       <RunsSlip device={frame.device.id} opened={opened} onClose={() => setOpened(null)} />
-      <RecordSlip title="Change" kind={`change:${revision.id}`} editing={editing('change')} fields={changeFields(sheet.metrics)} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/changes/{id}', { params: { path: { id } }, body: { ...form?.editing.record, ...values, revision: revision.id, version } as never }))} />
-      <RecordSlip title="What came of it" kind={`verdict:${revision.id}`} draft={`verdict:${form?.editing.id ?? ''}`} editing={editing('verdict')} fields={VERDICT_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/changes/{id}', { params: { path: { id } }, body: { ...form?.editing.record, ...values, version } as never }))} />
-      <RecordSlip title="Parameter" kind={`parameter:${revision.id}`} editing={editing('parameter')} fields={PARAMETER_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/parameters/{id}', { params: { path: { id } }, body: { ...values, revision: revision.id, version } as never }))} />
-      <RecordSlip title="Part" kind={`part:${revision.id}`} editing={editing('part')} fields={PART_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/parts/{id}', { params: { path: { id } }, body: { ...values, revision: revision.id, version } as never }))} />
-      <RecordSlip title="Unit" kind={`unit:${revision.id}`} editing={editing('unit')} fields={ARTICLE_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/articles/{id}', { params: { path: { id } }, body: { ...values, revision: revision.id, version } as never }))} />
-      <RecordSlip title={`Build ${revision.letter}`} kind={`revision:${revision.device}`} editing={editing('revision')} fields={REVISION_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/revisions/{id}', { params: { path: { id } }, body: { ...values, device: revision.device, parent: revision.parent, version } as never }))} />
+      <RecordSlip
+        title="Change"
+        kind={`change:${revision.id}`}
+        editing={editing('change')}
+        fields={changeFields(sheet.metrics)}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/changes/{id}', {
+              params: { path: { id } },
+              body: { ...form?.editing.record, ...values, revision: revision.id, version } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title="What came of it"
+        kind={`verdict:${revision.id}`}
+        draft={`verdict:${form?.editing.id ?? ''}`}
+        editing={editing('verdict')}
+        fields={VERDICT_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/changes/{id}', {
+              params: { path: { id } },
+              body: { ...form?.editing.record, ...values, version } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title="Parameter"
+        kind={`parameter:${revision.id}`}
+        editing={editing('parameter')}
+        fields={PARAMETER_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/parameters/{id}', {
+              params: { path: { id } },
+              body: { ...values, revision: revision.id, version } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title="Part"
+        kind={`part:${revision.id}`}
+        editing={editing('part')}
+        fields={PART_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/parts/{id}', {
+              params: { path: { id } },
+              body: { ...values, revision: revision.id, version } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title="Unit"
+        kind={`unit:${revision.id}`}
+        editing={editing('unit')}
+        fields={ARTICLE_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/articles/{id}', {
+              params: { path: { id } },
+              body: { ...values, revision: revision.id, version } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title={`Build ${revision.letter}`}
+        kind={`revision:${revision.device}`}
+        editing={editing('revision')}
+        fields={REVISION_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/revisions/{id}', {
+              params: { path: { id } },
+              body: { ...values, device: revision.device, parent: revision.parent, version } as never,
+            }),
+          )
+        }
+      />
     </>
   );
 }

@@ -44,7 +44,15 @@ export function ChangeTable({
                 </td>
                 <td className="cell">{row.expected || <span className="text-soft">no number</span>}</td>
                 <td className="cell">
-                  <span className={verdict === 'worse' ? 'font-semibold text-oxide' : verdict === 'nobodyLooked' ? 'font-semibold text-brass' : 'font-semibold'}>
+                  <span
+                    className={
+                      verdict === 'worse'
+                        ? 'font-semibold text-oxide'
+                        : verdict === 'nobodyLooked'
+                          ? 'font-semibold text-brass'
+                          : 'font-semibold'
+                    }
+                  >
                     {VERDICT[verdict]}
                   </span>
                   {row.change.verdict !== null && row.change.verdict !== row.computed && row.seen !== null && (
@@ -53,7 +61,7 @@ export function ChangeTable({
                   {row.runs.length > 0 ? (
                     <button
                       type="button"
-                      className="block cursor-pointer text-left text-blue underline"
+                      className="block min-h-6 cursor-pointer text-left text-blue underline"
                       onClick={() =>
                         open({
                           title: row.change.what,
@@ -68,13 +76,26 @@ export function ChangeTable({
                   ) : (
                     <span className="block text-soft">{row.sentence}</span>
                   )}
-                  {row.change.verdictNote !== '' && <span className="block text-xs text-soft">{row.change.verdictNote}</span>}
+                  {row.change.verdictNote !== '' && (
+                    <span className="block text-xs text-soft">{row.change.verdictNote}</span>
+                  )}
                   {write && (
                     <span className="flex gap-1">
-                      <Button look="quiet" onClick={() => edit({ kind: 'verdict', editing: { id: row.change.id, record: { ...row.change } } })}>
+                      <Button
+                        look="quiet"
+                        onClick={() =>
+                          edit({ kind: 'verdict', editing: { id: row.change.id, record: { ...row.change } } })
+                        }
+                      >
                         Give verdict
                       </Button>
-                      <Button look="quiet" onClick={() => edit({ kind: 'change', editing: { id: row.change.id, record: { ...row.change } } })} aria-label={`Edit ${row.change.what}`}>
+                      <Button
+                        look="quiet"
+                        onClick={() =>
+                          edit({ kind: 'change', editing: { id: row.change.id, record: { ...row.change } } })
+                        }
+                        aria-label={`Edit ${row.change.what}`}
+                      >
                         Edit
                       </Button>
                     </span>

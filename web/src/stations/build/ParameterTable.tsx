@@ -42,7 +42,12 @@ export function ParameterTable({
                   <Button
                     look="quiet"
                     aria-label={`Edit ${row.name}`}
-                    onClick={() => edit({ kind: 'parameter', editing: { id: row.here!.id, record: { ...row.here!, text: row.here!.measure.text } } })}
+                    onClick={() =>
+                      edit({
+                        kind: 'parameter',
+                        editing: { id: row.here!.id, record: { ...row.here!, text: row.here!.measure.text } },
+                      })
+                    }
                   >
                     Edit
                   </Button>

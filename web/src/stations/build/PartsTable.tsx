@@ -2,7 +2,15 @@ import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import type { Form } from './Build';
 
-export function PartsTable({ sheet, write, edit }: { sheet: Schemas['BuildSheet']; write: boolean; edit: (form: Form) => void }) {
+export function PartsTable({
+  sheet,
+  write,
+  edit,
+}: {
+  sheet: Schemas['BuildSheet'];
+  write: boolean;
+  edit: (form: Form) => void;
+}) {
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Parts and cost">
       <table className="text-sm">
@@ -19,7 +27,10 @@ export function PartsTable({ sheet, write, edit }: { sheet: Schemas['BuildSheet'
         </thead>
         <tbody>
           {sheet.parts.map((row) => (
-            <tr key={row.part.id} className={`border-t border-rule ${row.mark === 'gone' ? 'text-soft line-through' : ''}`}>
+            <tr
+              key={row.part.id}
+              className={`border-t border-rule ${row.mark === 'gone' ? 'text-soft line-through' : ''}`}
+            >
               <td className={`cell pr-8 ${row.mark === 'same' ? '' : 'font-semibold'}`}>{row.part.name}</td>
               <td className="cell pr-8">{row.part.material}</td>
               <td className="cell pr-8 text-right">{row.part.quantity}</td>
@@ -29,7 +40,11 @@ export function PartsTable({ sheet, write, edit }: { sheet: Schemas['BuildSheet'
               {write && (
                 <td className="py-0">
                   {row.mark !== 'gone' && (
-                    <Button look="quiet" aria-label={`Edit ${row.part.name}`} onClick={() => edit({ kind: 'part', editing: { id: row.part.id, record: { ...row.part } } })}>
+                    <Button
+                      look="quiet"
+                      aria-label={`Edit ${row.part.name}`}
+                      onClick={() => edit({ kind: 'part', editing: { id: row.part.id, record: { ...row.part } } })}
+                    >
                       Edit
                     </Button>
                   )}

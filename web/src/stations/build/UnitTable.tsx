@@ -3,7 +3,15 @@ import { Button } from '../../ui/Button';
 import { ARTICLE_STATE } from '../../ui/words';
 import type { Form } from './Build';
 
-export function UnitTable({ rows, write, edit }: { rows: Schemas['ArticleRow'][]; write: boolean; edit: (form: Form) => void }) {
+export function UnitTable({
+  rows,
+  write,
+  edit,
+}: {
+  rows: Schemas['ArticleRow'][];
+  write: boolean;
+  edit: (form: Form) => void;
+}) {
   return (
     <table className="text-sm">
       <thead>
@@ -24,10 +32,16 @@ export function UnitTable({ rows, write, edit }: { rows: Schemas['ArticleRow'][]
             </td>
             <td className="cell pr-8 whitespace-nowrap">{row.past}</td>
             <td className="cell pr-8">{row.article.lots.join(', ')}</td>
-            <td className="cell max-w-72 pr-8">{row.article.deviations || <span className="text-soft">as drawn</span>}</td>
+            <td className="cell max-w-72 pr-8">
+              {row.article.deviations || <span className="text-soft">as drawn</span>}
+            </td>
             {write && (
               <td className="py-0">
-                <Button look="quiet" aria-label={`Edit ${row.article.serial}`} onClick={() => edit({ kind: 'unit', editing: { id: row.article.id, record: { ...row.article } } })}>
+                <Button
+                  look="quiet"
+                  aria-label={`Edit ${row.article.serial}`}
+                  onClick={() => edit({ kind: 'unit', editing: { id: row.article.id, record: { ...row.article } } })}
+                >
                   Edit
                 </Button>
               </td>

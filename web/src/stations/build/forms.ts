@@ -6,7 +6,12 @@ export function changeFields(metrics: string[]): Field[] {
     { name: 'what', label: 'What changes?' },
     { name: 'why', label: 'Why?', kind: 'area' },
     { name: 'class', label: 'Class', kind: 'select', options: options(CHANGE_CLASS) },
-    { name: 'metric', label: 'Which metric should move?', suggest: metrics, hint: 'Without one, nobody can check it with numbers.' },
+    {
+      name: 'metric',
+      label: 'Which metric should move?',
+      suggest: metrics,
+      hint: 'Without one, nobody can check it with numbers.',
+    },
     { name: 'expected', label: 'By how much?', kind: 'number', half: true, hint: 'With its sign: −2 is less.' },
     { name: 'unit', label: 'Unit', half: true },
   ];
@@ -37,7 +42,12 @@ export const PART_FIELDS: Field[] = [
 
 export const ARTICLE_FIELDS: Field[] = [
   { name: 'serial', label: 'Serial' },
-  { name: 'lots', label: 'Material lots', kind: 'lines', hint: 'One a line: plate sheet: P-31. Another lot is a change that nobody decided.' },
+  {
+    name: 'lots',
+    label: 'Material lots',
+    kind: 'lines',
+    hint: 'One a line: plate sheet: P-31. Another lot is a change that nobody decided.',
+  },
   { name: 'deviations', label: 'Built otherwise than drawn?', kind: 'area' },
   {
     name: 'state',

@@ -30,7 +30,9 @@ export function AddPhoto({
       setState(`Sending ${file.name} …`);
       try {
         if (file.size > MOST_BYTES) {
-          throw new Error(`${file.name} has ${Math.round(file.size / 1e6)} MB; at most 25 MB can be taken. Make it smaller and send it again.`);
+          throw new Error(
+            `${file.name} has ${Math.round(file.size / 1e6)} MB; at most 25 MB can be taken. Make it smaller and send it again.`,
+          );
         }
         const form = new FormData();
         form.append('revision', revision);
@@ -42,7 +44,9 @@ export function AddPhoto({
         setState(`${file.name} is kept.`);
       } catch (error) {
         setState('');
-        setProblem(error instanceof ProblemError || error instanceof Error ? error.message : 'The picture could not be sent.');
+        setProblem(
+          error instanceof ProblemError || error instanceof Error ? error.message : 'The picture could not be sent.',
+        );
         break;
       }
     }
@@ -52,7 +56,15 @@ export function AddPhoto({
 
   return (
     <div className="flex flex-wrap items-center gap-3">
-      <input ref={input} type="file" accept="image/*" multiple className="hidden" aria-label="Photo file" onChange={(e) => void take(e.target.files)} />
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        multiple
+        className="hidden"
+        aria-label="Photo file"
+        onChange={(e) => void take(e.target.files)}
+      />
       <Button large={large} onClick={() => input.current?.click()}>
         Add photo
       </Button>

@@ -31,19 +31,29 @@ export function FailureList({
               </p>
               {f.note !== '' && <p className="text-sm">{f.note}</p>}
               <p className="text-sm">
-                <span className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : row.standing === 'closed' ? '' : 'text-brass'}`}>{STANDING[row.standing]}</span> ·{' '}
-                {row.sentence}
+                <span
+                  className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : row.standing === 'closed' ? '' : 'text-brass'}`}
+                >
+                  {STANDING[row.standing]}
+                </span>{' '}
+                · {row.sentence}
               </p>
             </div>
             <div className="text-sm">
               {row.causes.map((c) => (
                 <p key={c.id}>
-                  <span className={c.standing === 'ruledOut' ? 'text-soft line-through' : 'font-semibold'}>{c.text}</span>{' '}
+                  <span className={c.standing === 'ruledOut' ? 'text-soft line-through' : 'font-semibold'}>
+                    {c.text}
+                  </span>{' '}
                   <span className="text-soft">
                     · {CAUSE_STANDING[c.standing]}, {CAUSE_KIND[c.kind]}
                   </span>
                   {write && (
-                    <Button look="quiet" aria-label={`Edit cause ${c.text}`} onClick={() => edit({ kind: 'cause', editing: { id: c.id, record: { ...c } } })}>
+                    <Button
+                      look="quiet"
+                      aria-label={`Edit cause ${c.text}`}
+                      onClick={() => edit({ kind: 'cause', editing: { id: c.id, record: { ...c } } })}
+                    >
                       Edit
                     </Button>
                   )}
@@ -58,17 +68,38 @@ export function FailureList({
               ))}
               {write && (
                 <p className="flex flex-wrap gap-1">
-                  <Button look="quiet" aria-label={`Suspect a cause of ${f.mode}`} onClick={() => edit({ kind: 'cause', editing: { id: uuid(), record: { failure: f.id, kind: 'setUp', standing: 'suspected' } } })}>
+                  <Button
+                    look="quiet"
+                    aria-label={`Suspect a cause of ${f.mode}`}
+                    onClick={() =>
+                      edit({
+                        kind: 'cause',
+                        editing: { id: uuid(), record: { failure: f.id, kind: 'setUp', standing: 'suspected' } },
+                      })
+                    }
+                  >
                     Suspect a cause
                   </Button>
                   <Button
                     look="quiet"
                     aria-label={`Propose a change against ${f.mode}`}
-                    onClick={() => edit({ kind: 'candidate', editing: { id: uuid(), record: { failure: f.id, class: 'shape', source: 'failure', effects: [], revision } } })}
+                    onClick={() =>
+                      edit({
+                        kind: 'candidate',
+                        editing: {
+                          id: uuid(),
+                          record: { failure: f.id, class: 'shape', source: 'failure', effects: [], revision },
+                        },
+                      })
+                    }
                   >
                     Propose a change
                   </Button>
-                  <Button look="quiet" aria-label={`Edit failure ${f.mode}`} onClick={() => edit({ kind: 'failure', editing: { id: f.id, record: { ...f } } })}>
+                  <Button
+                    look="quiet"
+                    aria-label={`Edit failure ${f.mode}`}
+                    onClick={() => edit({ kind: 'failure', editing: { id: f.id, record: { ...f } } })}
+                  >
                     Edit
                   </Button>
                 </p>

@@ -20,7 +20,11 @@ import { ContactSheet } from './ContactSheet';
 import { FailureList } from './FailureList';
 
 const FAILURE_FIELDS: Field[] = [
-  { name: 'mode', label: 'Mode', hint: 'The same words for the same thing: that is how it is found again on later builds.' },
+  {
+    name: 'mode',
+    label: 'Mode',
+    hint: 'The same words for the same thing: that is how it is found again on later builds.',
+  },
   { name: 'place', label: 'Place on the device' },
   { name: 'severity', label: 'Severity', kind: 'select', options: options(SEVERITY) },
   { name: 'stage', label: 'When in the run?' },
@@ -29,7 +33,13 @@ const FAILURE_FIELDS: Field[] = [
 
 const CAUSE_FIELDS: Field[] = [
   { name: 'text', label: 'What is suspected?' },
-  { name: 'kind', label: 'Where does it lie?', kind: 'select', options: options(CAUSE_KIND), hint: 'Look at set-up, method and use before the design is blamed.' },
+  {
+    name: 'kind',
+    label: 'Where does it lie?',
+    kind: 'select',
+    options: options(CAUSE_KIND),
+    hint: 'Look at set-up, method and use before the design is blamed.',
+  },
   { name: 'standing', label: 'How does it stand?', kind: 'select', options: options(CAUSE_STANDING) },
   { name: 'findings', label: 'Findings for and against', kind: 'area' },
 ];
@@ -50,7 +60,10 @@ export default function Find() {
 function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
   const { frame, write } = usePlace();
   const [form, setForm] = useState<FindForm>(null);
-  const begin = useCallback(() => setForm({ kind: 'failure', editing: { id: uuid(), record: { severity: 'major' } } }), []);
+  const begin = useCallback(
+    () => setForm({ kind: 'failure', editing: { id: uuid(), record: { severity: 'major' } } }),
+    [],
+  );
   useBegin(write ? begin : null);
   const revision = sheet.revision.id;
   const editing = (kind: Exclude<FindForm, null>['kind']) => (form?.kind === kind ? form.editing : null);
@@ -82,7 +95,9 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         </Part>
         <Part title="Photos" actions={write && <AddPhoto revision={revision} />}>
           {sheet.photos.length === 0 ? (
-            <Empty>A photo of the broken place is worth the minute. Position data is taken out when it is uploaded.</Empty>
+            <Empty>
+              A photo of the broken place is worth the minute. Position data is taken out when it is uploaded.
+            </Empty>
           ) : (
             <ContactSheet photos={sheet.photos} />
           )}
@@ -98,12 +113,54 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
           {write && <NewObservation revision={revision} run={null} />}
         </Part>
       </Sheet>
-      <RecordSlip title="Failure" kind={`failure:${revision}`} editing={editing('failure')} fields={FAILURE_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/failures/{id}', { params: { path: { id } }, body: { run: form?.editing.record['run'], article: form?.editing.record['article'], ...values, revision, version } as never }))} />
-      <RecordSlip title="Suspected cause" kind={`cause:${String(form?.editing.record['failure'])}`} editing={editing('cause')} fields={CAUSE_FIELDS} onClose={close}
-        save={(id, values, version) => must(api.PUT('/api/causes/{id}', { params: { path: { id } }, body: { ...values, failure: form?.editing.record['failure'], version } as never }))} />
-      <RecordSlip title="Candidate against this failure" kind={`candidate:${String(form?.editing.record['failure'])}`} editing={editing('candidate')} fields={candidateFields([], [])} onClose={close} wide label="Propose it"
-        save={(id, values, version) => saveCandidate(id, { ...form?.editing.record, ...values, revision, source: 'failure' }, version)} />
+      <RecordSlip
+        title="Failure"
+        kind={`failure:${revision}`}
+        editing={editing('failure')}
+        fields={FAILURE_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/failures/{id}', {
+              params: { path: { id } },
+              body: {
+                run: form?.editing.record['run'],
+                article: form?.editing.record['article'],
+                ...values,
+                revision,
+                version,
+              } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title="Suspected cause"
+        kind={`cause:${String(form?.editing.record['failure'])}`}
+        editing={editing('cause')}
+        fields={CAUSE_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          must(
+            api.PUT('/api/causes/{id}', {
+              params: { path: { id } },
+              body: { ...values, failure: form?.editing.record['failure'], version } as never,
+            }),
+          )
+        }
+      />
+      <RecordSlip
+        title="Candidate against this failure"
+        kind={`candidate:${String(form?.editing.record['failure'])}`}
+        editing={editing('candidate')}
+        fields={candidateFields([], [])}
+        onClose={close}
+        wide
+        label="Propose it"
+        save={(id, values, version) =>
+          saveCandidate(id, { ...form?.editing.record, ...values, revision, source: 'failure' }, version)
+        }
+      />
     </>
   );
 }

@@ -9,7 +9,12 @@ import { saveCandidate } from './saveCandidate';
 
 type Choice = Schemas['Choice'];
 
-const ASKS: Record<Choice, string> = { open: '', in: 'Why does it go in?', wait: 'What does it wait for?', drop: 'Why not, and what would bring it back?' };
+const ASKS: Record<Choice, string> = {
+  open: '',
+  in: 'Why does it go in?',
+  wait: 'What does it wait for?',
+  drop: 'Why not, and what would bring it back?',
+};
 const CHOICES: { choice: Exclude<Choice, 'open'>; words: string }[] = [
   { choice: 'in', words: 'Put into next build' },
   { choice: 'wait', words: 'Let it wait' },
@@ -35,7 +40,10 @@ export function CandidateRow({
   edit: () => void;
 }) {
   const refresh = useRefresh();
-  const [draft, setDraft, dropDraft] = useDraft<{ choice: Choice | null; reason: string }>(`choice:${c.id}`, { choice: null, reason: '' });
+  const [draft, setDraft, dropDraft] = useDraft<{ choice: Choice | null; reason: string }>(`choice:${c.id}`, {
+    choice: null,
+    reason: '',
+  });
   const [problem, setProblem] = useState('');
 
   async function answer(choice: Choice, reason: string) {
@@ -56,7 +64,9 @@ export function CandidateRow({
   }
 
   return (
-    <li className={`py-3 pl-3 ${c.choice === 'in' ? 'border-l-4 border-l-blue' : 'border-l-4 border-l-transparent'} ${c.choice === 'drop' ? 'text-soft' : ''}`}>
+    <li
+      className={`py-3 pl-3 ${c.choice === 'in' ? 'border-l-4 border-l-blue' : 'border-l-4 border-l-transparent'} ${c.choice === 'drop' ? 'text-soft' : ''}`}
+    >
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <p className={`font-semibold ${c.choice === 'drop' ? 'line-through' : ''}`}>{c.what}</p>
         <p className="text-sm whitespace-nowrap">
@@ -64,17 +74,26 @@ export function CandidateRow({
         </p>
       </div>
       <p className="text-sm text-soft">
-        {[CHANGE_CLASS[c.class], c.source === 'outside' ? `asked for by ${c.askedBy || 'somebody outside'}` : '', failure === undefined ? '' : `against “${failure}”`].filter(Boolean).join(' · ')}
+        {[
+          CHANGE_CLASS[c.class],
+          c.source === 'outside' ? `asked for by ${c.askedBy || 'somebody outside'}` : '',
+          failure === undefined ? '' : `against “${failure}”`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </p>
       {c.effects.map((e) => (
         <p key={e.metric} className="text-sm">
           {e.metric} {signed(e.low)} to {signed(e.high)} {e.unit === '%' ? 'points' : e.unit}, likely {signed(e.likely)}
         </p>
       ))}
-      {c.effects.length === 0 && <p className="text-sm text-soft">No effect in numbers: afterwards only a person can say what came of it.</p>}
+      {c.effects.length === 0 && (
+        <p className="text-sm text-soft">No effect in numbers: afterwards only a person can say what came of it.</p>
+      )}
       {c.choice !== 'open' && (
         <p className="text-sm">
-          <span className={c.choice === 'in' ? 'font-semibold text-blue' : 'font-semibold'}>{CHOICE[c.choice]}</span>: {c.reason}
+          <span className={c.choice === 'in' ? 'font-semibold text-blue' : 'font-semibold'}>{CHOICE[c.choice]}</span>:{' '}
+          {c.reason}
         </p>
       )}
       {write && (
@@ -104,7 +123,12 @@ export function CandidateRow({
         <form onSubmit={submit} className="mt-2 flex items-end gap-2" noValidate>
           <label className="flex-1 text-sm font-semibold">
             {ASKS[draft.choice]}
-            <input className="field mt-1 font-normal" autoFocus value={draft.reason} onChange={(e) => setDraft({ ...draft, reason: e.target.value })} />
+            <input
+              className="field mt-1 font-normal"
+              autoFocus
+              value={draft.reason}
+              onChange={(e) => setDraft({ ...draft, reason: e.target.value })}
+            />
           </label>
           <Button type="submit" look="primary">
             Keep

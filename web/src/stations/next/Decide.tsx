@@ -26,12 +26,19 @@ export function Decide({ sheet }: { sheet: Schemas['NextSheet'] }) {
   const undecided = sheet.candidates.filter((c) => c.choice === 'open').length;
   return (
     <div className="mt-6 border-t-2 border-ink pt-3">
-      <Button look="primary" large className="w-full" disabled={sheet.consequences.chosen === 0} onClick={() => setIds({ decision: uuid(), next: uuid() })}>
+      <Button
+        look="primary"
+        large
+        className="w-full"
+        disabled={sheet.consequences.chosen === 0}
+        onClick={() => setIds({ decision: uuid(), next: uuid() })}
+      >
         Decide build {sheet.nextLetter}
       </Button>
       {undecided > 0 && (
         <p className="mt-1 text-sm text-soft">
-          {undecided} {undecided === 1 ? 'candidate has' : 'candidates have'} no answer yet; each needs one, with a reason, before the decision.
+          {undecided} {undecided === 1 ? 'candidate has' : 'candidates have'} no answer yet; each needs one, with a
+          reason, before the decision.
         </p>
       )}
       <Slip open={ids !== null} onClose={() => setIds(null)} title={`Decide build ${sheet.nextLetter}`}>
@@ -45,7 +52,12 @@ export function Decide({ sheet }: { sheet: Schemas['NextSheet'] }) {
               label="Decide"
               save={(values) => {
                 setLetter(String(values['letter']).trim());
-                return must(api.PUT('/api/decisions/{id}', { params: { path: { id: ids.decision } }, body: { ...values, revision: sheet.revision.id, next: ids.next } as never }));
+                return must(
+                  api.PUT('/api/decisions/{id}', {
+                    params: { path: { id: ids.decision } },
+                    body: { ...values, revision: sheet.revision.id, next: ids.next } as never,
+                  }),
+                );
               }}
               onSaved={() => {
                 setIds(null);

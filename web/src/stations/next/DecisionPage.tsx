@@ -32,7 +32,10 @@ function Page({ record }: { record: Schemas['DecisionView'] }) {
       sentence={`On ${day(record.at)} ${record.by} decided build ${record.nextLetter} after ${record.letter}: ${of('in').length} ${of('in').length === 1 ? 'change' : 'changes'}, ${known.cost} ${known.currency}, ${known.hours} h.`}
       actions={
         <>
-          <Link className="frame-only self-center font-semibold text-blue underline" to={stationPath(frame.device.id, record.nextLetter, 'build')}>
+          <Link
+            className="frame-only self-center font-semibold text-blue underline"
+            to={stationPath(frame.device.id, record.nextLetter, 'build')}
+          >
             Go to {record.nextLetter}
           </Link>
           <Button className="frame-only" onClick={() => window.print()}>

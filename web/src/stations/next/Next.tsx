@@ -31,7 +31,10 @@ export default function Next() {
 function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
   const { frame, write } = usePlace();
   const [editing, setEditing] = useState<Editing>(null);
-  const begin = useCallback(() => setEditing({ id: uuid(), record: { class: 'shape', source: 'team', effects: [] } }), []);
+  const begin = useCallback(
+    () => setEditing({ id: uuid(), record: { class: 'shape', source: 'team', effects: [] } }),
+    [],
+  );
   useBegin(write ? begin : null);
   const currency = sheet.device.currency;
   return (
@@ -50,11 +53,17 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
         {sheet.decisions.map((d) => (
           <p key={d.id} className="mt-3 border-l-4 border-ink pl-3">
             Build {d.nextLetter} was decided by {d.by}.{' '}
-            <Link className="font-semibold text-blue underline" to={`${stationPath(frame.device.id, sheet.revision.letter, 'next')}/decision/${d.id}`}>
+            <Link
+              className="font-semibold text-blue underline"
+              to={`${stationPath(frame.device.id, sheet.revision.letter, 'next')}/decision/${d.id}`}
+            >
               Read the record
             </Link>{' '}
             ·{' '}
-            <Link className="font-semibold text-blue underline" to={stationPath(frame.device.id, d.nextLetter, 'build')}>
+            <Link
+              className="font-semibold text-blue underline"
+              to={stationPath(frame.device.id, d.nextLetter, 'build')}
+            >
               Go to {d.nextLetter}
             </Link>
           </p>
@@ -62,7 +71,10 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
         <div className="lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-x-8">
           <Part title="Candidates">
             {sheet.candidates.length === 0 ? (
-              <Empty>What could the next build change? A candidate may come from a failure, from the team or from outside; each gets an answer and a reason.</Empty>
+              <Empty>
+                What could the next build change? A candidate may come from a failure, from the team or from outside;
+                each gets an answer and a reason.
+              </Empty>
             ) : (
               <ul className="divide-y divide-rule">
                 {sheet.candidates.map((c) => (
@@ -90,7 +102,8 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
             <ul className="text-sm">
               {sheet.settled.map((c) => (
                 <li key={c.id} className="border-t border-rule py-1.5">
-                  <span className={c.choice === 'drop' ? 'text-soft line-through' : 'font-semibold'}>{c.what}</span> · {CHOICE[c.choice]}: {c.reason}
+                  <span className={c.choice === 'drop' ? 'text-soft line-through' : 'font-semibold'}>{c.what}</span> ·{' '}
+                  {CHOICE[c.choice]}: {c.reason}
                   {c.askedBy !== '' && <span className="text-soft"> Asked for by {c.askedBy}.</span>}
                 </li>
               ))}
@@ -105,7 +118,13 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
         fields={candidateFields(sheet.metrics, sheet.failures)}
         wide
         onClose={() => setEditing(null)}
-        save={(id, values, version) => saveCandidate(id, { ...editing?.record, ...values, revision: editing?.record['revision'] ?? sheet.revision.id }, version)}
+        save={(id, values, version) =>
+          saveCandidate(
+            id,
+            { ...editing?.record, ...values, revision: editing?.record['revision'] ?? sheet.revision.id },
+            version,
+          )
+        }
       />
     </>
   );

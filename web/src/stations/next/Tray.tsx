@@ -1,17 +1,43 @@
 import type { Schemas } from '../../api/client';
 import { ForecastBar } from '../../figures/ForecastBar';
 
-const MEETS: Record<string, string> = { would: 'within the limit', could: 'perhaps within', wouldNot: 'not within', unknown: 'nothing to stand on' };
+const MEETS: Record<string, string> = {
+  would: 'within the limit',
+  could: 'perhaps within',
+  wouldNot: 'not within',
+  unknown: 'nothing to stand on',
+};
 
 /** Sums against limits, where the metrics would go, and what can no longer be told apart. */
-export function Tray({ consequences: c, device }: { consequences: Schemas['Consequences']; device: Schemas['DeviceView'] }) {
+export function Tray({
+  consequences: c,
+  device,
+}: {
+  consequences: Schemas['Consequences'];
+  device: Schemas['DeviceView'];
+}) {
   return (
     <>
       <table className="w-full text-sm">
         <tbody>
-          <Sum words="Cost" value={`${c.cost} ${device.currency}`} limit={device.costLimit === null ? null : `${device.costLimit.toFixed(2)}`} over={device.costLimit !== null && Number(c.cost) > device.costLimit} />
-          <Sum words="Hours" value={`${c.hours} h`} limit={device.hoursLimit === null ? null : `${device.hoursLimit}`} over={device.hoursLimit !== null && c.hours > device.hoursLimit} />
-          <Sum words="Changes" value={String(c.chosen)} limit={device.changesLimit === null ? null : String(device.changesLimit)} over={device.changesLimit !== null && c.chosen > device.changesLimit} />
+          <Sum
+            words="Cost"
+            value={`${c.cost} ${device.currency}`}
+            limit={device.costLimit === null ? null : `${device.costLimit.toFixed(2)}`}
+            over={device.costLimit !== null && Number(c.cost) > device.costLimit}
+          />
+          <Sum
+            words="Hours"
+            value={`${c.hours} h`}
+            limit={device.hoursLimit === null ? null : `${device.hoursLimit}`}
+            over={device.hoursLimit !== null && c.hours > device.hoursLimit}
+          />
+          <Sum
+            words="Changes"
+            value={String(c.chosen)}
+            limit={device.changesLimit === null ? null : String(device.changesLimit)}
+            over={device.changesLimit !== null && c.chosen > device.changesLimit}
+          />
         </tbody>
       </table>
       {c.over.map((o) => (
@@ -27,13 +53,20 @@ export function Tray({ consequences: c, device }: { consequences: Schemas['Conse
       {c.forecasts.map((f) => (
         <div key={f.metric} className="mt-4 border-t border-rule pt-2">
           <p className="text-sm font-semibold">
-            {f.metric}, {f.unit} <span className={`font-normal ${f.meets === 'wouldNot' ? 'text-oxide' : 'text-soft'}`}>· {MEETS[f.meets]}</span>
+            {f.metric}, {f.unit}{' '}
+            <span className={`font-normal ${f.meets === 'wouldNot' ? 'text-oxide' : 'text-soft'}`}>
+              · {MEETS[f.meets]}
+            </span>
           </p>
           <ForecastBar forecast={f} />
           <p className="text-xs text-soft">{f.sentence}</p>
         </div>
       ))}
-      {c.chosen === 0 && <p className="mt-2 text-sm text-soft">Nothing is chosen yet. Put a candidate in, and its sums and overlaps appear here.</p>}
+      {c.chosen === 0 && (
+        <p className="mt-2 text-sm text-soft">
+          Nothing is chosen yet. Put a candidate in, and its sums and overlaps appear here.
+        </p>
+      )}
     </>
   );
 }

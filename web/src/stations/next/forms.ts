@@ -14,7 +14,11 @@ export function candidateFields(metrics: string[], failures: { id: string; label
           },
         ];
   return [
-    { name: 'what', label: 'What would change?', hint: 'With the present value and the proposed one: 4 mm instead of 3 mm.' },
+    {
+      name: 'what',
+      label: 'What would change?',
+      hint: 'With the present value and the proposed one: 4 mm instead of 3 mm.',
+    },
     { name: 'why', label: 'Why?', kind: 'area' },
     { name: 'class', label: 'Class', kind: 'select', half: true, options: options(CHANGE_CLASS) },
     {

@@ -3,7 +3,20 @@ import type { Values } from '../../ui/fields';
 
 /** Sends the whole candidate again with what was changed. */
 export function saveCandidate(id: string, values: Values, version: number | null): Promise<unknown> {
-  const fields = ['revision', 'what', 'why', 'class', 'cost', 'hours', 'effects', 'source', 'askedBy', 'failure', 'choice', 'reason'];
+  const fields = [
+    'revision',
+    'what',
+    'why',
+    'class',
+    'cost',
+    'hours',
+    'effects',
+    'source',
+    'askedBy',
+    'failure',
+    'choice',
+    'reason',
+  ];
   const body = Object.fromEntries(fields.filter((f) => values[f] !== undefined).map((f) => [f, values[f]]));
   for (const amount of ['cost', 'hours']) body[amount] ??= 0;
   return must(api.PUT('/api/candidates/{id}', { params: { path: { id } }, body: { ...body, version } as never }));

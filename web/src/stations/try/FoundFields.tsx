@@ -18,7 +18,10 @@ export function FoundFields({ sheet, write }: { sheet: Schemas['RunSheet']; writ
   const refresh = useRefresh();
   const kept: Found = Object.fromEntries([...run.conditions, ...run.settings].map((f) => [f.name, f.text]));
   const [draft, setDraft, dropDraft] = useDraft<Found | null>(`found:${run.id}`, null);
-  const [more, setMore, dropMore] = useDraft<{ operator: string; position: string; note: string } | null>(`about:${run.id}`, null);
+  const [more, setMore, dropMore] = useDraft<{ operator: string; position: string; note: string } | null>(
+    `about:${run.id}`,
+    null,
+  );
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [state, setState] = useState('');
   const values = { ...kept, ...draft };
@@ -46,7 +49,10 @@ export function FoundFields({ sheet, write }: { sheet: Schemas['RunSheet']; writ
       const at: Record<string, string> = {};
       for (const [path, message] of Object.entries(error.violations)) {
         const match = /^(conditions|settings)\[(\d+)\]/.exec(path);
-        const name = match === null ? undefined : (match[1] === 'conditions' ? method.conditions : method.settings)[Number(match[2])]?.name;
+        const name =
+          match === null
+            ? undefined
+            : (match[1] === 'conditions' ? method.conditions : method.settings)[Number(match[2])]?.name;
         if (name !== undefined) at[name] = message;
       }
       setProblems(at);
@@ -56,7 +62,10 @@ export function FoundFields({ sheet, write }: { sheet: Schemas['RunSheet']; writ
 
   return (
     <form onSubmit={(e) => void submit(e)} className="grid grid-cols-2 gap-x-4 gap-y-3" noValidate>
-      {[...method.settings.map((s) => ({ ...s, states: [] as string[], setting: true })), ...method.conditions.map((c) => ({ ...c, intended: null, setting: false }))].map((rule) => (
+      {[
+        ...method.settings.map((s) => ({ ...s, states: [] as string[], setting: true })),
+        ...method.conditions.map((c) => ({ ...c, intended: null, setting: false })),
+      ].map((rule) => (
         <FoundField
           key={rule.name}
           rule={rule}
@@ -67,8 +76,18 @@ export function FoundFields({ sheet, write }: { sheet: Schemas['RunSheet']; writ
           onChange={(text) => setDraft({ ...draft, [rule.name]: text })}
         />
       ))}
-      <TextField label="Operator" value={about.operator} write={write} onChange={(operator) => setMore({ ...about, operator })} />
-      <TextField label="Rung, arm or place" value={about.position} write={write} onChange={(position) => setMore({ ...about, position })} />
+      <TextField
+        label="Operator"
+        value={about.operator}
+        write={write}
+        onChange={(operator) => setMore({ ...about, operator })}
+      />
+      <TextField
+        label="Rung, arm or place"
+        value={about.position}
+        write={write}
+        onChange={(position) => setMore({ ...about, position })}
+      />
       <div className="col-span-2">
         <TextField label="Note" value={about.note} write={write} onChange={(note) => setMore({ ...about, note })} />
       </div>
@@ -108,7 +127,13 @@ function FoundField({
         {rule.name} {rule.unit !== '' && <span className="font-normal text-soft">{rule.unit}</span>}
       </label>
       {rule.states.length > 0 ? (
-        <select id={id} className="field min-h-12" value={value} disabled={!write} onChange={(e) => onChange(e.target.value)}>
+        <select
+          id={id}
+          className="field min-h-12"
+          value={value}
+          disabled={!write}
+          onChange={(e) => onChange(e.target.value)}
+        >
           <option value="">not recorded</option>
           {[...new Set([...rule.states, 'unknown', ...(value === '' ? [] : [value])])].map((s) => (
             <option key={s}>{s}</option>
@@ -126,21 +151,42 @@ function FoundField({
           onChange={(e) => onChange(e.target.value)}
         />
       )}
-      <p id={`${id}-more`} className={`text-xs ${problem !== undefined ? 'font-semibold text-oxide' : missing ? 'text-brass' : 'text-soft'}`}>
-        {problem ?? (missing ? 'Not recorded yet.' : rule.intended !== null ? `Should be ${rule.intended} ${rule.unit}.` : '')}
+      <p
+        id={`${id}-more`}
+        className={`text-xs ${problem !== undefined ? 'font-semibold text-oxide' : missing ? 'text-brass' : 'text-soft'}`}
+      >
+        {problem ??
+          (missing ? 'Not recorded yet.' : rule.intended !== null ? `Should be ${rule.intended} ${rule.unit}.` : '')}
       </p>
     </div>
   );
 }
 
-function TextField({ label, value, write, onChange }: { label: string; value: string; write: boolean; onChange: (text: string) => void }) {
+function TextField({
+  label,
+  value,
+  write,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  write: boolean;
+  onChange: (text: string) => void;
+}) {
   const id = useId();
   return (
     <div>
       <label htmlFor={id} className="mb-1 block text-sm font-semibold">
         {label}
       </label>
-      <input id={id} className="field min-h-12" value={value} disabled={!write} autoComplete="off" onChange={(e) => onChange(e.target.value)} />
+      <input
+        id={id}
+        className="field min-h-12"
+        value={value}
+        disabled={!write}
+        autoComplete="off"
+        onChange={(e) => onChange(e.target.value)}
+      />
     </div>
   );
 }

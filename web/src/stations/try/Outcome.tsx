@@ -10,7 +10,14 @@ import { runBody } from './runBody';
 
 type RunOutcome = Schemas['RunOutcome'];
 
-type Draft = { outcome: RunOutcome | null; reason: string; mode: string; place: string; severity: Schemas['Severity']; failure: string };
+type Draft = {
+  outcome: RunOutcome | null;
+  reason: string;
+  mode: string;
+  place: string;
+  severity: Schemas['Severity'];
+  failure: string;
+};
 
 const BUTTONS: { outcome: RunOutcome; words: string }[] = [
   { outcome: 'held', words: 'Held' },
@@ -54,7 +61,15 @@ export function Outcome({ sheet, write }: { sheet: Schemas['RunSheet']; write: b
   );
 }
 
-function NewOutcome({ sheet, amending, onDone }: { sheet: Schemas['RunSheet']; amending: boolean; onDone: () => void }) {
+function NewOutcome({
+  sheet,
+  amending,
+  onDone,
+}: {
+  sheet: Schemas['RunSheet'];
+  amending: boolean;
+  onDone: () => void;
+}) {
   const { run } = sheet;
   const id = useId();
   const refresh = useRefresh();
@@ -75,15 +90,32 @@ function NewOutcome({ sheet, amending, onDone }: { sheet: Schemas['RunSheet']; a
     setProblem('');
     try {
       if (amending) {
-        await must(api.POST('/api/runs/{id}/amend', { params: { path: { id: run.id } }, body: { outcome, reason: draft.reason, version: run.version } }));
+        await must(
+          api.POST('/api/runs/{id}/amend', {
+            params: { path: { id: run.id } },
+            body: { outcome, reason: draft.reason, version: run.version },
+          }),
+        );
       } else {
-        await must(api.PUT('/api/runs/{id}', { params: { path: { id: run.id } }, body: runBody(run, { outcome, outcomeReason: draft.reason }) }));
+        await must(
+          api.PUT('/api/runs/{id}', {
+            params: { path: { id: run.id } },
+            body: runBody(run, { outcome, outcomeReason: draft.reason }),
+          }),
+        );
       }
       if (outcome === 'failed' && draft.mode.trim() !== '') {
         await must(
           api.PUT('/api/failures/{id}', {
             params: { path: { id: draft.failure } },
-            body: { revision: sheet.revision.id, run: run.id, mode: draft.mode, place: draft.place, severity: draft.severity, note: draft.reason },
+            body: {
+              revision: sheet.revision.id,
+              run: run.id,
+              mode: draft.mode,
+              place: draft.place,
+              severity: draft.severity,
+              note: draft.reason,
+            },
           }),
         );
       }
@@ -127,7 +159,12 @@ function NewOutcome({ sheet, amending, onDone }: { sheet: Schemas['RunSheet']; a
             <label htmlFor={`${id}-reason`} className="mb-1 block font-semibold">
               {asks}
             </label>
-            <input id={`${id}-reason`} className="field min-h-14" value={draft.reason} onChange={(e) => setDraft({ ...draft, reason: e.target.value })} />
+            <input
+              id={`${id}-reason`}
+              className="field min-h-14"
+              value={draft.reason}
+              onChange={(e) => setDraft({ ...draft, reason: e.target.value })}
+            />
           </div>
           {draft.outcome === 'failed' && (
             <fieldset className="grid grid-cols-2 gap-3 border border-rule p-3">
@@ -136,21 +173,46 @@ function NewOutcome({ sheet, amending, onDone }: { sheet: Schemas['RunSheet']; a
                 <label htmlFor={`${id}-mode`} className="mb-1 block text-sm font-semibold">
                   Mode
                 </label>
-                <input id={`${id}-mode`} list={`${id}-modes`} className="field min-h-12" value={draft.mode} onChange={(e) => setDraft({ ...draft, mode: e.target.value })} />
-                <datalist id={`${id}-modes`}>{sheet.modes.map((m) => <option key={m} value={m} />)}</datalist>
+                <input
+                  id={`${id}-mode`}
+                  list={`${id}-modes`}
+                  className="field min-h-12"
+                  value={draft.mode}
+                  onChange={(e) => setDraft({ ...draft, mode: e.target.value })}
+                />
+                <datalist id={`${id}-modes`}>
+                  {sheet.modes.map((m) => (
+                    <option key={m} value={m} />
+                  ))}
+                </datalist>
               </div>
               <div>
                 <label htmlFor={`${id}-place`} className="mb-1 block text-sm font-semibold">
                   Place on the device
                 </label>
-                <input id={`${id}-place`} list={`${id}-places`} className="field min-h-12" value={draft.place} onChange={(e) => setDraft({ ...draft, place: e.target.value })} />
-                <datalist id={`${id}-places`}>{sheet.places.map((m) => <option key={m} value={m} />)}</datalist>
+                <input
+                  id={`${id}-place`}
+                  list={`${id}-places`}
+                  className="field min-h-12"
+                  value={draft.place}
+                  onChange={(e) => setDraft({ ...draft, place: e.target.value })}
+                />
+                <datalist id={`${id}-places`}>
+                  {sheet.places.map((m) => (
+                    <option key={m} value={m} />
+                  ))}
+                </datalist>
               </div>
               <div>
                 <label htmlFor={`${id}-severity`} className="mb-1 block text-sm font-semibold">
                   Severity
                 </label>
-                <select id={`${id}-severity`} className="field min-h-12" value={draft.severity} onChange={(e) => setDraft({ ...draft, severity: e.target.value as Schemas['Severity'] })}>
+                <select
+                  id={`${id}-severity`}
+                  className="field min-h-12"
+                  value={draft.severity}
+                  onChange={(e) => setDraft({ ...draft, severity: e.target.value as Schemas['Severity'] })}
+                >
                   {Object.entries(SEVERITY).map(([value, words]) => (
                     <option key={value} value={value}>
                       {words}

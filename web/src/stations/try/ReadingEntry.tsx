@@ -45,7 +45,9 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
     const timer = setTimeout(() => {
       must(api.POST('/api/readings/preview', { body: { run, channel: channel.key, text } }))
         .then((p) => setPreview(p.converted ? `${p.typed} is ${p.inChannelUnit}` : ''))
-        .catch((error: unknown) => setPreview(error instanceof ProblemError && error.status === 422 ? error.message : ''));
+        .catch((error: unknown) =>
+          setPreview(error instanceof ProblemError && error.status === 422 ? error.message : ''),
+        );
     }, 300);
     return () => clearTimeout(timer);
   }, [text, draft.text, run, channel.key, channel.unit]);
@@ -54,7 +56,12 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
     setBusy(true);
     setProblem('');
     try {
-      await must(api.PUT('/api/readings/{id}', { params: { path: { id: draft.id } }, body: { run, channel: channel.key, text: value, confirmed } }));
+      await must(
+        api.PUT('/api/readings/{id}', {
+          params: { path: { id: draft.id } },
+          body: { run, channel: channel.key, text: value, confirmed },
+        }),
+      );
       dropDraft();
       await refresh();
     } catch (error) {
@@ -74,7 +81,8 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
   return (
     <form onSubmit={submit} noValidate>
       <label htmlFor={id} className="mb-1 block font-semibold">
-        {channel.metric} {channel.instrument !== '' && <span className="font-normal text-soft">· {channel.instrument}</span>}
+        {channel.metric}{' '}
+        {channel.instrument !== '' && <span className="font-normal text-soft">· {channel.instrument}</span>}
       </label>
       <div className="flex items-stretch gap-2">
         <input
@@ -92,10 +100,19 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
           }}
           className={`field min-h-14 min-w-0 flex-1 text-2xl font-semibold ${problem === '' ? '' : 'border-oxide'}`}
         />
-        <span aria-hidden="true" className="flex min-w-14 items-center justify-center border border-rule bg-ground px-2 text-2xl font-semibold">
+        <span
+          aria-hidden="true"
+          className="flex min-w-14 items-center justify-center border border-rule bg-ground px-2 text-2xl font-semibold"
+        >
           {channel.unit}
         </span>
-        <Button type="submit" look="primary" large disabled={busy || draft.text.trim() === ''} aria-label={`Keep ${channel.metric}`}>
+        <Button
+          type="submit"
+          look="primary"
+          large
+          disabled={busy || draft.text.trim() === ''}
+          aria-label={`Keep ${channel.metric}`}
+        >
           {busy ? '…' : 'Keep'}
         </Button>
       </div>
@@ -114,7 +131,12 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
             {questions
               .filter((q) => q.corrected !== null)
               .map((q) => (
-                <Button key={q.corrected} look="primary" large onClick={() => void keep(q.corrected!, `Typed ${text}, corrected: ${q.sentence}`)}>
+                <Button
+                  key={q.corrected}
+                  look="primary"
+                  large
+                  onClick={() => void keep(q.corrected!, `Typed ${text}, corrected: ${q.sentence}`)}
+                >
                   It is {q.corrected}
                 </Button>
               ))}
@@ -131,7 +153,15 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
   );
 }
 
-function KeptReading({ channel, reading, write }: { channel: Schemas['Channel']; reading: Schemas['ReadingView']; write: boolean }) {
+function KeptReading({
+  channel,
+  reading,
+  write,
+}: {
+  channel: Schemas['Channel'];
+  reading: Schemas['ReadingView'];
+  write: boolean;
+}) {
   const [amending, setAmending] = useState(false);
   const amended = reading.amendments.at(-1);
   return (
@@ -158,7 +188,15 @@ function KeptReading({ channel, reading, write }: { channel: Schemas['Channel'];
   );
 }
 
-function AmendReading({ reading, unit, onDone }: { reading: Schemas['ReadingView']; unit: string; onDone: () => void }) {
+function AmendReading({
+  reading,
+  unit,
+  onDone,
+}: {
+  reading: Schemas['ReadingView'];
+  unit: string;
+  onDone: () => void;
+}) {
   const refresh = useRefresh();
   const id = useId();
   const [text, setText] = useState('');
@@ -186,7 +224,13 @@ function AmendReading({ reading, unit, onDone }: { reading: Schemas['ReadingView
       <label htmlFor={`${id}-v`} className="block text-sm font-semibold">
         The right value, in {unit}
       </label>
-      <input id={`${id}-v`} className="field" inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} />
+      <input
+        id={`${id}-v`}
+        className="field"
+        inputMode="decimal"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
       <label htmlFor={`${id}-r`} className="block text-sm font-semibold">
         Why?
       </label>

@@ -57,8 +57,8 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
       )}
       {method.safety.hazards.length > 0 && run.outcome === null && (
         <p className="mt-4 border-l-4 border-oxide pl-3 text-sm">
-          <strong>{method.safety.hazards.join(', ')}.</strong> {method.safety.cautions.join('. ')}. {method.safety.abort} Local rules and
-          licensed practice come first.
+          <strong>{method.safety.hazards.join(', ')}.</strong> {method.safety.cautions.join('. ')}.{' '}
+          {method.safety.abort} Local rules and licensed practice come first.
         </p>
       )}
       <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
@@ -78,7 +78,14 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
               </div>
             </Part>
           )}
-          <Part title="Outcome" aside={method.heldWhen === '' ? undefined : `held when: ${method.heldWhen.charAt(0).toLowerCase()}${method.heldWhen.slice(1)}`}>
+          <Part
+            title="Outcome"
+            aside={
+              method.heldWhen === ''
+                ? undefined
+                : `held when: ${method.heldWhen.charAt(0).toLowerCase()}${method.heldWhen.slice(1)}`
+            }
+          >
             <Outcome sheet={sheet} write={write} />
           </Part>
         </div>

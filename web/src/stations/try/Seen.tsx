@@ -16,7 +16,8 @@ export function Seen({ sheet, write }: { sheet: Schemas['RunSheet']; write: bool
     <Part title="Seen">
       {sheet.failures.map((f) => (
         <p key={f.id} className="border-l-2 border-oxide pl-3">
-          <strong className="text-oxide">{f.mode}</strong> {f.place === '' ? '' : `· ${f.place}`} · {SEVERITY[f.severity]}
+          <strong className="text-oxide">{f.mode}</strong> {f.place === '' ? '' : `· ${f.place}`} ·{' '}
+          {SEVERITY[f.severity]}
           {f.note !== '' && <span className="block text-sm">{f.note}</span>}
         </p>
       ))}
@@ -49,7 +50,12 @@ export function NewObservation({ revision, run }: { revision: string; run: strin
     event.preventDefault();
     setProblem('');
     try {
-      await must(api.PUT('/api/observations/{id}', { params: { path: { id: draft.id } }, body: { revision, run, text: draft.text } }));
+      await must(
+        api.PUT('/api/observations/{id}', {
+          params: { path: { id: draft.id } },
+          body: { revision, run, text: draft.text },
+        }),
+      );
       dropDraft();
       setDraft({ id: uuid(), text: '' });
       await refresh();

@@ -18,14 +18,28 @@ export function TrialSlip({
   onClose: () => void;
 }) {
   const refresh = useRefresh();
-  const signed = (who: unknown, note: unknown) => (String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? '') });
+  const signed = (who: unknown, note: unknown) =>
+    String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? '') };
   const fields: Field[] = [
     ...(trial === null
-      ? [{ name: 'method', label: 'Method', kind: 'select' as const, options: sheet.methods.map((m) => ({ value: m.id, label: m.name })) }]
+      ? [
+          {
+            name: 'method',
+            label: 'Method',
+            kind: 'select' as const,
+            options: sheet.methods.map((m) => ({ value: m.id, label: m.name })),
+          },
+        ]
       : []),
     { name: 'name', label: 'Name' },
     { name: 'question', label: 'What should it answer?', kind: 'area' },
-    { name: 'plannedRuns', label: 'Planned runs', kind: 'number', half: true, hint: 'Under three, any answer stays thin.' },
+    {
+      name: 'plannedRuns',
+      label: 'Planned runs',
+      kind: 'number',
+      half: true,
+      hint: 'Under three, any answer stays thin.',
+    },
     { name: 'repeats', label: 'Repeats are', kind: 'select', half: true, options: options(REPEATS) },
     ...(trial !== null
       ? [
@@ -43,7 +57,12 @@ export function TrialSlip({
       : []),
     { name: 'signedBy', label: 'Signed off by', half: true, hint: 'Needed where the method puts a person at risk.' },
     { name: 'signedNote', label: 'Sign-off note', half: true },
-    { name: 'overrideBy', label: 'Started without stop criteria by', half: true, hint: 'Only where the method does not say when to stop.' },
+    {
+      name: 'overrideBy',
+      label: 'Started without stop criteria by',
+      half: true,
+      hint: 'Only where the method does not say when to stop.',
+    },
     { name: 'overrideNote', label: 'Reason', half: true },
   ];
   const record: Values =

@@ -52,8 +52,8 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
               </Link>
             }
           >
-            A trial follows a method: what is measured, in which unit, what must be recorded, and when to stop. Write the first
-            one; then a run takes a minute.
+            A trial follows a method: what is measured, in which unit, what must be recorded, and when to stop. Write
+            the first one; then a run takes a minute.
           </Empty>
         )}
         {sheet.trials.length > 0 && (
@@ -63,12 +63,17 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
         )}
         {sheet.trials.length === 0 && !noMethods && (
           <Empty action={write && <Button onClick={begin}>Start a trial</Button>}>
-            Start with the cheapest check that could prove this build wrong. Means, intervals and what is still missing appear with
-            the second run.
+            Start with the cheapest check that could prove this build wrong. Means, intervals and what is still missing
+            appear with the second run.
           </Empty>
         )}
         {sheet.trials.map((row) => (
-          <TrialPart key={row.trial.id} row={row} sheet={sheet} edit={() => setTrial({ id: row.trial.id, trial: row.trial })} />
+          <TrialPart
+            key={row.trial.id}
+            row={row}
+            sheet={sheet}
+            edit={() => setTrial({ id: row.trial.id, trial: row.trial })}
+          />
         ))}
       </Sheet>
       {trial !== null && <TrialSlip id={trial.id} trial={trial.trial} sheet={sheet} onClose={() => setTrial(null)} />}
@@ -101,7 +106,9 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       await refresh();
       await navigate(`${base}/run/${id}`);
     } catch (error) {
-      setProblem(error instanceof ProblemError ? error.message : 'The run could not be started. Try again in a moment.');
+      setProblem(
+        error instanceof ProblemError ? error.message : 'The run could not be started. Try again in a moment.',
+      );
     } finally {
       setBusy(false);
     }
@@ -115,7 +122,13 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
           {row.methodName} · {row.count}
         </>
       }
-      actions={write && <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>Edit</Button>}
+      actions={
+        write && (
+          <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>
+            Edit
+          </Button>
+        )
+      }
     >
       {row.trial.question !== '' && <p className="font-serif">{row.trial.question}</p>}
       <ul className="mt-1">
@@ -132,7 +145,17 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
               aria-label={`Run ${run.number}, ${run.outcome === null ? 'not finished' : OUTCOME[run.outcome]}`}
             >
               {run.number}
-              {run.outcome === 'failed' ? ' ✕' : run.outcome === 'stoppedEarly' ? ' ↑' : run.outcome === 'lost' ? ' ○' : run.outcome === 'void' ? ' –' : run.outcome === null ? ' …' : ''}
+              {run.outcome === 'failed'
+                ? ' ✕'
+                : run.outcome === 'stoppedEarly'
+                  ? ' ↑'
+                  : run.outcome === 'lost'
+                    ? ' ○'
+                    : run.outcome === 'void'
+                      ? ' –'
+                      : run.outcome === null
+                        ? ' …'
+                        : ''}
             </Link>
           </li>
         ))}
@@ -150,7 +173,12 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
               ))}
             </select>
           </label>
-          <Button look="primary" disabled={busy} onClick={() => void startRun()} aria-label={`Start run of ${row.trial.name}`}>
+          <Button
+            look="primary"
+            disabled={busy}
+            onClick={() => void startRun()}
+            aria-label={`Start run of ${row.trial.name}`}
+          >
             {busy ? 'Starting …' : 'Start run'}
           </Button>
           {method !== undefined && method.safety.hazards.length > 0 && (

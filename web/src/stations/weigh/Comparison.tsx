@@ -3,7 +3,11 @@ import { IntervalPlot } from '../../figures/IntervalPlot';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
 
-const FOOTING: Record<Schemas['Footing'], string> = { level: 'Same footing', tilted: 'Tilted footing', broken: 'Not comparable' };
+const FOOTING: Record<Schemas['Footing'], string> = {
+  level: 'Same footing',
+  tilted: 'Tilted footing',
+  broken: 'Not comparable',
+};
 
 /** One metric on two builds: the sentence, the figure, and what the comparison stands on. */
 export function Comparison({
@@ -24,7 +28,8 @@ export function Comparison({
     <section className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]" aria-label={c.metric}>
       <div>
         <h3 className="stamp text-sm text-soft">
-          {c.metric} {c.judged !== '' && <span className={c.judged === 'worse' ? 'text-oxide' : 'text-ink'}>· {c.judged}</span>}
+          {c.metric}{' '}
+          {c.judged !== '' && <span className={c.judged === 'worse' ? 'text-oxide' : 'text-ink'}>· {c.judged}</span>}
         </h3>
         <p className="mt-1 font-serif text-lg leading-snug">{prose(c.sentence)}</p>
         {c.difference !== null && (
@@ -39,7 +44,17 @@ export function Comparison({
               <>
                 <dt className="text-soft">Footing</dt>
                 <dd>
-                  <span className={c.footing.footing === 'level' ? '' : c.footing.footing === 'broken' ? 'font-semibold text-oxide' : 'font-semibold text-brass'}>{FOOTING[c.footing.footing]}</span>
+                  <span
+                    className={
+                      c.footing.footing === 'level'
+                        ? ''
+                        : c.footing.footing === 'broken'
+                          ? 'font-semibold text-oxide'
+                          : 'font-semibold text-brass'
+                    }
+                  >
+                    {FOOTING[c.footing.footing]}
+                  </span>
                   {c.footing.differences.length > 0 && (
                     <ul className="list-inside list-['–_'] text-soft">
                       {c.footing.differences.map((d) => (
@@ -55,7 +70,7 @@ export function Comparison({
         <p className="mt-2 flex flex-wrap gap-4 text-sm">
           <button
             type="button"
-            className="cursor-pointer text-blue underline"
+            className="min-h-6 cursor-pointer text-blue underline"
             onClick={() =>
               open({
                 title: `${c.metric}: ${here}`,
@@ -71,8 +86,15 @@ export function Comparison({
           {c.otherRuns.length > 0 && (
             <button
               type="button"
-              className="cursor-pointer text-blue underline"
-              onClick={() => open({ title: `${c.metric}: ${other}`, sentence: c.sentence, how: 'The other side of the comparison.', runs: c.otherRuns })}
+              className="min-h-6 cursor-pointer text-blue underline"
+              onClick={() =>
+                open({
+                  title: `${c.metric}: ${other}`,
+                  sentence: c.sentence,
+                  how: 'The other side of the comparison.',
+                  runs: c.otherRuns,
+                })
+              }
             >
               {other}: {c.otherValues.length} {c.otherValues.length === 1 ? 'run' : 'runs'}
               {c.otherBounds > 0 && ` and ${c.otherBounds} ${c.otherBounds === 1 ? 'bound' : 'bounds'}`}
@@ -87,7 +109,11 @@ export function Comparison({
           ...(c.other === null ? [] : [{ letter: other, estimate: c.other, values: c.otherValues, strong: false }]),
           { letter: here, estimate: c.here, values: c.values, strong: true },
         ]}
-        limit={requirement === undefined || requirement.unit !== unit ? null : { value: requirement.limit, direction: requirement.direction }}
+        limit={
+          requirement === undefined || requirement.unit !== unit
+            ? null
+            : { value: requirement.limit, direction: requirement.direction }
+        }
       />
     </section>
   );

@@ -19,7 +19,10 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
             <th className="cell font-normal text-soft">Requirement</th>
             <th className="cell text-right font-normal text-soft">Limit</th>
             {sheet.revisions.map((r) => (
-              <th key={r.id} className={`cell w-20 pr-1 pl-1 text-center ${r.id === sheet.revision.id ? 'bg-wash' : ''}`}>
+              <th
+                key={r.id}
+                className={`cell w-20 pr-1 pl-1 text-center ${r.id === sheet.revision.id ? 'bg-wash' : ''}`}
+              >
                 <span className="stamp text-base">{r.letter}</span>
               </th>
             ))}
@@ -39,7 +42,10 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
               {sheet.revisions.map((v) => {
                 const cell = cells.get(`${r.id}/${v.id}`);
                 return (
-                  <td key={v.id} className={`p-0 text-center align-middle ${v.id === sheet.revision.id ? 'bg-wash' : ''}`}>
+                  <td
+                    key={v.id}
+                    className={`p-0 text-center align-middle ${v.id === sheet.revision.id ? 'bg-wash' : ''}`}
+                  >
                     {cell !== undefined && (
                       <button
                         type="button"
@@ -57,7 +63,9 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
                       >
                         <Texture name={cell.texture} width={34} height={14} />
                         <span className="text-xs leading-tight text-soft">
-                          {cell.estimate === null || cell.texture === 'outline' ? ' ' : `${cell.estimate.value.toFixed(cell.estimate.decimals)}`}
+                          {cell.estimate === null || cell.texture === 'outline'
+                            ? ' '
+                            : `${cell.estimate.value.toFixed(cell.estimate.decimals)}`}
                         </span>
                       </button>
                     )}

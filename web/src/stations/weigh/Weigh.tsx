@@ -16,7 +16,10 @@ import { EvidenceTable } from './EvidenceTable';
 export default function Weigh() {
   const { tag } = usePlace();
   const [search] = useSearchParams();
-  const query = useQuery({ ...weighQuery(tag.revision.id, search.get('against') ?? ''), placeholderData: keepPreviousData });
+  const query = useQuery({
+    ...weighQuery(tag.revision.id, search.get('against') ?? ''),
+    placeholderData: keepPreviousData,
+  });
   return (
     <Waiting query={query} title="Weigh">
       {(sheet) => <WeighSheet sheet={sheet} />}
@@ -32,7 +35,11 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
   return (
     <>
       <Sheet title={`Weigh ${letter}`} sentence={sheet.sentence}>
-        <Part title="Against the requirements" aside={`at ${Math.round(sheet.confidence * 100)} % confidence`} actions={<TextureKey />}>
+        <Part
+          title="Against the requirements"
+          aside={`at ${Math.round(sheet.confidence * 100)} % confidence`}
+          actions={<TextureKey />}
+        >
           {sheet.requirements.length === 0 ? (
             <Empty
               action={
@@ -41,7 +48,8 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
                 </Link>
               }
             >
-              A requirement names a metric and a limit. Every run that measures the metric is then weighed against it, on every build.
+              A requirement names a metric and a limit. Every run that measures the metric is then weighed against it,
+              on every build.
             </Empty>
           ) : (
             <EvidenceTable sheet={sheet} open={setOpened} />

@@ -1,0 +1,26 @@
+import { defineConfig, devices } from '@playwright/test';
+
+export default defineConfig({
+  testDir: '../tests/browser',
+  outputDir: '../var/browser',
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  use: {
+    baseURL: process.env['LUSTRUM_URL'] ?? 'http://127.0.0.1:8420',
+    actionTimeout: 10_000,
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [{ name: 'desk', use: { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 } } }],
+});

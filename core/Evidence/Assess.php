@@ -75,11 +75,11 @@ final class Assess
             ? NonCentralT::cdf($margin / $s->sd * sqrt($s->n), $s->n - 1, Normal::quantile($r->coverage) * sqrt($s->n)) : null;
         // Searched with the rough factor, decided with the exact one.
         $enough = static fn (int $n): bool => $margin >= Tolerance::factor($n, $r->coverage, $r->confidence) * $s->sd;
-        $needed = self::least($s->n, static fn (int $n): bool => $n <= $s->n + 4 ? $enough($n) : $margin >= Tolerance::roughFactor($n, $r->coverage, $r->confidence) * $s->sd, $margin > Normal::quantile($r->coverage) * $s->sd);
-        while ($needed !== null && $needed > 4 && $needed < self::MOST_RUNS && !$enough($s->n + $needed)) {
+        $needed = self::least($s->n, static fn (int $n): bool => $margin >= Tolerance::roughFactor($n, $r->coverage, $r->confidence) * $s->sd, $margin > Normal::quantile($r->coverage) * $s->sd);
+        while ($needed !== null && $needed < self::MOST_RUNS && !$enough($s->n + $needed)) {
             ++$needed;
         }
-        while ($needed !== null && $needed > 5 && $enough($s->n + $needed - 1)) {
+        while ($needed !== null && $needed > 1 && $enough($s->n + $needed - 1)) {
             --$needed;
         }
 

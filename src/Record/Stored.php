@@ -7,6 +7,9 @@ namespace Lustrum\Record;
 /** Small values kept in JSON columns, back as the types that they were. */
 final class Stored
 {
+    /** @var array<class-string, array<string, array{class-string<\BackedEnum>|null, bool}>> */
+    private static array $parameters = [];
+
     /**
      * @template T of object
      *
@@ -30,22 +33,41 @@ final class Stored
      */
     public static function one(string $class, array $row): object
     {
-        $reflection = new \ReflectionClass($class);
         $arguments = [];
-        foreach ($reflection->getConstructor()?->getParameters() ?? [] as $parameter) {
-            $name = $parameter->getName();
+        foreach (self::parameters($class) as $name => [$enum, $float]) {
             if (!array_key_exists($name, $row)) {
                 continue;
             }
-            $type = $parameter->getType();
             $value = $row[$name];
-            if (!$value instanceof \BackedEnum && $type instanceof \ReflectionNamedType && is_subclass_of($type->getName(), \BackedEnum::class) && (is_string($value) || is_int($value))) {
-                $value = $type->getName()::from($value);
+            if ($enum !== null && (is_string($value) || is_int($value))) {
+                $value = $enum::from($value);
             }
-            $arguments[$name] = $type instanceof \ReflectionNamedType && $type->getName() === 'float' && is_int($value) ? (float) $value : $value;
+            $arguments[$name] = $float && is_int($value) ? (float) $value : $value;
         }
 
-        return $reflection->newInstanceArgs($arguments);
+        return new $class(...$arguments);
+    }
+
+    /**
+     * What a constructor takes, looked up once: a sheet reads thousands of these.
+     *
+     * @param class-string $class
+     *
+     * @return array<string, array{class-string<\BackedEnum>|null, bool}> by name: its enum, and whether it is a float
+     */
+    private static function parameters(string $class): array
+    {
+        if (!isset(self::$parameters[$class])) {
+            $parameters = [];
+            foreach ((new \ReflectionClass($class))->getConstructor()?->getParameters() ?? [] as $parameter) {
+                $type = $parameter->getType();
+                $name = $type instanceof \ReflectionNamedType ? $type->getName() : '';
+                $parameters[$parameter->getName()] = [is_subclass_of($name, \BackedEnum::class) ? $name : null, $name === 'float'];
+            }
+            self::$parameters[$class] = $parameters;
+        }
+
+        return self::$parameters[$class];
     }
 
     /**

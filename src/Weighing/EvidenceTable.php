@@ -20,15 +20,18 @@ use Lustrum\Revision\Revision;
 use Lustrum\Trial\RunOutcome;
 
 /** Works out the evidence of every requirement on every revision of a device. */
-final readonly class EvidenceTable
+final class EvidenceTable
 {
     /** @var array<string, list<RunFact>> */
-    private array $runsByRevision;
+    private readonly array $runsByRevision;
+
+    /** @var array<string, array{Assessment, list<RunFact>}> what was worked out already: later builds look at earlier ones */
+    private array $assessed = [];
 
     /** @param list<RunFact> $runs of the device */
     public function __construct(
-        private RevisionTree $tree,
-        private float $confidence,
+        private readonly RevisionTree $tree,
+        private readonly float $confidence,
         array $runs,
     ) {
         $by = [];
@@ -60,6 +63,10 @@ final readonly class EvidenceTable
     /** @return array{Assessment, list<RunFact>} */
     private function assess(Requirement $requirement, Revision $revision): array
     {
+        $key = $requirement->id()->toRfc4122().$revision->id()->toRfc4122();
+        if (isset($this->assessed[$key])) {
+            return $this->assessed[$key];
+        }
         $results = $used = [];
         foreach ($this->runsByRevision[$revision->id()->toRfc4122()] ?? [] as $run) {
             $result = self::result($requirement, $run);
@@ -69,7 +76,7 @@ final readonly class EvidenceTable
             }
         }
 
-        return [Assess::results($requirement->rule($this->confidence), $results), $used];
+        return $this->assessed[$key] = [Assess::results($requirement->rule($this->confidence), $results), $used];
     }
 
     private static function result(Requirement $requirement, RunFact $run): ?Result

@@ -28,7 +28,16 @@ final class Beta
 
             return $p < 0.5 ? log(max($lower, 1e-308) / $p) : -log(max($upper, 1e-308) / (1 - $p));
         };
-        $u = Solve::root($f, -700, 700);
+        // ln X/(1 − X) has about this centre and spread; the bracket is widened until it holds the root.
+        $centre = log($a / $b);
+        $spread = 4 * sqrt(1 / $a + 1 / $b);
+        for ($low = $centre - $spread; $low > -700 && $f($low) > 0; $low -= $spread) {
+            $spread *= 2;
+        }
+        for ($high = $centre + $spread; $high < 700 && $f($high) < 0; $high += $spread) {
+            $spread *= 2;
+        }
+        $u = Solve::root($f, max(-700.0, $low), min(700.0, $high));
 
         return $u < 0 ? exp($u) / (1 + exp($u)) : 1 / (1 + exp(-$u));
     }

@@ -31,6 +31,24 @@ final class NonCentralT
         $z = Normal::quantile($p);
         $c = 1 - $z * $z / (2 * max($df, $z * $z));
         $start = $c > 0.05 ? ($delta + $z * sqrt(max(0.0, $c + $delta * $delta / (2 * $df)))) / $c : $delta;
+        // In the normal score of the probability the curve is nearly straight, so that the secant method takes few steps.
+        $score = static function (float $t) use ($p, $df, $delta, $z): float {
+            $tail = $p > 0.5 ? self::upper($t, $df, $delta) : self::cdf($t, $df, $delta);
+
+            return $tail > 0 && $tail < 1 ? ($p > 0.5 ? -1 : 1) * Normal::quantile($tail) - $z : NAN;
+        };
+        [$t0, $t1] = [$start, $start + 0.01 * (1 + abs($start))];
+        [$s0, $s1] = [$score($t0), $score($t1)];
+        for ($i = 0; $i < 12 && is_finite($s0) && is_finite($s1) && $s1 !== $s0; ++$i) {
+            $next = $t1 - $s1 * ($t1 - $t0) / ($s1 - $s0);
+            if (abs($next - $t1) <= 1e-13 * abs($next) || $s1 === 0.0) {
+                return $next;
+            }
+            [$t0, $s0, $t1, $s1] = [$t1, $s1, $next, $score($next)];
+            if (abs($s1) < 1e-14) {
+                return $t1;
+            }
+        }
         $width = 0.02 * (1 + abs($start));
         for ($low = $start - $width, $i = 1; $i < 60 && $f($low) > 0; ++$i) {
             $low = $start - $width * 3 ** $i;
@@ -65,10 +83,11 @@ final class NonCentralT
         $cuts = array_values(array_unique(array_filter($cuts, static fn (float $u): bool => $u >= $from && $u <= $to)));
         sort($cuts);
         $sum = 0.0;
-        $scale = 2.5 / sqrt(2 * $df) + 0.01;
+        // Ten nodes to a panel of two standard deviations of ln S: about 1e-13.
+        $scale = 2.0 / sqrt(2 * $df);
         for ($i = 1; $i < count($cuts); ++$i) {
             if ($integrand($cuts[$i - 1]) + $integrand($cuts[$i]) + $integrand(0.5 * ($cuts[$i - 1] + $cuts[$i])) > 0.0) {
-                $sum += Solve::integral($integrand, $cuts[$i - 1], $cuts[$i], max(3, min(14, (int) ceil(($cuts[$i] - $cuts[$i - 1]) / $scale))));
+                $sum += Solve::integral($integrand, $cuts[$i - 1], $cuts[$i], max(1, min(14, (int) ceil(($cuts[$i] - $cuts[$i - 1]) / $scale))));
             }
         }
 

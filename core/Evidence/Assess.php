@@ -17,7 +17,8 @@ use Lustrum\Core\Statistics\Tolerance;
 /**
  * Works out how far results show a requirement (`evidence.assess`).
  *
- * mean, rating: one-sided t bound. every: one-sided normal tolerance bound, or the non-parametric one.
+ * mean, rating: one-sided t bound. every: one-sided normal tolerance bound, or the non-parametric one; it leans when
+ * the value that the wanted share is estimated to reach lies on the right side, which asks more than the mean does.
  * rate, check: one-sided Clopper–Pearson bound. Under three runs the state is 'thin', whatever the numbers say.
  */
 final class Assess
@@ -83,7 +84,12 @@ final class Assess
             --$needed;
         }
 
-        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, null, $method);
+        // What counts is not the mean but the value that the wanted share of articles is estimated to reach.
+        $reached = $s->mean - $sign * Normal::quantile($r->coverage) * $s->sd;
+        // Shown not to meet: even the weaker bound, on the other side of that value, misses the limit.
+        $best = $s->mean - $sign * Tolerance::factor($s->n, $r->coverage, 1 - $r->confidence) * $s->sd;
+
+        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $best, $method, $reached);
     }
 
     /**
@@ -128,9 +134,9 @@ final class Assess
     }
 
     /** @param list<string> $missing */
-    private static function of(Requirement $r, float $estimate, ?float $bound, ?float $probability, ?int $needed, array $missing, int $n, int $bounds, int $lost, ?float $opposite, string $method): Assessment
+    private static function of(Requirement $r, float $estimate, ?float $bound, ?float $probability, ?int $needed, array $missing, int $n, int $bounds, int $lost, ?float $opposite, string $method, ?float $reached = null): Assessment
     {
-        $right = $r->direction->met($estimate, $r->limit);
+        $right = $r->direction->met($reached ?? $estimate, $r->limit);
         $state = match (true) {
             $n < self::FEW => State::Thin,
             $bound !== null && $r->direction->met($bound, $r->limit) => State::Shown,

@@ -153,7 +153,7 @@ final readonly class FootingCheck
 
     private static function number(float $value, string $unit, float $shift): string
     {
-        $decimals = Digits::decimalsOf($shift / 10);
+        $decimals = Digits::decimalsOf($shift);
 
         return Digits::decimals($value, min(3, $decimals)).($unit === '' ? '' : ' '.$unit);
     }

@@ -110,7 +110,7 @@ final readonly class DeviceController
         $every = count(array_filter($dossier->requirements, static fn (Requirement $r): bool => $r->kind() === Kind::Every));
 
         return sprintf('%d requirements, %d of them musts', count($dossier->requirements), $musts)
-            .($every > 0 ? sprintf('; %d speak of every unit, which takes more runs than a mean', $every) : '')
+            .($every > 0 ? sprintf('; %d %s of every unit, which takes more runs than a mean', $every, $every === 1 ? 'speaks' : 'speak') : '')
             .($unmeasured === [] ? '. Each has a method that measures it.' : sprintf('. No method measures %s yet.', implode(' or ', array_map(static fn (Requirement $r): string => $r->metric(), array_slice($unmeasured, 0, 3)))));
     }
 }

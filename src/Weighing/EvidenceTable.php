@@ -150,6 +150,9 @@ final class EvidenceTable
         if ($a->missingConditions !== []) {
             $more .= sprintf(' Not yet with %s.', implode(', ', array_map(static fn (string $c): string => str_replace('=', ' ', $c), $a->missingConditions)));
         }
+        if ($a->state === State::Against && !$share && $requirement->kind() === Kind::Every) {
+            $more .= ' The mean does not matter here: too many units are estimated beyond the limit.';
+        }
         if ($a->bound !== null && !$share) {
             $more .= sprintf(' Bound %s %s.', Digits::decimals($a->bound, $estimate->decimals), $requirement->unit());
         } elseif ($a->bound !== null && $a->n > 1 && $requirement->kind() !== Kind::Check) {

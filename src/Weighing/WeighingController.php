@@ -94,7 +94,7 @@ final readonly class WeighingController
             $parts[] = sprintf('%d carried over', $carried);
         }
         if ($against > 0) {
-            $parts[] = sprintf('%d stand against it', $against);
+            $parts[] = sprintf('%d %s against it', $against, $against === 1 ? 'stands' : 'stand');
         }
         $untried = $count(Texture::Outline);
         if ($untried > 0) {

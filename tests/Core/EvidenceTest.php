@@ -82,6 +82,9 @@ final class EvidenceTest extends TestCase
         self::assertSame(State::Leaning, $every->state);
         self::assertLessThan(430, $every->bound);
         self::assertNotNull($every->runsNeeded);
+        // Mean 442.4, sd 8.6: a tenth of the articles is estimated to lie under 431.4, so 435 is not met although the mean is.
+        self::assertSame(State::Against, self::mean($loads, Direction::AtLeast, 435, Kind::Every)->state);
+        self::assertTrue(self::mean($loads, Direction::AtLeast, 445, Kind::Every)->confirmed);
     }
 
     public function testABoundIsNeverAveraged(): void

@@ -694,7 +694,7 @@ export interface paths {
     /** Who is signed in; anybody may ask. */
     get: operations['lustrum_account_account_session'];
     put?: never;
-    /** Signs in; answered by the authenticator. */
+    /** Signs in; the authenticator has looked at e-mail and password before. */
     post: operations['lustrum_account_account_signin'];
     /** Signs out. */
     delete: operations['lustrum_account_account_signout'];

@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client';
 import type { Opened } from '../../ui/RunsSlip';
+import { useNarrow } from '../../ui/useNarrow';
 import { Texture, TEXTURE_WORDS } from '../../ui/Texture';
 import { KIND } from '../../ui/words';
 
@@ -10,6 +11,11 @@ function limitWords(r: Schemas['RequirementView']): string {
 
 /** Requirements × builds, each cell in its texture with the number that it stands on. */
 export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; open: (opened: Opened) => void }) {
+  const narrow = useNarrow();
+  // On a phone the build that is looked at comes first, then back in time; on a desk time runs to the right.
+  const revisions = narrow
+    ? [sheet.revision, ...sheet.revisions.filter((r) => r.id !== sheet.revision.id).reverse()]
+    : sheet.revisions;
   const cells = new Map(sheet.cells.map((c) => [`${c.requirement}/${c.revision}`, c]));
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Evidence, requirements by builds">
@@ -18,7 +24,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
           <tr>
             <th className="cell font-normal text-soft">Requirement</th>
             <th className="cell text-right font-normal text-soft">Limit</th>
-            {sheet.revisions.map((r) => (
+            {revisions.map((r) => (
               <th
                 key={r.id}
                 className={`cell w-20 pr-1 pl-1 text-center ${r.id === sheet.revision.id ? 'bg-wash' : ''}`}
@@ -39,7 +45,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
                 </span>
               </th>
               <td className="cell text-right whitespace-nowrap">{limitWords(r)}</td>
-              {sheet.revisions.map((v) => {
+              {revisions.map((v) => {
                 const cell = cells.get(`${r.id}/${v.id}`);
                 return (
                   <td

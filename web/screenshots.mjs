@@ -1,0 +1,60 @@
+// Takes the pictures of docs/screenshots anew from the running demo: node web/screenshots.mjs [ADDRESS]
+import { readFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const address = process.argv[2] ?? 'http://127.0.0.1:8420';
+const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
+const password = readFileSync(new URL('../demo/password', import.meta.url), 'utf8').trim();
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+
+async function visit(viewport, colorScheme, take) {
+  const context = await browser.newContext({ viewport, colorScheme, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  await page.goto(address);
+  await page.getByLabel('E-mail').fill('maren@hollowlane.example');
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  const wren = (await page.getByRole('link', { name: /Wren/ }).getAttribute('href')).split('/').slice(0, 3).join('/');
+  await take(async (name, path, before) => {
+    await page.goto(address + (path === '' ? '/' : `${wren}/${path}`));
+    await page.waitForLoadState('networkidle');
+    await before?.(page);
+    await page.waitForTimeout(200);
+    await page.screenshot({ path: `${folder}${name}.png` });
+  });
+  await context.close();
+}
+
+await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
+  await shot('devices', '');
+  await shot('brief', 'brief');
+  await shot('methods', 'methods');
+  await shot('build', 'F/build');
+  await shot('try', 'F/try');
+  await shot('find', 'C/find');
+  await shot('weigh', 'F/weigh');
+  await shot('weigh-compare', 'E/weigh', (page) =>
+    page.getByRole('heading', { name: 'E against D' }).scrollIntoViewIfNeeded(),
+  );
+  await shot('opened', 'F/weigh', (page) => page.getByRole('button', { name: /^F, bracket load/ }).click());
+  await shot('next', 'F/next');
+  await shot('decision', 'E/next', (page) =>
+    page
+      .getByRole('link', { name: 'Read the record' })
+      .click()
+      .then(() => page.waitForTimeout(500)),
+  );
+});
+await visit({ width: 390, height: 844 }, 'light', async (shot) => {
+  await shot('run-phone', 'F/try', async (page) => {
+    await page
+      .getByRole('link', { name: /not finished/ })
+      .first()
+      .click();
+    await page.getByText('Noticed').waitFor();
+  });
+});
+await visit({ width: 1280, height: 800 }, 'dark', async (shot) => {
+  await shot('find-dark', 'D/find');
+});
+await browser.close();

@@ -6,6 +6,7 @@ export default tseslint.config(
   { ignores: ['src/api/schema.d.ts', 'node_modules'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
+  { files: ['*.mjs'], languageOptions: { globals: { process: 'readonly', URL: 'readonly' } } },
   {
     plugins: { 'react-hooks': hooks },
     rules: {

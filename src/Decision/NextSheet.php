@@ -14,6 +14,7 @@ final readonly class NextSheet
      * @param list<CandidateView> $candidates open or waiting
      * @param list<CandidateView> $settled    decided on with an earlier decision; dropped ones keep their reasons
      * @param list<DecisionView>  $decisions  taken on this build
+     * @param list<CameOf>        $cameOf     of the changes that these decisions put into the build that followed
      * @param list<string>        $metrics
      * @param list<FailureChoice> $failures   of this build, to propose something against
      */
@@ -24,6 +25,7 @@ final readonly class NextSheet
         public array $candidates,
         public array $settled,
         public array $decisions,
+        public array $cameOf,
         public Consequences $consequences,
         public string $nextLetter,
         public array $metrics,

@@ -7,6 +7,7 @@ namespace Lustrum\Decision;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Finding\FailureView;
 use Lustrum\Record\Records;
+use Lustrum\Revision\BuildSheets;
 use Lustrum\Revision\Revision;
 use Lustrum\Weighing\Dossier;
 use Lustrum\Weighing\Dossiers;
@@ -18,6 +19,7 @@ final readonly class NextSheets
     public function __construct(
         private Records $records,
         private Dossiers $dossiers,
+        private BuildSheets $builds,
     ) {
     }
 
@@ -31,7 +33,7 @@ final readonly class NextSheets
 
         return new NextSheet(
             self::sentence($revision, $open, $consequences, $decisions, $dossier),
-            $revision->view(), $dossier->device->view(), $open, $settled, $decisions, $consequences, self::nextLetter($dossier), MetricNames::of($dossier),
+            $revision->view(), $dossier->device->view(), $open, $settled, $decisions, $this->cameOf($decisions, $dossier), $consequences, self::nextLetter($dossier), MetricNames::of($dossier),
             array_map(static fn (FailureView $f): FailureChoice => new FailureChoice($f->id, $f->place === '' ? $f->mode : $f->mode.', '.$f->place), $dossier->failuresOf($revision)),
         );
     }
@@ -51,6 +53,26 @@ final readonly class NextSheets
         }
 
         return [$open, array_reverse($settled)];
+    }
+
+    /**
+     * The loop closed: what was expected here against what the next build showed.
+     *
+     * @param list<DecisionView> $decisions
+     *
+     * @return list<CameOf>
+     */
+    private function cameOf(array $decisions, Dossier $dossier): array
+    {
+        $out = [];
+        foreach ($decisions as $decision) {
+            $next = $dossier->tree->revisions[$decision->next] ?? null;
+            foreach ($next === null ? [] : $this->builds->changes($next, $dossier) as $row) {
+                $out[] = new CameOf($row->change->what, $decision->nextLetter, $row->expected, $row->change->verdict ?? $row->computed, $row->change->verdictNote !== '' ? $row->change->verdictNote : $row->sentence);
+            }
+        }
+
+        return $out;
     }
 
     private static function nextLetter(Dossier $dossier): string

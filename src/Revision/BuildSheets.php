@@ -56,8 +56,8 @@ final readonly class BuildSheets
         );
     }
 
-    /** @return list<ChangeRow> */
-    private function changes(Revision $revision, Dossier $dossier): array
+    /** @return list<ChangeRow> the changes of a build with what came of them */
+    public function changes(Revision $revision, Dossier $dossier): array
     {
         $here = $dossier->runsOf($revision);
         $there = $revision->parent() === null ? [] : $dossier->runsOf($revision->parent());

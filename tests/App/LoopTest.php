@@ -65,6 +65,7 @@ final class LoopTest extends ApiTestCase
         self::assertSame(['Narrower tyre'], array_column((array) $waiting['candidates'], 'what'), 'What waits is there again.');
         $this->json('PUT', '/api/candidates/'.$in, ['revision' => $bench->b, 'what' => 'Rewritten', 'version' => 2]);
         self::assertSame(409, $this->answered(), 'What was decided on is not rewritten.');
+        self::assertSame([['Thicker spokes', 'C', 'nobodyLooked']], array_map(static fn (mixed $c): array => is_array($c) ? [$c['what'], $c['letter'], $c['verdict']] : [], (array) $this->json('GET', '/api/revisions/'.$bench->b.'/next')['cameOf']));
         self::assertSame('fixUntried', self::text($this->json('GET', '/api/revisions/'.$bench->b.'/find'), 'failures', 0, 'standing'));
         self::assertSame(['C', 'B', 'A'], array_map(static fn (mixed $t): string => is_array($t) ? self::text($t, 'revision', 'letter') : '', (array) $this->json('GET', '/api/devices/'.$bench->device.'/frame')['spine']));
     }

@@ -149,6 +149,18 @@ test('every main view passes axe, on a desk and on a phone, by day and in a dark
       await expect(sentence(page)).toBeVisible();
       await isAccessible(page, `${sheet} ${width} ${scheme}`);
     }
+    await open(page, 'Wren', 'E', 'next');
+    await page.getByRole('link', { name: 'Read the record' }).click();
+    await expect(sentence(page)).toContainText('decided build F after E');
+    await isAccessible(page, `decision ${width} ${scheme}`);
+    await open(page, 'Wren', 'E', 'try');
+    await page.getByRole('link', { name: 'Run 14, failed' }).first().click();
+    await expect(page.getByText(/brush gap was found at 1.4 mm; it should be 0.8 mm/)).toBeVisible();
+    await isAccessible(page, `run ${width} ${scheme}`);
+    await press(page, /people and sign out/);
+    await page.getByRole('menuitem', { name: /People of/ }).click();
+    await expect(sentence(page)).toContainText('5 people, 4 of whom can write');
+    await isAccessible(page, `people ${width} ${scheme}`);
     expect(messages).toEqual([]);
     await page.context().close();
   }

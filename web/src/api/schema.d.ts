@@ -852,6 +852,13 @@ export interface components {
       articles: components['schemas']['ArticleRow'][];
       metrics: string[];
     };
+    CameOf: {
+      what: string;
+      letter: string;
+      expected: string;
+      verdict: components['schemas']['ChangeVerdict'];
+      sentence: string;
+    };
     CandidateInput: {
       revision: string;
       what: string;
@@ -1298,6 +1305,7 @@ export interface components {
       candidates: components['schemas']['CandidateView'][];
       settled: components['schemas']['CandidateView'][];
       decisions: components['schemas']['DecisionView'][];
+      cameOf: components['schemas']['CameOf'][];
       consequences: components['schemas']['Consequences'];
       nextLetter: string;
       metrics: string[];

@@ -10,7 +10,7 @@ import { Button } from '../../ui/Button';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
-import { CHOICE } from '../../ui/words';
+import { CHOICE, VERDICT } from '../../ui/words';
 import { CandidateRow } from './CandidateRow';
 import { Decide } from './Decide';
 import { candidateFields } from './forms';
@@ -68,6 +68,26 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
             </Link>
           </p>
         ))}
+        {sheet.cameOf.length > 0 && (
+          <Part title="What came of it" aside="expected here, seen on the build that followed">
+            <table className="w-full text-sm">
+              <tbody>
+                {sheet.cameOf.map((c) => (
+                  <tr key={c.letter + c.what} className="border-t border-rule">
+                    <td className="cell font-semibold">{c.what}</td>
+                    <td className="cell">{c.expected}</td>
+                    <td
+                      className={`cell font-semibold whitespace-nowrap ${c.verdict === 'worse' ? 'text-oxide' : c.verdict === 'nobodyLooked' ? 'text-brass' : ''}`}
+                    >
+                      {VERDICT[c.verdict]}
+                    </td>
+                    <td className="cell text-soft">{c.sentence}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </Part>
+        )}
         <div className="lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-x-8">
           <Part title="Candidates">
             {sheet.candidates.length === 0 ? (

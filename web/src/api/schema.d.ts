@@ -4,3379 +4,3379 @@
  */
 
 export interface paths {
-  '/api/articles/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/articles/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_revision_revision_putarticle"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_revision_revision_putarticle'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/candidates/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/candidates/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_decision_decision_putcandidate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_decision_decision_putcandidate'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/candidates/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/candidates/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lustrum_decision_decision_withdrawcandidate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['lustrum_decision_decision_withdrawcandidate'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/causes/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/causes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_finding_finding_putcause"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_finding_finding_putcause'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/changes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_revision_revision_putchange"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_revision_revision_putchange'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/changes/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lustrum_revision_revision_withdrawchange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['lustrum_revision_revision_withdrawchange'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/decisions/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/decisions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The decision record, as one page. */
+        get: operations["lustrum_decision_decision_decision"];
+        /** Decides: opens the next revision. Sent twice, it is one decision. */
+        put: operations["lustrum_decision_decision_decide"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The decision record, as one page. */
-    get: operations['lustrum_decision_decision_decision'];
-    /** Decides: opens the next revision. Sent twice, it is one decision. */
-    put: operations['lustrum_decision_decision_decide'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_device_device_putdevice"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_device_device_putdevice'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/{id}/brief': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/devices/{id}/brief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The brief with the requirements. */
+        get: operations["lustrum_device_device_brief"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The brief with the requirements. */
-    get: operations['lustrum_device_device_brief'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/{id}/export.json': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/devices/{id}/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A device, whole, as a JSON file. */
+        get: operations["lustrum_exchange_exchange_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** A device, whole, as a JSON file. */
-    get: operations['lustrum_exchange_exchange_json'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/{id}/frame': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/devices/{id}/frame": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Plate, spine and what waits. */
+        get: operations["lustrum_device_device_frame"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Plate, spine and what waits. */
-    get: operations['lustrum_device_device_frame'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/{id}/methods': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/devices/{id}/methods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The methods of a device. */
+        get: operations["lustrum_method_method_ofdevice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The methods of a device. */
-    get: operations['lustrum_method_method_ofdevice'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/{id}/readings.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/devices/{id}/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The readings of a device as CSV. */
+        get: operations["lustrum_exchange_exchange_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The readings of a device as CSV. */
-    get: operations['lustrum_exchange_exchange_csv'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/{id}/runs': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/devices/{id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The runs behind a number. */
+        get: operations["lustrum_weighing_weighing_runs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The runs behind a number. */
-    get: operations['lustrum_weighing_weighing_runs'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/docs': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/docs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** This description. */
+        get: operations["lustrum_http_openapi_openapi_docs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** This description. */
-    get: operations['lustrum_http_openapi_openapi_docs'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/failures/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/failures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_finding_finding_putfailure"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_finding_finding_putfailure'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/failures/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/failures/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lustrum_finding_finding_withdrawfailure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['lustrum_finding_finding_withdrawfailure'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/first-account': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/first-account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes the first account and its workspace; only while there is none. */
+        post: operations["lustrum_account_account_first"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Makes the first account and its workspace; only while there is none. */
-    post: operations['lustrum_account_account_first'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/health': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Does the application answer, and its database? */
+        get: operations["lustrum_http_health_health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Does the application answer, and its database? */
-    get: operations['lustrum_http_health_health'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/history/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/history/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that was done to one record, newest first. */
+        get: operations["lustrum_record_history_ofrecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Everything that was done to one record, newest first. */
-    get: operations['lustrum_record_history_ofrecord'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/methods/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/methods/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_method_method_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_method_method_put'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/observations/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/observations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_finding_finding_putobservation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_finding_finding_putobservation'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/parameters/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/parameters/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_revision_revision_putparameter"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_revision_revision_putparameter'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/parts/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/parts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_revision_revision_putpart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_revision_revision_putpart'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/parts/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/parts/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lustrum_revision_revision_withdrawpart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['lustrum_revision_revision_withdrawpart'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/photos/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in a photograph as a form: file, revision, and optionally run, failure and caption. */
+        post: operations["lustrum_finding_photo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Takes in a photograph as a form: file, revision, and optionally run, failure and caption. */
-    post: operations['lustrum_finding_photo_post'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/photos/{id}/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/photos/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The picture itself; ?preview for a small one. */
+        get: operations["lustrum_finding_photo_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The picture itself; ?preview for a small one. */
-    get: operations['lustrum_finding_photo_picture'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/photos/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/photos/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lustrum_finding_photo_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['lustrum_finding_photo_withdraw'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/readings/preview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/readings/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a typed reading would be kept; nothing is stored. */
+        post: operations["lustrum_trial_reading_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** How a typed reading would be kept; nothing is stored. */
-    post: operations['lustrum_trial_reading_preview'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/readings/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps a reading. An odd one is asked back once; it is kept when the person confirms it. */
+        put: operations["lustrum_trial_reading_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    /** Keeps a reading. An odd one is asked back once; it is kept when the person confirms it. */
-    put: operations['lustrum_trial_reading_put'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/readings/{id}/amend': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/readings/{id}/amend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Amends a reading; the first value stays beside it. */
+        post: operations["lustrum_trial_reading_amend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Amends a reading; the first value stays beside it. */
-    post: operations['lustrum_trial_reading_amend'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/requirements/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/requirements/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_device_device_putrequirement"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_device_device_putrequirement'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/requirements/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/requirements/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lustrum_device_device_withdrawrequirement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['lustrum_device_device_withdrawrequirement'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/revisions/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/revisions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_revision_revision_putrevision"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_revision_revision_putrevision'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/revisions/{id}/build': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/revisions/{id}/build": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The Build station. */
+        get: operations["lustrum_revision_revision_build"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The Build station. */
-    get: operations['lustrum_revision_revision_build'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/revisions/{id}/find': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/revisions/{id}/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The Find station. */
+        get: operations["lustrum_finding_finding_find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The Find station. */
-    get: operations['lustrum_finding_finding_find'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/revisions/{id}/next': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/revisions/{id}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The Next station. */
+        get: operations["lustrum_decision_decision_next"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The Next station. */
-    get: operations['lustrum_decision_decision_next'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/revisions/{id}/try': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/revisions/{id}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The Try station. */
+        get: operations["lustrum_trial_trial_try"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The Try station. */
-    get: operations['lustrum_trial_trial_try'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/revisions/{id}/weigh': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/revisions/{id}/weigh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The Weigh station: evidence of all builds, and this build against its parent, or another with ?against=. */
+        get: operations["lustrum_weighing_weighing_weigh"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The Weigh station: evidence of all builds, and this build against its parent, or another with ?against=. */
-    get: operations['lustrum_weighing_weighing_weigh'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/runs/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet of one run. */
+        get: operations["lustrum_trial_trial_run"];
+        put: operations["lustrum_trial_trial_putrun"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The sheet of one run. */
-    get: operations['lustrum_trial_trial_run'];
-    put: operations['lustrum_trial_trial_putrun'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/runs/{id}/amend': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/runs/{id}/amend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Amends the outcome of a run; the first one stays beside it. */
+        post: operations["lustrum_trial_reading_amendoutcome"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Amends the outcome of a run; the first one stays beside it. */
-    post: operations['lustrum_trial_reading_amendoutcome'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/session': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is signed in; anybody may ask. */
+        get: operations["lustrum_account_account_session"];
+        put?: never;
+        /** Signs in; the authenticator has looked at e-mail and password before. */
+        post: operations["lustrum_account_account_signin"];
+        /** Signs out. */
+        delete: operations["lustrum_account_account_signout"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Who is signed in; anybody may ask. */
-    get: operations['lustrum_account_account_session'];
-    put?: never;
-    /** Signs in; the authenticator has looked at e-mail and password before. */
-    post: operations['lustrum_account_account_signin'];
-    /** Signs out. */
-    delete: operations['lustrum_account_account_signout'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/trials/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["lustrum_trial_trial_puttrial"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['lustrum_trial_trial_puttrial'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/workspaces/{id}/devices': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/workspaces/{id}/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The devices of a workspace. */
+        get: operations["lustrum_device_device_ofworkspace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The devices of a workspace. */
-    get: operations['lustrum_device_device_ofworkspace'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/workspaces/{id}/import': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/workspaces/{id}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings in a device file; all of it, or nothing. */
+        post: operations["lustrum_exchange_exchange_import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Brings in a device file; all of it, or nothing. */
-    post: operations['lustrum_exchange_exchange_import'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/workspaces/{id}/members': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/workspaces/{id}/members": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The people of a workspace. */
+        get: operations["lustrum_account_account_members"];
+        /** Lets somebody in, or changes a role. Leads only. */
+        put: operations["lustrum_account_account_letin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The people of a workspace. */
-    get: operations['lustrum_account_account_members'];
-    /** Lets somebody in, or changes a role. Leads only. */
-    put: operations['lustrum_account_account_letin'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/workspaces/{id}/members/{person}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/workspaces/{id}/members/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes somebody out. What they wrote stays. Leads only. */
+        delete: operations["lustrum_account_account_letout"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Takes somebody out. What they wrote stays. Leads only. */
-    delete: operations['lustrum_account_account_letout'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    AmendOutcomeInput: {
-      outcome: components['schemas']['RunOutcome'];
-      reason: string;
-      version: number;
-    };
-    AmendReadingInput: {
-      text: string;
-      reason: string;
-      version: number;
-    };
-    Amendment: {
-      text: string;
-      reason: string;
-      by: string;
-      at: string;
-    };
-    ArticleInput: {
-      revision: string;
-      serial: string;
-      lots?: string[];
-      deviations?: string;
-      state?: string;
-      version?: number | null;
-    };
-    ArticleRow: {
-      article: components['schemas']['ArticleView'];
-      runs: number;
-      failures: number;
-      lost: number;
-      past: string;
-    };
-    ArticleView: {
-      id: string;
-      version: number;
-      revision: string;
-      serial: string;
-      lots: string[];
-      deviations: string;
-      state: string;
-    };
-    BriefSheet: {
-      sentence: string;
-      device: components['schemas']['DeviceView'];
-      requirements: components['schemas']['RequirementView'][];
-      metrics: string[];
-    };
-    BuildSheet: {
-      sentence: string;
-      revision: components['schemas']['RevisionView'];
-      parent: components['schemas']['RevisionView'] | null;
-      changes: components['schemas']['ChangeRow'][];
-      parameters: components['schemas']['ParameterRow'][];
-      parts: components['schemas']['PartRow'][];
-      cost: string;
-      parentCost: string | null;
-      costDifference: string | null;
-      currency: string;
-      articles: components['schemas']['ArticleRow'][];
-      metrics: string[];
-    };
-    CameOf: {
-      what: string;
-      letter: string;
-      expected: string;
-      verdict: components['schemas']['ChangeVerdict'];
-      sentence: string;
-    };
-    CandidateInput: {
-      revision: string;
-      what: string;
-      why?: string;
-      class?: components['schemas']['ChangeClass'];
-      cost?: number;
-      hours?: number;
-      effects?: components['schemas']['ExpectedEffect'][];
-      source?: components['schemas']['CandidateSource'];
-      askedBy?: string;
-      failure?: string | null;
-      choice?: components['schemas']['Choice'];
-      reason?: string;
-      version?: number | null;
-    };
-    /** @enum {string} */
-    CandidateSource: 'failure' | 'team' | 'outside';
-    CandidateView: {
-      id: string;
-      version: number;
-      revision: string;
-      what: string;
-      why: string;
-      class: components['schemas']['ChangeClass'];
-      cost: number;
-      hours: number;
-      effects: components['schemas']['ExpectedEffect'][];
-      source: components['schemas']['CandidateSource'];
-      askedBy: string;
-      failure: string | null;
-      choice: components['schemas']['Choice'];
-      reason: string;
-      decision: string | null;
-      by: string;
-    };
-    CauseInput: {
-      failure: string;
-      text: string;
-      kind?: components['schemas']['CauseKind'];
-      standing?: components['schemas']['CauseStanding'];
-      findings?: string;
-      version?: number | null;
-    };
-    /** @enum {string} */
-    CauseKind: 'design' | 'build' | 'setUp' | 'method' | 'use';
-    /** @enum {string} */
-    CauseStanding: 'suspected' | 'supported' | 'ruledOut' | 'confirmed';
-    CauseView: {
-      id: string;
-      version: number;
-      failure: string;
-      text: string;
-      kind: components['schemas']['CauseKind'];
-      standing: components['schemas']['CauseStanding'];
-      findings: string;
-    };
-    /** @enum {string} */
-    ChangeClass: 'shape' | 'strength' | 'electrical' | 'firmware' | 'material' | 'process' | 'setting' | 'cosmetic';
-    ChangeInput: {
-      revision: string;
-      what: string;
-      why?: string;
-      class?: components['schemas']['ChangeClass'];
-      metric?: string;
-      expected?: number | null;
-      unit?: string;
-      verdict?: components['schemas']['ChangeVerdict'] | null;
-      verdictNote?: string;
-      against?: string | null;
-      version?: number | null;
-    };
-    ChangeRow: {
-      change: components['schemas']['ChangeView'];
-      expected: string;
-      seen: components['schemas']['Estimate'] | null;
-      computed: components['schemas']['ChangeVerdict'];
-      sentence: string;
-      runs: string[];
-      together: string[];
-      against: string | null;
-    };
-    /** @enum {string} */
-    ChangeVerdict: 'fixed' | 'partly' | 'noEffect' | 'worse' | 'nobodyLooked';
-    ChangeView: {
-      id: string;
-      version: number;
-      revision: string;
-      what: string;
-      why: string;
-      class: components['schemas']['ChangeClass'];
-      metric: string;
-      expected: number | null;
-      unit: string;
-      verdict: components['schemas']['ChangeVerdict'] | null;
-      verdictNote: string;
-      against: string | null;
-    };
-    Channel: {
-      key: string;
-      metric: string;
-      unit: string;
-      instrument: string;
-      resolution: number | null;
-      low: number | null;
-      high: number | null;
-      whenStopped: components['schemas']['ResultKind'];
-    };
-    /** @enum {string} */
-    Choice: 'open' | 'in' | 'wait' | 'drop';
-    Condition: {
-      name: string;
-      unit: string;
-      tolerance: number | null;
-      states: string[];
-    };
-    Consequences: {
-      chosen: number;
-      cost: string;
-      hours: number;
-      over: string[];
-      forecasts: components['schemas']['MetricForecast'][];
-      entangled: string[];
-    };
-    DecisionInput: {
-      revision: string;
-      next: string;
-      letter: string;
-      intent?: string;
-      note?: string;
-      version?: number | null;
-    };
-    DecisionLine: {
-      what: string;
-      why: string;
-      class: components['schemas']['ChangeClass'];
-      choice: components['schemas']['Choice'];
-      reason: string;
-      cost: number;
-      hours: number;
-      expected: string;
-      askedBy: string;
-    };
-    DecisionRecord: {
-      lines: components['schemas']['DecisionLine'][];
-      evidence: components['schemas']['KnownEvidence'][];
-      cost: string;
-      hours: number;
-      currency: string;
-      entangled: string[];
-      over: string[];
-      forecasts: string[];
-    };
-    DecisionView: {
-      id: string;
-      version: number;
-      revision: string;
-      letter: string;
-      next: string;
-      nextLetter: string;
-      note: string;
-      known: components['schemas']['DecisionRecord'];
-      by: string;
-      at: string;
-    };
-    DeviceCard: {
-      device: components['schemas']['DeviceView'];
-      latest: string | null;
-      latestLetter: string | null;
-      revisions: number;
-      runs: number;
-      sentence: string;
-    };
-    DeviceInput: {
-      workspace: string;
-      name: string;
-      brief?: string;
-      users?: string;
-      gates?: string;
-      confidence?: number;
-      currency?: string;
-      costLimit?: number | null;
-      hoursLimit?: number | null;
-      changesLimit?: number | null;
-      version?: number | null;
-    };
-    DeviceView: {
-      id: string;
-      version: number;
-      workspace: string;
-      name: string;
-      brief: string;
-      users: string;
-      gates: string;
-      confidence: number;
-      currency: string;
-      costLimit: number | null;
-      hoursLimit: number | null;
-      changesLimit: number | null;
-    };
-    /** @enum {string} */
-    Direction: 'atLeast' | 'atMost';
-    Estimate: {
-      text: string;
-      value: number;
-      low: number | null;
-      high: number | null;
-      unit: string;
-      decimals: number;
-      n: number;
-    };
-    EvidenceCell: {
-      requirement: string;
-      revision: string;
-      state: components['schemas']['State'];
-      texture: components['schemas']['Texture'];
-      estimate: components['schemas']['Estimate'] | null;
-      bound: number | null;
-      probabilityMet: number | null;
-      runsNeeded: number | null;
-      missingConditions: string[];
-      n: number;
-      bounds: number;
-      lost: number;
-      from: string | null;
-      sentence: string;
-      method: string;
-      runs: string[];
-    };
-    ExpectedEffect: {
-      metric: string;
-      unit: string;
-      low: number;
-      likely: number;
-      high: number;
-    };
-    FailureChoice: {
-      id: string;
-      label: string;
-    };
-    FailureInput: {
-      revision: string;
-      mode: string;
-      place?: string;
-      severity?: components['schemas']['Severity'];
-      stage?: string;
-      note?: string;
-      run?: string | null;
-      article?: string | null;
-      version?: number | null;
-    };
-    FailureRow: {
-      failure: components['schemas']['FailureView'];
-      serial: string;
-      runLabel: string | null;
-      causes: components['schemas']['CauseView'][];
-      standing: components['schemas']['Standing'];
-      sentence: string;
-      candidates: string[];
-    };
-    FailureView: {
-      id: string;
-      version: number;
-      revision: string;
-      run: string | null;
-      article: string | null;
-      mode: string;
-      place: string;
-      severity: components['schemas']['Severity'];
-      stage: string;
-      note: string;
-      by: string;
-      at: string;
-    };
-    FindSheet: {
-      sentence: string;
-      revision: components['schemas']['RevisionView'];
-      photos: components['schemas']['PhotoView'][];
-      failures: components['schemas']['FailureRow'][];
-      observations: components['schemas']['ObservationView'][];
-      modes: components['schemas']['ModeRow'][];
-      articles: components['schemas']['ArticleView'][];
-    };
-    FirstAccountInput: {
-      workspace: string;
-      name: string;
-      email: string;
-      password: string;
-    };
-    /** @enum {string} */
-    Footing: 'level' | 'tilted' | 'broken';
-    FootingDifference: {
-      what: string;
-      a: string;
-      b: string;
-      weight: components['schemas']['Footing'];
-      why: string;
-    };
-    FootingView: {
-      footing: components['schemas']['Footing'];
-      sentence: string;
-      differences: components['schemas']['FootingDifference'][];
-    };
-    Found: {
-      name: string;
-      text: string;
-    };
-    FrameView: {
-      device: components['schemas']['DeviceView'];
-      spine: components['schemas']['SpineTag'][];
-      requirements: number;
-      write: boolean;
-    };
-    HistoryView: {
-      id: string;
-      record: string;
-      workspace: string;
-      kind: string;
-      by: string;
-      at: string;
-      was: {
-        [key: string]: unknown;
-      } | null;
-      is: {
-        [key: string]: unknown;
-      };
-    };
-    ImportView: {
-      device: string;
-      name: string;
-      records: number;
-      pictures: number;
-    };
-    /** @enum {string} */
-    Kind: 'mean' | 'every' | 'rate' | 'rating' | 'check';
-    KnownEvidence: {
-      statement: string;
-      texture: components['schemas']['Texture'];
-      sentence: string;
-    };
-    MeasureView: {
-      text: string;
-      value: number;
-      unit: string;
-      resolution: number | null;
-      si: number;
-    };
-    MemberInput: {
-      name: string;
-      email: string;
-      role: components['schemas']['Role'];
-      password?: string | null;
-    };
-    MemberView: {
-      id: string;
-      name: string;
-      email: string;
-      role: components['schemas']['Role'];
-    };
-    MethodInput: {
-      device: string;
-      name: string;
-      purpose?: string;
-      rig?: string;
-      heldWhen?: string;
-      endPoint?: string;
-      notRepresented?: string;
-      outcomeMetric?: string;
-      minutes?: number;
-      channels?: components['schemas']['Channel'][];
-      conditions?: components['schemas']['Condition'][];
-      settings?: components['schemas']['SettingRule'][];
-      safety?: components['schemas']['Safety'];
-      version?: number | null;
-    };
-    MethodView: {
-      id: string;
-      version: number;
-      device: string;
-      name: string;
-      purpose: string;
-      rig: string;
-      heldWhen: string;
-      endPoint: string;
-      notRepresented: string;
-      outcomeMetric: string;
-      minutes: number;
-      channels: components['schemas']['Channel'][];
-      conditions: components['schemas']['Condition'][];
-      settings: components['schemas']['SettingRule'][];
-      safety: components['schemas']['Safety'];
-    };
-    MetricComparison: {
-      metric: string;
-      other: components['schemas']['Estimate'] | null;
-      here: components['schemas']['Estimate'] | null;
-      difference: components['schemas']['Estimate'] | null;
-      change: components['schemas']['Estimate'] | null;
-      verdict: components['schemas']['Verdict'] | null;
-      judged: string;
-      p: number | null;
-      note: string | null;
-      footing: components['schemas']['FootingView'] | null;
-      sentence: string;
-      runs: string[];
-      otherRuns: string[];
-      values: number[];
-      otherValues: number[];
-      bounds: number;
-      otherBounds: number;
-    };
-    MetricForecast: {
-      metric: string;
-      unit: string;
-      now: number | null;
-      low: number | null;
-      likely: number | null;
-      high: number | null;
-      addLow: number;
-      addHigh: number;
-      decimals: number;
-      limit: number | null;
-      meets: string;
-      candidates: string[];
-      entangled: boolean;
-      sentence: string;
-    };
-    ModeCount: {
-      revision: string;
-      letter: string;
-      failures: number;
-      tried: number;
-    };
-    ModeRow: {
-      mode: string;
-      place: string;
-      counts: components['schemas']['ModeCount'][];
-      total: number;
-      sentence: string;
-    };
-    NextSheet: {
-      sentence: string;
-      revision: components['schemas']['RevisionView'];
-      device: components['schemas']['DeviceView'];
-      candidates: components['schemas']['CandidateView'][];
-      settled: components['schemas']['CandidateView'][];
-      decisions: components['schemas']['DecisionView'][];
-      cameOf: components['schemas']['CameOf'][];
-      consequences: components['schemas']['Consequences'];
-      nextLetter: string;
-      metrics: string[];
-      failures: components['schemas']['FailureChoice'][];
-    };
-    ObservationInput: {
-      revision: string;
-      text: string;
-      run?: string | null;
-      version?: number | null;
-    };
-    ObservationView: {
-      id: string;
-      version: number;
-      revision: string;
-      run: string | null;
-      text: string;
-      by: string;
-      at: string;
-    };
-    ParameterInput: {
-      revision: string;
-      name: string;
-      text: string;
-      version?: number | null;
-    };
-    ParameterRow: {
-      name: string;
-      here: components['schemas']['ParameterView'] | null;
-      parent: components['schemas']['MeasureView'] | null;
-      difference: string | null;
-      percent: string | null;
-      mark: string;
-    };
-    ParameterView: {
-      id: string;
-      version: number;
-      revision: string;
-      name: string;
-      measure: components['schemas']['MeasureView'];
-    };
-    PartInput: {
-      revision: string;
-      name: string;
-      material?: string;
-      quantity?: number;
-      cost?: number;
-      note?: string;
-      version?: number | null;
-    };
-    PartRow: {
-      part: components['schemas']['PartView'];
-      sum: string;
-      mark: string;
-      differs: string;
-    };
-    PartView: {
-      id: string;
-      version: number;
-      revision: string;
-      name: string;
-      material: string;
-      quantity: number;
-      cost: number;
-      note: string;
-    };
-    PhotoView: {
-      id: string;
-      version: number;
-      revision: string;
-      run: string | null;
-      failure: string | null;
-      caption: string;
-      width: number;
-      height: number;
-      bytes: number;
-      sha256: string;
-      by: string;
-      at: string;
-    };
-    ProblemDocument: {
-      type: string;
-      title: string;
-      status: number;
-      detail: string;
-      violations: components['schemas']['Violation'][] | null;
-      questions: components['schemas']['Question'][] | null;
-      theirs: {
-        [key: string]: unknown;
-      } | null;
-    };
-    Question: {
-      about: string;
-      sentence: string;
-      corrected: string | null;
-    };
-    ReadingInput: {
-      run: string;
-      channel: string;
-      text: string;
-      confirmed?: string;
-      version?: number | null;
-    };
-    ReadingPreview: {
-      typed: string;
-      inChannelUnit: string;
-      converted: boolean;
-      questions: components['schemas']['Question'][];
-    };
-    ReadingView: {
-      id: string;
-      version: number;
-      run: string;
-      channel: string;
-      metric: string;
-      typed: components['schemas']['MeasureView'];
-      current: components['schemas']['MeasureView'];
-      amendments: components['schemas']['Amendment'][];
-      confirmed: string;
-      by: string;
-      at: string;
-    };
-    /** @enum {string} */
-    RepeatPurpose: 'ruleOutLuck' | 'estimate' | 'untilItHolds';
-    RequirementInput: {
-      device: string;
-      statement: string;
-      metric: string;
-      unit?: string;
-      limit?: number;
-      direction?: components['schemas']['Direction'];
-      kind?: components['schemas']['Kind'];
-      coverage?: number;
-      must?: boolean;
-      conditions?: string[];
-      dependsOn?: string[];
-      place?: number;
-      version?: number | null;
-    };
-    RequirementView: {
-      id: string;
-      version: number;
-      device: string;
-      statement: string;
-      metric: string;
-      unit: string;
-      limit: number;
-      direction: components['schemas']['Direction'];
-      kind: components['schemas']['Kind'];
-      coverage: number;
-      must: boolean;
-      conditions: string[];
-      dependsOn: string[];
-      place: number;
-    };
-    /** @enum {string} */
-    ResultKind: 'equal' | 'atLeast' | 'atMost' | 'held' | 'failed' | 'lost';
-    RevisionInput: {
-      device: string;
-      letter: string;
-      parent?: string | null;
-      branch?: string;
-      intent?: string;
-      firmware?: string;
-      state?: components['schemas']['RevisionState'];
-      stateReason?: string;
-      version?: number | null;
-    };
-    /** @enum {string} */
-    RevisionState: 'building' | 'built' | 'abandoned';
-    RevisionView: {
-      id: string;
-      version: number;
-      device: string;
-      parent: string | null;
-      letter: string;
-      branch: string;
-      intent: string;
-      firmware: string;
-      state: components['schemas']['RevisionState'];
-      stateReason: string;
-      createdAt: string;
-    };
-    /** @enum {string} */
-    Role: 'lead' | 'member' | 'viewer';
-    RunDot: {
-      id: string;
-      number: number;
-      startedAt: string;
-      outcome: components['schemas']['RunOutcome'] | null;
-      serial: string;
-    };
-    RunInput: {
-      trial: string;
-      article?: string | null;
-      operator?: string;
-      position?: string;
-      startedAt?: string | null;
-      conditions?: components['schemas']['Found'][];
-      settings?: components['schemas']['Found'][];
-      note?: string;
-      outcome?: components['schemas']['RunOutcome'] | null;
-      outcomeReason?: string;
-      version?: number | null;
-    };
-    /** @enum {string} */
-    RunOutcome: 'held' | 'failed' | 'stoppedEarly' | 'lost' | 'void';
-    RunRow: {
-      id: string;
-      revision: string;
-      letter: string;
-      trial: string;
-      number: number;
-      serial: string;
-      startedAt: string;
-      operator: string;
-      outcome: components['schemas']['RunOutcome'];
-      reason: string;
-      readings: string[];
-      conditions: string;
-    };
-    RunSheet: {
-      sentence: string;
-      noticed: string[];
-      run: components['schemas']['RunView'];
-      trial: components['schemas']['TrialView'];
-      method: components['schemas']['MethodView'];
-      article: components['schemas']['ArticleView'] | null;
-      revision: components['schemas']['RevisionView'];
-      readings: components['schemas']['ReadingView'][];
-      observations: components['schemas']['ObservationView'][];
-      failures: components['schemas']['FailureView'][];
-      photos: components['schemas']['PhotoView'][];
-      modes: string[];
-      places: string[];
-      runs: components['schemas']['RunDot'][];
-    };
-    RunView: {
-      id: string;
-      version: number;
-      trial: string;
-      article: string | null;
-      number: number;
-      operator: string;
-      position: string;
-      startedAt: string;
-      conditions: components['schemas']['Found'][];
-      settings: components['schemas']['Found'][];
-      note: string;
-      outcome: components['schemas']['RunOutcome'] | null;
-      outcomeReason: string;
-      missing: string[];
-      amendments: components['schemas']['Amendment'][];
-      by: string;
-    };
-    Safety: {
-      hazards: string[];
-      cautions: string[];
-      abort: string;
-      needsSignOff: boolean;
-    };
-    SessionView: {
-      name: string | null;
-      email: string | null;
-      workspaces: components['schemas']['WorkspaceView'][];
-      token: string;
-      empty: boolean;
-    };
-    SettingRule: {
-      name: string;
-      unit: string;
-      intended: number | null;
-      tolerance: number | null;
-    };
-    /** @enum {string} */
-    Severity: 'cosmetic' | 'minor' | 'major' | 'dangerous';
-    SignOff: {
-      by: string;
-      note: string;
-    };
-    SpineTag: {
-      revision: components['schemas']['RevisionView'];
-      bar: components['schemas']['Texture'][];
-      evidence: string;
-      waits: components['schemas']['StationMark'][];
-      depth: number;
-    };
-    /** @enum {string} */
-    Standing: 'open' | 'fixUntried' | 'closed' | 'cameBack';
-    /** @enum {string} */
-    State: 'none' | 'thin' | 'leaning' | 'shown' | 'against';
-    StationMark: {
-      station: string;
-      why: string;
-    };
-    /** @enum {string} */
-    Texture: 'outline' | 'sparse' | 'dense' | 'solid' | 'dotted' | 'dottedBroken' | 'denseBroken' | 'broken';
-    TrialInput: {
-      revision: string;
-      method: string;
-      name: string;
-      question?: string;
-      plannedRuns?: number;
-      repeats?: components['schemas']['RepeatPurpose'];
-      state?: components['schemas']['TrialState'];
-      signOff?: components['schemas']['SignOff'] | null;
-      override?: components['schemas']['SignOff'] | null;
-      version?: number | null;
-    };
-    TrialRow: {
-      trial: components['schemas']['TrialView'];
-      methodName: string;
-      runs: components['schemas']['RunDot'][];
-      from: string | null;
-      to: string | null;
-      count: string;
-      results: string[];
-    };
-    /** @enum {string} */
-    TrialState: 'planned' | 'running' | 'done';
-    TrialView: {
-      id: string;
-      version: number;
-      revision: string;
-      method: string;
-      name: string;
-      question: string;
-      plannedRuns: number;
-      repeats: components['schemas']['RepeatPurpose'];
-      state: components['schemas']['TrialState'];
-      signOff: components['schemas']['SignOff'] | null;
-      override: components['schemas']['SignOff'] | null;
-      createdAt: string;
-    };
-    TrySheet: {
-      sentence: string;
-      revision: components['schemas']['RevisionView'];
-      trials: components['schemas']['TrialRow'][];
-      methods: components['schemas']['MethodView'][];
-      articles: components['schemas']['ArticleView'][];
-    };
-    /** @enum {string} */
-    Verdict: 'higher' | 'lower' | 'indistinct' | 'single';
-    Violation: {
-      path: string;
-      message: string;
-    };
-    WeighSheet: {
-      sentence: string;
-      revision: components['schemas']['RevisionView'];
-      against: components['schemas']['RevisionView'] | null;
-      revisions: components['schemas']['RevisionView'][];
-      requirements: components['schemas']['RequirementView'][];
-      cells: components['schemas']['EvidenceCell'][];
-      comparisons: components['schemas']['MetricComparison'][];
-      confidence: number;
-    };
-    WithdrawInput: {
-      because: string;
-    };
-    WorkspaceView: {
-      id: string;
-      name: string;
-      role: components['schemas']['Role'];
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        AmendOutcomeInput: {
+            outcome: components["schemas"]["RunOutcome"];
+            reason: string;
+            version: number;
+        };
+        AmendReadingInput: {
+            text: string;
+            reason: string;
+            version: number;
+        };
+        Amendment: {
+            text: string;
+            reason: string;
+            by: string;
+            at: string;
+        };
+        ArticleInput: {
+            revision: string;
+            serial: string;
+            lots?: string[];
+            deviations?: string;
+            state?: string;
+            version?: number | null;
+        };
+        ArticleRow: {
+            article: components["schemas"]["ArticleView"];
+            runs: number;
+            failures: number;
+            lost: number;
+            past: string;
+        };
+        ArticleView: {
+            id: string;
+            version: number;
+            revision: string;
+            serial: string;
+            lots: string[];
+            deviations: string;
+            state: string;
+        };
+        BriefSheet: {
+            sentence: string;
+            device: components["schemas"]["DeviceView"];
+            requirements: components["schemas"]["RequirementView"][];
+            metrics: string[];
+        };
+        BuildSheet: {
+            sentence: string;
+            revision: components["schemas"]["RevisionView"];
+            parent: components["schemas"]["RevisionView"] | null;
+            changes: components["schemas"]["ChangeRow"][];
+            parameters: components["schemas"]["ParameterRow"][];
+            parts: components["schemas"]["PartRow"][];
+            cost: string;
+            parentCost: string | null;
+            costDifference: string | null;
+            currency: string;
+            articles: components["schemas"]["ArticleRow"][];
+            metrics: string[];
+        };
+        CameOf: {
+            what: string;
+            letter: string;
+            expected: string;
+            verdict: components["schemas"]["ChangeVerdict"];
+            sentence: string;
+        };
+        CandidateInput: {
+            revision: string;
+            what: string;
+            why?: string;
+            class?: components["schemas"]["ChangeClass"];
+            cost?: number;
+            hours?: number;
+            effects?: components["schemas"]["ExpectedEffect"][];
+            source?: components["schemas"]["CandidateSource"];
+            askedBy?: string;
+            failure?: string | null;
+            choice?: components["schemas"]["Choice"];
+            reason?: string;
+            version?: number | null;
+        };
+        /** @enum {string} */
+        CandidateSource: "failure" | "team" | "outside";
+        CandidateView: {
+            id: string;
+            version: number;
+            revision: string;
+            what: string;
+            why: string;
+            class: components["schemas"]["ChangeClass"];
+            cost: number;
+            hours: number;
+            effects: components["schemas"]["ExpectedEffect"][];
+            source: components["schemas"]["CandidateSource"];
+            askedBy: string;
+            failure: string | null;
+            choice: components["schemas"]["Choice"];
+            reason: string;
+            decision: string | null;
+            by: string;
+        };
+        CauseInput: {
+            failure: string;
+            text: string;
+            kind?: components["schemas"]["CauseKind"];
+            standing?: components["schemas"]["CauseStanding"];
+            findings?: string;
+            version?: number | null;
+        };
+        /** @enum {string} */
+        CauseKind: "design" | "build" | "setUp" | "method" | "use";
+        /** @enum {string} */
+        CauseStanding: "suspected" | "supported" | "ruledOut" | "confirmed";
+        CauseView: {
+            id: string;
+            version: number;
+            failure: string;
+            text: string;
+            kind: components["schemas"]["CauseKind"];
+            standing: components["schemas"]["CauseStanding"];
+            findings: string;
+        };
+        /** @enum {string} */
+        ChangeClass: "shape" | "strength" | "electrical" | "firmware" | "material" | "process" | "setting" | "cosmetic";
+        ChangeInput: {
+            revision: string;
+            what: string;
+            why?: string;
+            class?: components["schemas"]["ChangeClass"];
+            metric?: string;
+            expected?: number | null;
+            unit?: string;
+            verdict?: components["schemas"]["ChangeVerdict"] | null;
+            verdictNote?: string;
+            against?: string | null;
+            version?: number | null;
+        };
+        ChangeRow: {
+            change: components["schemas"]["ChangeView"];
+            expected: string;
+            seen: components["schemas"]["Estimate"] | null;
+            computed: components["schemas"]["ChangeVerdict"];
+            sentence: string;
+            runs: string[];
+            together: string[];
+            against: string | null;
+        };
+        /** @enum {string} */
+        ChangeVerdict: "fixed" | "partly" | "noEffect" | "worse" | "nobodyLooked";
+        ChangeView: {
+            id: string;
+            version: number;
+            revision: string;
+            what: string;
+            why: string;
+            class: components["schemas"]["ChangeClass"];
+            metric: string;
+            expected: number | null;
+            unit: string;
+            verdict: components["schemas"]["ChangeVerdict"] | null;
+            verdictNote: string;
+            against: string | null;
+        };
+        Channel: {
+            key: string;
+            metric: string;
+            unit: string;
+            instrument: string;
+            resolution: number | null;
+            low: number | null;
+            high: number | null;
+            whenStopped: components["schemas"]["ResultKind"];
+        };
+        /** @enum {string} */
+        Choice: "open" | "in" | "wait" | "drop";
+        Condition: {
+            name: string;
+            unit: string;
+            tolerance: number | null;
+            states: string[];
+        };
+        Consequences: {
+            chosen: number;
+            cost: string;
+            hours: number;
+            over: string[];
+            forecasts: components["schemas"]["MetricForecast"][];
+            entangled: string[];
+        };
+        DecisionInput: {
+            revision: string;
+            next: string;
+            letter: string;
+            intent?: string;
+            note?: string;
+            version?: number | null;
+        };
+        DecisionLine: {
+            what: string;
+            why: string;
+            class: components["schemas"]["ChangeClass"];
+            choice: components["schemas"]["Choice"];
+            reason: string;
+            cost: number;
+            hours: number;
+            expected: string;
+            askedBy: string;
+        };
+        DecisionRecord: {
+            lines: components["schemas"]["DecisionLine"][];
+            evidence: components["schemas"]["KnownEvidence"][];
+            cost: string;
+            hours: number;
+            currency: string;
+            entangled: string[];
+            over: string[];
+            forecasts: string[];
+        };
+        DecisionView: {
+            id: string;
+            version: number;
+            revision: string;
+            letter: string;
+            next: string;
+            nextLetter: string;
+            note: string;
+            known: components["schemas"]["DecisionRecord"];
+            by: string;
+            at: string;
+        };
+        DeviceCard: {
+            device: components["schemas"]["DeviceView"];
+            latest: string | null;
+            latestLetter: string | null;
+            revisions: number;
+            runs: number;
+            sentence: string;
+        };
+        DeviceInput: {
+            workspace: string;
+            name: string;
+            brief?: string;
+            users?: string;
+            gates?: string;
+            confidence?: number;
+            currency?: string;
+            costLimit?: number | null;
+            hoursLimit?: number | null;
+            changesLimit?: number | null;
+            version?: number | null;
+        };
+        DeviceView: {
+            id: string;
+            version: number;
+            workspace: string;
+            name: string;
+            brief: string;
+            users: string;
+            gates: string;
+            confidence: number;
+            currency: string;
+            costLimit: number | null;
+            hoursLimit: number | null;
+            changesLimit: number | null;
+        };
+        /** @enum {string} */
+        Direction: "atLeast" | "atMost";
+        Estimate: {
+            text: string;
+            value: number;
+            low: number | null;
+            high: number | null;
+            unit: string;
+            decimals: number;
+            n: number;
+        };
+        EvidenceCell: {
+            requirement: string;
+            revision: string;
+            state: components["schemas"]["State"];
+            texture: components["schemas"]["Texture"];
+            estimate: components["schemas"]["Estimate"] | null;
+            bound: number | null;
+            probabilityMet: number | null;
+            runsNeeded: number | null;
+            missingConditions: string[];
+            n: number;
+            bounds: number;
+            lost: number;
+            from: string | null;
+            sentence: string;
+            method: string;
+            runs: string[];
+        };
+        ExpectedEffect: {
+            metric: string;
+            unit: string;
+            low: number;
+            likely: number;
+            high: number;
+        };
+        FailureChoice: {
+            id: string;
+            label: string;
+        };
+        FailureInput: {
+            revision: string;
+            mode: string;
+            place?: string;
+            severity?: components["schemas"]["Severity"];
+            stage?: string;
+            note?: string;
+            run?: string | null;
+            article?: string | null;
+            version?: number | null;
+        };
+        FailureRow: {
+            failure: components["schemas"]["FailureView"];
+            serial: string;
+            runLabel: string | null;
+            causes: components["schemas"]["CauseView"][];
+            standing: components["schemas"]["Standing"];
+            sentence: string;
+            candidates: string[];
+        };
+        FailureView: {
+            id: string;
+            version: number;
+            revision: string;
+            run: string | null;
+            article: string | null;
+            mode: string;
+            place: string;
+            severity: components["schemas"]["Severity"];
+            stage: string;
+            note: string;
+            by: string;
+            at: string;
+        };
+        FindSheet: {
+            sentence: string;
+            revision: components["schemas"]["RevisionView"];
+            photos: components["schemas"]["PhotoView"][];
+            failures: components["schemas"]["FailureRow"][];
+            observations: components["schemas"]["ObservationView"][];
+            modes: components["schemas"]["ModeRow"][];
+            articles: components["schemas"]["ArticleView"][];
+        };
+        FirstAccountInput: {
+            workspace: string;
+            name: string;
+            email: string;
+            password: string;
+        };
+        /** @enum {string} */
+        Footing: "level" | "tilted" | "broken";
+        FootingDifference: {
+            what: string;
+            a: string;
+            b: string;
+            weight: components["schemas"]["Footing"];
+            why: string;
+        };
+        FootingView: {
+            footing: components["schemas"]["Footing"];
+            sentence: string;
+            differences: components["schemas"]["FootingDifference"][];
+        };
+        Found: {
+            name: string;
+            text: string;
+        };
+        FrameView: {
+            device: components["schemas"]["DeviceView"];
+            spine: components["schemas"]["SpineTag"][];
+            requirements: number;
+            write: boolean;
+        };
+        HistoryView: {
+            id: string;
+            record: string;
+            workspace: string;
+            kind: string;
+            by: string;
+            at: string;
+            was: {
+                [key: string]: unknown;
+            } | null;
+            is: {
+                [key: string]: unknown;
+            };
+        };
+        ImportView: {
+            device: string;
+            name: string;
+            records: number;
+            pictures: number;
+        };
+        /** @enum {string} */
+        Kind: "mean" | "every" | "rate" | "rating" | "check";
+        KnownEvidence: {
+            statement: string;
+            texture: components["schemas"]["Texture"];
+            sentence: string;
+        };
+        MeasureView: {
+            text: string;
+            value: number;
+            unit: string;
+            resolution: number | null;
+            si: number;
+        };
+        MemberInput: {
+            name: string;
+            email: string;
+            role: components["schemas"]["Role"];
+            password?: string | null;
+        };
+        MemberView: {
+            id: string;
+            name: string;
+            email: string;
+            role: components["schemas"]["Role"];
+        };
+        MethodInput: {
+            device: string;
+            name: string;
+            purpose?: string;
+            rig?: string;
+            heldWhen?: string;
+            endPoint?: string;
+            notRepresented?: string;
+            outcomeMetric?: string;
+            minutes?: number;
+            channels?: components["schemas"]["Channel"][];
+            conditions?: components["schemas"]["Condition"][];
+            settings?: components["schemas"]["SettingRule"][];
+            safety?: components["schemas"]["Safety"];
+            version?: number | null;
+        };
+        MethodView: {
+            id: string;
+            version: number;
+            device: string;
+            name: string;
+            purpose: string;
+            rig: string;
+            heldWhen: string;
+            endPoint: string;
+            notRepresented: string;
+            outcomeMetric: string;
+            minutes: number;
+            channels: components["schemas"]["Channel"][];
+            conditions: components["schemas"]["Condition"][];
+            settings: components["schemas"]["SettingRule"][];
+            safety: components["schemas"]["Safety"];
+        };
+        MetricComparison: {
+            metric: string;
+            other: components["schemas"]["Estimate"] | null;
+            here: components["schemas"]["Estimate"] | null;
+            difference: components["schemas"]["Estimate"] | null;
+            change: components["schemas"]["Estimate"] | null;
+            verdict: components["schemas"]["Verdict"] | null;
+            judged: string;
+            p: number | null;
+            note: string | null;
+            footing: components["schemas"]["FootingView"] | null;
+            sentence: string;
+            runs: string[];
+            otherRuns: string[];
+            values: number[];
+            otherValues: number[];
+            bounds: number;
+            otherBounds: number;
+        };
+        MetricForecast: {
+            metric: string;
+            unit: string;
+            now: number | null;
+            low: number | null;
+            likely: number | null;
+            high: number | null;
+            addLow: number;
+            addHigh: number;
+            decimals: number;
+            limit: number | null;
+            meets: string;
+            candidates: string[];
+            entangled: boolean;
+            sentence: string;
+        };
+        ModeCount: {
+            revision: string;
+            letter: string;
+            failures: number;
+            tried: number;
+        };
+        ModeRow: {
+            mode: string;
+            place: string;
+            counts: components["schemas"]["ModeCount"][];
+            total: number;
+            sentence: string;
+        };
+        NextSheet: {
+            sentence: string;
+            revision: components["schemas"]["RevisionView"];
+            device: components["schemas"]["DeviceView"];
+            candidates: components["schemas"]["CandidateView"][];
+            settled: components["schemas"]["CandidateView"][];
+            decisions: components["schemas"]["DecisionView"][];
+            cameOf: components["schemas"]["CameOf"][];
+            consequences: components["schemas"]["Consequences"];
+            nextLetter: string;
+            metrics: string[];
+            failures: components["schemas"]["FailureChoice"][];
+        };
+        ObservationInput: {
+            revision: string;
+            text: string;
+            run?: string | null;
+            version?: number | null;
+        };
+        ObservationView: {
+            id: string;
+            version: number;
+            revision: string;
+            run: string | null;
+            text: string;
+            by: string;
+            at: string;
+        };
+        ParameterInput: {
+            revision: string;
+            name: string;
+            text: string;
+            version?: number | null;
+        };
+        ParameterRow: {
+            name: string;
+            here: components["schemas"]["ParameterView"] | null;
+            parent: components["schemas"]["MeasureView"] | null;
+            difference: string | null;
+            percent: string | null;
+            mark: string;
+        };
+        ParameterView: {
+            id: string;
+            version: number;
+            revision: string;
+            name: string;
+            measure: components["schemas"]["MeasureView"];
+        };
+        PartInput: {
+            revision: string;
+            name: string;
+            material?: string;
+            quantity?: number;
+            cost?: number;
+            note?: string;
+            version?: number | null;
+        };
+        PartRow: {
+            part: components["schemas"]["PartView"];
+            sum: string;
+            mark: string;
+            differs: string;
+        };
+        PartView: {
+            id: string;
+            version: number;
+            revision: string;
+            name: string;
+            material: string;
+            quantity: number;
+            cost: number;
+            note: string;
+        };
+        PhotoView: {
+            id: string;
+            version: number;
+            revision: string;
+            run: string | null;
+            failure: string | null;
+            caption: string;
+            width: number;
+            height: number;
+            bytes: number;
+            sha256: string;
+            by: string;
+            at: string;
+        };
+        ProblemDocument: {
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            violations: components["schemas"]["Violation"][] | null;
+            questions: components["schemas"]["Question"][] | null;
+            theirs: {
+                [key: string]: unknown;
+            } | null;
+        };
+        Question: {
+            about: string;
+            sentence: string;
+            corrected: string | null;
+        };
+        ReadingInput: {
+            run: string;
+            channel: string;
+            text: string;
+            confirmed?: string;
+            version?: number | null;
+        };
+        ReadingPreview: {
+            typed: string;
+            inChannelUnit: string;
+            converted: boolean;
+            questions: components["schemas"]["Question"][];
+        };
+        ReadingView: {
+            id: string;
+            version: number;
+            run: string;
+            channel: string;
+            metric: string;
+            typed: components["schemas"]["MeasureView"];
+            current: components["schemas"]["MeasureView"];
+            amendments: components["schemas"]["Amendment"][];
+            confirmed: string;
+            by: string;
+            at: string;
+        };
+        /** @enum {string} */
+        RepeatPurpose: "ruleOutLuck" | "estimate" | "untilItHolds";
+        RequirementInput: {
+            device: string;
+            statement: string;
+            metric: string;
+            unit?: string;
+            limit?: number;
+            direction?: components["schemas"]["Direction"];
+            kind?: components["schemas"]["Kind"];
+            coverage?: number;
+            must?: boolean;
+            conditions?: string[];
+            dependsOn?: string[];
+            place?: number;
+            version?: number | null;
+        };
+        RequirementView: {
+            id: string;
+            version: number;
+            device: string;
+            statement: string;
+            metric: string;
+            unit: string;
+            limit: number;
+            direction: components["schemas"]["Direction"];
+            kind: components["schemas"]["Kind"];
+            coverage: number;
+            must: boolean;
+            conditions: string[];
+            dependsOn: string[];
+            place: number;
+        };
+        /** @enum {string} */
+        ResultKind: "equal" | "atLeast" | "atMost" | "held" | "failed" | "lost";
+        RevisionInput: {
+            device: string;
+            letter: string;
+            parent?: string | null;
+            branch?: string;
+            intent?: string;
+            firmware?: string;
+            state?: components["schemas"]["RevisionState"];
+            stateReason?: string;
+            version?: number | null;
+        };
+        /** @enum {string} */
+        RevisionState: "building" | "built" | "abandoned";
+        RevisionView: {
+            id: string;
+            version: number;
+            device: string;
+            parent: string | null;
+            letter: string;
+            branch: string;
+            intent: string;
+            firmware: string;
+            state: components["schemas"]["RevisionState"];
+            stateReason: string;
+            createdAt: string;
+        };
+        /** @enum {string} */
+        Role: "lead" | "member" | "viewer";
+        RunDot: {
+            id: string;
+            number: number;
+            startedAt: string;
+            outcome: components["schemas"]["RunOutcome"] | null;
+            serial: string;
+        };
+        RunInput: {
+            trial: string;
+            article?: string | null;
+            operator?: string;
+            position?: string;
+            startedAt?: string | null;
+            conditions?: components["schemas"]["Found"][];
+            settings?: components["schemas"]["Found"][];
+            note?: string;
+            outcome?: components["schemas"]["RunOutcome"] | null;
+            outcomeReason?: string;
+            version?: number | null;
+        };
+        /** @enum {string} */
+        RunOutcome: "held" | "failed" | "stoppedEarly" | "lost" | "void";
+        RunRow: {
+            id: string;
+            revision: string;
+            letter: string;
+            trial: string;
+            number: number;
+            serial: string;
+            startedAt: string;
+            operator: string;
+            outcome: components["schemas"]["RunOutcome"];
+            reason: string;
+            readings: string[];
+            conditions: string;
+        };
+        RunSheet: {
+            sentence: string;
+            noticed: string[];
+            run: components["schemas"]["RunView"];
+            trial: components["schemas"]["TrialView"];
+            method: components["schemas"]["MethodView"];
+            article: components["schemas"]["ArticleView"] | null;
+            revision: components["schemas"]["RevisionView"];
+            readings: components["schemas"]["ReadingView"][];
+            observations: components["schemas"]["ObservationView"][];
+            failures: components["schemas"]["FailureView"][];
+            photos: components["schemas"]["PhotoView"][];
+            modes: string[];
+            places: string[];
+            runs: components["schemas"]["RunDot"][];
+        };
+        RunView: {
+            id: string;
+            version: number;
+            trial: string;
+            article: string | null;
+            number: number;
+            operator: string;
+            position: string;
+            startedAt: string;
+            conditions: components["schemas"]["Found"][];
+            settings: components["schemas"]["Found"][];
+            note: string;
+            outcome: components["schemas"]["RunOutcome"] | null;
+            outcomeReason: string;
+            missing: string[];
+            amendments: components["schemas"]["Amendment"][];
+            by: string;
+        };
+        Safety: {
+            hazards: string[];
+            cautions: string[];
+            abort: string;
+            needsSignOff: boolean;
+        };
+        SessionView: {
+            name: string | null;
+            email: string | null;
+            workspaces: components["schemas"]["WorkspaceView"][];
+            token: string;
+            empty: boolean;
+        };
+        SettingRule: {
+            name: string;
+            unit: string;
+            intended: number | null;
+            tolerance: number | null;
+        };
+        /** @enum {string} */
+        Severity: "cosmetic" | "minor" | "major" | "dangerous";
+        SignOff: {
+            by: string;
+            note: string;
+        };
+        SpineTag: {
+            revision: components["schemas"]["RevisionView"];
+            bar: components["schemas"]["Texture"][];
+            evidence: string;
+            waits: components["schemas"]["StationMark"][];
+            depth: number;
+        };
+        /** @enum {string} */
+        Standing: "open" | "fixUntried" | "closed" | "cameBack";
+        /** @enum {string} */
+        State: "none" | "thin" | "leaning" | "shown" | "against";
+        StationMark: {
+            station: string;
+            why: string;
+        };
+        /** @enum {string} */
+        Texture: "outline" | "sparse" | "dense" | "solid" | "dotted" | "dottedBroken" | "denseBroken" | "broken";
+        TrialInput: {
+            revision: string;
+            method: string;
+            name: string;
+            question?: string;
+            plannedRuns?: number;
+            repeats?: components["schemas"]["RepeatPurpose"];
+            state?: components["schemas"]["TrialState"];
+            signOff?: components["schemas"]["SignOff"] | null;
+            override?: components["schemas"]["SignOff"] | null;
+            version?: number | null;
+        };
+        TrialRow: {
+            trial: components["schemas"]["TrialView"];
+            methodName: string;
+            runs: components["schemas"]["RunDot"][];
+            from: string | null;
+            to: string | null;
+            count: string;
+            results: string[];
+        };
+        /** @enum {string} */
+        TrialState: "planned" | "running" | "done";
+        TrialView: {
+            id: string;
+            version: number;
+            revision: string;
+            method: string;
+            name: string;
+            question: string;
+            plannedRuns: number;
+            repeats: components["schemas"]["RepeatPurpose"];
+            state: components["schemas"]["TrialState"];
+            signOff: components["schemas"]["SignOff"] | null;
+            override: components["schemas"]["SignOff"] | null;
+            createdAt: string;
+        };
+        TrySheet: {
+            sentence: string;
+            revision: components["schemas"]["RevisionView"];
+            trials: components["schemas"]["TrialRow"][];
+            methods: components["schemas"]["MethodView"][];
+            articles: components["schemas"]["ArticleView"][];
+        };
+        /** @enum {string} */
+        Verdict: "higher" | "lower" | "indistinct" | "single";
+        Violation: {
+            path: string;
+            message: string;
+        };
+        WeighSheet: {
+            sentence: string;
+            revision: components["schemas"]["RevisionView"];
+            against: components["schemas"]["RevisionView"] | null;
+            revisions: components["schemas"]["RevisionView"][];
+            requirements: components["schemas"]["RequirementView"][];
+            cells: components["schemas"]["EvidenceCell"][];
+            comparisons: components["schemas"]["MetricComparison"][];
+            confidence: number;
+        };
+        WithdrawInput: {
+            because: string;
+        };
+        WorkspaceView: {
+            id: string;
+            name: string;
+            role: components["schemas"]["Role"];
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  lustrum_revision_revision_putarticle: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ArticleInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArticleView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_decision_decision_putcandidate: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CandidateInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CandidateView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_decision_decision_withdrawcandidate: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WithdrawInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CandidateView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_finding_putcause: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CauseInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CauseView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_revision_revision_putchange: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChangeInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChangeView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_revision_revision_withdrawchange: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WithdrawInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChangeView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_decision_decision_decision: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DecisionView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_decision_decision_decide: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DecisionInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DecisionView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_device_device_putdevice: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DeviceInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DeviceView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_device_device_brief: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BriefSheet'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_exchange_exchange_json: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_device_device_frame: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FrameView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_method_method_ofdevice: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MethodView'][];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_exchange_exchange_csv: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_weighing_weighing_runs: {
-    parameters: {
-      query?: {
-        ids?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RunRow'][];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_http_openapi_openapi_docs: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_finding_putfailure: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FailureInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FailureView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_finding_withdrawfailure: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WithdrawInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FailureView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_account_account_first: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FirstAccountInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_http_health_health: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_record_history_ofrecord: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HistoryView'][];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_method_method_put: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MethodInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MethodView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_finding_putobservation: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ObservationInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ObservationView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_revision_revision_putparameter: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ParameterInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ParameterView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_revision_revision_putpart: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PartInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PartView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_revision_revision_withdrawpart: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WithdrawInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PartView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_photo_post: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_photo_picture: {
-    parameters: {
-      query?: {
-        preview?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_photo_withdraw: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WithdrawInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_reading_preview: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReadingInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ReadingPreview'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_reading_put: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReadingInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ReadingView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_reading_amend: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AmendReadingInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ReadingView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_device_device_putrequirement: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RequirementInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RequirementView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_device_device_withdrawrequirement: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WithdrawInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RequirementView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_revision_revision_putrevision: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RevisionInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RevisionView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_revision_revision_build: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BuildSheet'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_finding_finding_find: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FindSheet'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_decision_decision_next: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['NextSheet'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_trial_try: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TrySheet'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_weighing_weighing_weigh: {
-    parameters: {
-      query?: {
-        against?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WeighSheet'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_trial_run: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RunSheet'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_trial_putrun: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RunInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RunView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_reading_amendoutcome: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AmendOutcomeInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RunView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_account_account_session: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_account_account_signin: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_account_account_signout: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_trial_trial_puttrial: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TrialInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TrialView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_device_device_ofworkspace: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DeviceCard'][];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_exchange_exchange_import: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ImportView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_account_account_members: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MemberView'][];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_account_account_letin: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MemberInput'];
-      };
-    };
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MemberView'];
-        };
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
-  lustrum_account_account_letout: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        person: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Done */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description A problem, with a sentence for people */
-      default: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDocument'];
-        };
-      };
-    };
-  };
+    lustrum_revision_revision_putarticle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArticleInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArticleView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_decision_decision_putcandidate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CandidateInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_decision_decision_withdrawcandidate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_finding_putcause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CauseInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CauseView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_revision_revision_putchange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_revision_revision_withdrawchange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_decision_decision_decision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DecisionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_decision_decision_decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecisionInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DecisionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_device_device_putdevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_device_device_brief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_exchange_exchange_json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_device_device_frame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FrameView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_method_method_ofdevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodView"][];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_exchange_exchange_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_weighing_weighing_runs: {
+        parameters: {
+            query?: {
+                ids?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunRow"][];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_openapi_openapi_docs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_finding_putfailure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FailureInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_finding_withdrawfailure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailureView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_account_account_first: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstAccountInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_health_health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_record_history_ofrecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryView"][];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_method_method_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MethodInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_finding_putobservation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ObservationInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ObservationView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_revision_revision_putparameter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ParameterInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ParameterView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_revision_revision_putpart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_revision_revision_withdrawpart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_photo_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_photo_picture: {
+        parameters: {
+            query?: {
+                preview?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_photo_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_reading_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingPreview"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_reading_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_reading_amend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AmendReadingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_device_device_putrequirement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RequirementInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RequirementView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_device_device_withdrawrequirement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RequirementView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_revision_revision_putrevision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RevisionInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_revision_revision_build: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuildSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_finding_finding_find: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_decision_decision_next: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_trial_try: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrySheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_weighing_weighing_weigh: {
+        parameters: {
+            query?: {
+                against?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_trial_run: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_trial_putrun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_reading_amendoutcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AmendOutcomeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_account_account_session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_account_account_signin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_account_account_signout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_trial_trial_puttrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_device_device_ofworkspace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceCard"][];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_exchange_exchange_import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_account_account_members: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberView"][];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_account_account_letin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MemberInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_account_account_letout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
 }

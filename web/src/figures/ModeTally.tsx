@@ -6,7 +6,7 @@ import type { Schemas } from '../api/client';
 export function ModeTally({ rows, device, current }: { rows: Schemas['ModeRow'][]; device: string; current: string }) {
   const builds = rows[0]?.counts ?? [];
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Failure modes over all builds">
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Failure modes over all builds">
       <table className="w-full min-w-[40rem] text-sm">
         <thead>
           <tr className="text-soft">

@@ -16,7 +16,7 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
   const x = scaleTime({ domain: [Math.min(...times) - pad, Math.max(...times) + pad], range: [LEFT, WIDTH - 14] });
   const height = timed.length * ROW + 34;
   return (
-    <figure className="overflow-x-auto">
+    <figure className="relative overflow-x-auto">
       <svg
         viewBox={`0 0 ${WIDTH} ${height}`}
         className="w-full min-w-[40rem]"

@@ -129,7 +129,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
               far it is met, and how many runs are still missing.
             </Empty>
           ) : (
-            <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Requirements">
+            <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Requirements">
               <table className="w-full min-w-[40rem] text-sm">
                 <tbody>
                   {sheet.requirements.map((r) => (

@@ -25,7 +25,7 @@ export function RunsSlip({ device, opened, onClose }: { device: string; opened: 
           </h3>
           {runs.isLoading && <p className="text-soft">Fetching the runs …</p>}
           {runs.isError && <p className="text-oxide">{runs.error.message}</p>}
-          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Runs">
+          <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Runs">
             <table className="w-full text-sm">
               <tbody>
                 {runs.data?.map((run) => (

@@ -19,7 +19,7 @@ export function ChangeTable({
   edit: (form: Form) => void;
 }) {
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Changes from ${parent}`}>
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={`Changes from ${parent}`}>
       <table className="w-full min-w-[46rem] text-sm">
         <thead>
           <tr className="text-xs text-soft">

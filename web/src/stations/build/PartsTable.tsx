@@ -12,7 +12,7 @@ export function PartsTable({
   edit: (form: Form) => void;
 }) {
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Parts and cost">
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Parts and cost">
       <table className="text-sm">
         <thead>
           <tr className="text-xs text-soft">

@@ -18,7 +18,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
     : sheet.revisions;
   const cells = new Map(sheet.cells.map((c) => [`${c.requirement}/${c.revision}`, c]));
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Evidence, requirements by builds">
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Evidence, requirements by builds">
       <table className="w-full min-w-[44rem] text-sm">
         <thead>
           <tr>

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Curve;
+
+use Lustrum\Core\InvalidInput;
+use Lustrum\Core\Statistics\NoValues;
+
+/** Values along time, or along any other rising quantity. */
+final readonly class Samples
+{
+    /**
+     * @param list<float> $t rising
+     * @param list<float> $y
+     */
+    private function __construct(
+        public array $t,
+        public array $y,
+    ) {
+    }
+
+    /**
+     * @param list<float> $t
+     * @param list<float> $y
+     */
+    public static function of(array $t, array $y): self
+    {
+        if ($t === []) {
+            throw NoValues::given('t');
+        }
+        if (count($t) !== count($y)) {
+            throw InvalidInput::because(sprintf('There are %d times and %d values.', count($t), count($y)), 'y');
+        }
+        for ($i = 1, $n = count($t); $i < $n; ++$i) {
+            if ($t[$i] < $t[$i - 1]) {
+                throw InvalidInput::because('Times must not go back.', 't/'.$i);
+            }
+        }
+
+        return new self($t, $y);
+    }
+}

@@ -10,7 +10,7 @@ use Lustrum\Core\InvalidInput;
 /** All operations by name. */
 final class Catalogue
 {
-    private const GROUPS = [QuantityOperations::class, StatisticsOperations::class, EvidenceOperations::class, FootingOperations::class, ChangeOperations::class];
+    private const GROUPS = [QuantityOperations::class, FormulaOperations::class, StatisticsOperations::class, InferenceOperations::class, LifeOperations::class, CurveOperations::class, PlanOperations::class, EvidenceOperations::class, FootingOperations::class, ChangeOperations::class];
 
     /** @var array<string, Operation>|null */
     private static ?array $operations = null;

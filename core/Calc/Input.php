@@ -11,6 +11,9 @@ final readonly class Input
 {
     public const MOST_VALUES = 1_000_000;
 
+    /** Squares of it must not overflow. */
+    private const LARGEST = 1e150;
+
     /** @param array<array-key, mixed> $fields */
     public function __construct(
         private array $fields,
@@ -86,6 +89,79 @@ final readonly class Input
         $out = [];
         foreach ($this->list($name) as $i => $value) {
             $out[] = self::float($value, $this->at($name).'/'.$i);
+        }
+
+        return $out;
+    }
+
+    /** @return list<int> */
+    public function wholes(string $name): array
+    {
+        return array_map(fn (float $v, int $i): int => $v === floor($v) && abs($v) <= 9e15 ? (int) $v : throw InvalidInput::because('A whole number is wanted here.', $this->at($name).'/'.$i), $v = $this->numbers($name), array_keys($v));
+    }
+
+    /** @return list<float|null> */
+    public function numbersOrNulls(string $name): array
+    {
+        $out = [];
+        foreach ($this->list($name) as $i => $value) {
+            $out[] = $value === null ? null : self::float($value, $this->at($name).'/'.$i);
+        }
+
+        return $out;
+    }
+
+    /** @return list<bool> */
+    public function flags(string $name): array
+    {
+        $out = [];
+        foreach ($this->list($name) as $i => $value) {
+            $out[] = is_bool($value) ? $value : throw InvalidInput::because('true or false is wanted here.', $this->at($name).'/'.$i);
+        }
+
+        return $out;
+    }
+
+    public function hasList(string $name): bool
+    {
+        return is_array($this->fields[$name] ?? null) && array_is_list($this->fields[$name]);
+    }
+
+    /** Is this a list whose first entry is itself a list? */
+    public function hasRows(string $name): bool
+    {
+        return $this->hasList($name) && is_array($this->list($name)[0] ?? null);
+    }
+
+    /** @return list<list<float>> */
+    public function rows(string $name): array
+    {
+        $out = [];
+        foreach ($this->list($name) as $i => $row) {
+            $out[] = (new self([(string) $i => $row], $this->at($name)))->numbers((string) $i);
+        }
+
+        return $out;
+    }
+
+    /** @return list<list<string>> nothing where it is not given */
+    public function lists(string $name): array
+    {
+        $out = [];
+        foreach ($this->has($name) ? $this->list($name) : [] as $i => $row) {
+            $out[] = (new self([(string) $i => $row], $this->at($name)))->texts((string) $i);
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, string> an object whose values are texts */
+    public function textMap(string $name): array
+    {
+        $object = $this->object($name);
+        $out = [];
+        foreach (array_keys($object->fields) as $key) {
+            $out[(string) $key] = $object->text((string) $key);
         }
 
         return $out;
@@ -189,6 +265,10 @@ final readonly class Input
 
     private static function float(mixed $value, string $path): float
     {
-        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw InvalidInput::notANumber($path);
+        if ((!is_int($value) && !is_float($value)) || !is_finite((float) $value)) {
+            throw InvalidInput::notANumber($path);
+        }
+
+        return abs((float) $value) <= self::LARGEST ? (float) $value : throw InvalidInput::because('This number is larger than can be worked with (1e150 at most).', $path);
     }
 }

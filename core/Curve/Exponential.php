@@ -35,7 +35,8 @@ final readonly class Exponential
         if ($n < $free || $span <= 0) {
             throw NotEstimable::because('values.tooFew', sprintf('At least %d values at different times are needed.', $free), 't');
         }
-        if (max($samples->y) - min($samples->y) <= 1e-12 * max(abs(max($samples->y)), 1e-300)) {
+        [$least, $most] = $samples->range();
+        if ($most - $least <= 1e-12 * max(abs($most), 1e-300)) {
             throw NotEstimable::because('curve.flat', 'The curve does not move, so it has no rate.', 'y');
         }
         $cost = static fn (float $u): float => self::linear($samples, exp($u), $ambient)->residualSquares;

@@ -6,6 +6,7 @@ namespace Lustrum\Core\Curve;
 
 use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Statistics\Distribution\StudentT;
+use Lustrum\Core\Statistics\NoValues;
 use Lustrum\Core\Statistics\Regression;
 
 /** Where a quadratic through the points is best, with a delta-method interval (`curve.optimum`). */
@@ -28,7 +29,10 @@ final readonly class Optimum
     public static function of(array $x, array $y, bool $maximum, float $confidence = 0.95): self
     {
         // In a centred variable: near the optimum the three coefficients are then nearly independent.
-        $centre = $x === [] ? 0.0 : array_sum($x) / count($x);
+        if ($x === []) {
+            throw NoValues::given('x');
+        }
+        $centre = array_sum($x) / count($x);
         $fit = Regression::polynomial(array_map(static fn (float $v): float => $v - $centre, $x), $y, 2);
         [$a, $b, $c] = array_map(static fn (array $k): float => $k['estimate'], $fit->coefficients);
         if ($maximum ? $c >= 0 : $c <= 0) {

@@ -11,8 +11,8 @@ use Lustrum\Core\Statistics\NoValues;
 final readonly class Samples
 {
     /**
-     * @param list<float> $t rising
-     * @param list<float> $y
+     * @param non-empty-list<float> $t rising
+     * @param non-empty-list<float> $y
      */
     private function __construct(
         public array $t,
@@ -26,7 +26,7 @@ final readonly class Samples
      */
     public static function of(array $t, array $y): self
     {
-        if ($t === []) {
+        if ($t === [] || $y === []) {
             throw NoValues::given('t');
         }
         if (count($t) !== count($y)) {
@@ -39,5 +39,11 @@ final readonly class Samples
         }
 
         return new self($t, $y);
+    }
+
+    /** @return array{float, float} least and greatest value */
+    public function range(): array
+    {
+        return [min($this->y), max($this->y)];
     }
 }

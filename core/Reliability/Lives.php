@@ -11,8 +11,8 @@ use Lustrum\Core\Statistics\NoValues;
 final readonly class Lives
 {
     /**
-     * @param list<float> $times above nought
-     * @param list<bool>  $ended true: the event happened; false: stopped without it
+     * @param non-empty-list<float> $times above nought
+     * @param list<bool>            $ended true: the event happened; false: stopped without it
      */
     private function __construct(
         public array $times,

@@ -42,7 +42,7 @@ final readonly class Weibull
         $longest = max($lives->times);
         $logs = array_map(static fn (float $t): float => log($t / $longest), $lives->times);
         $eventLogs = array_values(array_filter($logs, static fn (int $i): bool => $lives->ended[$i], ARRAY_FILTER_USE_KEY));
-        if (max($logs) - min($eventLogs) < 1e-12) {
+        if (max($logs) - min([0.0, ...$eventLogs]) < 1e-12) {
             throw NotEstimable::because('lives.equal', 'All lives are equal, so their spread cannot be told.', 'times');
         }
         $mean = array_sum($eventLogs) / $r;

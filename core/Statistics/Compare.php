@@ -105,7 +105,13 @@ final class Compare
 
     private static function satterthwaite(float $va, int $na, float $vb, int $nb): float
     {
-        return ($va + $vb) ** 2 / ($va ** 2 / ($na - 1) + $vb ** 2 / ($nb - 1));
+        // By shares, so that very small and very large variances do no harm.
+        if ($va + $vb <= 0.0) {
+            return $na + $nb - 2;
+        }
+        $share = $va / ($va + $vb);
+
+        return 1 / ($share ** 2 / ($na - 1) + (1 - $share) ** 2 / ($nb - 1));
     }
 
     private static function single(Sample $a, Sample $b): Comparison

@@ -18,6 +18,8 @@ final readonly class Regression
     /**
      * @param list<array{estimate: float, se: float|null}> $coefficients constant first, then by rising power or by column
      * @param list<list<float>>                            $covariance   of the coefficients, without the residual variance
+     * @param LeastSquares                                 $fit          in the terms that were fitted
+     * @param array{float, float}|null                     $scaling      centre and scale of a polynomial's variable
      */
     private function __construct(
         public array $coefficients,
@@ -25,6 +27,8 @@ final readonly class Regression
         public ?float $residualSd,
         public int $df,
         private array $covariance,
+        private LeastSquares $fit,
+        private ?array $scaling,
     ) {
     }
 
@@ -41,7 +45,7 @@ final readonly class Regression
             $columns[] = array_map(static fn (array $row, int $i): float => $row[$j] ?? throw InvalidInput::because('Every row needs as many values as the first.', 'x/'.$i), $rows, array_keys($rows));
         }
 
-        return self::fit($columns, $y, null);
+        return self::fit($columns, $y, null, null);
     }
 
     /**
@@ -51,6 +55,9 @@ final readonly class Regression
     public static function polynomial(array $x, array $y, int $degree): self
     {
         self::mustMatch(count($x), $y);
+        if ($x === []) {
+            throw NoValues::given('x');
+        }
         if ($degree < 1 || $degree > 6) {
             throw InvalidInput::because('The degree lies between 1 and 6.', 'degree');
         }
@@ -68,22 +75,28 @@ final readonly class Regression
             }
         }
 
-        return self::fit($columns, $y, array_map(array_values(...), $turn));
+        return self::fit($columns, $y, array_values(array_map(array_values(...), $turn)), [$centre, $scale]);
     }
 
     /**
-     * A new observation at these terms (without the constant).
+     * A new observation at these terms: the variable of a polynomial, or one number for each column of a plane.
      *
-     * @param list<float> $terms
+     * Worked out in the terms that were fitted, where nothing cancels.
+     *
+     * @param non-empty-list<float> $terms
      */
     public function predict(array $terms, float $confidence): Interval
     {
         $row = [1.0, ...$terms];
+        if ($this->scaling !== null) {
+            $z = ($terms[0] - $this->scaling[0]) / $this->scaling[1];
+            $row = array_map(static fn (int $j): float => $z ** $j, array_keys($this->coefficients));
+        }
         $estimate = $variance = 0.0;
         foreach ($row as $i => $a) {
-            $estimate += $a * $this->coefficients[$i]['estimate'];
+            $estimate += $a * $this->fit->coefficients[$i];
             foreach ($row as $j => $b) {
-                $variance += $a * $b * $this->covariance[$i][$j];
+                $variance += $a * $b * $this->fit->inverse[$i][$j];
             }
         }
         if ($this->residualSd === null) {
@@ -103,9 +116,10 @@ final readonly class Regression
     /**
      * @param list<list<float>>      $columns
      * @param list<float>            $y
-     * @param list<list<float>>|null $turn    from fitted to reported coefficients
+     * @param list<list<float>>|null   $turn    from fitted to reported coefficients
+     * @param array{float, float}|null $scaling
      */
-    private static function fit(array $columns, array $y, ?array $turn): self
+    private static function fit(array $columns, array $y, ?array $turn, ?array $scaling): self
     {
         $fit = LeastSquares::fit($columns, $y);
         $p = count($columns);
@@ -136,7 +150,7 @@ final readonly class Regression
         $mean = array_sum($y) / count($y);
         $total = array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $y));
 
-        return new self($coefficients, $total > 0 ? 1 - $fit->residualSquares / $total : 1.0, $sd, $df, array_map(array_values(...), $covariance));
+        return new self($coefficients, $total > 0 ? 1 - $fit->residualSquares / $total : 1.0, $sd, $df, array_values(array_map(array_values(...), $covariance)), $fit, $scaling);
     }
 
     /** @param list<float> $y */

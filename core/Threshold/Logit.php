@@ -152,6 +152,6 @@ final readonly class Logit
         $determinant = $iaa * $ibb - $iab * $iab;
         $d = max($determinant, 1e-300);
 
-        return [$p, [$ibb / $d, -$iab / $d, $iaa / $d], $determinant];
+        return [array_values($p), [$ibb / $d, -$iab / $d, $iaa / $d], $determinant];
     }
 }

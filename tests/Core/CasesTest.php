@@ -35,7 +35,7 @@ final class CasesTest extends TestCase
         }
         self::assertTrue($answer['ok'], json_encode($answer) ?: '');
         $tolerance = is_float($case['tol'] ?? null) ? $case['tol'] : 1e-8;
-        self::same($case['expect'], $answer['output'] ?? null, $tolerance, '');
+        self::same($case['expect'], json_decode(json_encode($answer['output'] ?? null, JSON_THROW_ON_ERROR), true), $tolerance, '');
     }
 
     private static function same(mixed $expected, mixed $got, float $tolerance, string $path): void

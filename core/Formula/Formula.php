@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Formula;
+
+use Lustrum\Core\Quantity\Dimension;
+use Lustrum\Core\Quantity\UnitMismatch;
+use Lustrum\Core\Quantity\Units;
+use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
+use Symfony\Component\ExpressionLanguage\Node\Node;
+use Symfony\Component\ExpressionLanguage\SyntaxError;
+
+/**
+ * A formula with units: read once, its dimensions checked before anything is worked out, and worked out with its
+ * standard uncertainty (JCGM 100:2008, 5.1.2: first order, inputs independent).
+ *
+ * The tree is symfony/expression-language's; only the nodes named in Walk are walked, so that nothing of PHP is in reach.
+ */
+final readonly class Formula
+{
+    public const MOST_CHARACTERS = 500;
+    public const MOST_DEPTH = 40;
+
+    private function __construct(
+        public string $expression,
+        private Node $tree,
+    ) {
+    }
+
+    /**
+     * @param list<string> $names of the variables
+     *
+     * @throws InvalidFormula
+     */
+    public static function read(string $expression, array $names): self
+    {
+        if (mb_strlen($expression) > self::MOST_CHARACTERS) {
+            throw InvalidFormula::syntax(sprintf('it is longer than %d characters.', self::MOST_CHARACTERS));
+        }
+        $text = strtr($expression, ['−' => '-', '·' => '*', '×' => '*', '÷' => '/', '^' => '**', '²' => '**2', '³' => '**3', '≤' => '<=', '≥' => '>=']);
+        if (trim($text) === '') {
+            throw InvalidFormula::syntax('it is empty.');
+        }
+        $language = new ExpressionLanguage();
+        foreach (Walk::FUNCTIONS as $function) {
+            $language->register($function, static fn (): string => '', static fn (): int => 0);
+        }
+        // The language's own functions look outside; they are not known here.
+        foreach (['constant', 'enum'] as $function) {
+            if (preg_match('/\b'.$function.'\s*\(/', $text) === 1) {
+                throw InvalidFormula::notAllowed($function.'()');
+            }
+        }
+        try {
+            $tree = $language->parse($text, [...$names, ...array_keys(Walk::CONSTANTS)])->getNodes();
+        } catch (SyntaxError $e) {
+            if (preg_match('/^Variable "([^"]+)" is not valid/', $e->getMessage(), $m) === 1) {
+                throw InvalidFormula::variable($m[1]);
+            }
+            throw InvalidFormula::syntax(lcfirst(preg_replace('/ around position.*$/s', '', $e->getMessage()) ?? '').'.');
+        } catch (\Throwable) {
+            throw InvalidFormula::syntax('its parts do not fit together.');
+        }
+
+        return new self($expression, $tree);
+    }
+
+    /**
+     * The dimension of the result.
+     *
+     * @param array<string, string> $units variable => unit
+     */
+    public function dimension(array $units): Dimension
+    {
+        // Ones in every unit: dimensions do not depend on values, and what is undefined for a one is no matter here.
+        $variables = [];
+        foreach ($units as $name => $unit) {
+            $variables[$name] = Variable::of(1.0, $unit);
+        }
+
+        return (new Walk($variables, true))->term($this->tree)->dimension;
+    }
+
+    /**
+     * Value and standard uncertainty in a unit; in the SI unit of the result where none is named.
+     *
+     * @param array<string, Variable> $variables
+     *
+     * @throws InvalidFormula|UnitMismatch
+     */
+    public function evaluate(array $variables, ?string $unit = null): Result
+    {
+        (new Walk($variables, true))->term($this->tree);
+        $term = (new Walk($variables, false))->term($this->tree);
+        $variance = 0.0;
+        foreach ($term->slopes as $name => $slope) {
+            $variance += ($slope * $variables[$name]->u) ** 2;
+        }
+        if ($unit === null) {
+            return new Result($term->value, $term->dimension->siUnit(), sqrt($variance));
+        }
+        $target = Units::parse($unit);
+        if (!$target->dimension->plain()->equals($term->dimension->plain())) {
+            throw UnitMismatch::between($target->symbol, $target->measures(), '', $term->dimension->name());
+        }
+
+        return new Result($target->fromSi($term->value), $target->symbol, sqrt($variance) / $target->factor);
+    }
+}

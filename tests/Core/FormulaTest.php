@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\Core;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Formula\Formula;
+use Lustrum\Core\Formula\Variable;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FormulaTest extends TestCase
+{
+    /** @return iterable<array{string, array<string, array{float, string, float}>, ?string, float, float}> expression, variables, unit, value, u */
+    public static function workedOut(): iterable
+    {
+        yield ['a + b', ['a' => [3, 'm', 0.3], 'b' => [40, 'cm', 40]], 'm', 3.4, 0.5];
+        yield ['m·g0', ['m' => [2, 'kg', 0.1]], 'N', 19.6133, 0.980665];
+        yield ['a ** 2', ['a' => [3, 'm', 0.1]], 'm^2', 9, 0.6];
+        yield ['a − a', ['a' => [3, 'm', 0.1]], 'm', 0, 0];
+        yield ['sqrt(F / k)', ['F' => [9, 'N', 0.9], 'k' => [1, 'N/m^2', 0]], 'm', 3, 0.15];
+        yield ['2 * pi * r * n', ['r' => [0.5, 'm', 0], 'n' => [60, 'rpm', 0]], 'm/s', M_PI, 0];
+        yield ['sin(a)', ['a' => [30, 'deg', 0]], null, 0.5, 0];
+        yield ['atan2(y, x)', ['y' => [1, 'm', 0], 'x' => [1, 'm', 0]], 'deg', 45, 0];
+        yield ['max(a, b, 2)', ['a' => [1, '1', 0.1], 'b' => [5, '1', 0.2]], null, 5, 0.2];
+        yield ['mean(a, b)', ['a' => [1, 'N', 0.6], 'b' => [3, 'N', 0.8]], 'N', 2, 0.5];
+        yield ['(a > b) * 7', ['a' => [3, 'm', 0], 'b' => [20, 'cm', 0]], null, 7, 0];
+        yield ['exp(ln(x)) + log10(x)', ['x' => [10, '1', 0]], null, 11, 0];
+    }
+
+    /** @param array<string, array{float, string, float}> $variables */
+    #[DataProvider('workedOut')]
+    public function testValueAndUncertainty(string $expression, array $variables, ?string $unit, float $value, float $u): void
+    {
+        $result = Formula::read($expression, array_keys($variables))->evaluate(array_map(static fn (array $v): Variable => Variable::of($v[0], $v[1], $v[2]), $variables), $unit);
+        self::assertEqualsWithDelta($value, $result->value, 1e-9 * max(1, abs($value)));
+        self::assertEqualsWithDelta($u, $result->u, 1e-9);
+    }
+
+    public function testAReadingsOwnUncertaintyIsThatOfItsLastDigit(): void
+    {
+        $result = Formula::read('F', ['F'])->evaluate(['F' => Variable::of(12.5, 'lbf', null, 0.1)], 'lbf');
+        self::assertEqualsWithDelta(0.1 / sqrt(12), $result->u, 1e-12);
+    }
+
+    public function testSeries(): void
+    {
+        $y = Variable::series([1.0, 3.0, -8.0, 4.0], 'N', 0.2);
+        $of = static fn (string $f): float => Formula::read($f.'(y)', ['y'])->evaluate(['y' => $y], 'N')->value;
+        self::assertSame([0.0, 1.0, 4.0, -8.0, -8.0], [$of('mean'), $of('first'), $of('last'), $of('peak'), $of('min')]);
+        self::assertEqualsWithDelta(0.1, Formula::read('mean(y)', ['y'])->evaluate(['y' => $y], 'N')->u, 1e-12);
+    }
+
+    /** @return iterable<array{string, string, string}> expression, code, part of the sentence */
+    public static function refused(): iterable
+    {
+        yield ['F + l', 'unit.mismatch', 'force and length'];
+        yield ['F * (l + 1)', 'unit.mismatch', '(l + 1)'];
+        yield ['sin(F)', 'unit.mismatch', 'not force'];
+        yield ['sqrt(F)', 'unit.mismatch', 'root of force'];
+        yield ['F ** l', 'unit.mismatch', 'not length'];
+        yield ['F ** 0.3', 'unit.mismatch', 'no unit'];
+        yield ['F *', 'formula.invalid', 'cannot be read'];
+        yield ['', 'formula.invalid', 'empty'];
+        yield ['F * q', 'variable.unknown', '“q”'];
+        yield ['constant("PHP_VERSION")', 'formula.invalid', 'constant()'];
+        yield ['system("id")', 'formula.invalid', 'cannot be read'];
+        yield ['F.unit', 'formula.invalid', ''];
+        yield ['[F, l]', 'formula.invalid', ''];
+        yield ['F ? l : 1', 'formula.invalid', ''];
+        yield ['F ~ l', 'formula.invalid', ''];
+        yield ['"text"', 'formula.invalid', ''];
+        yield ['1..5', 'formula.invalid', ''];
+        yield [str_repeat('(', 60).'F'.str_repeat(')', 60).str_repeat('+F', 60), 'formula.invalid', 'deep'];
+        yield [str_repeat('F+', 300).'F', 'formula.invalid', 'longer'];
+        yield ['atan2(F)', 'formula.invalid', 'two values'];
+        yield ['mean()', 'formula.invalid', ''];
+    }
+
+    #[DataProvider('refused')]
+    public function testRefused(string $expression, string $code, string $words): void
+    {
+        try {
+            Formula::read($expression, ['F', 'l'])->dimension(['F' => 'N', 'l' => 'm']);
+            self::fail('It was taken.');
+        } catch (CoreException $e) {
+            self::assertSame($code, $e->problem, $e->getMessage());
+            self::assertStringContainsString($words, $e->getMessage());
+        }
+    }
+
+    public function testWhatHasNoValueSaysSo(): void
+    {
+        foreach (['F / (l - l)', 'ln(l / l - 1)', 'asin(2 * l / l)', 'sqrt(0 - l / l)'] as $expression) {
+            try {
+                Formula::read($expression, ['F', 'l'])->evaluate(['F' => Variable::of(1, 'N'), 'l' => Variable::of(2, 'm')]);
+                self::fail($expression.' was worked out.');
+            } catch (CoreException $e) {
+                self::assertSame('formula.undefined', $e->problem, $expression);
+            }
+        }
+    }
+}

@@ -50,6 +50,14 @@ final class Digits
         return self::decimals($value, $least);
     }
 
+    /** A value with its standard uncertainty: two digits of the uncertainty, and the value to the same place (JCGM 100:2008, 7.2.6). */
+    public static function uncertain(float $value, float $u): string
+    {
+        $decimals = $u > 0 ? max(0, 1 - (int) floor(log10($u))) : 3;
+
+        return self::decimals($value, $decimals).' ± '.self::decimals($u, $decimals);
+    }
+
     /** Decimals that a step of the last digit calls for: 0.01 has two, 5 has none. */
     public static function decimalsOf(float $step): int
     {

@@ -6,6 +6,8 @@ namespace Lustrum\Method;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Formula\Formula;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Device\Device;
@@ -79,7 +81,8 @@ class Method extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
-        self::mustBeSound($input->channels);
+        $channels = array_map(static fn (ChannelInput $c, int $i): Channel => $c->channel($i), $input->channels, array_keys($input->channels));
+        self::mustBeSound($channels);
         $this->name = trim($input->name);
         $this->purpose = $input->purpose;
         $this->rig = trim($input->rig);
@@ -88,7 +91,7 @@ class Method extends Record
         $this->notRepresented = $input->notRepresented;
         $this->outcomeMetric = trim($input->outcomeMetric);
         $this->minutes = $input->minutes;
-        $this->channels = Stored::rows($input->channels);
+        $this->channels = Stored::rows($channels);
         $this->conditions = Stored::rows($input->conditions);
         $this->settings = Stored::rows($input->settings);
         $this->safety = Stored::rows([$input->safety])[0];
@@ -159,6 +162,30 @@ class Method extends Record
                 throw Problem::violation(sprintf('channels[%d].whenStopped', $i), 'A value, at least, or at most.');
             }
             Units::parse($channel->unit);
+        }
+        foreach ($channels as $i => $channel) {
+            if ($channel->isDerived()) {
+                self::mustBeDerivable($channel, $channels, sprintf('channels[%d].formula', $i));
+            }
+        }
+    }
+
+    /** @param list<Channel> $channels */
+    private static function mustBeDerivable(Channel $channel, array $channels, string $path): void
+    {
+        $units = [];
+        foreach ($channels as $other) {
+            if (!$other->isDerived()) {
+                $units[$other->key] = $other->unit;
+            }
+        }
+        try {
+            $dimension = Formula::read($channel->formula, array_keys($units))->dimension($units);
+        } catch (CoreException $e) {
+            throw Problem::violation($path, $e->getMessage());
+        }
+        if (!$dimension->plain()->equals(Units::parse($channel->unit)->dimension->plain())) {
+            throw Problem::violation($path, sprintf('This comes out as %s, but %s measures %s.', $dimension->name(), $channel->unit, Units::parse($channel->unit)->measures()));
         }
     }
 }

@@ -13,7 +13,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class MethodInput implements RecordInput
 {
     /**
-     * @param list<Channel>     $channels
+     * @param list<ChannelInput> $channels
      * @param list<Condition>   $conditions
      * @param list<SettingRule> $settings
      */

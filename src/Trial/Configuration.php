@@ -49,7 +49,7 @@ final readonly class Configuration
             $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '', $article?->lots() ?? [],
             $earlierRuns, $earlierFailures,
             $method->id()->toRfc4122(), $method->name(), $method->version(), $method->view()->rig,
-            array_map(static fn (Channel $c): array => ['key' => $c->key, 'metric' => $c->metric, 'unit' => $c->unit, 'instrument' => $c->instrument, 'resolution' => $c->resolution, 'whenStopped' => $c->whenStopped->value], $method->channels()),
+            array_map(static fn (Channel $c): array => ['key' => $c->key, 'metric' => $c->metric, 'unit' => $c->unit, 'instrument' => $c->instrument, 'resolution' => $c->resolution, 'whenStopped' => $c->whenStopped->value, 'formula' => $c->formula], $method->channels()),
         );
     }
 }

@@ -97,6 +97,12 @@ class Reading extends Record
         return new ReadingView($this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->channel, $this->metric, $this->typed->view(), $this->current->view(), array_map(static fn (array $a): Amendment => new Amendment($a['text'], $a['reason'], $a['by'], $a['at']), $this->amendments), $this->confirmed, $this->createdBy(), $this->createdAt()->format(\DATE_ATOM));
     }
 
+    /** The value that counts. */
+    public function current(): Measure
+    {
+        return $this->current;
+    }
+
     public function run(): Run
     {
         return $this->run;

@@ -77,7 +77,9 @@ final readonly class ReadingController
     {
         $run = $this->records->named(Run::class, $input->run, 'run');
 
-        return [$run, $run->trial()->method()->channel($input->channel) ?? throw Problem::violation('channel', 'The method has no such channel.')];
+        $channel = $run->trial()->method()->channel($input->channel) ?? throw Problem::violation('channel', 'The method has no such channel.');
+
+        return [$run, $channel->isDerived() ? throw Problem::violation('channel', sprintf('%s is worked out from the other channels; it is not typed.', $channel->metric)) : $channel];
     }
 
     /** The text as a quantity that fits the channel; what does not fit is refused at the field. */

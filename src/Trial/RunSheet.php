@@ -17,6 +17,7 @@ final readonly class RunSheet
     /**
      * @param list<string>          $noticed      in sentences
      * @param list<ReadingView>     $readings
+     * @param list<DerivedReading>  $derived
      * @param list<ObservationView> $observations
      * @param list<FailureView>     $failures
      * @param list<PhotoView>       $photos
@@ -33,6 +34,7 @@ final readonly class RunSheet
         public ?ArticleView $article,
         public RevisionView $revision,
         public array $readings,
+        public array $derived,
         public array $observations,
         public array $failures,
         public array $photos,

@@ -28,6 +28,7 @@ final readonly class RunSheets
         $trial = $run->trial();
         $dossier = $this->dossiers->open($trial->revision()->device());
         $failures = array_map(static fn (Failure $f): FailureView => $f->view(), $this->records->all(Failure::class, ['run' => $run]));
+        $readings = $this->records->all(Reading::class, ['run' => $run]);
         $modes = $places = [];
         foreach ($dossier->failures as $failure) {
             $modes[] = $failure->mode();
@@ -38,7 +39,8 @@ final readonly class RunSheets
             self::sentence($run),
             Noticing::about($run, $dossier, $failures),
             $run->view(), $trial->view(), $trial->method()->view(), $run->article()?->view(), $trial->revision()->view(),
-            array_map(static fn (Reading $r): ReadingView => $r->view(), $this->records->all(Reading::class, ['run' => $run])),
+            array_map(static fn (Reading $r): ReadingView => $r->view(), $readings),
+            Derivation::of($trial->method()->channels(), array_column(array_map(static fn (Reading $r): array => [$r->view()->channel, $r->current()], $readings), 1, 0)),
             array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run])),
             $failures,
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),

@@ -6,10 +6,14 @@ namespace Lustrum\Weighing;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Device\Device;
+use Lustrum\Method\Channel;
+use Lustrum\Record\Measure;
 use Lustrum\Record\Stored;
 use Lustrum\Trial\Configuration;
+use Lustrum\Trial\Derivation;
 use Lustrum\Trial\RunOutcome;
 
 /** Reads all finished runs of a device with their current readings: two queries, whatever its size. */
@@ -69,9 +73,39 @@ final readonly class RunFacts
                 $unit = self::text($reading['current_unit']);
 
                 return new ReadingFact(self::text($reading['channel']), self::text($reading['metric']), $unit, self::number($reading['current_si']), self::number($reading['current_resolution']) * Units::parse($unit)->factor, $kind, self::text($channel['instrument'] ?? ''));
-            }, $readings),
+            }, [...$readings, ...self::derived($configuration, $readings)]),
             self::text($row['repeats']) === 'untilItHolds',
         );
+    }
+
+    /**
+     * The channels that are worked out, as rows like those that were read.
+     *
+     * @param list<array<string, mixed>> $readings
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function derived(Configuration $configuration, array $readings): array
+    {
+        $derived = array_values(array_filter($configuration->channels, static fn (array $c): bool => self::text($c['formula'] ?? '') !== ''));
+        if ($derived === []) {
+            return [];
+        }
+        $measures = [];
+        foreach ($readings as $reading) {
+            $unit = self::text($reading['current_unit']);
+            $measures[self::text($reading['channel'])] = Measure::of(Quantity::of(Units::parse($unit)->fromSi(self::number($reading['current_si'])), $unit, self::number($reading['current_resolution']) ?: null));
+        }
+        $rows = [];
+        foreach (Derivation::of(array_map(static fn (array $c): Channel => new Channel(self::text($c['key']), self::text($c['metric']), self::text($c['unit']), formula: self::text($c['formula'] ?? '')), $derived), $measures) as $i => $result) {
+            if ($result->value !== null) {
+                $unit = self::text($derived[$i]['unit']);
+                // What can be told of it is of the size of its uncertainty.
+                $rows[] = ['channel' => $result->channel, 'metric' => $result->metric, 'current_unit' => $unit, 'current_si' => Units::parse($unit)->toSi($result->value), 'current_resolution' => $result->u];
+            }
+        }
+
+        return $rows;
     }
 
     /** @return array<string, string> */

@@ -965,6 +965,22 @@ export interface components {
             low: number | null;
             high: number | null;
             whenStopped: components["schemas"]["ResultKind"];
+            formula: string;
+        };
+        ChannelInput: {
+            key: string;
+            metric: string;
+            unit: string;
+            instrument?: string;
+            resolution?: number | null;
+            low?: {
+                [key: string]: unknown;
+            } | null;
+            high?: {
+                [key: string]: unknown;
+            } | null;
+            whenStopped?: components["schemas"]["ResultKind"];
+            formula?: string;
         };
         /** @enum {string} */
         Choice: "open" | "in" | "wait" | "drop";
@@ -1022,6 +1038,16 @@ export interface components {
             known: components["schemas"]["DecisionRecord"];
             by: string;
             at: string;
+        };
+        DerivedReading: {
+            channel: string;
+            metric: string;
+            formula: string;
+            text: string | null;
+            value: number | null;
+            u: number | null;
+            inputs: string[];
+            why: string;
         };
         DeviceCard: {
             device: components["schemas"]["DeviceView"];
@@ -1227,7 +1253,7 @@ export interface components {
             notRepresented?: string;
             outcomeMetric?: string;
             minutes?: number;
-            channels?: components["schemas"]["Channel"][];
+            channels?: components["schemas"]["ChannelInput"][];
             conditions?: components["schemas"]["Condition"][];
             settings?: components["schemas"]["SettingRule"][];
             safety?: components["schemas"]["Safety"];
@@ -1536,6 +1562,7 @@ export interface components {
             article: components["schemas"]["ArticleView"] | null;
             revision: components["schemas"]["RevisionView"];
             readings: components["schemas"]["ReadingView"][];
+            derived: components["schemas"]["DerivedReading"][];
             observations: components["schemas"]["ObservationView"][];
             failures: components["schemas"]["FailureView"][];
             photos: components["schemas"]["PhotoView"][];

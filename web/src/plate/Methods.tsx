@@ -28,8 +28,13 @@ const FIELDS: FieldOrRows[] = [
       { name: 'unit', label: 'Unit that the instrument shows', half: true },
       { name: 'instrument', label: 'Instrument', half: true },
       { name: 'resolution', label: 'Its smallest step', kind: 'number', half: true },
-      { name: 'low', label: 'Least plausible', kind: 'number', half: true },
-      { name: 'high', label: 'Greatest plausible', kind: 'number', half: true },
+      { name: 'low', label: 'Least plausible', half: true, hint: 'In any unit that fits: 50 lbf.' },
+      { name: 'high', label: 'Greatest plausible', half: true },
+      {
+        name: 'formula',
+        label: 'Worked out as',
+        hint: 'Empty for a channel that is read. Else from the short names of the others: pull * arm / width.',
+      },
       {
         name: 'whenStopped',
         label: 'If the run is stopped early, the value is',
@@ -165,6 +170,7 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
                 {m.channels.map((c) => (
                   <span key={c.key} className="block">
                     {c.metric} in {c.unit}
+                    {c.formula !== '' && `, worked out as ${c.formula}`}
                     {c.instrument !== '' && `, ${c.instrument}`}
                     {c.resolution !== null && `, steps of ${c.resolution}`}
                     {c.low !== null && c.high !== null && `, plausible ${c.low} to ${c.high}`}

@@ -27,6 +27,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const { frame, write } = usePlace();
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
   const { run, method } = sheet;
+  const readChannels = method.channels.filter((c) => c.formula === '');
   return (
     <Sheet title={`${sheet.trial.name} · run ${run.number}`} sentence={sheet.sentence}>
       <nav aria-label="Runs of this trial" className="mt-3 flex flex-wrap gap-1">
@@ -66,7 +67,20 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           {method.channels.length > 0 && (
             <Part title="Readings">
               <div className="space-y-5">
-                {method.channels.map((channel) => (
+                {sheet.derived.map((d) => (
+                  <details key={d.channel}>
+                    <summary className="min-h-6 cursor-pointer">
+                      <span className="font-semibold">{d.metric}</span>{' '}
+                      {d.text === null ? <span className="text-soft">{d.why}</span> : <span className="ml-1 text-2xl font-semibold">{d.text}</span>}
+                    </summary>
+                    <p className="text-sm text-soft">
+                      Worked out as {d.formula}
+                      {d.inputs.length > 0 && `, with ${d.inputs.join(', ')}`}. The uncertainty is standard, from the last digit of each
+                      reading, taken as independent.
+                    </p>
+                  </details>
+                ))}
+                {readChannels.map((channel) => (
                   <ReadingEntry
                     key={channel.key}
                     run={run.id}

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Lustrum\Weighing;
 
+use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Statistics\Compare;
 use Lustrum\Core\Statistics\Comparison;
+use Lustrum\Core\Statistics\RankTest;
 use Lustrum\Core\Statistics\Sample;
 use Lustrum\Core\Statistics\Verdict;
 use Lustrum\Device\Requirement;
@@ -79,7 +81,27 @@ final readonly class Comparisons
             $comparison?->verdict, $judged, $comparison?->p, $comparison?->note, $footing,
             self::sentence($metric, $hereLetter, $mine, $otherLetter, $theirs, $comparison, $footing, $decimals),
             $ids($mine), $ids($theirs), $mine->values, $theirs->values, count($mine->bounds), count($theirs->bounds),
+            [...$this->byOrder($requirement, $hereLetter, $mine, $otherLetter, $theirs), ...Bounded::look($hereLetter, $mine, $otherLetter, $theirs, $this->confidence)],
         );
+    }
+
+    /**
+     * Ratings are an ordinal scale: from 60 to 70 need not be as far as from 70 to 80, so that only their order is sure.
+     *
+     * @return list<Further>
+     */
+    private function byOrder(?Requirement $requirement, string $hereLetter, Measured $mine, string $otherLetter, Measured $theirs): array
+    {
+        if ($requirement?->kind() !== Kind::Rating || $mine->values === [] || $theirs->values === []) {
+            return [];
+        }
+        $test = RankTest::of($theirs->values, $mine->values);
+        $shift = Digits::decimals(abs($test->shift), $mine->decimals).' '.Estimate::differenceUnit($mine->unit);
+
+        return [new Further(
+            sprintf('By order alone %s is rated %s %s than %s, %s (p = %s).', $hereLetter, $shift, $test->shift < 0 ? 'lower' : 'higher', $otherLetter, $test->p < 1 - $this->confidence ? 'which is more than chance' : 'which may be chance', Digits::plain($test->p, 2)),
+            'stats.rank', array_map(static fn (RunFact $r): string => $r->id, [...$theirs->runs, ...$mine->runs]),
+        )];
     }
 
     private static function sentence(string $metric, string $hereLetter, Measured $mine, string $otherLetter, Measured $theirs, ?Comparison $c, ?FootingView $footing, int $decimals): string

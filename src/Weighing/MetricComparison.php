@@ -15,6 +15,7 @@ final readonly class MetricComparison
      * @param list<string> $otherRuns
      * @param list<float>  $values     for the figure
      * @param list<float>  $otherValues
+     * @param list<Further> $further    by order alone for ratings, as lives where runs are bounds
      */
     public function __construct(
         public string $metric,
@@ -34,6 +35,7 @@ final readonly class MetricComparison
         public array $otherValues,
         public int $bounds,
         public int $otherBounds,
+        public array $further,
     ) {
     }
 }

@@ -15,6 +15,7 @@ final readonly class WeighSheet
      * @param list<RequirementView>  $requirements rows
      * @param list<EvidenceCell>     $cells
      * @param list<MetricComparison> $comparisons
+     * @param list<OutcomeComparison> $outcomes
      */
     public function __construct(
         public string $sentence,
@@ -24,6 +25,7 @@ final readonly class WeighSheet
         public array $requirements,
         public array $cells,
         public array $comparisons,
+        public array $outcomes,
         public float $confidence,
     ) {
     }

@@ -27,6 +27,7 @@ final readonly class WeighingController
     public function __construct(
         private Records $records,
         private Dossiers $dossiers,
+        private Explanations $explanations,
     ) {
     }
 
@@ -49,8 +50,18 @@ final readonly class WeighingController
             $revision->view(), $against?->view(),
             array_map(static fn (Revision $r): RevisionView => $r->view(), array_values($dossier->tree->revisions)),
             array_map(static fn (Requirement $r): RequirementView => $r->view(), $dossier->requirements),
-            $cells, $comparisons, $revision->device()->confidence(),
+            $cells, $comparisons,
+            OutcomeComparisons::all($revision->letter(), $dossier->runsOf($revision), $against?->letter() ?? '', $against === null ? [] : $dossier->runsOf($against), $revision->device()->confidence()),
+            $revision->device()->confidence(),
         ));
+    }
+
+    /** How each method works, in words for a maker; the text of docs/guide/numbers.md. */
+    #[Route('/api/explanations', methods: ['GET'])]
+    #[Answers(Explanation::class, list: true)]
+    public function explanations(): JsonResponse
+    {
+        return new JsonResponse($this->explanations->all());
     }
 
     /** The runs behind a number. */

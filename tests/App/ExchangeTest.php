@@ -62,6 +62,10 @@ final class ExchangeTest extends ApiTestCase
         self::assertStringContainsString('Humidity was not recorded on 5 of the runs', $words('D', 'weigh'));
         self::assertStringContainsString('fw 0.5 and fw 0.6', $words('F', 'weigh'));
         self::assertStringContainsString('2 stopped early', $words('E', 'try') === '' ? '' : $words('F', 'try'));
+        self::assertStringContainsString('both pass, so this trial no longer tells them apart', $words('F', 'weigh'));
+        self::assertStringContainsString('nothing failed up to 1 m, which is a lower bound', $words('F', 'weigh'));
+        self::assertStringContainsString('F: half ', $words('F', 'weigh'));
+        self::assertStringContainsString('By order alone E is rated', $words('E', 'weigh'));
         self::assertStringContainsString('6 still to decide', $words('F', 'next'));
         self::assertStringContainsString('A grower at the June open day', $words('D', 'next'));
         self::assertStringContainsString('1 lost in handling', $words('D', 'try'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Lustrum\Core\Calc\Catalogue;
 use Lustrum\Http\OpenApi\Description;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
@@ -14,6 +15,19 @@ final class InterfaceTest extends ApiTestCase
     {
         $generated = self::service(Description::class)->json();
         self::assertSame($generated, file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), 'Stale: php bin/console lustrum:openapi > docs/openapi.json');
+    }
+
+    public function testEveryNumberThatAScreenShowsIsExplained(): void
+    {
+        $known = array_column($this->json('GET', '/api/explanations'), 'text', 'key');
+        self::assertGreaterThan(30, count($known));
+        foreach ($known as $key => $text) {
+            self::assertTrue(is_string($text) && strlen($text) > 60, (string) $key);
+        }
+        $operations = array_keys(Catalogue::operations());
+        self::assertSame([], array_diff(array_map(strval(...), array_keys($known)), $operations), 'Explains an operation that is not there.');
+        // Sisters that share an explanation: checking and working out a formula, the kinds of plans.
+        self::assertSame(['formula.check', 'plan.ladder', 'plan.matrix', 'plan.pairs'], array_values(array_diff($operations, array_keys($known))));
     }
 
     public function testTheCommandListsItsOperations(): void

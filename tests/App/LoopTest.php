@@ -88,6 +88,37 @@ final class LoopTest extends ApiTestCase
         self::assertSame(201, $this->answered());
     }
 
+    public function testADerivedChannelFollowsItsReadings(): void
+    {
+        $bench = $this->bench();
+        $channels = [['key' => 'pull', 'metric' => 'pull', 'unit' => 'N', 'low' => '1 lbf', 'high' => '90 lbf'], ['key' => 'arm', 'metric' => 'arm', 'unit' => 'mm'], ['key' => 'torque', 'metric' => 'torque', 'unit' => 'N·m', 'formula' => 'pull * arm']];
+        $body = ['device' => $bench->device, 'name' => 'Twist', 'safety' => ['abort' => 'When it slips.']];
+        foreach (['pull + arm' => 'force and length', 'pull * width' => '“width”', 'pull *' => 'cannot be read', 'pull' => 'comes out as force'] as $formula => $words) {
+            $answer = $this->json('PUT', '/api/methods/'.Uuid::v7()->toRfc4122(), ['channels' => [$channels[0], $channels[1], ['formula' => $formula] + $channels[2]]] + $body);
+            self::assertSame(['channels[2].formula', 422], [self::text($answer, 'violations', 0, 'path'), $this->answered()]);
+            self::assertStringContainsString($words, self::text($answer, 'violations', 0, 'message'));
+        }
+        $wrong = $this->json('PUT', '/api/methods/'.Uuid::v7()->toRfc4122(), ['channels' => [['low' => '3 mm'] + $channels[0]]] + $body);
+        self::assertSame('channels[0].low', self::text($wrong, 'violations', 0, 'path'));
+        $method = $this->put('methods', ['channels' => $channels] + $body);
+        $shown = (array) $this->json('GET', '/api/devices/'.$bench->device.'/methods');
+        self::assertEqualsWithDelta(90 * 4.4482216152605, (float) self::text($shown, 1, 'channels', 0, 'high'), 1e-9, 'The limit is kept in the unit of the channel.');
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Twisting']);
+        $run = $this->put('runs', ['trial' => $trial]);
+        self::assertStringContainsString('Waits for', self::text($this->json('GET', '/api/runs/'.$run), 'derived', 0, 'why'));
+        $pull = $this->put('readings', ['run' => $run, 'channel' => 'pull', 'text' => '20.0 N']);
+        $this->put('readings', ['run' => $run, 'channel' => 'arm', 'text' => '300 mm']);
+        // u = √((0.3·0.1)² + (20·0.001)²)/√12 = 0.0104
+        self::assertSame('6.000 ± 0.010 N·m', self::text($sheet = $this->json('GET', '/api/runs/'.$run), 'derived', 0, 'text'));
+        self::assertSame(['pull = 20.0 N', 'arm = 300 mm'], self::at($sheet, 'derived', 0, 'inputs'));
+        $this->json('PUT', '/api/readings/'.Uuid::v7()->toRfc4122(), ['run' => $run, 'channel' => 'torque', 'text' => '6 N·m']);
+        self::assertSame(422, $this->answered(), 'It is not typed.');
+        $this->json('POST', '/api/readings/'.$pull.'/amend', ['text' => '22.0 N', 'reason' => 'Misread', 'version' => 1]);
+        self::assertSame('6.600 ± 0.011 N·m', self::text($this->json('GET', '/api/runs/'.$run), 'derived', 0, 'text'));
+        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'outcome' => 'held', 'version' => 1]);
+        self::assertStringContainsString('Torque: 6.60 N·m on A', json_encode($this->json('GET', '/api/revisions/'.$bench->a.'/weigh?against='.$bench->b), JSON_UNESCAPED_UNICODE) ?: '');
+    }
+
     public function testARunThatEndedEarlyIsABound(): void
     {
         $bench = $this->bench();

@@ -11,7 +11,7 @@ use Symfony\Component\Uid\Uuid;
 /** Walks all routes as somebody who has no business there. */
 final class StrangerTest extends ApiTestCase
 {
-    private const OPEN = ['/api/session', '/api/first-account', '/api/health', '/api/docs'];
+    private const OPEN = ['/api/session', '/api/first-account', '/api/health', '/api/docs', '/api/explanations'];
 
     public function testNobodyGetsInAnywhere(): void
     {

@@ -98,6 +98,12 @@ export const runsQuery = (device: string, ids: string[]) =>
       must(api.GET('/api/devices/{id}/runs', { params: { path: { id: device }, query: { ids: ids.join(',') } } })),
   });
 
+export const explanationsQuery = queryOptions({
+  queryKey: ['explanations'],
+  queryFn: () => must(api.GET('/api/explanations')),
+  staleTime: Infinity,
+});
+
 export const historyQuery = (record: string) =>
   queryOptions({
     queryKey: ['sheet', 'history', record],

@@ -253,6 +253,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/explanations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How each method works, in words for a maker; the text of docs/guide/numbers.md. */
+        get: operations["lustrum_weighing_weighing_explanations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/failures/{id}": {
         parameters: {
             query?: never;
@@ -1120,6 +1137,11 @@ export interface components {
             likely: number;
             high: number;
         };
+        Explanation: {
+            key: string;
+            title: string;
+            text: string;
+        };
         FailureChoice: {
             id: string;
             label: string;
@@ -1196,6 +1218,11 @@ export interface components {
             spine: components["schemas"]["SpineTag"][];
             requirements: number;
             write: boolean;
+        };
+        Further: {
+            sentence: string;
+            explain: string;
+            runs: string[];
         };
         HistoryView: {
             id: string;
@@ -1294,6 +1321,7 @@ export interface components {
             otherValues: number[];
             bounds: number;
             otherBounds: number;
+            further: components["schemas"]["Further"][];
         };
         MetricForecast: {
             metric: string;
@@ -1351,6 +1379,25 @@ export interface components {
             text: string;
             by: string;
             at: string;
+        };
+        OutcomeComparison: {
+            metric: string;
+            here: components["schemas"]["OutcomeSide"];
+            other: components["schemas"]["OutcomeSide"] | null;
+            difference: components["schemas"]["Estimate"] | null;
+            p: number | null;
+            sentence: string;
+        };
+        OutcomeSide: {
+            letter: string;
+            held: number;
+            tried: number;
+            rungs: components["schemas"]["RungView"][];
+            unit: string;
+            highestHeld: number | null;
+            lowestFailed: number | null;
+            censored: boolean;
+            runs: string[];
         };
         ParameterInput: {
             revision: string;
@@ -1588,6 +1635,13 @@ export interface components {
             amendments: components["schemas"]["Amendment"][];
             by: string;
         };
+        RungView: {
+            level: number;
+            held: number;
+            tried: number;
+            low: number;
+            high: number;
+        };
         Safety: {
             hazards: string[];
             cautions: string[];
@@ -1688,6 +1742,7 @@ export interface components {
             requirements: components["schemas"]["RequirementView"][];
             cells: components["schemas"]["EvidenceCell"][];
             comparisons: components["schemas"]["MetricComparison"][];
+            outcomes: components["schemas"]["OutcomeComparison"][];
             confidence: number;
         };
         WithdrawInput: {
@@ -2217,6 +2272,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_weighing_weighing_explanations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Explanation"][];
+                };
             };
             /** @description A problem, with a sentence for people */
             default: {

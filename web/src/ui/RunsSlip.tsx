@@ -4,9 +4,10 @@ import { Link } from 'react-router';
 import { runsQuery } from '../api/queries';
 import { Slip } from './Slip';
 import { dayAndTime } from './time';
+import { useExplanation } from './useExplanation';
 import { OUTCOME } from './words';
 
-export type Opened = { title: string; sentence: string; how: string; runs: string[] } | null;
+export type Opened = { title: string; sentence: string; how: string; runs: string[]; explain?: string } | null;
 
 /** What lies behind a number: the sentence, how it was worked out, and the runs. */
 export function RunsSlip({ device, opened, onClose }: { device: string; opened: Opened; onClose: () => void }) {
@@ -14,12 +15,19 @@ export function RunsSlip({ device, opened, onClose }: { device: string; opened: 
     ...runsQuery(device, opened?.runs ?? []),
     enabled: opened !== null && opened.runs.length > 0,
   });
+  const explanation = useExplanation(opened?.explain);
   return (
     <Slip open={opened !== null} onClose={onClose} title={opened?.title ?? ''} wide>
       {opened !== null && (
         <>
           <p className="font-serif text-lg">{opened.sentence}</p>
           <p className="mt-2 text-sm text-soft">{opened.how}</p>
+          {explanation !== undefined && (
+            <section className="mt-4 border-l-2 border-rule pl-3 text-sm">
+              <h3 className="font-semibold">{explanation.title}</h3>
+              <p>{explanation.text}</p>
+            </section>
+          )}
           <h3 className="stamp mt-5 text-sm">
             {opened.runs.length} {opened.runs.length === 1 ? 'run' : 'runs'}
           </h3>

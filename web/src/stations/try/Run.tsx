@@ -71,12 +71,16 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
                   <details key={d.channel}>
                     <summary className="min-h-6 cursor-pointer">
                       <span className="font-semibold">{d.metric}</span>{' '}
-                      {d.text === null ? <span className="text-soft">{d.why}</span> : <span className="ml-1 text-2xl font-semibold">{d.text}</span>}
+                      {d.text === null ? (
+                        <span className="text-soft">{d.why}</span>
+                      ) : (
+                        <span className="ml-1 text-2xl font-semibold">{d.text}</span>
+                      )}
                     </summary>
                     <p className="text-sm text-soft">
                       Worked out as {d.formula}
-                      {d.inputs.length > 0 && `, with ${d.inputs.join(', ')}`}. The uncertainty is standard, from the last digit of each
-                      reading, taken as independent.
+                      {d.inputs.length > 0 && `, with ${d.inputs.join(', ')}`}. The uncertainty is standard, from the
+                      last digit of each reading, taken as independent.
                     </p>
                   </details>
                 ))}

@@ -67,6 +67,23 @@ export function Comparison({
             )}
           </dl>
         )}
+        {c.further.length > 0 && (
+          <ul className="mt-2 text-sm">
+            {c.further.map((f) => (
+              <li key={f.sentence}>
+                <button
+                  type="button"
+                  className="min-h-6 cursor-pointer text-left underline decoration-rule underline-offset-2 hover:text-blue"
+                  onClick={() =>
+                    open({ title: c.metric, sentence: f.sentence, how: '', runs: f.runs, explain: f.explain })
+                  }
+                >
+                  {prose(f.sentence)}
+                </button>
+              </li>
+            ))}
+          </ul>
+        )}
         <p className="mt-2 flex flex-wrap gap-4 text-sm">
           <button
             type="button"
@@ -77,6 +94,7 @@ export function Comparison({
                 sentence: c.sentence,
                 how: `Mean with its t interval. The difference is Welch’s, the percentage Fieller’s, which counts the baseline as uncertain too.${c.p === null ? '' : ` p = ${c.p < 0.001 ? 'under 0.001' : c.p.toFixed(3)}.`}`,
                 runs: c.runs,
+                explain: 'stats.compare',
               })
             }
           >

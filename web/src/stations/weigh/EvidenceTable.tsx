@@ -64,6 +64,11 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
                             sentence: cell.sentence,
                             how: `Worked out as: ${cell.method}.${cell.probabilityMet === null ? '' : ` Probability that the requirement is met: ${Math.round(cell.probabilityMet * 1000) / 10} %.`}`,
                             runs: cell.runs,
+                            explain: cell.method.startsWith('one-sided t')
+                              ? 'stats.describe'
+                              : cell.method.startsWith('exact')
+                                ? 'stats.proportion'
+                                : 'stats.tolerance',
                           })
                         }
                       >

@@ -11,6 +11,7 @@ import { TextureKey } from '../../ui/Texture';
 import { Waiting } from '../../ui/Waiting';
 import { Comparison } from './Comparison';
 import { EvidenceTable } from './EvidenceTable';
+import { OutcomeRow } from './OutcomeRow';
 
 /** The Weigh station: against the requirements, and against another build. */
 export default function Weigh() {
@@ -80,7 +81,7 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
             </label>
           }
         >
-          {sheet.comparisons.length === 0 ? (
+          {sheet.comparisons.length + sheet.outcomes.length === 0 ? (
             <Empty>
               {sheet.against === null
                 ? 'The first build has nothing to be compared with. From the second one on, each metric is compared with the parent’s.'
@@ -97,6 +98,9 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
                   requirement={sheet.requirements.find((r) => r.metric === c.metric)}
                   open={setOpened}
                 />
+              ))}
+              {sheet.outcomes.map((o) => (
+                <OutcomeRow key={o.metric} outcome={o} open={setOpened} />
               ))}
             </div>
           )}

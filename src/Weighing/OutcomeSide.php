@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Weighing;
+
+/** How often it held on one build, rung by rung where the runs name their rung. */
+final readonly class OutcomeSide
+{
+    /**
+     * @param list<RungView> $rungs
+     * @param string         $unit  of the rungs
+     * @param list<string>   $runs
+     */
+    public function __construct(
+        public string $letter,
+        public int $held,
+        public int $tried,
+        public array $rungs,
+        public string $unit,
+        public ?float $highestHeld,
+        public ?float $lowestFailed,
+        public bool $censored,
+        public array $runs,
+    ) {
+    }
+}

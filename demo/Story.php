@@ -80,7 +80,7 @@ final class Story
                 'revision' => $revision['id'], 'letter' => $revision['letter'], 'firmware' => $firmware, 'article' => $article['id'] ?? null, 'serial' => $article['serial'] ?? '',
                 'articleState' => $article['state'] ?? '', 'deviations' => $article['deviations'] ?? '', 'lots' => (object) $lots, 'earlierRuns' => $past['runs'], 'earlierFailures' => $past['failures'],
                 'method' => $method['id'], 'methodName' => $method['name'], 'methodVersion' => 1, 'rig' => $method['rig'],
-                'channels' => array_map(static fn (array $c): array => ['key' => $c['key'], 'metric' => $c['metric'], 'unit' => $c['unit'], 'instrument' => $c['instrument'], 'resolution' => $c['resolution'], 'whenStopped' => $c['whenStopped']], $method['channels']),
+                'channels' => array_map(static fn (array $c): array => ['key' => $c['key'], 'metric' => $c['metric'], 'unit' => $c['unit'], 'instrument' => $c['instrument'], 'resolution' => $c['resolution'], 'whenStopped' => $c['whenStopped'], 'formula' => $c['formula'] ?? ''], $method['channels']),
             ],
         ], $at, $fields['operator'] ?? null);
         $outcome = $fields['outcome'] ?? 'held';

@@ -38,13 +38,13 @@ function wrenRequirements(Story $s): void
 
 function wrenMethods(Story $s): void
 {
-    $channel = static fn (string $key, string $metric, string $unit, string $instrument, float $resolution, float $low, float $high, string $whenStopped = 'equal'): array => ['key' => $key, 'metric' => $metric, 'unit' => $unit, 'instrument' => $instrument, 'resolution' => $resolution, 'low' => $low, 'high' => $high, 'whenStopped' => $whenStopped];
+    $channel = static fn (string $key, string $metric, string $unit, string $instrument, float $resolution, float $low, float $high, string $whenStopped = 'equal'): array => ['key' => $key, 'metric' => $metric, 'unit' => $unit, 'instrument' => $instrument, 'resolution' => $resolution, 'low' => $low, 'high' => $high, 'whenStopped' => $whenStopped, 'formula' => ''];
     $words = static fn (string $name, string ...$states): array => ['name' => $name, 'unit' => '', 'tolerance' => null, 'states' => $states];
     $number = static fn (string $name, string $unit, float $tolerance): array => ['name' => $name, 'unit' => $unit, 'tolerance' => $tolerance, 'states' => []];
     $safety = static fn (array $hazards, array $cautions, string $abort, bool $signOff = false): array => ['hazards' => $hazards, 'cautions' => $cautions, 'abort' => $abort, 'needsSignOff' => $signOff];
     $methods = [
         ['m-belt', 'Seed spacing on the belt', 'How evenly seeds lie when nothing else disturbs them.', 'Greased belt', '200 seeds counted', '200 seeds', 'Soil, slope and the walker; the belt runs at a constant pace.', '', 12.0,
-            [$channel('cv', 'spacing error', '%', 'Seed-gap counter', 0.1, 2, 60), $channel('misses', 'misses', '%', 'Seed-gap counter', 0.1, 0, 40), $channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40)],
+            [$channel('cv', 'spacing error', '%', 'Seed-gap counter', 0.1, 2, 60), $channel('misses', 'misses', '%', 'Seed-gap counter', 0.1, 0, 40), $channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40), ['key' => 'singles', 'metric' => 'single seeds', 'unit' => '%', 'instrument' => '', 'resolution' => null, 'low' => null, 'high' => null, 'whenStopped' => 'equal', 'formula' => '1 - misses - doubles']],
             [$words('seed', 'small', 'large'), $number('humidity', '%', 8.0)], [['name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1]],
             $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
         ['m-push', 'Push force on a raked bed', 'What it takes to walk it.', 'Test bed, 20 m', 'Pushed the whole 20 m', '20 m at walking pace', 'Wet clay and crop residue.', '', 15.0,

@@ -56,6 +56,7 @@ final class Bench
     }
 }
 
+ini_set('memory_limit', '1G');
 [, $address, $password] = $argv;
 $bench = new Bench($address);
 $workspace = $bench->signIn($password);
@@ -111,6 +112,28 @@ Bench::row('JavaScript before anything is shown (gzip)', $weigh('index.html'), '
 foreach (['src/stations/build/Build.tsx', 'src/stations/weigh/Weigh.tsx', 'src/stations/try/Run.tsx'] as $station) {
     $seen = [];
     Bench::row('  and with '.basename($station, '.tsx'), $weigh('index.html') + $weigh($station), 'kB', '220 kB');
+}
+
+require dirname(__DIR__).'/vendor/autoload.php';
+mt_srand(1);
+$normal = static fn (): float => sqrt(-2 * log((mt_rand() + 1) / (mt_getrandmax() + 2))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+$many = range(1, 10_000);
+$lives = ['times' => array_map(static fn (): float => exp(1 + 0.4 * $normal()), $many), 'ended' => array_map(static fn (int $i): bool => $i % 3 > 0, $many)];
+$curve = array_map(static fn (int $i): float => 20 + 60 * exp(-$i / 3000) + 0.1 * $normal(), $many);
+$fits = [
+    'survival.kaplanMeier of 10,000' => $lives, 'survival.weibull of 10,000' => $lives, 'survival.logRank of 2 × 10,000' => ['groups' => [$lives, $lives]],
+    'curve.exponential of 10,000' => ['t' => $many, 'y' => $curve], 'stats.regress of 10,000, degree 3' => ['x' => $many, 'y' => $curve, 'degree' => 3],
+    'threshold.logit of 200 levels' => ['levels' => range(1, 200), 'held' => array_map(static fn (int $l): int => (int) round(50 / (1 + exp(($l - 100) / 15))), range(1, 200)), 'tried' => array_fill(0, 200, 50)],
+    'stats.anova of 500, 5 × 4 with interaction' => ['y' => array_slice($curve, 0, 500), 'factors' => ['a' => array_map(static fn (int $i): string => 'a'.$i % 5, range(1, 500)), 'b' => array_map(static fn (int $i): string => 'b'.$i % 4, range(1, 500))], 'interactions' => [['a', 'b']]],
+    'plan.panel of 40 items, 1000 raters' => ['items' => array_map(static fn (int $i): string => 'item '.$i, range(1, 40)), 'raters' => 1000],
+    'panel.rank of 40 items, 5000 choices' => ['comparisons' => array_map(static fn (): array => ($a = mt_rand(1, 40)) !== ($b = 1 + ($a + mt_rand(0, 38)) % 40) ? ['winner' => 'i'.($w = mt_rand(0, $a + $b) < $a ? $a : $b), 'loser' => 'i'.($a + $b - $w)] : ['winner' => 'i1', 'loser' => 'i2'], range(1, 5000))],
+    'curve.decimate of 1,000,000 to 2000' => ['t' => range(1, 1_000_000), 'y' => array_merge(...array_fill(0, 100, $curve)), 'points' => 2000],
+];
+ini_set('memory_limit', '1G');
+foreach ($fits as $name => $input) {
+    $from = hrtime(true);
+    $answer = Lustrum\Core\Calc\Catalogue::answer(['op' => explode(' ', $name)[0], 'input' => $input]);
+    Bench::row($name.($answer['ok'] ? '' : ' FAILED: '.$answer['error']['message']), (hrtime(true) - $from) / 1e6, 'ms', 'none stated');
 }
 
 $line = json_encode(['op' => 'stats.compare', 'input' => ['a' => [86.5, 96.3, 88.1, 89.7, 92, 94, 95.3], 'b' => [105.5, 138.6, 137.8, 118.9, 117, 131.7, 126.4]]])."\n";

@@ -17,14 +17,20 @@ use Symfony\Component\ExpressionLanguage\SyntaxError;
  *
  * The tree is symfony/expression-language's; only the nodes named in Walk are walked, so that nothing of PHP is in reach.
  */
-final readonly class Formula
+final class Formula
 {
+    private const MOST_KEPT = 200;
     public const MOST_CHARACTERS = 500;
     public const MOST_DEPTH = 40;
 
+    /** @var array<string, self> formulas that were read already: reading costs more than working out, and is pure */
+    private static array $known = [];
+
+    private static ?ExpressionLanguage $language = null;
+
     private function __construct(
-        public string $expression,
-        private Node $tree,
+        public readonly string $expression,
+        private readonly Node $tree,
     ) {
     }
 
@@ -35,16 +41,23 @@ final readonly class Formula
      */
     public static function read(string $expression, array $names): self
     {
+        $key = implode(',', $names).'|'.$expression;
+        if (count(self::$known) >= self::MOST_KEPT) {
+            self::$known = [];
+        }
+
+        return self::$known[$key] ??= self::parse($expression, $names);
+    }
+
+    /** @param list<string> $names */
+    private static function parse(string $expression, array $names): self
+    {
         if (mb_strlen($expression) > self::MOST_CHARACTERS) {
             throw InvalidFormula::syntax(sprintf('it is longer than %d characters.', self::MOST_CHARACTERS));
         }
         $text = strtr($expression, ['−' => '-', '·' => '*', '×' => '*', '÷' => '/', '^' => '**', '²' => '**2', '³' => '**3', '≤' => '<=', '≥' => '>=']);
         if (trim($text) === '') {
             throw InvalidFormula::syntax('it is empty.');
-        }
-        $language = new ExpressionLanguage();
-        foreach (Walk::FUNCTIONS as $function) {
-            $language->register($function, static fn (): string => '', static fn (): int => 0);
         }
         // The language's own functions look outside; they are not known here.
         foreach (['constant', 'enum'] as $function) {
@@ -53,7 +66,7 @@ final readonly class Formula
             }
         }
         try {
-            $tree = $language->parse($text, [...$names, ...array_keys(Walk::CONSTANTS)])->getNodes();
+            $tree = self::language()->parse($text, [...$names, ...array_keys(Walk::CONSTANTS)])->getNodes();
         } catch (SyntaxError $e) {
             if (preg_match('/^Variable "([^"]+)" is not valid/', $e->getMessage(), $m) === 1) {
                 throw InvalidFormula::variable($m[1]);
@@ -64,6 +77,18 @@ final readonly class Formula
         }
 
         return new self($expression, $tree);
+    }
+
+    private static function language(): ExpressionLanguage
+    {
+        if (self::$language === null) {
+            self::$language = new ExpressionLanguage();
+            foreach (Walk::FUNCTIONS as $function) {
+                self::$language->register($function, static fn (): string => '', static fn (): int => 0);
+            }
+        }
+
+        return self::$language;
     }
 
     /**

@@ -10,6 +10,12 @@ use Lustrum\Core\Statistics\NoValues;
 /** Times to an event; where it did not end with the event, the time is a lower bound. */
 final readonly class Lives
 {
+    /** @var list<float> all times, earliest first */
+    private array $sorted;
+
+    /** @var array<string, int> events at each time, earliest first; a float is no array key, so its bytes are */
+    private array $eventCounts;
+
     /**
      * @param non-empty-list<float> $times above nought
      * @param list<bool>            $ended true: the event happened; false: stopped without it
@@ -18,6 +24,18 @@ final readonly class Lives
         public array $times,
         public array $ended,
     ) {
+        $sorted = $times;
+        sort($sorted);
+        $this->sorted = $sorted;
+        $events = [];
+        foreach ($times as $i => $time) {
+            if ($ended[$i]) {
+                $events[pack('E', $time)] = ($events[pack('E', $time)] ?? 0) + 1;
+            }
+        }
+        // Big-endian doubles above nought sort like the numbers that they are.
+        ksort($events, SORT_STRING);
+        $this->eventCounts = $events;
     }
 
     /**
@@ -49,19 +67,30 @@ final readonly class Lives
     /** @return list<float> distinct times of events, earliest first */
     public function eventTimes(): array
     {
-        $times = array_values(array_unique(array_filter($this->times, fn (int $i): bool => $this->ended[$i], ARRAY_FILTER_USE_KEY)));
-        sort($times);
+        $times = [];
+        foreach (array_keys($this->eventCounts) as $bytes) {
+            $unpacked = unpack('E', (string) $bytes);
+            $times[] = is_array($unpacked) && is_float($unpacked[1]) ? $unpacked[1] : throw new \LogicException('A time was packed here.');
+        }
 
         return $times;
     }
 
+    /** How many had lived to this time. */
     public function atRisk(float $time): int
     {
-        return count(array_filter($this->times, static fn (float $t): bool => $t >= $time));
+        $low = 0;
+        $high = count($this->sorted);
+        while ($low < $high) {
+            $mid = intdiv($low + $high, 2);
+            $this->sorted[$mid] < $time ? $low = $mid + 1 : $high = $mid;
+        }
+
+        return count($this->sorted) - $low;
     }
 
     public function eventsAt(float $time): int
     {
-        return count(array_filter($this->times, fn (float $t, int $i): bool => $this->ended[$i] && $t === $time, ARRAY_FILTER_USE_BOTH));
+        return $this->eventCounts[pack('E', $time)] ?? 0;
     }
 }

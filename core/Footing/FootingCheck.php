@@ -48,11 +48,11 @@ final readonly class FootingCheck
         if ($this->footing === Footing::Level) {
             return 'Same footing: nothing recorded differs but what is compared.';
         }
-        $whys = array_map(static fn (Difference $d): string => rtrim($d->why, '.'), array_slice($this->differences, 0, 3));
+        $whys = array_map(static fn (Difference $d): string => lcfirst(rtrim($d->why, '.')), array_slice($this->differences, 0, 3));
         $more = count($this->differences) - count($whys);
 
         return ($this->footing === Footing::Broken ? 'Not on the same footing: ' : 'Tilted footing: ')
-            .lcfirst(implode('; ', $whys)).($more > 0 ? sprintf('; and %d more', $more) : '').'.';
+            .implode('; ', $whys).($more > 0 ? sprintf('; and %d more', $more) : '').'.';
     }
 
     /** @return list<Difference> */

@@ -83,7 +83,7 @@ final readonly class Noticing
                     continue;
                 }
                 if (abs($value - $rule->intended) > ($rule->tolerance ?? 0.0) + 1e-9) {
-                    $out[] = sprintf('%s was found at %s; it should be %s %s%s. It has moved: look at this before you blame the design.', $rule->name, $found->text, Digits::short($rule->intended), $rule->unit, $rule->tolerance === null ? '' : ' ± '.Digits::short($rule->tolerance));
+                    $out[] = sprintf('%s was found at %s; it should be %s %s%s. It has moved: look at this before you blame the design.', ucfirst($rule->name), $found->text, Digits::short($rule->intended), $rule->unit, $rule->tolerance === null ? '' : ' ± '.Digits::short($rule->tolerance));
                 }
             }
         }
@@ -110,12 +110,12 @@ final readonly class Noticing
         $last = $good[count($good) - 1];
         $metric = $last->readings === [] ? '' : $last->readings[0]->metric;
         $check = FootingCheck::between(Contexts::of([$last], $metric, $run->trial()->method()), Contexts::of($own, $metric, $run->trial()->method()));
-        $whys = array_map(static fn (Difference $d): string => rtrim($d->why, '.'), array_values(array_filter($check->differences, static fn (Difference $d): bool => !in_array($d->what, ['runs', 'period', 'stopped early'], true))));
+        $whys = array_map(static fn (Difference $d): string => lcfirst(rtrim($d->why, '.')), array_values(array_filter($check->differences, static fn (Difference $d): bool => !in_array($d->what, ['runs', 'period', 'stopped early'], true))));
         if ($last->revision !== $own[0]->revision) {
             array_unshift($whys, sprintf('the build (%s, then %s)', $last->configuration->letter, $own[0]->configuration->letter));
         }
 
-        return [sprintf('Against the last one that held (run %d on %s): %s.', $last->number, $last->configuration->letter, $whys === [] ? 'nothing recorded differs' : lcfirst(implode('; ', array_slice($whys, 0, 4))))];
+        return [sprintf('Against the last one that held (run %d on %s): %s.', $last->number, $last->configuration->letter, $whys === [] ? 'nothing recorded differs' : implode('; ', array_slice($whys, 0, 4)))];
     }
 
     private static function past(Run $run): string

@@ -155,7 +155,7 @@ test('every main view passes axe, on a desk and on a phone, by day and in a dark
     await isAccessible(page, `decision ${width} ${scheme}`);
     await open(page, 'Wren', 'E', 'try');
     await page.getByRole('link', { name: 'Run 14, failed' }).first().click();
-    await expect(page.getByText(/brush gap was found at 1.4 mm; it should be 0.8 mm/)).toBeVisible();
+    await expect(page.getByText(/Brush gap was found at 1.4 mm; it should be 0.8 mm/)).toBeVisible();
     await isAccessible(page, `run ${width} ${scheme}`);
     await press(page, /people and sign out/);
     await page.getByRole('menuitem', { name: /People of/ }).click();

@@ -67,6 +67,15 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           {method.channels.length > 0 && (
             <Part title="Readings">
               <div className="space-y-5">
+                {readChannels.map((channel) => (
+                  <ReadingEntry
+                    key={channel.key}
+                    run={run.id}
+                    channel={channel}
+                    reading={sheet.readings.find((r) => r.channel === channel.key)}
+                    write={write}
+                  />
+                ))}
                 {sheet.derived.map((d) => (
                   <details key={d.channel}>
                     <summary className="min-h-6 cursor-pointer">
@@ -83,15 +92,6 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
                       last digit of each reading, taken as independent.
                     </p>
                   </details>
-                ))}
-                {readChannels.map((channel) => (
-                  <ReadingEntry
-                    key={channel.key}
-                    run={run.id}
-                    channel={channel}
-                    reading={sheet.readings.find((r) => r.channel === channel.key)}
-                    write={write}
-                  />
                 ))}
               </div>
             </Part>

@@ -1,7 +1,8 @@
 # shellcheck shell=bash
 run_restore() {
 	[ $# -eq 1 ] && [ -f "$1" ] || die 'name the file to read: ./lustrum restore FILE'
-	tar -tzf "$1" | grep -qx 'database.dump' || die "$1 is not a backup of Lustrum"
+	# grep reads to the end: tar would take an early goodbye for a failure.
+	tar -tzf "$1" 2>/dev/null | grep -x 'database.dump' >/dev/null || die "$1 is not a backup of Lustrum"
 	db_start
 	stack main "$PORT" lustrum
 	web_stop

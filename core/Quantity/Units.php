@@ -63,7 +63,6 @@ final class Units
         'lb' => '[lb_av]', 'oz' => '[oz_av]', 'lbf' => '[lbf_av]', 'ozf' => '[ozf_av]', 'kgf' => 'kgf', 'in' => '[in_i]', 'ft' => '[ft_i]', 'yd' => '[yd_i]',
         'thou' => '[mil_i]', 'mile' => '[mi_i]', 'day' => 'd', 'psi' => '[psi]', 'hp' => '[HP]', 'rpm' => '/min', '°C' => 'Cel', '°F' => '[degF]', 'Ω' => 'Ohm',
         'Ah' => 'A.h', 'Wh' => 'W.h', 'mph' => '[mi_i]/h', 'kn' => '[kn_i]', 'g0' => '[g]', 'gal' => '[gal_us]', 'gal(imp)' => '[gal_br]', 'count' => '{count}', 'dB' => 'dB', 'lx' => 'lx',
-        'cm' => 'cm', 'µm' => 'um',
     ];
 
     /** @var array<string, Unit> */
@@ -109,10 +108,27 @@ final class Units
                 return '.';
             }
             [$base, $power] = self::splitPower($token);
-            $base = self::ALIASES[$base] ?? $base;
 
-            return (self::UCUM[$base] ?? strtr($base, ['µ' => 'u', 'Ω' => 'Ohm'])).($power === 1 ? '' : (string) $power);
+            return self::ucumOf($base).($power === 1 ? '' : (string) $power);
         }, $tokens));
+    }
+
+    private static function ucumOf(string $base): string
+    {
+        if (isset(self::TABLE[$base])) {
+            return self::UCUM[$base] ?? $base;
+        }
+        $alias = self::ALIASES[$base] ?? self::ALIASES[mb_strtolower($base)] ?? null;
+        if ($alias !== null && $alias !== $base) {
+            return self::ucum($alias);
+        }
+        foreach ([$base, mb_strtolower($base)] as $spelling) {
+            if (self::prefixed($spelling) !== null) {
+                return strtr(mb_substr($spelling, 0, 1), ['µ' => 'u']).self::ucumOf(mb_substr($spelling, 1));
+            }
+        }
+
+        return $base;
     }
 
     private static function read(string $typed): Unit

@@ -129,7 +129,9 @@ final class QuantityTest extends TestCase
     {
         self::assertSame('[lbf_av].[ft_i]', Units::ucum('lbf·ft'));
         self::assertSame('kg/m3', Units::ucum('kg/m^3'));
-        self::assertSame('Cel', Units::ucum('°C'));
+        foreach (['°C' => 'Cel', 'gal (US)' => '[gal_us]', 'kWh' => 'kW.h', 'mAh' => 'mA.h', 'Nm' => 'N.m', 'Newton' => 'N', 'cc' => 'cm3', 'kohm' => 'kOhm', 'µm' => 'um', 'km/h' => 'km/h', 'rpm' => '/min', '12' => '12'] as $symbol => $code) {
+            self::assertSame($code, Units::ucum((string) $symbol));
+        }
     }
 
     public function testSlipNeedsThreeReadingsAndAKnownFactor(): void

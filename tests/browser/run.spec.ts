@@ -39,7 +39,7 @@ test.describe('on a phone', () => {
     await page.getByLabel('soil', { exact: true }).selectOption('moist');
     await page.getByLabel('ground', { exact: true }).selectOption('unknown');
     await press(page, 'Keep as found');
-    await expect(page.getByText('Kept.')).toBeVisible();
+    await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
     await expect(page.getByText(/Nobody has recorded ground or soil moisture yet/)).toBeVisible();
     await press(page, 'Held');
     await expect(sentence(page)).toContainText('held');

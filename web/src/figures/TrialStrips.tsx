@@ -16,44 +16,46 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
   const x = scaleTime({ domain: [Math.min(...times) - pad, Math.max(...times) + pad], range: [LEFT, WIDTH - 14] });
   const height = timed.length * ROW + 34;
   return (
-    <figure className="relative overflow-x-auto">
-      <svg
-        viewBox={`0 0 ${WIDTH} ${height}`}
-        className="w-full min-w-[40rem]"
-        role="img"
-        aria-label={`${timed.length} trials along time; the table below holds the same`}
-      >
-        {x.ticks(6).map((t) => (
-          <g key={+t}>
-            <line x1={x(t)} x2={x(t)} y1={4} y2={height - 26} stroke="var(--color-rule)" />
-            <text x={x(t)} y={height - 10} textAnchor="middle" fontSize="13" fill="var(--color-soft)">
-              {day(t.toISOString())}
-            </text>
-          </g>
-        ))}
-        {timed.map((row, i) => {
-          const y = i * ROW + 20;
-          const spread = spreadOut(row.runs.map((r) => x(new Date(r.startedAt))));
-          return (
-            <g key={row.trial.id}>
-              <text x={LEFT - 10} y={y + 4} textAnchor="end" fontSize="14" fill="var(--color-ink)">
-                {row.trial.name.length > 28 ? `${row.trial.name.slice(0, 27)}…` : row.trial.name}
+    <figure>
+      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Trials along time">
+        <svg
+          viewBox={`0 0 ${WIDTH} ${height}`}
+          className="w-full min-w-[40rem]"
+          role="img"
+          aria-label={`${timed.length} trials along time; the table below holds the same`}
+        >
+          {x.ticks(6).map((t) => (
+            <g key={+t}>
+              <line x1={x(t)} x2={x(t)} y1={4} y2={height - 26} stroke="var(--color-rule)" />
+              <text x={x(t)} y={height - 10} textAnchor="middle" fontSize="13" fill="var(--color-soft)">
+                {day(t.toISOString())}
               </text>
-              <line
-                x1={Math.min(...spread) - 5}
-                x2={Math.max(...spread) + 5}
-                y1={y + 8}
-                y2={y + 8}
-                stroke="var(--color-ink)"
-                strokeWidth="0.8"
-              />
-              {row.runs.map((run, k) => (
-                <RunMark key={run.id} x={spread[k]!} y={y} outcome={run.outcome} />
-              ))}
             </g>
-          );
-        })}
-      </svg>
+          ))}
+          {timed.map((row, i) => {
+            const y = i * ROW + 20;
+            const spread = spreadOut(row.runs.map((r) => x(new Date(r.startedAt))));
+            return (
+              <g key={row.trial.id}>
+                <text x={LEFT - 10} y={y + 4} textAnchor="end" fontSize="14" fill="var(--color-ink)">
+                  {row.trial.name.length > 28 ? `${row.trial.name.slice(0, 27)}…` : row.trial.name}
+                </text>
+                <line
+                  x1={Math.min(...spread) - 5}
+                  x2={Math.max(...spread) + 5}
+                  y1={y + 8}
+                  y2={y + 8}
+                  stroke="var(--color-ink)"
+                  strokeWidth="0.8"
+                />
+                {row.runs.map((run, k) => (
+                  <RunMark key={run.id} x={spread[k]!} y={y} outcome={run.outcome} />
+                ))}
+              </g>
+            );
+          })}
+        </svg>
+      </div>
       <figcaption className="flex flex-wrap gap-x-5 text-xs text-soft">
         {(['held', 'failed', 'stoppedEarly', 'lost', 'void', null] as const).map((o) => (
           <span key={String(o)} className="flex items-center gap-1">

@@ -80,12 +80,14 @@ export default function People() {
                 <tbody>
                   {list.map((m) => (
                     <tr key={m.id} className="border-t border-rule">
-                      <td className="cell font-semibold">{m.name}</td>
-                      <td className="cell text-sm text-soft">{m.email}</td>
+                      <td className="cell">
+                        <span className="font-semibold">{m.name}</span>
+                        <span className="block text-sm break-all text-soft">{m.email}</span>
+                      </td>
                       <td className="cell">{m.role}</td>
-                      <td className="cell text-right">
+                      <td className="cell">
                         {lead && (
-                          <>
+                          <div className="flex flex-wrap justify-end gap-2">
                             <Button
                               look="quiet"
                               onClick={() => setEditing({ id: m.id, record: { ...m } })}
@@ -96,7 +98,7 @@ export default function People() {
                             <Button look="quiet" onClick={() => void letOut(m.id)} aria-label={`Take out ${m.name}`}>
                               Take out
                             </Button>
-                          </>
+                          </div>
                         )}
                       </td>
                     </tr>

@@ -34,9 +34,10 @@ final class QuantityText
         return trim(preg_replace('/\s+/u', ' ', mb_check_encoding($text, 'UTF-8') ? $text : '') ?? '');
     }
 
-    /** `2:15 min` is 2 min 15 s, `2:15 h` is 2 h 15 min, `1:02:03` is hours, minutes, seconds. */
+    /** `2:15 min` is 2 min 15 s, `2:15 h` and `2h15` are 2 h 15 min, `1:02:03` is hours, minutes, seconds. */
     private static function clock(string $text): ?Quantity
     {
+        $text = preg_replace('/^(-?\d{1,4}) ?h ?([0-5]\d)$/u', '$1:$2 h', $text) ?? $text;
         if (preg_match('/^(-?)(\d{1,4}):([0-5]?\d)(?::([0-5]?\d(?:\.\d+)?))?(?:\.(\d+))? ?(min|h|s)?$/u', $text, $m, PREG_UNMATCHED_AS_NULL) !== 1) {
             return null;
         }

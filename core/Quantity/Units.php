@@ -203,8 +203,10 @@ final class Units
 
     private static function tidy(string $symbol): string
     {
-        $text = strtr(trim($symbol), ['μ' => 'µ', 'Ω' => 'Ω', '⋅' => '·', '×' => '·', '²' => '^2', '³' => '^3', '⁻' => '-', '¹' => '1', '−' => '-', '**' => '^']);
+        $text = strtr(trim($symbol), ['⁻¹' => '^-1', '⁻²' => '^-2', '⁻³' => '^-3', 'μ' => 'µ', 'Ω' => 'Ω', '⋅' => '·', '×' => '·', '²' => '^2', '³' => '^3', '¹' => '', '−' => '-', '**' => '^']);
         $text = preg_replace('/\s*([·*\/])\s*/u', '$1', $text) ?? $text;
+        // A bracketed denominator of plain factors, as in W/(m·K), is the same as dividing by each.
+        $text = preg_replace_callback('/\/\(([^()\/]+)\)/u', static fn (array $m): string => '/'.strtr($m[1], ['·' => '/', '*' => '/']), $text) ?? $text;
         $text = preg_replace('/^(deg|°|º)\s*([CF])$/iu', '°$2', $text) ?? $text;
         if (preg_match('/^u(m|s|A|V|F|H|g|L|N|W)$/', $text) === 1) {
             $text = 'µ'.substr($text, 1);

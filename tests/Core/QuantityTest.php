@@ -32,6 +32,9 @@ final class QuantityTest extends TestCase
         yield ['1 g/cm³', 1000.0, 'kg/m^3'];
         yield ['1 mAh', 3.6, 'C'];
         yield ['1 kΩ', 1000.0, 'Ω'];
+        yield ['1 W/(mm·K)', 1000.0, 'kg·m·s^-3·K^-1'];
+        yield ['1 g·cm⁻³', 1000.0, 'kg/m^3'];
+        yield ['1 km·h⁻¹', 1 / 3.6, 'm/s'];
         yield ['1 µF', 1e-6, 'F'];
         yield ['68 °F', 293.15, 'K'];
         yield ['50 %', 0.5, 'ratio'];
@@ -52,6 +55,7 @@ final class QuantityTest extends TestCase
         yield ['1 1/2 in', 1.5, 'in', 0.5];
         yield ['6\' 2"', 74.0, '"', 1.0];
         yield ['2:15 min', 135.0, 's', 1.0];
+        yield ['5h30', 19800.0, 's', 60.0];
         yield ['1:02:03', 3723.0, 's', 1.0];
         yield ['1.2e3 Pa', 1200.0, 'Pa', 100.0];
         yield ['1,234.5 N', 1234.5, 'N', 0.1];
@@ -81,6 +85,7 @@ final class QuantityTest extends TestCase
         yield ['1,234 N', 'number.ambiguous'];
         yield ['12', 'unit.unknown'];
         yield ['5 5 N', 'number.invalid'];
+        yield ['5h75', 'unit.unknown'];
         yield ['1/0 in', 'number.invalid'];
         yield ['1e999 N', 'number.invalid'];
         yield ['1.2.3 N', 'number.invalid'];

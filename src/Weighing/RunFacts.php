@@ -35,14 +35,16 @@ final readonly class RunFacts
              WHERE v.device_id = :device AND g.withdrawn_because IS NULL', $id) as $row) {
             $readings[self::text($row['run_id'])][] = $row;
         }
-        $runs = [];
+        $runs = $configurations = [];
         foreach ($this->db->iterateAssociative(
             'SELECT r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, m.outcome_metric, t.revision_id, r.number, r.outcome, r.outcome_reason,
                     r.started_at, r.operator, r.position, r.conditions, r.settings, r.configuration
              FROM run r JOIN trial t ON t.id = r.trial_id JOIN method m ON m.id = t.method_id JOIN revision v ON v.id = t.revision_id
              WHERE v.device_id = :device AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL
              ORDER BY r.started_at, r.number', $id) as $row) {
-            $runs[] = $this->run($row, $readings[self::text($row['id'])] ?? []);
+            // Runs of one trial on one unit mostly share their configuration: it is read once.
+            $json = self::text($row['configuration']);
+            $runs[] = $this->run($row, $configurations[$json] ??= self::configuration($json), $readings[self::text($row['id'])] ?? []);
         }
 
         return $runs;
@@ -52,12 +54,9 @@ final readonly class RunFacts
      * @param array<string, mixed>       $row
      * @param list<array<string, mixed>> $readings
      */
-    private function run(array $row, array $readings): RunFact
+    private function run(array $row, Configuration $configuration, array $readings): RunFact
     {
         $outcome = RunOutcome::from(self::text($row['outcome']));
-        /** @var array<string, mixed> $stored */
-        $stored = json_decode(self::text($row['configuration']), true, 64, JSON_THROW_ON_ERROR);
-        $configuration = Stored::one(Configuration::class, $stored);
         $channels = [];
         foreach ($configuration->channels as $channel) {
             $channels[self::text($channel['key'])] = $channel;
@@ -76,6 +75,14 @@ final readonly class RunFacts
             }, [...$readings, ...self::derived($configuration, $readings)]),
             self::text($row['repeats']) === 'untilItHolds',
         );
+    }
+
+    private static function configuration(string $json): Configuration
+    {
+        /** @var array<string, mixed> $stored */
+        $stored = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+
+        return Stored::one(Configuration::class, $stored);
     }
 
     /**

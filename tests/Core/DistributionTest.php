@@ -10,6 +10,7 @@ use Lustrum\Core\Statistics\Distribution\NonCentralT;
 use Lustrum\Core\Statistics\Distribution\Normal;
 use Lustrum\Core\Statistics\Distribution\StudentT;
 use Lustrum\Core\Statistics\Tolerance;
+use Lustrum\Core\Statistics\ToleranceTable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -103,5 +104,20 @@ final class DistributionTest extends TestCase
                 self::assertEqualsWithDelta($p, Beta::cdf(Beta::quantile($p, $a, $b), $a, $b), 1e-10 * max($p, 1e-3));
             }
         }
+    }
+
+    /** The written-down factors are the ones that the distribution gives, every one of them. */
+    public function testToleranceTableIsWhatIsWorkedOut(): void
+    {
+        foreach ([0.9, 0.95, 0.99] as $coverage) {
+            foreach ([0.01, 0.05, 0.1, 0.9, 0.95, 0.99] as $confidence) {
+                for ($n = 2; $n <= 40; ++$n) {
+                    $worked = NonCentralT::quantile($confidence, $n - 1, Normal::quantile($coverage) * sqrt($n)) / sqrt($n);
+                    self::assertEqualsWithDelta($worked, ToleranceTable::factor($n, $coverage, $confidence), 1e-11 * max(1.0, abs($worked)), "$n, $coverage, $confidence");
+                }
+            }
+        }
+        self::assertNull(ToleranceTable::factor(41, 0.9, 0.95));
+        self::assertNull(ToleranceTable::factor(5, 0.8, 0.95));
     }
 }

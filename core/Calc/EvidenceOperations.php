@@ -13,6 +13,7 @@ use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Wording\EvidenceWords;
 
 final class EvidenceOperations implements OperationGroup
 {
@@ -40,16 +41,21 @@ final class EvidenceOperations implements OperationGroup
                     }, $in->objects('results'));
                     $a = Assess::results($requirement, $results);
 
-                    return ['state' => $a->state->value] + get_object_vars($a);
+                    return ['state' => $a->state->value, 'method' => EvidenceWords::method($requirement, $a->basis)]
+                        + array_diff_key(get_object_vars($a), ['basis' => true]);
                 }),
             new Operation('evidence.carry', 'Does earlier evidence still hold after these changes?',
                 ['dependsOn' => 'change classes that the requirement depends on; empty: all but cosmetic', 'changes' => 'list of what, class'],
                 ['carried' => 'true or false', 'because' => 'changes in the way', 'sentence' => 'in words'],
-                static fn (Input $in): array => get_object_vars(Carry::over($in->texts('dependsOn'), array_map(static function (Input $c): array {
-                    $c->only(['what', 'class']);
+                static function (Input $in): array {
+                    $carry = Carry::over($in->texts('dependsOn'), array_map(static function (Input $c): array {
+                        $c->only(['what', 'class']);
 
-                    return ['what' => $c->text('what'), 'class' => $c->text('class')];
-                }, $in->objects('changes'))))),
+                        return ['what' => $c->text('what'), 'class' => $c->text('class')];
+                    }, $in->objects('changes')));
+
+                    return ['carried' => $carry->carried, 'because' => $carry->because, 'sentence' => EvidenceWords::carry($carry)];
+                }),
         ];
     }
 

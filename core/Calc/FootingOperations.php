@@ -10,6 +10,7 @@ use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Footing\Instrument;
 use Lustrum\Core\Footing\Level;
 use Lustrum\Core\Footing\UnitPast;
+use Lustrum\Core\Wording\FootingWords;
 
 final class FootingOperations implements OperationGroup
 {
@@ -26,7 +27,13 @@ final class FootingOperations implements OperationGroup
                 static function (Input $in): array {
                     $check = FootingCheck::between(self::context($in->object('a')), self::context($in->object('b')));
 
-                    return ['footing' => $check->footing->value, 'differences' => array_map(static fn (Difference $d): array => ['weight' => $d->weight->value] + get_object_vars($d), $check->differences), 'sentence' => $check->sentence()];
+                    return [
+                        'footing' => $check->footing->value,
+                        'differences' => array_map(static fn (Difference $d): array => [
+                            'what' => $d->what, 'a' => $d->a, 'b' => $d->b, 'weight' => $d->weight->value, 'why' => FootingWords::why($d),
+                        ], $check->differences),
+                        'sentence' => FootingWords::sentence($check->footing, $check->differences),
+                    ];
                 }),
         ];
     }

@@ -50,7 +50,7 @@ final class Assess
         $sign = $r->direction->sign();
         $se = $s->se();
         if ($se === null) {
-            return self::of($r, $s->mean, null, null, null, $missing, $s->n, $bounds, $lost, null, 'one-sided t bound');
+            return self::of($r, $s->mean, null, null, null, $missing, $s->n, $bounds, $lost, null, Basis::TBound);
         }
         $t = static fn (int $n): float => StudentT::quantile($r->confidence, $n - 1);
         $margin = $sign * ($s->mean - $r->limit);
@@ -58,15 +58,14 @@ final class Assess
         $probability = $se > 0 ? StudentT::cdf($margin / $se, $s->n - 1) : null;
         $needed = self::least($s->n, static fn (int $n): bool => $margin >= $t($n) * (float) $s->sd / sqrt($n), $margin > 0);
 
-        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $s->mean + $sign * $t($s->n) * $se, 'one-sided t bound');
+        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $s->mean + $sign * $t($s->n) * $se, Basis::TBound);
     }
 
     /** @param list<string> $missing */
     private static function every(Requirement $r, Sample $s, array $missing, int $bounds, int $lost): Assessment
     {
-        $method = sprintf('one-sided tolerance bound, %s %% of articles', round(100 * $r->coverage, 1));
         if ($s->sd === null) {
-            return self::of($r, $s->mean, null, null, null, $missing, $s->n, $bounds, $lost, null, $method);
+            return self::of($r, $s->mean, null, null, null, $missing, $s->n, $bounds, $lost, null, Basis::ToleranceBound);
         }
         $sign = $r->direction->sign();
         $margin = $sign * ($s->mean - $r->limit);
@@ -89,7 +88,7 @@ final class Assess
         // Shown not to meet: even the weaker bound, on the other side of that value, misses the limit.
         $best = $s->mean - $sign * Tolerance::factor($s->n, $r->coverage, 1 - $r->confidence) * $s->sd;
 
-        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $best, $method, $reached);
+        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $best, Basis::ToleranceBound, $reached);
     }
 
     /**
@@ -107,9 +106,8 @@ final class Assess
             Kind::Every => $r->coverage,
             default => $r->coverage,
         };
-        $method = sprintf('exact one-sided bound of the share, %s %% wanted', round(100 * $share, 1));
         if ($tried === 0) {
-            return new Assessment(State::None, null, null, null, null, $missing, 0, $bounds, $lost, false, $method);
+            return new Assessment(State::None, null, null, null, null, $missing, 0, $bounds, $lost, false, Basis::ExactShare);
         }
         $held = count(array_filter($verdicts));
         // A rate that must not be passed is the same as its complement that must be reached.
@@ -130,11 +128,11 @@ final class Assess
             default => State::Against,
         };
 
-        return new Assessment($state, $held / $tried, $atMost ? 1 - $lower : $lower, $probability, $r->kind === Kind::Check ? null : $needed, $missing, $tried, $bounds, $lost, $r->kind === Kind::Check ? $held < $tried : $upper < $limit, $method);
+        return new Assessment($state, $held / $tried, $atMost ? 1 - $lower : $lower, $probability, $r->kind === Kind::Check ? null : $needed, $missing, $tried, $bounds, $lost, $r->kind === Kind::Check ? $held < $tried : $upper < $limit, Basis::ExactShare);
     }
 
     /** @param list<string> $missing */
-    private static function of(Requirement $r, float $estimate, ?float $bound, ?float $probability, ?int $needed, array $missing, int $n, int $bounds, int $lost, ?float $opposite, string $method, ?float $reached = null): Assessment
+    private static function of(Requirement $r, float $estimate, ?float $bound, ?float $probability, ?int $needed, array $missing, int $n, int $bounds, int $lost, ?float $opposite, Basis $basis, ?float $reached = null): Assessment
     {
         $right = $r->direction->met($reached ?? $estimate, $r->limit);
         $state = match (true) {
@@ -145,7 +143,7 @@ final class Assess
         };
         $confirmed = $n >= self::FEW && !$right && $opposite !== null && !$r->direction->met($opposite, $r->limit);
 
-        return new Assessment($state, $estimate, $bound, $probability, $state === State::Shown ? 0 : $needed, $missing, $n, $bounds, $lost, $confirmed, $method);
+        return new Assessment($state, $estimate, $bound, $probability, $state === State::Shown ? 0 : $needed, $missing, $n, $bounds, $lost, $confirmed, $basis);
     }
 
     private static function holds(Requirement $r, Result $result): ?bool

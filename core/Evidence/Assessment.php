@@ -29,7 +29,7 @@ final readonly class Assessment
         public int $bounds,
         public int $lost,
         public bool $confirmed,
-        public string $method,
+        public Basis $basis,
     ) {
     }
 }

@@ -16,7 +16,6 @@ final readonly class Carry
     private function __construct(
         public bool $carried,
         public array $because,
-        public string $sentence,
     ) {
     }
 
@@ -33,8 +32,6 @@ final readonly class Carry
             }
         }
 
-        return new self($because === [], $because, $because === []
-            ? 'Carried over: nothing that it depends on has changed.'
-            : 'Older: differs in '.implode(', ', $because).'.');
+        return new self($because === [], $because);
     }
 }

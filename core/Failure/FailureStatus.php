@@ -10,26 +10,31 @@ namespace Lustrum\Core\Failure;
  */
 final readonly class FailureStatus
 {
+    /**
+     * @param string $letter of the revision that decided it; empty while it is open
+     * @param int    $count  runs that held there, or times that it came back
+     */
     private function __construct(
         public Standing $standing,
-        public string $sentence,
+        public string $letter = '',
+        public int $count = 0,
     ) {
     }
 
     /** @param list<LaterRevision> $later in the order in which they were made */
     public static function of(array $later): self
     {
-        $status = new self(Standing::Open, 'Open: no later build carries a fix.');
+        $status = new self(Standing::Open);
         foreach ($later as $revision) {
             if (!$revision->carriesFix) {
                 continue;
             }
             if ($revision->recurred > 0) {
-                $status = new self(Standing::CameBack, sprintf('Came back on %s, %s.', $revision->letter, $revision->recurred === 1 ? 'once' : $revision->recurred.' times'));
+                $status = new self(Standing::CameBack, $revision->letter, $revision->recurred);
             } elseif ($revision->held > 0) {
-                $status = new self(Standing::Closed, sprintf('Closed by %s: %d %s of the same kind held.', $revision->letter, $revision->held, $revision->held === 1 ? 'run' : 'runs'));
+                $status = new self(Standing::Closed, $revision->letter, $revision->held);
             } elseif ($status->standing === Standing::Open) {
-                $status = new self(Standing::FixUntried, sprintf('%s carries a fix that nobody has tried where it failed.', $revision->letter));
+                $status = new self(Standing::FixUntried, $revision->letter);
             }
         }
 

@@ -11,10 +11,16 @@ use Lustrum\Core\Quantity\Digits;
  *
  * Broken: another method, an instrument on another scale, a change outside the comparison that bears on the metric.
  * Tilted: a condition outside its tolerance or not recorded on one side; another lot, rig, operator, firmware or
- * method version; a used unit against a fresh one; no overlap in time; a single run; a run stopped early.
+ * method version; a used article against a fresh one; no overlap in time; a single run; a run stopped early.
  */
 final readonly class FootingCheck
 {
+    /** Without a stated tolerance, means this share of the larger one apart still count as equal: what a dial is read to. */
+    private const UNSTATED_TOLERANCE = 0.05;
+
+    /** Blocks less than a day apart are one session. */
+    private const DAY = 86400;
+
     /** @param list<Difference> $differences gravest first */
     private function __construct(
         public Footing $footing,
@@ -27,10 +33,9 @@ final readonly class FootingCheck
         $found = [
             ...self::method($a, $b), ...self::instruments($a, $b), ...self::changes($a, $b),
             ...self::levels('condition', $a->conditions, $b->conditions), ...self::levels('setting', $a->settings, $b->settings),
-            ...self::lots($a, $b), ...self::sets('rig', self::one($a->rig), self::one($b->rig), 'Another rig.'),
-            ...self::sets('operator', $a->operators, $b->operators, 'Another pair of hands.'),
-            ...self::sets('firmware', $a->firmware, $b->firmware, 'Another firmware.'),
-            ...self::units($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
+            ...self::lots($a, $b), ...self::sets(Reason::Rig, self::one($a->rig), self::one($b->rig)),
+            ...self::sets(Reason::Operator, $a->operators, $b->operators), ...self::sets(Reason::Firmware, $a->firmware, $b->firmware),
+            ...self::articles($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
         ];
         usort($found, static fn (Difference $x, Difference $y): int => ($y->weight === Footing::Broken) <=> ($x->weight === Footing::Broken));
         $footing = match (true) {
@@ -42,27 +47,17 @@ final readonly class FootingCheck
         return new self($footing, $found);
     }
 
-    /** One sentence for the screen. */
-    public function sentence(): string
-    {
-        if ($this->footing === Footing::Level) {
-            return 'Same footing: nothing recorded differs but what is compared.';
-        }
-        $whys = array_map(static fn (Difference $d): string => lcfirst(rtrim($d->why, '.')), array_slice($this->differences, 0, 3));
-        $more = count($this->differences) - count($whys);
-
-        return ($this->footing === Footing::Broken ? 'Not on the same footing: ' : 'Tilted footing: ')
-            .implode('; ', $whys).($more > 0 ? sprintf('; and %d more', $more) : '').'.';
-    }
-
     /** @return list<Difference> */
     private static function method(Context $a, Context $b): array
     {
         if ($a->method !== $b->method) {
-            return [new Difference('method', $a->method, $b->method, Footing::Broken, sprintf('Measured with another method (%s, %s).', $a->method, $b->method))];
+            return [new Difference('method', $a->method, $b->method, Footing::Broken, Reason::Method)];
+        }
+        if ($a->methodVersion === $b->methodVersion) {
+            return [];
         }
 
-        return $a->methodVersion === $b->methodVersion ? [] : [new Difference('method version', (string) $a->methodVersion, (string) $b->methodVersion, Footing::Tilted, sprintf('The method was changed in between (version %d, then %d).', $a->methodVersion, $b->methodVersion))];
+        return [self::tilted('method version', (string) $a->methodVersion, (string) $b->methodVersion, Reason::MethodVersion)];
     }
 
     /** @return list<Difference> */
@@ -74,10 +69,13 @@ final readonly class FootingCheck
                 if ($x->channel !== $y->channel) {
                     continue;
                 }
+                $with = ['name' => $x->channel, 'unitA' => $x->unit, 'unitB' => $y->unit];
                 if ($x->unit !== $y->unit) {
-                    $out[] = new Difference('instrument', $x->name.' in '.$x->unit, $y->name.' in '.$y->unit, Footing::Broken, sprintf('%s was read in %s, then in %s.', ucfirst($x->channel), $x->unit, $y->unit));
+                    $out[] = new Difference(
+                        'instrument', $x->name.' in '.$x->unit, $y->name.' in '.$y->unit, Footing::Broken, Reason::InstrumentUnit, $with,
+                    );
                 } elseif ($x->name !== $y->name) {
-                    $out[] = new Difference('instrument', $x->name, $y->name, Footing::Tilted, sprintf('%s was read on another instrument (%s, %s).', ucfirst($x->channel), $x->name, $y->name));
+                    $out[] = self::tilted('instrument', $x->name, $y->name, Reason::Instrument, $with);
                 }
             }
         }
@@ -90,10 +88,13 @@ final readonly class FootingCheck
     {
         $about = [...$a->about, ...$b->about];
         $out = [];
-        foreach ([[$a, 'a'], [$b, 'b']] as [$side, $name]) {
+        foreach ([[$a, true], [$b, false]] as [$side, $earlier]) {
             foreach ($side->changes as $change) {
                 if ($change['bears'] && !in_array($change['what'], $about, true)) {
-                    $out[] = new Difference('change', $name === 'a' ? $change['what'] : '', $name === 'b' ? $change['what'] : '', Footing::Broken, sprintf('“%s” was changed too, and bears on this.', $change['what']));
+                    $out[] = new Difference(
+                        'change', $earlier ? $change['what'] : '', $earlier ? '' : $change['what'], Footing::Broken,
+                        Reason::Change, ['name' => $change['what']],
+                    );
                 }
             }
         }
@@ -122,33 +123,45 @@ final readonly class FootingCheck
 
     private static function level(string $kind, string $name, Level $x, Level $y): ?Difference
     {
-        $tilted = static fn (string $a, string $b, string $why): Difference => new Difference($kind.' '.$name, $a, $b, Footing::Tilted, $why);
+        $what = $kind.' '.$name;
         $mx = $x->mean();
         $my = $y->mean();
         if ($mx !== null && $my !== null) {
-            $tolerance = $x->tolerance ?? $y->tolerance;
             $shift = abs($mx - $my);
-            if ($tolerance === null ? $shift <= 0.05 * max(abs($mx), abs($my)) : $shift <= $tolerance) {
-                return self::halfRecorded($kind, $name, $x, $y);
+            $allowed = $x->tolerance ?? $y->tolerance ?? self::UNSTATED_TOLERANCE * max(abs($mx), abs($my));
+            if ($shift <= $allowed) {
+                return self::halfRecorded($what, $name, $x, $y);
             }
-            $texts = [self::number($mx, $x->unit, $shift), self::number($my, $y->unit, $shift)];
 
-            return $tilted($texts[0], $texts[1], sprintf('%s was %s, then %s.', ucfirst($name), ...$texts));
+            return self::tilted($what, self::number($mx, $x->unit, $shift), self::number($my, $y->unit, $shift), Reason::Level, ['name' => $name]);
         }
         if (!$x->recorded() || !$y->recorded()) {
-            $which = !$x->recorded() && !$y->recorded() ? 'on either side' : (!$x->recorded() ? 'on the earlier side' : 'on the later side');
+            $word = static fn (Level $l): string => $l->recorded() ? 'recorded' : 'unknown';
+            $side = match (true) {
+                !$x->recorded() && !$y->recorded() => 'both',
+                !$x->recorded() => 'earlier',
+                default => 'later',
+            };
 
-            return $tilted($x->recorded() ? 'recorded' : 'unknown', $y->recorded() ? 'recorded' : 'unknown', sprintf('%s was not recorded %s.', ucfirst($name), $which));
+            return self::tilted($what, $word($x), $word($y), Reason::LevelUnknown, ['name' => $name, 'side' => $side]);
         }
         $wx = self::words($x->words);
         $wy = self::words($y->words);
 
-        return $wx === $wy ? self::halfRecorded($kind, $name, $x, $y) : $tilted($wx, $wy, sprintf('%s was %s, then %s.', ucfirst($name), $wx, $wy));
+        return $wx === $wy ? self::halfRecorded($what, $name, $x, $y) : self::tilted($what, $wx, $wy, Reason::Level, ['name' => $name]);
     }
 
-    private static function halfRecorded(string $kind, string $name, Level $x, Level $y): ?Difference
+    private static function halfRecorded(string $what, string $name, Level $x, Level $y): ?Difference
     {
-        return $x->unknown + $y->unknown === 0 ? null : new Difference($kind.' '.$name, sprintf('%d unknown', $x->unknown), sprintf('%d unknown', $y->unknown), Footing::Tilted, sprintf('%s was not recorded on %d of the runs.', ucfirst($name), $x->unknown + $y->unknown));
+        $unknown = $x->unknown + $y->unknown;
+        if ($unknown === 0) {
+            return null;
+        }
+
+        return self::tilted(
+            $what, sprintf('%d unknown', $x->unknown), sprintf('%d unknown', $y->unknown),
+            Reason::LevelHalfKnown, ['name' => $name, 'n' => $unknown],
+        );
     }
 
     private static function number(float $value, string $unit, float $shift): string
@@ -166,9 +179,8 @@ final readonly class FootingCheck
             $x = self::words($a->lots[$material] ?? []);
             $y = self::words($b->lots[$material] ?? []);
             if ($x !== $y) {
-                $out[] = new Difference('lot of '.$material, $x ?: 'unknown', $y ?: 'unknown', Footing::Tilted, $x === '' || $y === ''
-                    ? sprintf('The lot of %s was not recorded on one side.', $material)
-                    : sprintf('Another lot of %s (%s, then %s).', $material, $x, $y));
+                $reason = $x === '' || $y === '' ? Reason::LotUnknown : Reason::Lot;
+                $out[] = self::tilted('lot of '.$material, self::known($x), self::known($y), $reason, ['name' => (string) $material]);
             }
         }
 
@@ -181,19 +193,16 @@ final readonly class FootingCheck
      *
      * @return list<Difference>
      */
-    private static function sets(string $what, array $a, array $b, string $why): array
+    private static function sets(Reason $reason, array $a, array $b): array
     {
         $x = self::words($a);
         $y = self::words($b);
-        if ($x === $y || ($x === '' && $y === '')) {
-            return [];
-        }
 
-        return [new Difference($what, $x ?: 'unknown', $y ?: 'unknown', Footing::Tilted, sprintf('%s (%s, then %s).', rtrim($why, '.'), $x ?: 'unknown', $y ?: 'unknown'))];
+        return $x === $y ? [] : [self::tilted($reason->value, self::known($x), self::known($y), $reason)];
     }
 
     /** @return list<Difference> */
-    private static function units(Context $a, Context $b): array
+    private static function articles(Context $a, Context $b): array
     {
         $used = static fn (Context $c): array => array_values(array_filter($c->units, static fn (UnitPast $u): bool => !$u->fresh()));
         $x = $used($a);
@@ -201,13 +210,12 @@ final readonly class FootingCheck
         if (($x === []) === ($y === []) || $a->units === [] || $b->units === []) {
             return [];
         }
-        $side = $x !== [] ? $x[0] : $y[0];
-        $describe = static fn (array $u): string => $u === [] ? 'fresh' : 'used';
+        $side = $x[0] ?? $y[0];
+        $word = static fn (array $u): string => $u === [] ? 'fresh' : 'used';
 
-        return [new Difference('units', $describe($x), $describe($y), Footing::Tilted, sprintf(
-            'A used unit against a fresh one: %s had %d %s%s behind it.', $side->serial, $side->earlierRuns, $side->earlierRuns === 1 ? 'run' : 'runs',
-            $side->earlierFailures > 0 ? sprintf(' and %d %s', $side->earlierFailures, $side->earlierFailures === 1 ? 'failure' : 'failures') : '',
-        ))];
+        return [self::tilted('units', $word($x), $word($y), Reason::UsedArticle, [
+            'name' => $side->serial, 'runs' => $side->earlierRuns, 'failures' => $side->earlierFailures,
+        ])];
     }
 
     /** @return list<Difference> */
@@ -217,9 +225,9 @@ final readonly class FootingCheck
             return [];
         }
         [$first, $second] = $a->from <= $b->from ? [$a, $b] : [$b, $a];
-        $days = (int) floor((strtotime((string) $second->from) - strtotime((string) $first->to)) / 86400);
+        $days = (int) floor((strtotime((string) $second->from) - strtotime((string) $first->to)) / self::DAY);
 
-        return $days < 1 ? [] : [new Difference('period', $a->from, $b->from, Footing::Tilted, sprintf('Made in two blocks, %d %s apart.', $days, $days === 1 ? 'day' : 'days'))];
+        return $days < 1 ? [] : [self::tilted('period', $a->from, $b->from, Reason::Blocks, ['days' => $days])];
     }
 
     /** @return list<Difference> */
@@ -227,14 +235,26 @@ final readonly class FootingCheck
     {
         $out = [];
         if ($a->runs === 1 || $b->runs === 1) {
-            $out[] = new Difference('runs', (string) $a->runs, (string) $b->runs, Footing::Tilted, $a->runs === 1 && $b->runs === 1 ? 'A single run on each side.' : 'A single run on one side.');
+            $both = $a->runs === 1 && $b->runs === 1;
+            $out[] = self::tilted('runs', (string) $a->runs, (string) $b->runs, Reason::SingleRun, ['side' => $both ? 'both' : 'one']);
         }
         $stopped = $a->stoppedEarly + $b->stoppedEarly;
         if ($stopped > 0) {
-            $out[] = new Difference('stopped early', (string) $a->stoppedEarly, (string) $b->stoppedEarly, Footing::Tilted, sprintf('%d %s stopped early.', $stopped, $stopped === 1 ? 'run was' : 'runs were'));
+            $out[] = self::tilted('stopped early', (string) $a->stoppedEarly, (string) $b->stoppedEarly, Reason::StoppedEarly, ['n' => $stopped]);
         }
 
         return $out;
+    }
+
+    /** @param array<string, string|int> $with */
+    private static function tilted(string $what, string $a, string $b, Reason $reason, array $with = []): Difference
+    {
+        return new Difference($what, $a, $b, Footing::Tilted, $reason, $with);
+    }
+
+    private static function known(string $word): string
+    {
+        return $word === '' ? 'unknown' : $word;
     }
 
     /** @return list<string> */

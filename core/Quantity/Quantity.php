@@ -35,6 +35,18 @@ final readonly class Quantity
     }
 
     /**
+     * What somebody typed into a field that shows its unit: a bare number is in that unit.
+     *
+     * @throws UnitMismatch|UnknownUnit|InvalidNumber
+     */
+    public static function typedBeside(string $text, string $unit): self
+    {
+        $bare = preg_match('/^[+\-−]?[\d.,]+(?:[eE][+\-]?\d+)?$/u', trim($text)) === 1;
+
+        return self::typed($bare && $unit !== '' ? trim($text).' '.$unit : $text);
+    }
+
+    /**
      * Reads what a person typed.
      *
      * @param string|null $dimension name of the dimension that is wanted

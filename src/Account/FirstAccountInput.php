@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Account;
 
-use Lustrum\Record\Name;
+use Lustrum\Shared\Name;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class FirstAccountInput
@@ -18,7 +18,7 @@ final readonly class FirstAccountInput
         #[Assert\Email(message: 'This is not an e-mail address.')]
         #[Assert\Length(max: 180, maxMessage: 'At most {{ limit }} characters.')]
         public string $email,
-        #[Assert\Length(min: 10, max: 200, minMessage: 'At least {{ limit }} characters.', maxMessage: 'At most {{ limit }} characters.')]
+        #[NewPassword]
         public string $password,
     ) {
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Account;
 
-use Lustrum\Record\Name;
+use Lustrum\Shared\Name;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A person to be let in, or whose role is to change. A password is only wanted for somebody who has no account. */
@@ -18,7 +18,7 @@ final readonly class MemberInput
         #[Assert\Length(max: 180, maxMessage: 'At most {{ limit }} characters.')]
         public string $email,
         public Role $role,
-        #[Assert\Length(min: 10, max: 200, minMessage: 'At least {{ limit }} characters.', maxMessage: 'At most {{ limit }} characters.')]
+        #[NewPassword]
         public ?string $password = null,
     ) {
     }

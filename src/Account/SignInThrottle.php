@@ -7,10 +7,18 @@ namespace Lustrum\Account;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\Clock\ClockInterface;
 
-/** Counts failed sign-ins of an account and of an address; eight in a quarter of an hour close the door for a while. */
+/**
+ * Slows signing in after wrong passwords, without locking the rightful owner out.
+ *
+ * An account that was guessed at is held back for a moment that doubles with each wrong try, a minute at the most; an
+ * address that tries many accounts is closed for a quarter of an hour. A try is counted before the password is looked
+ * at, in one statement, so that forty at once are forty.
+ */
 final readonly class SignInThrottle
 {
-    public const MOST = 8;
+    /** So many tries of an account are free. */
+    public const FREE = 5;
+    public const LONGEST_WAIT = 60;
     public const MOST_OF_ADDRESS = 60;
     public const MINUTES = 15;
 
@@ -20,39 +28,49 @@ final readonly class SignInThrottle
     ) {
     }
 
-    public function isClosed(string $email, string $address): bool
+    /** Counts a try; seconds to wait before the next one is looked at, nought where this one may be. */
+    public function attempt(string $email, string $address): int
     {
-        return $this->count('account:'.$email) >= self::MOST || $this->count('address:'.$address) >= self::MOST_OF_ADDRESS;
-    }
-
-    public function failed(string $email, string $address): void
-    {
-        foreach (['account:'.$email, 'address:'.$address] as $key) {
-            $this->db->executeStatement(
-                'INSERT INTO sign_in_failure (key, failures, since) VALUES (:key, 1, :now)
-                 ON CONFLICT (key) DO UPDATE SET
-                    failures = CASE WHEN sign_in_failure.since < :start THEN 1 ELSE sign_in_failure.failures + 1 END,
-                    since = CASE WHEN sign_in_failure.since < :start THEN :now ELSE sign_in_failure.since END',
-                ['key' => self::hash($key), 'now' => $this->time(0), 'start' => $this->time(self::MINUTES)],
-            );
+        $now = $this->clock->now();
+        $byAddress = $this->count('address:'.$address, $now);
+        if ($byAddress['tries'] > self::MOST_OF_ADDRESS) {
+            return self::MINUTES * 60;
         }
+        $byAccount = $this->count('account:'.$email, $now, self::FREE);
+
+        return $byAccount['until'] > $now ? max(1, $byAccount['until']->getTimestamp() - $now->getTimestamp()) : 0;
     }
 
     public function succeeded(string $email): void
     {
-        $this->db->executeStatement('DELETE FROM sign_in_failure WHERE key = :key', ['key' => self::hash('account:'.$email)]);
+        $this->db->executeStatement('DELETE FROM sign_in_failure WHERE key = ?', [self::hash('account:'.$email)]);
     }
 
-    private function count(string $key): int
+    /**
+     * One more try under a key, unless it has to wait; a quarter of an hour of quiet begins anew.
+     *
+     * @return array{tries: int, until: \DateTimeImmutable} until: when the next try is looked at, as it was before this one
+     */
+    private function count(string $key, \DateTimeImmutable $now, int $free = \PHP_INT_MAX): array
     {
-        $count = $this->db->fetchOne('SELECT failures FROM sign_in_failure WHERE key = :key AND since >= :start', ['key' => self::hash($key), 'start' => $this->time(self::MINUTES)]);
+        $row = $this->db->fetchAssociative(
+            'INSERT INTO sign_in_failure AS f (key, failures, since, until) VALUES (:key, 1, :now, :now)
+             ON CONFLICT (key) DO UPDATE SET
+                failures = CASE WHEN f.since < :start THEN 1 WHEN f.until > :now THEN f.failures ELSE f.failures + 1 END,
+                since = CASE WHEN f.until > :now THEN f.since ELSE :now END,
+                waited = f.until,
+                until = CASE
+                    WHEN f.since < :start OR f.failures + 1 < CAST(:free AS bigint) THEN CAST(:now AS timestamptz)
+                    WHEN f.until > :now THEN f.until
+                    ELSE CAST(:now AS timestamptz) + make_interval(secs => least(power(2, least(f.failures + 1 - CAST(:free AS bigint), 10)), CAST(:most AS int)))
+                END
+             RETURNING failures, coalesce(waited, :now) until',
+            ['key' => self::hash($key), 'now' => $now->format('Y-m-d H:i:s.uP'), 'start' => $now->modify(sprintf('-%d minutes', self::MINUTES))->format('Y-m-d H:i:s.uP'), 'free' => $free, 'most' => self::LONGEST_WAIT],
+        );
+        $tries = is_array($row) && is_numeric($row['failures']) ? (int) $row['failures'] : 0;
+        $until = is_array($row) && is_string($row['until']) ? new \DateTimeImmutable($row['until']) : $now;
 
-        return is_numeric($count) ? (int) $count : 0;
-    }
-
-    private function time(int $minutesAgo): string
-    {
-        return $this->clock->now()->modify(sprintf('-%d minutes', $minutesAgo))->format('Y-m-d H:i:sP');
+        return ['tries' => $tries, 'until' => $until];
     }
 
     private static function hash(string $key): string

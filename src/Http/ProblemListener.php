@@ -4,19 +4,29 @@ declare(strict_types=1);
 
 namespace Lustrum\Http;
 
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Lustrum\Core\CoreException;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\Refusal;
+use Lustrum\Shared\Refusal\Taken;
+use Lustrum\Shared\Refusal\TooOften;
+use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\Security\Core\Exception\AccessDeniedException;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
-use Symfony\Component\Validator\ConstraintViolationInterface;
-use Symfony\Component\Validator\Exception\ValidationFailedException;
 
-/** Turns whatever went wrong under /api into a problem document. */
+/** Turns whatever went wrong under /api into a problem document, the unforeseen too. */
 final readonly class ProblemListener
 {
+    private const BROKEN = 'Something broke on our side. Nothing was stored by halves.';
+
+    public function __construct(
+        private LoggerInterface $logger,
+    ) {
+    }
+
     #[AsEventListener(priority: 0)]
     public function onException(ExceptionEvent $event): void
     {
@@ -25,58 +35,40 @@ final readonly class ProblemListener
             return;
         }
         $problem = $this->problem($error);
-        if ($problem === null) {
-            return;
+        if ($problem->status >= 500) {
+            $this->logger->error($error->getMessage(), ['exception' => $error]);
         }
-        $event->setResponse(new JsonResponse($problem->document(), $problem->status, ['Content-Type' => 'application/problem+json']));
+        $response = $problem->response();
+        if ($error instanceof TooOften) {
+            $response->headers->set('Retry-After', (string) $error->seconds);
+        }
+        $event->setResponse($response);
     }
 
-    private function problem(\Throwable $error): ?Problem
+    private function problem(\Throwable $error): Problem
     {
         for ($cause = $error; $cause !== null; $cause = $cause->getPrevious()) {
-            if ($cause instanceof Problem) {
-                return $cause;
-            }
-            if ($cause instanceof ValidationFailedException) {
-                $violations = [];
-                foreach ($cause->getViolations() as $violation) {
-                    $violations[] = ['path' => $violation->getPropertyPath(), 'message' => self::words($violation)];
-                }
-
-                return $violations === [] ? null : Problem::violations($violations);
+            if ($cause instanceof Refusal) {
+                return Problem::refused($cause);
             }
             if ($cause instanceof CoreException) {
-                return Problem::violation($cause->path, $cause->getMessage());
+                return Problem::refused(Invalid::at($cause->path, $cause->getMessage()));
+            }
+            if ($cause instanceof UniqueConstraintViolationException) {
+                return Problem::refused(Taken::name());
             }
         }
         if ($error instanceof HttpExceptionInterface) {
             $status = $error->getStatusCode();
 
-            return Problem::of($status, 'http-'.$status, match ($status) {
-                404 => 'There is nothing at this address, or it is not yours to see.',
-                405 => 'This address does not take that kind of request.',
-                400, 415, 422 => 'The request could not be read. Nothing was saved.',
-                default => $status >= 500 ? 'Something broke on our side. Nothing was stored by halves.' : 'This is not possible here.',
+            return Problem::of($status, 'http-'.$status, match (true) {
+                $status === 404 => 'There is nothing at this address, or it is not yours to see.',
+                $status === 405 => 'This address does not take that kind of request.',
+                $status >= 500 => self::BROKEN,
+                default => 'The request could not be read. Nothing was saved.',
             });
         }
 
-        return null;
-    }
-
-    /** The validator's words for a wrong type are for programmers. */
-    private static function words(ConstraintViolationInterface $violation): string
-    {
-        $message = (string) $violation->getMessage();
-        if (preg_match('/should be of type (.+?)\.?$/', $message, $m) !== 1) {
-            return $message;
-        }
-
-        return match (true) {
-            str_contains($m[1], 'float') || str_contains($m[1], 'int') => 'A number is wanted here.',
-            str_contains($m[1], 'bool') => 'Yes or no is wanted here.',
-            str_contains($m[1], 'array') || str_contains($m[1], 'list') => 'A list is wanted here.',
-            $m[1] === 'string' || str_contains($m[1], 'string|') => 'A text is wanted here.',
-            default => 'One of the given choices is wanted here.',
-        };
+        return Problem::of(500, 'broken', self::BROKEN);
     }
 }

@@ -6,19 +6,21 @@ namespace Lustrum\Record;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Shared\Doctrine\InstantType;
 use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
 
 /** Who changed what, when, from what to what. Never changed itself. */
 #[ORM\Entity(readOnly: true)]
-#[ORM\Index(columns: ['record'])]
+#[ORM\Index(name: 'history_of_record', columns: ['record', 'at'])]
+#[ORM\Index(name: 'history_of_workspace', columns: ['workspace', 'at'])]
 class HistoryEntry
 {
     #[ORM\Id]
     #[ORM\Column(type: UuidType::NAME)]
     private Uuid $id;
 
-    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+    #[ORM\Column(type: InstantType::NAME)]
     private \DateTimeImmutable $at;
 
     /**
@@ -34,17 +36,12 @@ class HistoryEntry
         private string $kind,
         #[ORM\Column(name: 'author', length: 120)]
         private string $by,
-        #[ORM\Column(type: Types::JSON, nullable: true)]
+        #[ORM\Column(type: Types::JSONB, nullable: true)]
         private ?array $was,
-        #[ORM\Column(name: 'became', type: Types::JSON)]
+        #[ORM\Column(name: 'became', type: Types::JSONB)]
         private array $is,
     ) {
         $this->id = Uuid::v7();
         $this->at = new \DateTimeImmutable();
-    }
-
-    public function view(): HistoryView
-    {
-        return new HistoryView($this->id->toRfc4122(), $this->record->toRfc4122(), $this->workspace->toRfc4122(), $this->kind, $this->by, $this->at->format(\DATE_ATOM), $this->was, $this->is);
     }
 }

@@ -6,9 +6,8 @@ namespace Lustrum\Record;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
-use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
-use Lustrum\Exchange\Origin;
+use Lustrum\Shared\Doctrine\InstantType;
 use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
 
@@ -28,31 +27,72 @@ abstract class Record
     #[ORM\JoinColumn(nullable: false)]
     private Workspace $workspace;
 
+    /** The device that it belongs to; a device's is its own. */
+    #[ORM\Column(type: UuidType::NAME)]
+    private Uuid $belongsTo;
+
     #[ORM\Column]
     private int $version = 1;
 
     #[ORM\Column(length: 64)]
     private string $fingerprint = '';
 
-    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+    #[ORM\Column(type: InstantType::NAME)]
     private \DateTimeImmutable $createdAt;
 
     #[ORM\Column(length: 120)]
     private string $createdBy = '';
 
-    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+    #[ORM\Column(type: InstantType::NAME)]
     private \DateTimeImmutable $changedAt;
+
+    /** When it reached this server, whatever a file says of when it was made. */
+    #[ORM\Column(type: InstantType::NAME)]
+    private \DateTimeImmutable $receivedAt;
+
+    /** It came in with a file: author and date are what the file says. */
+    #[ORM\Column]
+    private bool $broughtIn = false;
 
     #[ORM\Column(type: Types::TEXT, nullable: true)]
     private ?string $withdrawnBecause = null;
 
-    final protected function begin(Uuid $id, Workspace $workspace): static
+    final protected function begin(Uuid $id, Workspace $workspace, Uuid $device): static
     {
         $this->id = $id;
         $this->workspace = $workspace;
-        $this->createdAt = $this->changedAt = new \DateTimeImmutable();
+        $this->belongsTo = $device;
+        $this->createdAt = $this->changedAt = $this->receivedAt = new \DateTimeImmutable();
 
         return $this;
+    }
+
+    /**
+     * Begins one that belongs where another belongs.
+     *
+     * @param self<covariant RecordInput> $other
+     */
+    final protected function beginUnder(Uuid $id, self $other): static
+    {
+        return $this->begin($id, $other->workspace, $other->belongsTo);
+    }
+
+    /**
+     * Builds a new record of a registered kind; that class and input belong together is said by the registry.
+     *
+     * @param class-string<self<covariant RecordInput>> $class
+     *
+     * @return self<covariant RecordInput>
+     */
+    final public static function of(string $class, Uuid $id, RecordInput $input, Records $records): self
+    {
+        return $class::start($id, $input, $records); // @phpstan-ignore argument.type
+    }
+
+    /** Takes over what was sent, the input being of its kind. */
+    final public function fill(RecordInput $input, Records $records): void
+    {
+        $this->take($input, $records); // @phpstan-ignore argument.type
     }
 
     /**
@@ -73,6 +113,12 @@ abstract class Record
 
     /** What clients see of it. */
     abstract public function view(): object;
+
+    /** The build whose sums rest on it; null where it bears on the whole device. */
+    public function build(): ?Uuid
+    {
+        return null;
+    }
 
     /**
      * What an export keeps beyond the view.
@@ -99,6 +145,7 @@ abstract class Record
         $this->createdBy = mb_substr($origin->createdBy, 0, 120);
         $this->version = max(1, $origin->version);
         $this->withdrawnBecause = $origin->withdrawnBecause;
+        $this->broughtIn = true;
     }
 
     public function id(): Uuid
@@ -109,6 +156,11 @@ abstract class Record
     public function workspace(): Workspace
     {
         return $this->workspace;
+    }
+
+    public function belongsTo(): Uuid
+    {
+        return $this->belongsTo;
     }
 
     public function changedAt(): \DateTimeImmutable
@@ -129,6 +181,16 @@ abstract class Record
     public function createdBy(): string
     {
         return $this->createdBy;
+    }
+
+    public function broughtIn(): bool
+    {
+        return $this->broughtIn;
+    }
+
+    public function receivedAt(): \DateTimeImmutable
+    {
+        return $this->receivedAt;
     }
 
     public function withdrawnBecause(): ?string
@@ -158,12 +220,12 @@ abstract class Record
     }
 
     /** Marks what was written, by whom; the version counts from 1. */
-    public function written(string $fingerprint, ?User $by, bool $new): void
+    public function written(string $fingerprint, string $by, bool $new): void
     {
         $this->fingerprint = $fingerprint;
         $this->changedAt = new \DateTimeImmutable();
         if ($new) {
-            $this->createdBy = $by?->name() ?? 'Lustrum';
+            $this->createdBy = $by;
         } else {
             ++$this->version;
         }

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace Lustrum\Record;
 
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
-use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
-use Lustrum\Account\Access;
-use Lustrum\Account\User;
-use Lustrum\Http\Problem;
-use Symfony\Bundle\SecurityBundle\Security;
-use Symfony\Component\HttpFoundation\JsonResponse;
+use Lustrum\Account\CurrentUser;
+use Lustrum\Shared\Refusal\ChangedMeanwhile;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\Taken;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -20,26 +19,30 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class RecordWriter
 {
+    /** @param iterable<Beginning> $beginnings */
     public function __construct(
         private EntityManagerInterface $em,
         private Records $records,
-        private Security $security,
+        private Registry $registry,
         private History $history,
+        private CurrentUser $user,
+        private AfterWrite $after,
+        #[AutowireIterator(Beginning::class)]
+        private iterable $beginnings,
     ) {
     }
 
     /**
-     * @template I of RecordInput
+     * @param class-string<Record<covariant RecordInput>> $class
      *
-     * @param class-string<Record<I>> $class
-     * @param I                       $input
+     * @throws \Lustrum\Shared\Refusal\Refusal
      */
-    public function put(string $class, Uuid $id, RecordInput $input): JsonResponse
+    public function put(string $class, Uuid $id, RecordInput $input): Written
     {
         try {
-            return $this->em->wrapInTransaction(fn (): JsonResponse => $this->write($class, $id, $input));
+            return $this->em->wrapInTransaction(fn (): Written => $this->write($class, $id, $input));
         } catch (UniqueConstraintViolationException $e) {
-            throw Problem::conflictOf('Something of this kind with the same name or place is there already.', $e);
+            throw Taken::name($e);
         }
     }
 
@@ -52,97 +55,135 @@ final readonly class RecordWriter
      * @param callable(T, string): void $amend   gets the record and the author's name
      * @param int                       $version that was looked at
      */
-    public function amend(string $class, Uuid $id, int $version, callable $amend): JsonResponse
+    public function amend(string $class, Uuid $id, int $version, callable $amend): Written
     {
-        return $this->em->wrapInTransaction(function () use ($class, $id, $version, $amend): JsonResponse {
-            $this->em->find($class, $id, LockMode::PESSIMISTIC_WRITE);
-            $record = $this->records->find($class, $id);
-            $this->mustBeAllowed($record);
+        return $this->em->wrapInTransaction(function () use ($class, $id, $version, $amend): Written {
+            $record = $this->records->find($class, $id, true);
             if ($version !== $record->version()) {
-                throw Problem::conflict($record->view());
+                throw ChangedMeanwhile::to($record->view());
             }
             $was = $record->view();
-            $amend($record, $this->author()?->name() ?? 'Lustrum');
-            $record->written('amended', $this->author(), false);
-            $this->history->changed($record, $was, $this->author());
-            $this->em->flush();
+            $amend($record, $this->user->name());
 
-            return new JsonResponse($record->view());
+            return $this->changed($record, $was, 'amended');
         });
     }
 
     /** @param class-string<Record<covariant RecordInput>> $class */
-    public function withdraw(string $class, Uuid $id, string $because): JsonResponse
+    public function withdraw(string $class, Uuid $id, string $because): Written
     {
-        return $this->em->wrapInTransaction(function () use ($class, $id, $because): JsonResponse {
-            $record = $this->records->find($class, $id);
-            $this->mustBeAllowed($record);
+        return $this->em->wrapInTransaction(function () use ($class, $id, $because): Written {
+            $record = $this->records->find($class, $id, true);
+            if ($record->withdrawnBecause() === $because) {
+                return new Written($record->view());
+            }
             $was = $record->view();
             $record->withdraw($because);
-            $record->written('withdrawn', $this->author(), false);
-            $this->history->changed($record, $was, $this->author());
-            $this->em->flush();
 
-            return new JsonResponse($record->view());
+            return $this->changed($record, $was, 'withdrawn');
         });
     }
 
     /**
-     * @template I of RecordInput
+     * Makes a record, with what stands beside it; for actions that write more than one.
      *
-     * @param class-string<Record<I>> $class
-     * @param I                       $input
+     * @param class-string<Record<covariant RecordInput>> $class
+     *
+     * @return Record<covariant RecordInput>
      */
-    private function write(string $class, Uuid $id, RecordInput $input): JsonResponse
+    public function make(string $class, Uuid $id, RecordInput $input): Record
     {
-        $fingerprint = self::fingerprint($input);
-        $known = $this->em->find($class, $id, LockMode::PESSIMISTIC_WRITE);
+        $record = $this->begin($class, $id, $input);
+        $record->fill($input, $this->records);
+        $this->mustStayWithin($record, $input);
+        $this->records->add($record, self::fingerprint($input));
+
+        return $record;
+    }
+
+    /**
+     * The same write at once from many places: one of them makes the record, the others wait here and find it.
+     */
+    public function oneAtATime(Uuid $id): void
+    {
+        $this->em->getConnection()->executeStatement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', [$id->toRfc4122()]);
+    }
+
+    /** @param class-string<Record<covariant RecordInput>> $class */
+    private function write(string $class, Uuid $id, RecordInput $input): Written
+    {
+        $this->oneAtATime($id);
+        $known = $this->em->find($class, $id);
         if ($known === null) {
-            $record = $class::start($id, $input, $this->records);
-            $this->mustBeAllowed($record);
-            $record->take($input, $this->records);
-            $record->written($fingerprint, $this->author(), true);
-            $this->em->persist($record);
-            $this->history->created($record, $this->author());
+            $record = $this->make($class, $id, $input);
             $this->em->flush();
 
-            return new JsonResponse($record->view(), 201);
+            return new Written($record->view(), true, $this->after->written([$record]));
         }
-        if (!$this->security->isGranted(Access::Read->value, $known->workspace())) {
-            throw Problem::notFound();
-        }
-        $this->mustBeAllowed($known);
+        $known = $this->records->find($class, $id, true);
+        $fingerprint = self::fingerprint($input);
         if ($known->bears($fingerprint)) {
-            return new JsonResponse($known->view());
+            return new Written($known->view());
         }
         if ((get_object_vars($input)['version'] ?? null) !== $known->version()) {
-            throw Problem::conflict($known->view());
+            throw ChangedMeanwhile::to($known->view());
         }
         $was = $known->view();
-        $known->take($input, $this->records);
-        $known->written($fingerprint, $this->author(), false);
-        $this->history->changed($known, $was, $this->author());
-        $this->em->flush();
+        $known->fill($input, $this->records);
+        $this->mustStayWithin($known, $input);
 
-        return new JsonResponse($known->view());
+        return $this->changed($known, $was, $fingerprint);
     }
 
     /** @param Record<covariant RecordInput> $record */
-    private function mustBeAllowed(Record $record): void
+    private function changed(Record $record, object $was, string $fingerprint): Written
     {
-        if (!$this->security->isGranted(Access::Read->value, $record->workspace())) {
-            throw Problem::notFound();
-        }
-        if (!$this->security->isGranted(Access::Write->value, $record->workspace())) {
-            throw Problem::forbidden('You may look at this workspace, but not change it. A lead can make you a member.');
-        }
+        $record->written($fingerprint, $this->user->name(), false);
+        $this->history->changed($record, $was, $this->user->name());
+        $this->em->flush();
+
+        return new Written($record->view(), false, $this->after->written([$record]));
     }
 
-    private function author(): ?User
+    /**
+     * @param class-string<Record<covariant RecordInput>> $class
+     *
+     * @return Record<covariant RecordInput>
+     */
+    private function begin(string $class, Uuid $id, RecordInput $input): Record
     {
-        $user = $this->security->getUser();
+        foreach ($this->beginnings as $beginning) {
+            if ($beginning::of() === $class) {
+                $record = $beginning->begin($id, $input);
+                $this->records->mustWrite($record->workspace());
 
-        return $user instanceof User ? $user : null;
+                return $record;
+            }
+        }
+        $record = Record::of($class, $id, $input, $this->records);
+        $this->records->mustWrite($record->workspace());
+
+        return $record;
+    }
+
+    /**
+     * What a record refers to belongs to the same device.
+     *
+     * @param Record<covariant RecordInput> $record
+     */
+    private function mustStayWithin(Record $record, RecordInput $input): void
+    {
+        $fields = get_object_vars($input);
+        foreach ($this->registry->of($record::class)->references as $field => $kind) {
+            $id = $fields[$field] ?? null;
+            if (!is_string($id)) {
+                continue;
+            }
+            $other = $this->records->named($this->registry->named($kind)->class, $id, $field);
+            if (!$other->belongsTo()->equals($record->belongsTo())) {
+                throw Invalid::at($field, 'What this refers to belongs to another device.');
+            }
+        }
     }
 
     private static function fingerprint(RecordInput $input): string
@@ -150,6 +191,6 @@ final readonly class RecordWriter
         $fields = get_object_vars($input);
         unset($fields['version']);
 
-        return hash('sha256', json_encode($fields, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        return hash('sha256', json_encode($fields, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
     }
 }

@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Lustrum\Record;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\Access;
+use Lustrum\Account\CurrentUser;
 use Lustrum\Account\Workspace;
-use Lustrum\Http\Problem;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NotAllowed;
+use Lustrum\Shared\Refusal\NotThere;
+use Lustrum\Shared\Refusal\Refusal;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Uid\Uuid;
 
@@ -17,6 +22,8 @@ final readonly class Records
     public function __construct(
         private EntityManagerInterface $em,
         private Security $security,
+        private History $history,
+        private CurrentUser $user,
     ) {
     }
 
@@ -27,13 +34,16 @@ final readonly class Records
      *
      * @return T
      *
-     * @throws Problem 404 when there is none, or it is in a workspace that this person is not in
+     * @throws NotThere when there is none, or it is in a workspace that this person is not in
      */
-    public function find(string $class, Uuid $id): Record
+    public function find(string $class, Uuid $id, bool $forWriting = false): Record
     {
-        $record = $this->em->find($class, $id);
-        if ($record === null || !$this->security->isGranted(Access::Read->value, $record->workspace())) {
-            throw Problem::notFound();
+        $record = $this->em->find($class, $id, $forWriting ? LockMode::PESSIMISTIC_WRITE : null);
+        if ($record === null || !$this->mayRead($record->workspace())) {
+            throw NotThere::here();
+        }
+        if ($forWriting) {
+            $this->mustWrite($record->workspace());
         }
 
         return $record;
@@ -47,16 +57,18 @@ final readonly class Records
      * @param class-string<T> $class
      *
      * @return T
+     *
+     * @throws Invalid
      */
     public function named(string $class, string $id, string $path): Record
     {
         if (!Uuid::isValid($id)) {
-            throw Problem::violation($path, 'This is not an identifier.');
+            throw Invalid::at($path, 'This is not an identifier.');
         }
         try {
             return $this->find($class, Uuid::fromString($id));
-        } catch (Problem) {
-            throw Problem::violation($path, 'What this refers to is not there, or is not yours.');
+        } catch (Refusal) {
+            throw Invalid::at($path, 'What this refers to is not there, or is not yours.');
         }
     }
 
@@ -72,14 +84,36 @@ final readonly class Records
         return $id === null ? null : $this->named($class, $id, $path);
     }
 
+    /** @throws NotThere */
     public function workspace(Uuid $id): Workspace
     {
         $workspace = $this->em->find(Workspace::class, $id);
-        if ($workspace === null || !$this->security->isGranted(Access::Read->value, $workspace)) {
-            throw Problem::notFound();
+        if ($workspace === null || !$this->mayRead($workspace)) {
+            throw NotThere::here();
         }
 
         return $workspace;
+    }
+
+    public function mayRead(Workspace $workspace): bool
+    {
+        return $this->security->isGranted(Access::Read->value, $workspace);
+    }
+
+    public function mayWrite(Workspace $workspace): bool
+    {
+        return $this->security->isGranted(Access::Write->value, $workspace);
+    }
+
+    /** @throws NotThere|NotAllowed */
+    public function mustWrite(Workspace $workspace): void
+    {
+        if (!$this->mayRead($workspace)) {
+            throw NotThere::here();
+        }
+        if (!$this->mayWrite($workspace)) {
+            throw NotAllowed::toWrite();
+        }
     }
 
     /**
@@ -94,7 +128,21 @@ final readonly class Records
      */
     public function all(string $class, array $criteria, bool $withdrawnToo = false): array
     {
-        return array_values($this->em->getRepository($class)->findBy($withdrawnToo ? $criteria : $criteria + ['withdrawnBecause' => null], ['id' => 'ASC']));
+        $criteria += $withdrawnToo ? [] : ['withdrawnBecause' => null];
+
+        return array_values($this->em->getRepository($class)->findBy($criteria, ['createdAt' => 'ASC', 'id' => 'ASC']));
+    }
+
+    /**
+     * Keeps a new record, with its entry in the history; written with the transaction that is open.
+     *
+     * @param Record<covariant RecordInput> $record
+     */
+    public function add(Record $record, string $fingerprint = ''): void
+    {
+        $record->written($fingerprint, $this->user->name(), true);
+        $this->em->persist($record);
+        $this->history->created($record, $this->user->name());
     }
 
     public function manager(): EntityManagerInterface

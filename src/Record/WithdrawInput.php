@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Record;
 
+use Lustrum\Shared\Limit;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class WithdrawInput

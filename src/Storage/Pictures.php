@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Lustrum\Storage;
 
 use Intervention\Image\Drivers\Gd\Driver;
-use Intervention\Image\Exceptions\RuntimeException as ImageException;
 use Intervention\Image\ImageManager;
 use League\Flysystem\FilesystemOperator;
-use Lustrum\Http\Problem;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\Refusal;
+use Lustrum\Shared\Refusal\TooLarge;
+use Lustrum\Shared\Refusal\WrongKind;
 
 /**
  * Takes in pictures, content-addressed by SHA-256.
@@ -30,20 +32,20 @@ final readonly class Pictures
     ) {
     }
 
-    /** @throws Problem when it is no picture, or a limit is passed */
+    /** @throws Refusal when it is no picture, or a limit is passed */
     public function take(string $path): StoredPicture
     {
         $bytes = (int) @filesize($path);
         if ($bytes > self::MOST_BYTES) {
-            throw Problem::of(413, 'too-large', sprintf('This picture has %d MB; at most %d MB can be taken.', round($bytes / 1e6), self::MOST_BYTES / 1_000_000));
+            throw TooLarge::file('picture', $bytes, self::MOST_BYTES);
         }
         // Only the header is read here: a picture of a few kilobytes may unpack to gigabytes.
         $header = @getimagesize($path);
         if ($header === false || !in_array($header[2], self::KINDS, true)) {
-            throw Problem::of(415, 'no-picture', 'This is not a picture that Lustrum can read. Send a JPEG, PNG, WebP or GIF file.');
+            throw WrongKind::file('a JPEG, PNG, WebP or GIF picture');
         }
         if (max($header[0], $header[1]) > self::MOST_SIDE || $header[0] * $header[1] > self::MOST_PIXELS) {
-            throw Problem::of(413, 'too-large', sprintf('This picture is %d × %d pixels; at most %d on a side and %d megapixels can be taken. Make it smaller and send it again.', $header[0], $header[1], self::MOST_SIDE, self::MOST_PIXELS / 1_000_000));
+            throw TooLarge::pixels($header[0], $header[1], self::MOST_SIDE, intdiv(self::MOST_PIXELS, 1_000_000));
         }
         // A 50-megapixel picture takes 200 MB unpacked; the limit is lifted for this request only.
         ini_set('memory_limit', '768M');
@@ -53,8 +55,9 @@ final readonly class Pictures
             $width = $image->width();
             $height = $image->height();
             $preview = (string) $image->scaleDown(self::PREVIEW_SIDE, self::PREVIEW_SIDE)->toJpeg(80);
-        } catch (ImageException) {
-            throw Problem::of(415, 'no-picture', 'This picture is damaged and could not be read. Nothing was saved.');
+        } catch (\Throwable $e) {
+            // Whatever the decoder stumbles over, it is the picture that is at fault.
+            throw Invalid::at('file', 'This picture is damaged and could not be read. Nothing was saved.');
         }
         $sha256 = hash('sha256', $kept);
         if (!$this->files->fileExists(self::path($sha256, false))) {

@@ -39,19 +39,37 @@ final class AccountTest extends ApiTestCase
         }
     }
 
-    public function testTooManyTriesCloseTheDoor(): void
+    public function testGuessingIsSlowedWithoutLockingTheOwnerOut(): void
     {
         $this->client->getCookieJar()->clear();
         $this->fetchToken();
-        for ($i = 0; $i < SignInThrottle::MOST; ++$i) {
-            $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => 'guess '.$i]);
-            self::assertSame(401, $this->answered());
+        $try = function (string $password): int {
+            $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => $password]);
+
+            return $this->answered();
+        };
+        for ($i = 0; $i < SignInThrottle::FREE; ++$i) {
+            self::assertSame(401, $try('guess '.$i));
         }
-        $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => self::PASSWORD]);
-        self::assertSame(429, $this->answered(), 'Not even with the right one.');
-        self::service(Connection::class)->executeStatement("UPDATE sign_in_failure SET since = since - interval '16 minutes'");
-        $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => self::PASSWORD]);
-        self::assertSame(200, $this->answered());
+        self::assertSame(429, $try('another guess'));
+        self::assertGreaterThan(0, (int) $this->client->getResponse()->headers->get('Retry-After'));
+        self::assertLessThanOrEqual(SignInThrottle::LONGEST_WAIT, (int) $this->client->getResponse()->headers->get('Retry-After'), 'A minute at the most.');
+        self::service(Connection::class)->executeStatement("UPDATE sign_in_failure SET until = now() - interval '1 second'");
+        self::assertSame(200, $try(self::PASSWORD), 'Once the moment is over, the right one is let in.');
+        $this->client->getCookieJar()->clear();
+        self::assertSame(401, $try('wrong again'), 'And the count begins anew.');
+    }
+
+    public function testFortyAtOnceAreForty(): void
+    {
+        $throttle = self::service(SignInThrottle::class);
+        $waits = array_map(static fn (int $i): int => $throttle->attempt('many@example.test', '192.0.2.1'), range(1, 40));
+        self::assertCount(SignInThrottle::FREE, array_filter($waits, static fn (int $w): bool => $w === 0));
+        $rows = self::service(Connection::class)->fetchAllKeyValue('SELECT key, failures FROM sign_in_failure');
+        self::assertContains(40, $rows, 'Each counts for the address.');
+        $spread = array_map(static fn (int $i): int => $throttle->attempt('other'.$i.'@example.test', '192.0.2.1'), range(1, 40));
+        self::assertSame(900, max($spread), 'An address that tries many accounts is closed.');
+        self::assertSame(0, $throttle->attempt('somebody@example.test', '192.0.2.2'), 'Another address is not.');
     }
 
     public function testAWriteWithoutTheTokenIsRefused(): void
@@ -87,7 +105,7 @@ final class AccountTest extends ApiTestCase
         $members = '/api/workspaces/'.$this->workspace.'/members';
         $new = $this->json('PUT', $members, ['name' => 'Nora', 'email' => 'nora@example.test', 'role' => 'member', 'password' => self::PASSWORD]);
         self::assertSame(200, $this->answered());
-        self::assertCount(4, $this->json('GET', $members));
+        self::assertCount(4, (array) $this->json('GET', $members)['people']);
         $this->json('DELETE', $members.'/'.self::text($new, 'id'));
         self::assertSame(204, $this->answered());
         $this->json('PUT', $members, ['name' => 'Lead', 'email' => 'lead@example.test', 'role' => 'viewer']);

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Lustrum\Tests\App;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Lustrum\Account\Accounts;
+use Doctrine\Persistence\ManagerRegistry;
+use Lustrum\Account\MemberInput;
 use Lustrum\Account\Role;
+use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
+use Lustrum\Action\People\Members;
+use Lustrum\Http\Account\SessionGuard;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -24,6 +28,9 @@ abstract class ApiTestCase extends WebTestCase
     protected string $workspace = '';
 
     private string $token = '';
+
+    /** Where requests of our own page come from. */
+    protected const ORIGIN = ['HTTP_ORIGIN' => 'http://localhost'];
 
     protected function setUp(): void
     {
@@ -55,7 +62,8 @@ abstract class ApiTestCase extends WebTestCase
         $workspace = new Workspace($name);
         $em->persist($workspace);
         foreach ($people as $email => $role) {
-            self::service(Accounts::class)->letIn($workspace, ucfirst(strstr($email, '@', true) ?: $email), $email, $role, self::PASSWORD);
+            $em->flush();
+            self::service(Members::class)->letIn($workspace, new MemberInput(ucfirst(strstr($email, '@', true) ?: $email), $email, $role, self::PASSWORD));
         }
         $em->flush();
 
@@ -64,9 +72,15 @@ abstract class ApiTestCase extends WebTestCase
 
     protected function signIn(string $email): void
     {
-        $user = self::service(EntityManagerInterface::class)->getRepository(User::class)->findOneBy(['email' => $email]);
+        // A refused write closes the unit of work that it was made in.
+        self::service(ManagerRegistry::class)->resetManager();
+        $em = self::service(EntityManagerInterface::class);
+        $user = $em->getRepository(User::class)->findOneBy(['email' => $email]);
         self::assertNotNull($user);
-        $this->client->loginUser($user);
+        $place = new SignedIn($user, 'a test', new \DateTimeImmutable());
+        $em->persist($place);
+        $em->flush();
+        $this->client->loginUser($user, 'main', [SessionGuard::PLACE => $place->id()->toRfc4122()]);
         $this->fetchToken();
     }
 
@@ -95,7 +109,7 @@ abstract class ApiTestCase extends WebTestCase
     /** @return array<array-key, mixed> */
     protected function raw(string $method, string $url, ?string $body): array
     {
-        $this->client->request($method, $url, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token], $body);
+        $this->client->request($method, $url, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token] + self::ORIGIN, $body);
         self::service(EntityManagerInterface::class)->clear();
         $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
 
@@ -111,7 +125,7 @@ abstract class ApiTestCase extends WebTestCase
     {
         $copy = (string) tempnam(sys_get_temp_dir(), 'up');
         copy($file, $copy);
-        $this->client->request('POST', $url, $fields, ['file' => new UploadedFile($copy, 'photo.jpg', null, null, true)], ['HTTP_X_CSRF_TOKEN' => $this->token]);
+        $this->client->request('POST', $url, $fields, ['file' => new UploadedFile($copy, 'photo.jpg', null, null, true)], ['HTTP_X_CSRF_TOKEN' => $this->token, 'CONTENT_TYPE' => 'multipart/form-data; boundary=x'] + self::ORIGIN);
         $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
 
         return is_array($decoded) ? $decoded : [];

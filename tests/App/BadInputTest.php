@@ -101,8 +101,10 @@ final class BadInputTest extends ApiTestCase
         }
         $bench = $this->bench();
         self::assertSame(422, $this->json('GET', '/api/revisions/'.$bench->b.'/weigh?against=x') === [] ? 0 : $this->answered());
-        $this->json('GET', '/api/devices/'.$bench->device.'/runs?ids=x,,%27');
-        self::assertSame(200, $this->answered());
+        foreach (['metric=x', 'metric='.$bench->a, 'metric=&after=%27', ''] as $query) {
+            $this->json('GET', '/api/revisions/'.$bench->a.'/runs?'.$query);
+            self::assertSame(422, $this->answered(), $query);
+        }
     }
 
     public function testTooLargeABody(): void
@@ -125,7 +127,7 @@ final class BadInputTest extends ApiTestCase
         file_put_contents($folder.'/wide.png', "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.$header.pack('N', crc32('IHDR'.$header)));
         // More than 25 MB, and a JPEG by its first bytes.
         file_put_contents($folder.'/heavy.jpg', file_get_contents($folder.'/good.jpg').str_repeat("\0", 26_000_000));
-        foreach (['text.jpg' => 415, 'cut.jpg' => 415, 'wide.png' => 413, 'heavy.jpg' => 413] as $file => $status) {
+        foreach (['text.jpg' => 415, 'cut.jpg' => 422, 'wide.png' => 413, 'heavy.jpg' => 413] as $file => $status) {
             $answer = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $folder.'/'.$file, ['revision' => $bench->a]);
             self::assertSame($status, $this->answered(), $file.json_encode($answer));
             self::assertNotSame('', self::text($answer, 'detail'));

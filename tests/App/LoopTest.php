@@ -31,8 +31,9 @@ final class LoopTest extends ApiTestCase
         self::assertSame(['broken', 'solid'], array_map(static fn (mixed $c): mixed => is_array($c) ? $c['texture'] : null, (array) $weigh['cells']));
         self::assertSame(['lower', 'better', 'tilted'], [self::text($weigh, 'comparisons', 0, 'verdict'), self::text($weigh, 'comparisons', 0, 'judged'), self::text($weigh, 'comparisons', 0, 'footing', 'footing')]);
         self::assertStringContainsString('Another lot of sheet (P-1, then P-2)', json_encode($weigh, JSON_UNESCAPED_UNICODE) ?: '');
-        $runs = (array) self::at($weigh, 'comparisons', 0, 'runs');
-        self::assertCount(4, $this->json('GET', '/api/devices/'.$bench->device.'/runs?ids='.implode(',', array_filter($runs, is_string(...)))));
+        $runs = '/api/revisions/'.$bench->b.'/runs?metric='.self::text($weigh, 'comparisons', 0, 'metricId');
+        self::assertCount(4, (array) $this->json('GET', $runs)['rows']);
+        self::assertCount(8, (array) $this->json('GET', $runs.'&against='.$bench->a)['rows'], 'Both sides of the comparison.');
 
         $failure = $this->put('failures', ['revision' => $bench->b, 'mode' => 'Spoke bent', 'severity' => 'major']);
         self::assertStringContainsString('1 has no suspected cause', self::text($this->json('GET', '/api/revisions/'.$bench->b.'/find'), 'sentence'));
@@ -49,7 +50,8 @@ final class LoopTest extends ApiTestCase
         $this->choose($also, 'in', 'Lighter');
         $next = $this->json('GET', '/api/revisions/'.$bench->b.'/next');
         self::assertSame(['55.00', 1, 1], [self::at($next, 'consequences', 'cost'), count((array) self::at($next, 'consequences', 'over')), count((array) self::at($next, 'consequences', 'entangled'))]);
-        self::assertEqualsWithDelta(0.1 - 0.5 * 4.4482216152605, (float) self::text($next, 'consequences', 'forecasts', 0, 'addLow'), 1e-9);
+        $forecast = (array) self::at($next, 'consequences', 'forecasts', 0);
+        self::assertEqualsWithDelta(0.1 - 0.5 * 4.4482216152605, (float) self::text($forecast, 'low') - (float) self::text($forecast, 'now'), 1e-9);
         $this->choose($also, 'wait', 'One at a time');
 
         $record = $this->json('PUT', '/api/decisions/'.$id, $decision);
@@ -102,7 +104,7 @@ final class LoopTest extends ApiTestCase
         self::assertSame('channels[0].low', self::text($wrong, 'violations', 0, 'path'));
         $method = $this->put('methods', ['channels' => $channels] + $body);
         $shown = (array) $this->json('GET', '/api/devices/'.$bench->device.'/methods');
-        self::assertEqualsWithDelta(90 * 4.4482216152605, (float) self::text($shown, 1, 'channels', 0, 'high'), 1e-9, 'The limit is kept in the unit of the channel.');
+        self::assertEqualsWithDelta(90 * 4.4482216152605, (float) self::text((array) $shown['methods'], 1, 'method', 'channels', 0, 'high'), 1e-9, 'The limit is kept in the unit of the channel.');
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Twisting']);
         $run = $this->put('runs', ['trial' => $trial]);
         self::assertStringContainsString('Waits for', self::text($this->json('GET', '/api/runs/'.$run), 'derived', 0, 'why'));
@@ -140,8 +142,8 @@ final class LoopTest extends ApiTestCase
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'Pushing']);
         $first = $this->put('runs', ['trial' => $trial]);
         $second = $this->put('runs', ['trial' => $trial, 'conditions' => [['name' => 'soil', 'text' => 'unknown'], ['name' => 'moisture', 'text' => '12 %']]]);
-        self::assertSame([1, ['soil', 'moisture']], [self::at($one = $this->json('GET', '/api/runs/'.$first), 'run', 'number'), self::at($one, 'run', 'missing')]);
-        self::assertSame([2, ['soil']], [self::at($two = $this->json('GET', '/api/runs/'.$second), 'run', 'number'), self::at($two, 'run', 'missing')]);
+        self::assertSame([1, ['soil', 'moisture']], [self::at($one = $this->json('GET', '/api/runs/'.$first), 'run', 'number'), self::at($one, 'missing')]);
+        self::assertSame([2, ['soil']], [self::at($two = $this->json('GET', '/api/runs/'.$second), 'run', 'number'), self::at($two, 'missing')]);
         $bad = $this->json('PUT', '/api/runs/'.$second, ['trial' => $trial, 'conditions' => [['name' => 'soil', 'text' => 'dry'], ['name' => 'moisture', 'text' => '12 N']], 'version' => 1]);
         self::assertSame('conditions[1].text', self::text($bad, 'violations', 0, 'path'));
     }
@@ -165,8 +167,8 @@ final class LoopTest extends ApiTestCase
 
     private function choose(string $candidate, string $choice, string $reason): void
     {
-        $sheet = $this->json('GET', '/api/history/'.$candidate);
-        $is = (array) self::at($sheet, 0, 'is');
+        $sheet = $this->json('GET', '/api/history/candidate/'.$candidate);
+        $is = (array) self::at($sheet, 'rows', 0, 'is');
         $this->json('PUT', '/api/candidates/'.$candidate, ['choice' => $choice, 'reason' => $reason] + array_intersect_key($is, array_flip(['revision', 'what', 'why', 'class', 'cost', 'hours', 'effects', 'source', 'askedBy', 'failure', 'version'])));
         self::assertSame(200, $this->answered());
     }

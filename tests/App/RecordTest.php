@@ -21,7 +21,7 @@ final class RecordTest extends ApiTestCase
         self::assertSame($first, $second);
         self::assertSame('Thicker bracket 🔩 <b>', $first['what'], 'Markup and emoji are text.');
         self::assertCount(1, (array) self::at($this->json('GET', '/api/revisions/'.$bench->b.'/build'), 'changes'));
-        self::assertCount(1, $this->json('GET', '/api/history/'.$id));
+        self::assertCount(1, (array) $this->json('GET', '/api/history/change/'.$id)['rows']);
     }
 
     public function testTwoPeopleEditingOneRecord(): void
@@ -35,7 +35,7 @@ final class RecordTest extends ApiTestCase
         self::assertSame('Thicker bracket, 3 mm', self::text($conflict, 'theirs', 'what'));
         $this->json('PUT', '/api/changes/'.$id, ['revision' => $bench->b, 'what' => 'Other bracket', 'version' => 2]);
         self::assertSame(200, $this->answered());
-        $history = $this->json('GET', '/api/history/'.$id);
+        $history = (array) $this->json('GET', '/api/history/change/'.$id)['rows'];
         self::assertSame(['Other bracket', 'Thicker bracket, 3 mm', 'Lead'], [self::text($history, 0, 'is', 'what'), self::text($history, 0, 'was', 'what'), self::text($history, 0, 'by')]);
     }
 
@@ -48,7 +48,7 @@ final class RecordTest extends ApiTestCase
         $this->json('POST', '/api/failures/'.$id.'/withdraw', ['because' => 'Logged on the wrong build']);
         self::assertSame(200, $this->answered());
         self::assertSame([], self::at($this->json('GET', '/api/revisions/'.$bench->a.'/find'), 'failures'));
-        self::assertSame('Broke', self::text($this->json('GET', '/api/history/'.$id), 0, 'is', 'mode'));
+        self::assertSame('Broke', self::text($this->json('GET', '/api/history/failure/'.$id), 'rows', 0, 'is', 'mode'));
     }
 
     public function testAReadingIsAmendedNotOverwritten(): void
@@ -89,7 +89,7 @@ final class RecordTest extends ApiTestCase
         $this->json('PUT', '/api/articles/'.$bench->unitA, ['revision' => $bench->a, 'serial' => 'U-1', 'lots' => ['sheet: P-9'], 'version' => 1]);
         self::assertSame(200, $this->answered());
         $file = $this->exportedFile($bench->device);
-        self::assertSame('P-1', self::text($file, 'runs', 0, 'configuration', 'lots', 'sheet'));
+        self::assertSame('P-1', self::text($file, 'configurations', self::text($file, 'runs', 0, 'configuration'), 'lots', 'sheet'));
     }
 
     /** @return array<array-key, mixed> */

@@ -22,6 +22,7 @@ use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Statistics\Compare;
+use Lustrum\Core\Wording\FailureWords;
 use PHPUnit\Framework\TestCase;
 
 final class EvidenceTest extends TestCase
@@ -156,7 +157,7 @@ final class EvidenceTest extends TestCase
         self::assertSame(Standing::Closed, FailureStatus::of([new LaterRevision('D', true, 6, 0)])->standing);
         $back = FailureStatus::of([new LaterRevision('D', true, 6, 0), new LaterRevision('F', true, 3, 2)]);
         self::assertSame(Standing::CameBack, $back->standing);
-        self::assertStringContainsString('F, 2 times', $back->sentence);
+        self::assertStringContainsString('F, 2 times', FailureWords::standing($back));
     }
 
     public function testEffectsOnOneMetricRunTogether(): void

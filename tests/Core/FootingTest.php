@@ -11,6 +11,7 @@ use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Footing\Instrument;
 use Lustrum\Core\Footing\Level;
 use Lustrum\Core\Footing\UnitPast;
+use Lustrum\Core\Wording\FootingWords;
 use PHPUnit\Framework\TestCase;
 
 final class FootingTest extends TestCase
@@ -26,7 +27,7 @@ final class FootingTest extends TestCase
         $context = new Context('Push', 1, 'Bed', operators: ['Yusuf'], conditions: ['soil' => new Level(words: ['dry']), 'moisture' => new Level([11, 12], tolerance: 4)], runs: 6);
         $check = FootingCheck::between($context, $context);
         self::assertSame(Footing::Level, $check->footing);
-        self::assertStringStartsWith('Same footing', $check->sentence());
+        self::assertStringStartsWith('Same footing', FootingWords::sentence($check->footing, $check->differences));
     }
 
     public function testAnotherMethodOrScaleBreaksIt(): void
@@ -52,7 +53,7 @@ final class FootingTest extends TestCase
         self::assertSame(Footing::Level, FootingCheck::between($at(50), $at(57))->footing);
         $check = FootingCheck::between($at(50), $at(66));
         self::assertSame(Footing::Tilted, $check->footing);
-        self::assertStringContainsString('50 %, then 66 %', $check->sentence());
+        self::assertStringContainsString('50 %, then 66 %', FootingWords::sentence($check->footing, $check->differences));
         self::assertSame(['condition humidity'], self::differences($at(50), $at(null, 5)), 'Not recorded on one side.');
         self::assertSame(['condition humidity'], self::differences($at(50), $at(52, 2)), 'Not recorded on some runs.');
     }
@@ -62,6 +63,6 @@ final class FootingTest extends TestCase
         $fresh = new Context('Push', units: [new UnitPast('W-1')], lots: ['sheet' => ['P-31']], from: '2026-03-01 08:00', to: '2026-03-01 12:00', runs: 5);
         $used = new Context('Push', units: [new UnitPast('W-2', 12, 1)], lots: ['sheet' => ['P-33']], from: '2026-03-09 08:00', to: '2026-03-09 12:00', runs: 1, stoppedEarly: 1);
         self::assertEqualsCanonicalizing(['lot of sheet', 'units', 'period', 'runs', 'stopped early'], self::differences($fresh, $used));
-        self::assertStringContainsString('W-2 had 12 runs and 1 failure behind it', implode(' ', array_map(static fn (Difference $d): string => $d->why, FootingCheck::between($fresh, $used)->differences)));
+        self::assertStringContainsString('W-2 had 12 runs and 1 failure behind it', implode(' ', array_map(static fn (Difference $d): string => FootingWords::why($d), FootingCheck::between($fresh, $used)->differences)));
     }
 }

@@ -55,7 +55,7 @@ test('keys, addresses and the spine lead everywhere', async ({ page }) => {
     .getByRole('link', { name: /^Build C/ })
     .click();
   await expect(page).toHaveURL(/\/C\/build/);
-  await page.keyboard.press('f');
+  await page.keyboard.press('/');
   await page.getByLabel('Build, station or sheet').fill('F next');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/F\/next/);

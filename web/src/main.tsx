@@ -10,6 +10,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 
 import { ProblemError } from './api/client';
+import { onStale } from './api/stale';
 import { App } from './app/App';
 import { TextureDefinitions } from './ui/Texture';
 
@@ -27,6 +28,14 @@ const queries = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 });
+
+// A write makes stale what the server names; what is on screen is fetched anew, the rest when it is looked at.
+onStale((names) =>
+  queries.invalidateQueries({
+    predicate: ({ queryKey: [kind, name] }) =>
+      kind !== 'session' && (names === null || names.includes(String(kind === 'sheet' ? name : kind))),
+  }),
+);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

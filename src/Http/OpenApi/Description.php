@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Lustrum\Http\OpenApi;
 
 use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Record\Registry;
 use OpenApi\Annotations as OA;
 use OpenApi\Context;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\PropertyInfo\PropertyInfoExtractorInterface;
 use Symfony\Component\Routing\Route;
 use Symfony\Component\Routing\RouterInterface;
@@ -18,6 +19,7 @@ final readonly class Description
     public function __construct(
         private RouterInterface $router,
         private PropertyInfoExtractorInterface $properties,
+        private Registry $registry,
     ) {
     }
 
@@ -33,7 +35,7 @@ final readonly class Description
             }
             $paths[$path] ??= new OA\PathItem(['path' => $path, '_context' => self::context()]);
             foreach ($route->getMethods() as $method) {
-                $operation = self::operation($method, $name, $route, $schemas, $problem);
+                $operation = $this->operation($method, $name, $route, $schemas, $problem);
                 $paths[$path]->{strtolower($method)} = $operation;
             }
         }
@@ -49,12 +51,14 @@ final readonly class Description
         return $api->toJson(\JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE)."\n";
     }
 
-    private static function operation(string $method, string $name, Route $route, Schemas $schemas, string $problem): OA\Operation
+    private function operation(string $method, string $name, Route $route, Schemas $schemas, string $problem): OA\Operation
     {
         $controller = $route->getDefault('_controller');
         [$class, $function] = is_string($controller) ? explode('::', $controller) : throw new \LogicException('A route names its controller as a text.');
         $reflection = new \ReflectionMethod($class, $function);
-        $answers = ($reflection->getAttributes(Answers::class)[0] ?? null)?->newInstance();
+        $named = $route->getDefault('kind');
+        $kind = is_string($named) ? $this->registry->named($named) : null;
+        $answers = $kind !== null ? new Answers($kind->view) : ($reflection->getAttributes(Answers::class)[0] ?? null)?->newInstance();
         $fields = ['path' => $route->getPath(), 'operationId' => $name, 'responses' => self::responses($answers, $schemas, $problem), '_context' => self::context()];
         if (preg_match('/\/\*\*\s*(.*?)\s*\*\//s', (string) $reflection->getDocComment(), $m) === 1) {
             $fields['summary'] = trim((string) preg_replace('/\s*\n\s*\*\s*/', ' ', explode("\n     *\n", $m[1])[0]));
@@ -63,17 +67,15 @@ final readonly class Description
         foreach ($route->compile()->getPathVariables() as $variable) {
             $parameters[] = new OA\Parameter(['name' => $variable, 'in' => 'path', 'required' => true, 'schema' => new OA\Schema(['type' => 'string', '_context' => self::context()]), '_context' => self::context()]);
         }
-        foreach (self::query($route->getPath()) as $variable) {
+        foreach ($answers->query ?? [] as $variable) {
             $parameters[] = new OA\Parameter(['name' => $variable, 'in' => 'query', 'required' => false, 'schema' => new OA\Schema(['type' => 'string', '_context' => self::context()]), '_context' => self::context()]);
         }
         if ($parameters !== []) {
             $fields['parameters'] = $parameters;
         }
-        foreach ($reflection->getParameters() as $parameter) {
-            $type = $parameter->getType();
-            if ($parameter->getAttributes(MapRequestPayload::class) !== [] && $type instanceof \ReflectionNamedType && class_exists($type->getName())) {
-                $fields['requestBody'] = new OA\RequestBody(['required' => true, 'content' => [self::content($schemas->ref($type->getName()), false)], '_context' => self::context()]);
-            }
+        $body = $kind !== null && $function === 'put' ? $kind->input : self::body($reflection);
+        if ($body !== null) {
+            $fields['requestBody'] = new OA\RequestBody(['required' => true, 'content' => [self::content($schemas->ref($body), false)], '_context' => self::context()]);
         }
 
         return match ($method) {
@@ -105,15 +107,17 @@ final readonly class Description
         return new OA\MediaType(['mediaType' => $type, 'schema' => $schema, '_context' => self::context()]);
     }
 
-    /** @return list<string> */
-    private static function query(string $path): array
+    /** @return class-string|null the type of the argument that is the body */
+    private static function body(\ReflectionMethod $method): ?string
     {
-        return match ($path) {
-            '/api/revisions/{id}/weigh' => ['against'],
-            '/api/devices/{id}/runs' => ['ids'],
-            '/api/photos/{id}/picture' => ['preview'],
-            default => [],
-        };
+        foreach ($method->getParameters() as $parameter) {
+            $type = $parameter->getType();
+            if ($parameter->getAttributes(Body::class) !== [] && $type instanceof \ReflectionNamedType && class_exists($type->getName())) {
+                return $type->getName();
+            }
+        }
+
+        return null;
     }
 
     private static function context(): Context

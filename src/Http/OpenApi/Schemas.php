@@ -13,6 +13,7 @@ use Symfony\Component\TypeInfo\Type\BuiltinType;
 use Symfony\Component\TypeInfo\Type\CollectionType;
 use Symfony\Component\TypeInfo\Type\NullableType;
 use Symfony\Component\TypeInfo\Type\ObjectType;
+use Symfony\Component\TypeInfo\Type\UnionType;
 use Symfony\Component\TypeInfo\TypeIdentifier;
 
 /** Turns the typed inputs and views of the application into schemas, by their constructors and docblocks. */
@@ -37,7 +38,8 @@ final class Schemas
     /** @param class-string $class */
     public function ref(string $class): string
     {
-        $name = (new \ReflectionClass($class))->getShortName();
+        // By the full name: two classes of one short name are two schemas.
+        $name = str_replace('\\', '.', preg_replace('/^Lustrum\\\\/', '', $class) ?? $class);
         if (!array_key_exists($name, $this->known)) {
             $this->known[$name] = null;
             $this->known[$name] = enum_exists($class) ? $this->enum($name, $class) : $this->object($name, $class);
@@ -94,11 +96,17 @@ final class Schemas
 
             return class_exists($class) || enum_exists($class) ? ['ref' => $this->ref($class)] : ['type' => 'object'];
         }
+        if ($type instanceof UnionType) {
+            $types = array_map($this->type(...), $type->getTypes());
+
+            return ['type' => array_values(array_unique(array_map(static fn (array $t): string => is_string($t['type'] ?? null) ? $t['type'] : 'object', $types)))];
+        }
         if ($type instanceof BuiltinType) {
             return match ($type->getTypeIdentifier()) {
                 TypeIdentifier::INT => ['type' => 'integer'],
                 TypeIdentifier::FLOAT => ['type' => 'number'],
                 TypeIdentifier::BOOL, TypeIdentifier::TRUE, TypeIdentifier::FALSE => ['type' => 'boolean'],
+                TypeIdentifier::NULL => ['type' => 'null'],
                 TypeIdentifier::ARRAY => ['type' => 'object', 'additionalProperties' => true],
                 default => ['type' => 'string'],
             };

@@ -1,8 +1,13 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 
 import type { components, paths } from './schema';
+import { markStale } from './stale';
 
-export type Schemas = components['schemas'];
+type Full = components['schemas'];
+type Short<K> = K extends `${string}.${infer Rest}` ? Short<Rest> : K;
+
+/** What travels, by the name of its class; the description names each by its full one. */
+export type Schemas = { [K in keyof Full as Short<K>]: Full[K] };
 type Required = 'type' | 'title' | 'status' | 'detail';
 type ProblemDocument = Pick<Schemas['ProblemDocument'], Required> & Partial<Omit<Schemas['ProblemDocument'], Required>>;
 
@@ -43,12 +48,21 @@ const carryToken: Middleware = {
     if (request.method !== 'GET') request.headers.set('X-Csrf-Token', token);
     return request;
   },
+  onResponse({ request, response }) {
+    if (request.method !== 'GET') noteStale(response);
+  },
 };
+
+function noteStale(response: Response): void {
+  if (!response.ok || response.url.endsWith('/preview') || response.url.endsWith('/api/session')) return;
+  const names = response.headers.get('X-Stale');
+  markStale(names === null ? null : names.split(' ').filter(Boolean));
+}
 
 export const api = createClient<paths>({ baseUrl: '/', fetch: (request) => fetch(request) });
 api.use(carryToken);
 
-type Answer<T> = { data?: T; error?: unknown; response: Response };
+export type Answer<T> = { data?: T; error?: unknown; response: Response };
 
 /** The data of an answer, or a thrown ProblemError. */
 export async function must<T>(answer: Promise<Answer<T>>): Promise<T> {
@@ -63,34 +77,21 @@ export async function must<T>(answer: Promise<Answer<T>>): Promise<T> {
   throw new ProblemError(documentOf(got.error, got.response.status));
 }
 
-/** Sends a form with a file, which the typed client does not do. */
-export async function upload<T>(url: string, form: FormData): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(url, { method: 'POST', body: form, headers: { 'X-Csrf-Token': token } });
-  } catch {
-    throw offline();
-  }
-  const body: unknown = await response.json().catch(() => null);
-  if (!response.ok) throw new ProblemError(documentOf(body, response.status));
-  return body as T;
-}
-
-/** Sends a file as it is. */
-export async function sendJson<T>(url: string, text: string): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(url, {
-      method: 'POST',
-      body: text,
-      headers: { 'X-Csrf-Token': token, 'Content-Type': 'application/json' },
-    });
-  } catch {
-    throw offline();
-  }
-  const body: unknown = await response.json().catch(() => null);
-  if (!response.ok) throw new ProblemError(documentOf(body, response.status));
-  return body as T;
+/** Sends a body that was put together while the application runs: a form, a file, what a screen let people type. */
+export async function send<T>(
+  method: 'PUT' | 'POST',
+  url: string,
+  body: FormData | string | Record<string, unknown>,
+): Promise<Answer<T>> {
+  const form = body instanceof FormData;
+  const response = await fetch(url, {
+    method,
+    body: form || typeof body === 'string' ? body : JSON.stringify(body),
+    headers: { 'X-Csrf-Token': token, ...(form ? {} : { 'Content-Type': 'application/json' }) },
+  });
+  noteStale(response);
+  const answer: unknown = await response.json().catch(() => null);
+  return response.ok ? { data: answer as T, response } : { error: answer, response };
 }
 
 function documentOf(body: unknown, status: number): ProblemDocument {

@@ -1,5 +1,4 @@
-import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback } from 'react';
+import { infiniteQueryOptions, queryOptions, useQuery } from '@tanstack/react-query';
 
 import { api, must, setToken } from './client';
 
@@ -91,11 +90,25 @@ export const decisionQuery = (decision: string) =>
     queryFn: () => must(api.GET('/api/decisions/{id}', { params: { path: { id: decision } } })),
   });
 
-export const runsQuery = (device: string, ids: string[]) =>
-  queryOptions({
-    queryKey: ['sheet', 'runs', device, ids.join(',')],
-    queryFn: () =>
-      must(api.GET('/api/devices/{id}/runs', { params: { path: { id: device }, query: { ids: ids.join(',') } } })),
+/** The runs of a build that say something of a metric, a page at a time. */
+export const runsQuery = (of: { revision: string; metric: string; against?: string }) =>
+  infiniteQueryOptions({
+    queryKey: ['sheet', 'runs', of.revision, of.metric, of.against ?? ''],
+    queryFn: ({ pageParam }) =>
+      must(
+        api.GET('/api/revisions/{id}/runs', {
+          params: {
+            path: { id: of.revision },
+            query: {
+              metric: of.metric,
+              ...(of.against === undefined ? {} : { against: of.against }),
+              ...(pageParam === '' ? {} : { after: pageParam }),
+            },
+          },
+        }),
+      ),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.next,
   });
 
 export const explanationsQuery = queryOptions({
@@ -104,18 +117,6 @@ export const explanationsQuery = queryOptions({
   staleTime: Infinity,
 });
 
-export const historyQuery = (record: string) =>
-  queryOptions({
-    queryKey: ['sheet', 'history', record],
-    queryFn: () => must(api.GET('/api/history/{id}', { params: { path: { id: record } } })),
-  });
-
 export function useSession() {
   return useQuery(sessionQuery);
-}
-
-/** Every sheet is worked out from all records of its device, so a write makes all of them stale. */
-export function useRefresh(): () => Promise<void> {
-  const client = useQueryClient();
-  return useCallback(() => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }), [client]);
 }

@@ -12,7 +12,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_revision_revision_putarticle"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_article"];
         post?: never;
         delete?: never;
         options?: never;
@@ -28,7 +29,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_decision_decision_putcandidate"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_candidate"];
         post?: never;
         delete?: never;
         options?: never;
@@ -45,7 +47,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["lustrum_decision_decision_withdrawcandidate"];
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_candidate"];
         delete?: never;
         options?: never;
         head?: never;
@@ -60,8 +63,26 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_finding_finding_putcause"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_cause"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/causes/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_cause"];
         delete?: never;
         options?: never;
         head?: never;
@@ -76,7 +97,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_revision_revision_putchange"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_change"];
         post?: never;
         delete?: never;
         options?: never;
@@ -93,7 +115,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["lustrum_revision_revision_withdrawchange"];
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_change"];
         delete?: never;
         options?: never;
         head?: never;
@@ -108,9 +131,9 @@ export interface paths {
             cookie?: never;
         };
         /** The decision record, as one page. */
-        get: operations["lustrum_decision_decision_decision"];
-        /** Decides: opens the next revision. Sent twice, it is one decision. */
-        put: operations["lustrum_decision_decision_decide"];
+        get: operations["lustrum_http_sheets_buildsheet_decision"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_decision"];
         post?: never;
         delete?: never;
         options?: never;
@@ -126,7 +149,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_device_device_putdevice"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_device"];
         post?: never;
         delete?: never;
         options?: never;
@@ -142,7 +166,7 @@ export interface paths {
             cookie?: never;
         };
         /** The brief with the requirements. */
-        get: operations["lustrum_device_device_brief"];
+        get: operations["lustrum_http_sheets_devicesheet_brief"];
         put?: never;
         post?: never;
         delete?: never;
@@ -159,7 +183,7 @@ export interface paths {
             cookie?: never;
         };
         /** A device, whole, as a JSON file. */
-        get: operations["lustrum_exchange_exchange_json"];
+        get: operations["lustrum_http_exchange_exchange_json"];
         put?: never;
         post?: never;
         delete?: never;
@@ -176,7 +200,7 @@ export interface paths {
             cookie?: never;
         };
         /** Plate, spine and what waits. */
-        get: operations["lustrum_device_device_frame"];
+        get: operations["lustrum_http_sheets_devicesheet_frame"];
         put?: never;
         post?: never;
         delete?: never;
@@ -193,7 +217,7 @@ export interface paths {
             cookie?: never;
         };
         /** The methods of a device. */
-        get: operations["lustrum_method_method_ofdevice"];
+        get: operations["lustrum_http_sheets_devicesheet_methods"];
         put?: never;
         post?: never;
         delete?: never;
@@ -210,24 +234,7 @@ export interface paths {
             cookie?: never;
         };
         /** The readings of a device as CSV. */
-        get: operations["lustrum_exchange_exchange_csv"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/devices/{id}/runs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The runs behind a number. */
-        get: operations["lustrum_weighing_weighing_runs"];
+        get: operations["lustrum_http_exchange_exchange_csv"];
         put?: never;
         post?: never;
         delete?: never;
@@ -261,7 +268,7 @@ export interface paths {
             cookie?: never;
         };
         /** How each method works, in words for a maker; the text of docs/guide/numbers.md. */
-        get: operations["lustrum_weighing_weighing_explanations"];
+        get: operations["lustrum_http_sheets_buildsheet_explanations"];
         put?: never;
         post?: never;
         delete?: never;
@@ -278,7 +285,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_finding_finding_putfailure"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_failure"];
         post?: never;
         delete?: never;
         options?: never;
@@ -295,7 +303,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["lustrum_finding_finding_withdrawfailure"];
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_failure"];
         delete?: never;
         options?: never;
         head?: never;
@@ -312,7 +321,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Makes the first account and its workspace; only while there is none. */
-        post: operations["lustrum_account_account_first"];
+        post: operations["lustrum_http_account_account_first"];
         delete?: never;
         options?: never;
         head?: never;
@@ -336,15 +345,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/history/{id}": {
+    "/api/history/{kind}/{id}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Everything that was done to one record, newest first. */
-        get: operations["lustrum_record_history_ofrecord"];
+        /** Everything that was done to one record, newest first; ?after= goes on. */
+        get: operations["lustrum_http_record_record_history"];
         put?: never;
         post?: never;
         delete?: never;
@@ -361,7 +370,25 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_method_method_put"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_method"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/metrics/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_metric"];
         post?: never;
         delete?: never;
         options?: never;
@@ -377,8 +404,26 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_finding_finding_putobservation"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_observation"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/observations/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_observation"];
         delete?: never;
         options?: never;
         head?: never;
@@ -393,8 +438,26 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_revision_revision_putparameter"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_parameter"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parameters/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_parameter"];
         delete?: never;
         options?: never;
         head?: never;
@@ -409,7 +472,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_revision_revision_putpart"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_part"];
         post?: never;
         delete?: never;
         options?: never;
@@ -426,7 +490,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["lustrum_revision_revision_withdrawpart"];
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_part"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes one's own password; every other place where one is signed in is signed out. */
+        post: operations["lustrum_http_account_account_password"];
         delete?: never;
         options?: never;
         head?: never;
@@ -443,7 +525,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Takes in a photograph as a form: file, revision, and optionally run, failure and caption. */
-        post: operations["lustrum_finding_photo_post"];
+        post: operations["lustrum_http_files_photo_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -458,7 +540,7 @@ export interface paths {
             cookie?: never;
         };
         /** The picture itself; ?preview for a small one. */
-        get: operations["lustrum_finding_photo_picture"];
+        get: operations["lustrum_http_files_photo_picture"];
         put?: never;
         post?: never;
         delete?: never;
@@ -476,7 +558,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["lustrum_finding_photo_withdraw"];
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_photo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -493,7 +576,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** How a typed reading would be kept; nothing is stored. */
-        post: operations["lustrum_trial_reading_preview"];
+        post: operations["lustrum_http_read_read_preview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -508,8 +591,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keeps a reading. An odd one is asked back once; it is kept when the person confirms it. */
-        put: operations["lustrum_trial_reading_put"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_reading"];
         post?: never;
         delete?: never;
         options?: never;
@@ -527,7 +610,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Amends a reading; the first value stays beside it. */
-        post: operations["lustrum_trial_reading_amend"];
+        post: operations["lustrum_http_read_read_amend"];
         delete?: never;
         options?: never;
         head?: never;
@@ -542,7 +625,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_device_device_putrequirement"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_requirement"];
         post?: never;
         delete?: never;
         options?: never;
@@ -559,7 +643,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["lustrum_device_device_withdrawrequirement"];
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_requirement"];
         delete?: never;
         options?: never;
         head?: never;
@@ -574,7 +659,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_revision_revision_putrevision"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_revision"];
         post?: never;
         delete?: never;
         options?: never;
@@ -590,7 +676,24 @@ export interface paths {
             cookie?: never;
         };
         /** The Build station. */
-        get: operations["lustrum_revision_revision_build"];
+        get: operations["lustrum_http_sheets_buildsheet_build"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/revisions/{id}/failures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** More failures of a build; ?after= says behind which. */
+        get: operations["lustrum_http_sheets_buildsheet_failures"];
         put?: never;
         post?: never;
         delete?: never;
@@ -607,7 +710,7 @@ export interface paths {
             cookie?: never;
         };
         /** The Find station. */
-        get: operations["lustrum_finding_finding_find"];
+        get: operations["lustrum_http_sheets_buildsheet_find"];
         put?: never;
         post?: never;
         delete?: never;
@@ -624,7 +727,58 @@ export interface paths {
             cookie?: never;
         };
         /** The Next station. */
-        get: operations["lustrum_decision_decision_next"];
+        get: operations["lustrum_http_sheets_buildsheet_next"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/revisions/{id}/observations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** More of what was seen on a build. */
+        get: operations["lustrum_http_sheets_buildsheet_observations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/revisions/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** More photos of a build. */
+        get: operations["lustrum_http_sheets_buildsheet_photos"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/revisions/{id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The runs of a build that say something of a ?metric=, and those of another build with ?against=. */
+        get: operations["lustrum_http_sheets_buildsheet_runs"];
         put?: never;
         post?: never;
         delete?: never;
@@ -641,7 +795,7 @@ export interface paths {
             cookie?: never;
         };
         /** The Try station. */
-        get: operations["lustrum_trial_trial_try"];
+        get: operations["lustrum_http_sheets_buildsheet_try"];
         put?: never;
         post?: never;
         delete?: never;
@@ -658,7 +812,7 @@ export interface paths {
             cookie?: never;
         };
         /** The Weigh station: evidence of all builds, and this build against its parent, or another with ?against=. */
-        get: operations["lustrum_weighing_weighing_weigh"];
+        get: operations["lustrum_http_sheets_buildsheet_weigh"];
         put?: never;
         post?: never;
         delete?: never;
@@ -675,8 +829,9 @@ export interface paths {
             cookie?: never;
         };
         /** The sheet of one run. */
-        get: operations["lustrum_trial_trial_run"];
-        put: operations["lustrum_trial_trial_putrun"];
+        get: operations["lustrum_http_sheets_buildsheet_run"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_run"];
         post?: never;
         delete?: never;
         options?: never;
@@ -694,7 +849,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Amends the outcome of a run; the first one stays beside it. */
-        post: operations["lustrum_trial_reading_amendoutcome"];
+        post: operations["lustrum_http_read_read_amendoutcome"];
         delete?: never;
         options?: never;
         head?: never;
@@ -709,12 +864,46 @@ export interface paths {
             cookie?: never;
         };
         /** Who is signed in; anybody may ask. */
-        get: operations["lustrum_account_account_session"];
+        get: operations["lustrum_http_account_account_session"];
         put?: never;
         /** Signs in; the authenticator has looked at e-mail and password before. */
-        post: operations["lustrum_account_account_signin"];
-        /** Signs out. */
-        delete: operations["lustrum_account_account_signout"];
+        post: operations["lustrum_http_account_account_signin"];
+        /** Signs out; the browser is told to forget what it holds, but for writes that still wait. */
+        delete: operations["lustrum_http_account_account_signout"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/signed-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where one is signed in. */
+        get: operations["lustrum_http_account_account_places"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/signed-in/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Signs out somewhere else. */
+        delete: operations["lustrum_http_account_account_leave"];
         options?: never;
         head?: never;
         patch?: never;
@@ -728,7 +917,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["lustrum_trial_trial_puttrial"];
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_trial"];
         post?: never;
         delete?: never;
         options?: never;
@@ -744,7 +934,7 @@ export interface paths {
             cookie?: never;
         };
         /** The devices of a workspace. */
-        get: operations["lustrum_device_device_ofworkspace"];
+        get: operations["lustrum_http_sheets_devicesheet_ofworkspace"];
         put?: never;
         post?: never;
         delete?: never;
@@ -763,7 +953,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Brings in a device file; all of it, or nothing. */
-        post: operations["lustrum_exchange_exchange_import"];
+        post: operations["lustrum_http_exchange_exchange_import"];
         delete?: never;
         options?: never;
         head?: never;
@@ -778,9 +968,9 @@ export interface paths {
             cookie?: never;
         };
         /** The people of a workspace. */
-        get: operations["lustrum_account_account_members"];
+        get: operations["lustrum_http_account_account_members"];
         /** Lets somebody in, or changes a role. Leads only. */
-        put: operations["lustrum_account_account_letin"];
+        put: operations["lustrum_http_account_account_letin"];
         post?: never;
         delete?: never;
         options?: never;
@@ -799,7 +989,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Takes somebody out. What they wrote stays. Leads only. */
-        delete: operations["lustrum_account_account_letout"];
+        delete: operations["lustrum_http_account_account_letout"];
         options?: never;
         head?: never;
         patch?: never;
@@ -809,213 +999,195 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        AmendOutcomeInput: {
-            outcome: components["schemas"]["RunOutcome"];
-            reason: string;
-            version: number;
+        "Account.ChangePasswordInput": {
+            present: string;
+            new: string;
         };
-        AmendReadingInput: {
-            text: string;
-            reason: string;
-            version: number;
+        "Account.FirstAccountInput": {
+            workspace: string;
+            name: string;
+            email: string;
+            password: string;
         };
-        Amendment: {
-            text: string;
-            reason: string;
-            by: string;
-            at: string;
+        "Account.MemberInput": {
+            name: string;
+            email: string;
+            role: components["schemas"]["Account.Role"];
+            password?: string | null;
         };
-        ArticleInput: {
-            revision: string;
-            serial: string;
-            lots?: string[];
-            deviations?: string;
-            state?: string;
-            version?: number | null;
-        };
-        ArticleRow: {
-            article: components["schemas"]["ArticleView"];
-            runs: number;
-            failures: number;
-            lost: number;
-            past: string;
-        };
-        ArticleView: {
+        "Account.MemberView": {
             id: string;
-            version: number;
-            revision: string;
-            serial: string;
-            lots: string[];
-            deviations: string;
-            state: string;
+            name: string;
+            email: string;
+            role: components["schemas"]["Account.Role"];
         };
-        BriefSheet: {
+        /** @enum {string} */
+        "Account.Role": "lead" | "member" | "viewer";
+        "Account.SignedInView": {
+            id: string;
+            device: string;
+            since: string;
+            lastSeen: string;
+            here: boolean;
+        };
+        "Account.WorkspaceView": {
+            id: string;
+            name: string;
+            role: components["schemas"]["Account.Role"];
+        };
+        "Action.Exchange.ImportView": {
             sentence: string;
-            device: components["schemas"]["DeviceView"];
-            requirements: components["schemas"]["RequirementView"][];
-            metrics: string[];
+            device: string;
+            name: string;
+            records: number;
+            pictures: number;
         };
-        BuildSheet: {
+        "Action.Read.Question": {
+            about: string;
             sentence: string;
-            revision: components["schemas"]["RevisionView"];
-            parent: components["schemas"]["RevisionView"] | null;
-            changes: components["schemas"]["ChangeRow"][];
-            parameters: components["schemas"]["ParameterRow"][];
-            parts: components["schemas"]["PartRow"][];
-            cost: string;
-            parentCost: string | null;
-            costDifference: string | null;
-            currency: string;
-            articles: components["schemas"]["ArticleRow"][];
-            metrics: string[];
+            corrected: string | null;
         };
-        CameOf: {
-            what: string;
+        "Action.Read.ReadingPreview": {
+            typed: string;
+            inChannelUnit: string;
+            converted: boolean;
+            questions: components["schemas"]["Action.Read.Question"][];
+        };
+        /** @enum {string} */
+        "Core.Change.ChangeClass": "shape" | "strength" | "electrical" | "firmware" | "material" | "process" | "setting" | "cosmetic";
+        /** @enum {string} */
+        "Core.Change.ChangeVerdict": "fixed" | "partly" | "noEffect" | "worse" | "nobodyLooked";
+        /** @enum {string} */
+        "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare";
+        /** @enum {string} */
+        "Core.Evidence.Direction": "atLeast" | "atMost";
+        /** @enum {string} */
+        "Core.Evidence.Kind": "mean" | "every" | "rate" | "rating" | "check";
+        /** @enum {string} */
+        "Core.Evidence.State": "none" | "thin" | "leaning" | "shown" | "against";
+        /** @enum {string} */
+        "Core.Evidence.Texture": "outline" | "sparse" | "dense" | "solid" | "dotted" | "dottedBroken" | "denseBroken" | "broken";
+        /** @enum {string} */
+        "Core.Failure.Standing": "open" | "fixUntried" | "closed" | "cameBack";
+        /** @enum {string} */
+        "Core.Footing.Footing": "level" | "tilted" | "broken";
+        /** @enum {string} */
+        "Core.Judging.Meets": "would" | "could" | "wouldNot" | "unknown";
+        "Core.Judging.OutcomeSide": {
+            build: string;
             letter: string;
-            expected: string;
-            verdict: components["schemas"]["ChangeVerdict"];
-            sentence: string;
-        };
-        CandidateInput: {
-            revision: string;
-            what: string;
-            why?: string;
-            class?: components["schemas"]["ChangeClass"];
-            cost?: number;
-            hours?: number;
-            effects?: components["schemas"]["ExpectedEffect"][];
-            source?: components["schemas"]["CandidateSource"];
-            askedBy?: string;
-            failure?: string | null;
-            choice?: components["schemas"]["Choice"];
-            reason?: string;
-            version?: number | null;
-        };
-        /** @enum {string} */
-        CandidateSource: "failure" | "team" | "outside";
-        CandidateView: {
-            id: string;
-            version: number;
-            revision: string;
-            what: string;
-            why: string;
-            class: components["schemas"]["ChangeClass"];
-            cost: number;
-            hours: number;
-            effects: components["schemas"]["ExpectedEffect"][];
-            source: components["schemas"]["CandidateSource"];
-            askedBy: string;
-            failure: string | null;
-            choice: components["schemas"]["Choice"];
-            reason: string;
-            decision: string | null;
-            by: string;
-        };
-        CauseInput: {
-            failure: string;
-            text: string;
-            kind?: components["schemas"]["CauseKind"];
-            standing?: components["schemas"]["CauseStanding"];
-            findings?: string;
-            version?: number | null;
-        };
-        /** @enum {string} */
-        CauseKind: "design" | "build" | "setUp" | "method" | "use";
-        /** @enum {string} */
-        CauseStanding: "suspected" | "supported" | "ruledOut" | "confirmed";
-        CauseView: {
-            id: string;
-            version: number;
-            failure: string;
-            text: string;
-            kind: components["schemas"]["CauseKind"];
-            standing: components["schemas"]["CauseStanding"];
-            findings: string;
-        };
-        /** @enum {string} */
-        ChangeClass: "shape" | "strength" | "electrical" | "firmware" | "material" | "process" | "setting" | "cosmetic";
-        ChangeInput: {
-            revision: string;
-            what: string;
-            why?: string;
-            class?: components["schemas"]["ChangeClass"];
-            metric?: string;
-            expected?: number | null;
-            unit?: string;
-            verdict?: components["schemas"]["ChangeVerdict"] | null;
-            verdictNote?: string;
-            against?: string | null;
-            version?: number | null;
-        };
-        ChangeRow: {
-            change: components["schemas"]["ChangeView"];
-            expected: string;
-            seen: components["schemas"]["Estimate"] | null;
-            computed: components["schemas"]["ChangeVerdict"];
-            sentence: string;
-            runs: string[];
-            together: string[];
-            against: string | null;
-        };
-        /** @enum {string} */
-        ChangeVerdict: "fixed" | "partly" | "noEffect" | "worse" | "nobodyLooked";
-        ChangeView: {
-            id: string;
-            version: number;
-            revision: string;
-            what: string;
-            why: string;
-            class: components["schemas"]["ChangeClass"];
-            metric: string;
-            expected: number | null;
+            held: number;
+            tried: number;
+            rungs: components["schemas"]["Core.Judging.Rung"][];
             unit: string;
-            verdict: components["schemas"]["ChangeVerdict"] | null;
-            verdictNote: string;
-            against: string | null;
+            highestHeld: number | null;
+            lowestFailed: number | null;
+            censored: boolean;
         };
-        Channel: {
-            key: string;
-            metric: string;
-            unit: string;
-            instrument: string;
-            resolution: number | null;
-            low: number | null;
-            high: number | null;
-            whenStopped: components["schemas"]["ResultKind"];
-            formula: string;
-        };
-        ChannelInput: {
-            key: string;
-            metric: string;
-            unit: string;
-            instrument?: string;
-            resolution?: number | null;
-            low?: {
-                [key: string]: unknown;
-            } | null;
-            high?: {
-                [key: string]: unknown;
-            } | null;
-            whenStopped?: components["schemas"]["ResultKind"];
-            formula?: string;
+        "Core.Judging.Rung": {
+            level: number;
+            held: number;
+            tried: number;
+            low: number;
+            high: number;
         };
         /** @enum {string} */
-        Choice: "open" | "in" | "wait" | "drop";
-        Condition: {
+        "Core.Outcome.ResultKind": "equal" | "atLeast" | "atMost" | "held" | "failed" | "lost";
+        "Core.Run.Condition": {
             name: string;
             unit: string;
             tolerance: number | null;
             states: string[];
         };
-        Consequences: {
-            chosen: number;
-            cost: string;
-            hours: number;
-            over: string[];
-            forecasts: components["schemas"]["MetricForecast"][];
-            entangled: string[];
+        /** @enum {string} */
+        "Core.Run.Filled": "history" | "present";
+        /** @enum {string} */
+        "Core.Run.RunOutcome": "held" | "failed" | "stoppedEarly" | "lost" | "void";
+        "Core.Run.SettingRule": {
+            name: string;
+            unit: string;
+            intended: number | null;
+            tolerance: number | null;
         };
-        DecisionInput: {
+        /** @enum {string} */
+        "Core.Statistics.Verdict": "higher" | "lower" | "indistinct" | "single";
+        "Core.Wording.Estimate": {
+            text: string;
+            value: number;
+            low: number | null;
+            high: number | null;
+            unit: string;
+            decimals: number;
+            n: number;
+        };
+        "Domain.Change.ChangeInput": {
+            revision: string;
+            what: string;
+            why?: string;
+            class?: components["schemas"]["Core.Change.ChangeClass"];
+            metric?: string;
+            expected?: number | null;
+            unit?: string;
+            verdict?: components["schemas"]["Core.Change.ChangeVerdict"] | null;
+            verdictNote?: string;
+            against?: string | null;
+            version?: number | null;
+        };
+        "Domain.Change.ChangeView": {
+            id: string;
+            version: number;
+            revision: string;
+            what: string;
+            why: string;
+            class: components["schemas"]["Core.Change.ChangeClass"];
+            metric: string;
+            expected: number | null;
+            unit: string;
+            verdict: components["schemas"]["Core.Change.ChangeVerdict"] | null;
+            verdictNote: string;
+            against: string | null;
+        };
+        "Domain.Decision.CandidateInput": {
+            revision: string;
+            what: string;
+            why?: string;
+            class?: components["schemas"]["Core.Change.ChangeClass"];
+            cost?: number;
+            hours?: number;
+            effects?: components["schemas"]["Domain.Decision.ExpectedEffect"][];
+            source?: components["schemas"]["Domain.Decision.CandidateSource"];
+            askedBy?: string;
+            failure?: string | null;
+            choice?: components["schemas"]["Domain.Decision.Choice"];
+            reason?: string;
+            version?: number | null;
+        };
+        /** @enum {string} */
+        "Domain.Decision.CandidateSource": "failure" | "team" | "outside";
+        "Domain.Decision.CandidateView": {
+            id: string;
+            version: number;
+            revision: string;
+            what: string;
+            why: string;
+            class: components["schemas"]["Core.Change.ChangeClass"];
+            cost: number;
+            hours: number;
+            costText: string;
+            hoursText: string;
+            expected: string[];
+            effects: components["schemas"]["Domain.Decision.ExpectedEffect"][];
+            source: components["schemas"]["Domain.Decision.CandidateSource"];
+            askedBy: string;
+            failure: string | null;
+            choice: components["schemas"]["Domain.Decision.Choice"];
+            reason: string;
+            decision: string | null;
+            by: string;
+        };
+        /** @enum {string} */
+        "Domain.Decision.Choice": "open" | "in" | "wait" | "drop";
+        "Domain.Decision.DecisionInput": {
             revision: string;
             next: string;
             letter: string;
@@ -1023,20 +1195,20 @@ export interface components {
             note?: string;
             version?: number | null;
         };
-        DecisionLine: {
+        "Domain.Decision.DecisionLine": {
             what: string;
             why: string;
-            class: components["schemas"]["ChangeClass"];
-            choice: components["schemas"]["Choice"];
+            class: components["schemas"]["Core.Change.ChangeClass"];
+            choice: components["schemas"]["Domain.Decision.Choice"];
             reason: string;
             cost: number;
             hours: number;
             expected: string;
             askedBy: string;
         };
-        DecisionRecord: {
-            lines: components["schemas"]["DecisionLine"][];
-            evidence: components["schemas"]["KnownEvidence"][];
+        "Domain.Decision.DecisionRecord": {
+            lines: components["schemas"]["Domain.Decision.DecisionLine"][];
+            evidence: components["schemas"]["Domain.Decision.KnownEvidence"][];
             cost: string;
             hours: number;
             currency: string;
@@ -1044,7 +1216,7 @@ export interface components {
             over: string[];
             forecasts: string[];
         };
-        DecisionView: {
+        "Domain.Decision.DecisionView": {
             id: string;
             version: number;
             revision: string;
@@ -1052,29 +1224,23 @@ export interface components {
             next: string;
             nextLetter: string;
             note: string;
-            known: components["schemas"]["DecisionRecord"];
+            known: components["schemas"]["Domain.Decision.DecisionRecord"];
             by: string;
             at: string;
         };
-        DerivedReading: {
-            channel: string;
+        "Domain.Decision.ExpectedEffect": {
             metric: string;
-            formula: string;
-            text: string | null;
-            value: number | null;
-            u: number | null;
-            inputs: string[];
-            why: string;
+            unit: string;
+            low: number;
+            likely: number;
+            high: number;
         };
-        DeviceCard: {
-            device: components["schemas"]["DeviceView"];
-            latest: string | null;
-            latestLetter: string | null;
-            revisions: number;
-            runs: number;
+        "Domain.Decision.KnownEvidence": {
+            statement: string;
+            texture: components["schemas"]["Core.Evidence.Texture"];
             sentence: string;
         };
-        DeviceInput: {
+        "Domain.Device.DeviceInput": {
             workspace: string;
             name: string;
             brief?: string;
@@ -1087,7 +1253,7 @@ export interface components {
             changesLimit?: number | null;
             version?: number | null;
         };
-        DeviceView: {
+        "Domain.Device.DeviceView": {
             id: string;
             version: number;
             workspace: string;
@@ -1101,72 +1267,88 @@ export interface components {
             hoursLimit: number | null;
             changesLimit: number | null;
         };
-        /** @enum {string} */
-        Direction: "atLeast" | "atMost";
-        Estimate: {
-            text: string;
-            value: number;
-            low: number | null;
-            high: number | null;
-            unit: string;
-            decimals: number;
-            n: number;
+        "Domain.Device.MetricInput": {
+            device: string;
+            name: string;
+            scale?: components["schemas"]["Domain.Device.Scale"];
+            version?: number | null;
         };
-        EvidenceCell: {
-            requirement: string;
-            revision: string;
-            state: components["schemas"]["State"];
-            texture: components["schemas"]["Texture"];
-            estimate: components["schemas"]["Estimate"] | null;
-            bound: number | null;
-            probabilityMet: number | null;
-            runsNeeded: number | null;
-            missingConditions: string[];
-            n: number;
-            bounds: number;
-            lost: number;
-            from: string | null;
-            sentence: string;
-            method: string;
-            runs: string[];
-        };
-        ExpectedEffect: {
-            metric: string;
-            unit: string;
-            low: number;
-            likely: number;
-            high: number;
-        };
-        Explanation: {
-            key: string;
-            title: string;
-            text: string;
-        };
-        FailureChoice: {
+        "Domain.Device.MetricView": {
             id: string;
-            label: string;
+            version: number;
+            device: string;
+            name: string;
+            dimension: string;
+            scale: components["schemas"]["Domain.Device.Scale"];
         };
-        FailureInput: {
+        "Domain.Device.RequirementInput": {
+            device: string;
+            statement: string;
+            metric: string;
+            unit?: string;
+            limit?: number;
+            direction?: components["schemas"]["Core.Evidence.Direction"];
+            kind?: components["schemas"]["Core.Evidence.Kind"];
+            coverage?: number;
+            must?: boolean;
+            conditions?: string[];
+            dependsOn?: string[];
+            place?: number;
+            version?: number | null;
+        };
+        "Domain.Device.RequirementView": {
+            id: string;
+            version: number;
+            device: string;
+            statement: string;
+            metric: string;
+            metricId: string;
+            unit: string;
+            limit: number;
+            limitText: string;
+            direction: components["schemas"]["Core.Evidence.Direction"];
+            kind: components["schemas"]["Core.Evidence.Kind"];
+            coverage: number;
+            must: boolean;
+            conditions: string[];
+            dependsOn: string[];
+            place: number;
+        };
+        /** @enum {string} */
+        "Domain.Device.Scale": "numeric" | "count" | "share" | "check";
+        "Domain.Finding.CauseInput": {
+            failure: string;
+            text: string;
+            kind?: components["schemas"]["Domain.Finding.CauseKind"];
+            standing?: components["schemas"]["Domain.Finding.CauseStanding"];
+            findings?: string;
+            version?: number | null;
+        };
+        /** @enum {string} */
+        "Domain.Finding.CauseKind": "design" | "build" | "setUp" | "method" | "use";
+        /** @enum {string} */
+        "Domain.Finding.CauseStanding": "suspected" | "supported" | "ruledOut" | "confirmed";
+        "Domain.Finding.CauseView": {
+            id: string;
+            version: number;
+            failure: string;
+            text: string;
+            kind: components["schemas"]["Domain.Finding.CauseKind"];
+            standing: components["schemas"]["Domain.Finding.CauseStanding"];
+            findings: string;
+        };
+        "Domain.Finding.FailureInput": {
             revision: string;
             mode: string;
             place?: string;
-            severity?: components["schemas"]["Severity"];
+            severity?: components["schemas"]["Domain.Finding.Severity"];
             stage?: string;
             note?: string;
             run?: string | null;
             article?: string | null;
             version?: number | null;
         };
-        FailureRow: {
-            failure: components["schemas"]["FailureView"];
-            serial: string;
-            runLabel: string | null;
-            causes: components["schemas"]["CauseView"][];
-            standing: components["schemas"]["Standing"];
-            sentence: string;
-            candidates: string[];
-        };
-        FailureView: {
+        "Domain.Finding.FailureView": {
             id: string;
             version: number;
             revision: string;
@@ -1174,204 +1356,19 @@ export interface components {
             article: string | null;
             mode: string;
             place: string;
-            severity: components["schemas"]["Severity"];
+            severity: components["schemas"]["Domain.Finding.Severity"];
             stage: string;
             note: string;
             by: string;
             at: string;
         };
-        FindSheet: {
-            sentence: string;
-            revision: components["schemas"]["RevisionView"];
-            photos: components["schemas"]["PhotoView"][];
-            failures: components["schemas"]["FailureRow"][];
-            observations: components["schemas"]["ObservationView"][];
-            modes: components["schemas"]["ModeRow"][];
-            articles: components["schemas"]["ArticleView"][];
-        };
-        FirstAccountInput: {
-            workspace: string;
-            name: string;
-            email: string;
-            password: string;
-        };
-        /** @enum {string} */
-        Footing: "level" | "tilted" | "broken";
-        FootingDifference: {
-            what: string;
-            a: string;
-            b: string;
-            weight: components["schemas"]["Footing"];
-            why: string;
-        };
-        FootingView: {
-            footing: components["schemas"]["Footing"];
-            sentence: string;
-            differences: components["schemas"]["FootingDifference"][];
-        };
-        Found: {
-            name: string;
-            text: string;
-        };
-        FrameView: {
-            device: components["schemas"]["DeviceView"];
-            spine: components["schemas"]["SpineTag"][];
-            requirements: number;
-            write: boolean;
-        };
-        Further: {
-            sentence: string;
-            explain: string;
-            runs: string[];
-        };
-        HistoryView: {
-            id: string;
-            record: string;
-            workspace: string;
-            kind: string;
-            by: string;
-            at: string;
-            was: {
-                [key: string]: unknown;
-            } | null;
-            is: {
-                [key: string]: unknown;
-            };
-        };
-        ImportView: {
-            device: string;
-            name: string;
-            records: number;
-            pictures: number;
-        };
-        /** @enum {string} */
-        Kind: "mean" | "every" | "rate" | "rating" | "check";
-        KnownEvidence: {
-            statement: string;
-            texture: components["schemas"]["Texture"];
-            sentence: string;
-        };
-        MeasureView: {
-            text: string;
-            value: number;
-            unit: string;
-            resolution: number | null;
-            si: number;
-        };
-        MemberInput: {
-            name: string;
-            email: string;
-            role: components["schemas"]["Role"];
-            password?: string | null;
-        };
-        MemberView: {
-            id: string;
-            name: string;
-            email: string;
-            role: components["schemas"]["Role"];
-        };
-        MethodInput: {
-            device: string;
-            name: string;
-            purpose?: string;
-            rig?: string;
-            heldWhen?: string;
-            endPoint?: string;
-            notRepresented?: string;
-            outcomeMetric?: string;
-            minutes?: number;
-            channels?: components["schemas"]["ChannelInput"][];
-            conditions?: components["schemas"]["Condition"][];
-            settings?: components["schemas"]["SettingRule"][];
-            safety?: components["schemas"]["Safety"];
-            version?: number | null;
-        };
-        MethodView: {
-            id: string;
-            version: number;
-            device: string;
-            name: string;
-            purpose: string;
-            rig: string;
-            heldWhen: string;
-            endPoint: string;
-            notRepresented: string;
-            outcomeMetric: string;
-            minutes: number;
-            channels: components["schemas"]["Channel"][];
-            conditions: components["schemas"]["Condition"][];
-            settings: components["schemas"]["SettingRule"][];
-            safety: components["schemas"]["Safety"];
-        };
-        MetricComparison: {
-            metric: string;
-            other: components["schemas"]["Estimate"] | null;
-            here: components["schemas"]["Estimate"] | null;
-            difference: components["schemas"]["Estimate"] | null;
-            change: components["schemas"]["Estimate"] | null;
-            verdict: components["schemas"]["Verdict"] | null;
-            judged: string;
-            p: number | null;
-            note: string | null;
-            footing: components["schemas"]["FootingView"] | null;
-            sentence: string;
-            runs: string[];
-            otherRuns: string[];
-            values: number[];
-            otherValues: number[];
-            bounds: number;
-            otherBounds: number;
-            further: components["schemas"]["Further"][];
-        };
-        MetricForecast: {
-            metric: string;
-            unit: string;
-            now: number | null;
-            low: number | null;
-            likely: number | null;
-            high: number | null;
-            addLow: number;
-            addHigh: number;
-            decimals: number;
-            limit: number | null;
-            meets: string;
-            candidates: string[];
-            entangled: boolean;
-            sentence: string;
-        };
-        ModeCount: {
-            revision: string;
-            letter: string;
-            failures: number;
-            tried: number;
-        };
-        ModeRow: {
-            mode: string;
-            place: string;
-            counts: components["schemas"]["ModeCount"][];
-            total: number;
-            sentence: string;
-        };
-        NextSheet: {
-            sentence: string;
-            revision: components["schemas"]["RevisionView"];
-            device: components["schemas"]["DeviceView"];
-            candidates: components["schemas"]["CandidateView"][];
-            settled: components["schemas"]["CandidateView"][];
-            decisions: components["schemas"]["DecisionView"][];
-            cameOf: components["schemas"]["CameOf"][];
-            consequences: components["schemas"]["Consequences"];
-            nextLetter: string;
-            metrics: string[];
-            failures: components["schemas"]["FailureChoice"][];
-        };
-        ObservationInput: {
+        "Domain.Finding.ObservationInput": {
             revision: string;
             text: string;
             run?: string | null;
             version?: number | null;
         };
-        ObservationView: {
+        "Domain.Finding.ObservationView": {
             id: string;
             version: number;
             revision: string;
@@ -1380,72 +1377,7 @@ export interface components {
             by: string;
             at: string;
         };
-        OutcomeComparison: {
-            metric: string;
-            here: components["schemas"]["OutcomeSide"];
-            other: components["schemas"]["OutcomeSide"] | null;
-            difference: components["schemas"]["Estimate"] | null;
-            p: number | null;
-            sentence: string;
-        };
-        OutcomeSide: {
-            letter: string;
-            held: number;
-            tried: number;
-            rungs: components["schemas"]["RungView"][];
-            unit: string;
-            highestHeld: number | null;
-            lowestFailed: number | null;
-            censored: boolean;
-            runs: string[];
-        };
-        ParameterInput: {
-            revision: string;
-            name: string;
-            text: string;
-            version?: number | null;
-        };
-        ParameterRow: {
-            name: string;
-            here: components["schemas"]["ParameterView"] | null;
-            parent: components["schemas"]["MeasureView"] | null;
-            difference: string | null;
-            percent: string | null;
-            mark: string;
-        };
-        ParameterView: {
-            id: string;
-            version: number;
-            revision: string;
-            name: string;
-            measure: components["schemas"]["MeasureView"];
-        };
-        PartInput: {
-            revision: string;
-            name: string;
-            material?: string;
-            quantity?: number;
-            cost?: number;
-            note?: string;
-            version?: number | null;
-        };
-        PartRow: {
-            part: components["schemas"]["PartView"];
-            sum: string;
-            mark: string;
-            differs: string;
-        };
-        PartView: {
-            id: string;
-            version: number;
-            revision: string;
-            name: string;
-            material: string;
-            quantity: number;
-            cost: number;
-            note: string;
-        };
-        PhotoView: {
+        "Domain.Finding.PhotoView": {
             id: string;
             version: number;
             revision: string;
@@ -1459,97 +1391,156 @@ export interface components {
             by: string;
             at: string;
         };
-        ProblemDocument: {
-            type: string;
-            title: string;
-            status: number;
-            detail: string;
-            violations: components["schemas"]["Violation"][] | null;
-            questions: components["schemas"]["Question"][] | null;
-            theirs: {
-                [key: string]: unknown;
-            } | null;
-        };
-        Question: {
-            about: string;
-            sentence: string;
-            corrected: string | null;
-        };
-        ReadingInput: {
-            run: string;
-            channel: string;
-            text: string;
-            confirmed?: string;
-            version?: number | null;
-        };
-        ReadingPreview: {
-            typed: string;
-            inChannelUnit: string;
-            converted: boolean;
-            questions: components["schemas"]["Question"][];
-        };
-        ReadingView: {
-            id: string;
-            version: number;
-            run: string;
-            channel: string;
-            metric: string;
-            typed: components["schemas"]["MeasureView"];
-            current: components["schemas"]["MeasureView"];
-            amendments: components["schemas"]["Amendment"][];
-            confirmed: string;
-            by: string;
-            at: string;
-        };
         /** @enum {string} */
-        RepeatPurpose: "ruleOutLuck" | "estimate" | "untilItHolds";
-        RequirementInput: {
-            device: string;
-            statement: string;
-            metric: string;
-            unit?: string;
-            limit?: number;
-            direction?: components["schemas"]["Direction"];
-            kind?: components["schemas"]["Kind"];
-            coverage?: number;
-            must?: boolean;
-            conditions?: string[];
-            dependsOn?: string[];
-            place?: number;
-            version?: number | null;
-        };
-        RequirementView: {
-            id: string;
-            version: number;
-            device: string;
-            statement: string;
+        "Domain.Finding.Severity": "cosmetic" | "minor" | "major" | "dangerous";
+        "Domain.Method.ChannelInput": {
+            key: string;
             metric: string;
             unit: string;
-            limit: number;
-            direction: components["schemas"]["Direction"];
-            kind: components["schemas"]["Kind"];
-            coverage: number;
-            must: boolean;
-            conditions: string[];
-            dependsOn: string[];
-            place: number;
+            instrument?: string;
+            resolution?: number | null;
+            low?: (number | string) | null;
+            high?: (number | string) | null;
+            whenStopped?: components["schemas"]["Core.Outcome.ResultKind"];
+            formula?: string;
         };
-        /** @enum {string} */
-        ResultKind: "equal" | "atLeast" | "atMost" | "held" | "failed" | "lost";
-        RevisionInput: {
+        "Domain.Method.ChannelView": {
+            key: string;
+            metric: string;
+            metricId: string;
+            unit: string;
+            instrument: string;
+            resolution: number | null;
+            low: number | null;
+            high: number | null;
+            whenStopped: components["schemas"]["Core.Outcome.ResultKind"];
+            formula: string;
+        };
+        "Domain.Method.ConditionInput": {
+            name: string;
+            unit?: string;
+            tolerance?: number | null;
+            states?: string[];
+        };
+        "Domain.Method.MethodInput": {
+            device: string;
+            name: string;
+            purpose?: string;
+            rig?: string;
+            heldWhen?: string;
+            endPoint?: string;
+            notRepresented?: string;
+            outcomeMetric?: string;
+            minutes?: number;
+            channels?: components["schemas"]["Domain.Method.ChannelInput"][];
+            conditions?: components["schemas"]["Domain.Method.ConditionInput"][];
+            settings?: components["schemas"]["Domain.Method.SettingRuleInput"][];
+            safety?: components["schemas"]["Domain.Method.Safety"];
+            version?: number | null;
+        };
+        "Domain.Method.MethodView": {
+            id: string;
+            version: number;
+            device: string;
+            name: string;
+            purpose: string;
+            rig: string;
+            heldWhen: string;
+            endPoint: string;
+            notRepresented: string;
+            outcomeMetric: string;
+            minutes: number;
+            channels: components["schemas"]["Domain.Method.ChannelView"][];
+            conditions: components["schemas"]["Core.Run.Condition"][];
+            settings: components["schemas"]["Core.Run.SettingRule"][];
+            safety: components["schemas"]["Domain.Method.Safety"];
+        };
+        "Domain.Method.Safety": {
+            hazards: string[];
+            cautions: string[];
+            abort: string;
+            needsSignOff: boolean;
+        };
+        "Domain.Method.SettingRuleInput": {
+            name: string;
+            unit?: string;
+            intended?: number | null;
+            tolerance?: number | null;
+        };
+        "Domain.Revision.ArticleInput": {
+            revision: string;
+            serial: string;
+            lots?: string[];
+            deviations?: string;
+            state?: string;
+            version?: number | null;
+        };
+        "Domain.Revision.ArticleView": {
+            id: string;
+            version: number;
+            revision: string;
+            serial: string;
+            lots: string[];
+            deviations: string;
+            state: string;
+        };
+        "Domain.Revision.Correction": {
+            sentence: string;
+            what: string;
+            reason: string;
+            by: string;
+            at: string;
+            runs: number;
+        };
+        "Domain.Revision.ParameterInput": {
+            revision: string;
+            name: string;
+            text: string;
+            correction?: string;
+            version?: number | null;
+        };
+        "Domain.Revision.ParameterView": {
+            id: string;
+            version: number;
+            revision: string;
+            name: string;
+            measure: components["schemas"]["Shared.MeasureView"];
+        };
+        "Domain.Revision.PartInput": {
+            revision: string;
+            name: string;
+            material?: string;
+            quantity?: number;
+            cost?: number;
+            note?: string;
+            correction?: string;
+            version?: number | null;
+        };
+        "Domain.Revision.PartView": {
+            id: string;
+            version: number;
+            revision: string;
+            name: string;
+            material: string;
+            quantity: number;
+            cost: number;
+            note: string;
+        };
+        "Domain.Revision.RevisionInput": {
             device: string;
             letter: string;
             parent?: string | null;
             branch?: string;
             intent?: string;
             firmware?: string;
-            state?: components["schemas"]["RevisionState"];
+            state?: components["schemas"]["Domain.Revision.RevisionState"];
             stateReason?: string;
+            correction?: string;
             version?: number | null;
         };
         /** @enum {string} */
-        RevisionState: "building" | "built" | "abandoned";
-        RevisionView: {
+        "Domain.Revision.RevisionState": "building" | "built" | "abandoned";
+        "Domain.Revision.RevisionView": {
             id: string;
             version: number;
             device: string;
@@ -1558,66 +1549,70 @@ export interface components {
             branch: string;
             intent: string;
             firmware: string;
-            state: components["schemas"]["RevisionState"];
+            state: components["schemas"]["Domain.Revision.RevisionState"];
             stateReason: string;
+            corrections: components["schemas"]["Domain.Revision.Correction"][];
             createdAt: string;
         };
-        /** @enum {string} */
-        Role: "lead" | "member" | "viewer";
-        RunDot: {
-            id: string;
-            number: number;
-            startedAt: string;
-            outcome: components["schemas"]["RunOutcome"] | null;
-            serial: string;
+        "Domain.Trial.AmendOutcomeInput": {
+            outcome: components["schemas"]["Core.Run.RunOutcome"];
+            reason: string;
+            version: number;
         };
-        RunInput: {
+        "Domain.Trial.AmendReadingInput": {
+            text: string;
+            reason: string;
+            version: number;
+            confirmed?: string;
+            unit?: string;
+        };
+        "Domain.Trial.Amendment": {
+            text: string;
+            reason: string;
+            by: string;
+            at: string;
+        };
+        "Domain.Trial.Found": {
+            name: string;
+            text: string;
+        };
+        "Domain.Trial.ReadingInput": {
+            run: string;
+            channel: string;
+            text: string;
+            confirmed?: string;
+            unit?: string;
+            version?: number | null;
+        };
+        "Domain.Trial.ReadingView": {
+            id: string;
+            version: number;
+            run: string;
+            channel: string;
+            metric: string;
+            typed: components["schemas"]["Shared.MeasureView"];
+            current: components["schemas"]["Shared.MeasureView"];
+            amendments: components["schemas"]["Domain.Trial.Amendment"][];
+            confirmed: string;
+            by: string;
+            at: string;
+        };
+        /** @enum {string} */
+        "Domain.Trial.RepeatPurpose": "ruleOutLuck" | "estimate" | "untilItHolds";
+        "Domain.Trial.RunInput": {
             trial: string;
             article?: string | null;
             operator?: string;
             position?: string;
             startedAt?: string | null;
-            conditions?: components["schemas"]["Found"][];
-            settings?: components["schemas"]["Found"][];
+            conditions?: components["schemas"]["Domain.Trial.Found"][];
+            settings?: components["schemas"]["Domain.Trial.Found"][];
             note?: string;
-            outcome?: components["schemas"]["RunOutcome"] | null;
+            outcome?: components["schemas"]["Core.Run.RunOutcome"] | null;
             outcomeReason?: string;
             version?: number | null;
         };
-        /** @enum {string} */
-        RunOutcome: "held" | "failed" | "stoppedEarly" | "lost" | "void";
-        RunRow: {
-            id: string;
-            revision: string;
-            letter: string;
-            trial: string;
-            number: number;
-            serial: string;
-            startedAt: string;
-            operator: string;
-            outcome: components["schemas"]["RunOutcome"];
-            reason: string;
-            readings: string[];
-            conditions: string;
-        };
-        RunSheet: {
-            sentence: string;
-            noticed: string[];
-            run: components["schemas"]["RunView"];
-            trial: components["schemas"]["TrialView"];
-            method: components["schemas"]["MethodView"];
-            article: components["schemas"]["ArticleView"] | null;
-            revision: components["schemas"]["RevisionView"];
-            readings: components["schemas"]["ReadingView"][];
-            derived: components["schemas"]["DerivedReading"][];
-            observations: components["schemas"]["ObservationView"][];
-            failures: components["schemas"]["FailureView"][];
-            photos: components["schemas"]["PhotoView"][];
-            modes: string[];
-            places: string[];
-            runs: components["schemas"]["RunDot"][];
-        };
-        RunView: {
+        "Domain.Trial.RunView": {
             id: string;
             version: number;
             trial: string;
@@ -1626,88 +1621,34 @@ export interface components {
             operator: string;
             position: string;
             startedAt: string;
-            conditions: components["schemas"]["Found"][];
-            settings: components["schemas"]["Found"][];
+            conditions: components["schemas"]["Domain.Trial.Found"][];
+            settings: components["schemas"]["Domain.Trial.Found"][];
             note: string;
-            outcome: components["schemas"]["RunOutcome"] | null;
+            outcome: components["schemas"]["Core.Run.RunOutcome"] | null;
             outcomeReason: string;
-            missing: string[];
-            amendments: components["schemas"]["Amendment"][];
+            amendments: components["schemas"]["Domain.Trial.Amendment"][];
+            filled: components["schemas"]["Core.Run.Filled"] | null;
             by: string;
         };
-        RungView: {
-            level: number;
-            held: number;
-            tried: number;
-            low: number;
-            high: number;
-        };
-        Safety: {
-            hazards: string[];
-            cautions: string[];
-            abort: string;
-            needsSignOff: boolean;
-        };
-        SessionView: {
-            name: string | null;
-            email: string | null;
-            workspaces: components["schemas"]["WorkspaceView"][];
-            token: string;
-            empty: boolean;
-        };
-        SettingRule: {
-            name: string;
-            unit: string;
-            intended: number | null;
-            tolerance: number | null;
-        };
-        /** @enum {string} */
-        Severity: "cosmetic" | "minor" | "major" | "dangerous";
-        SignOff: {
+        "Domain.Trial.SignOff": {
             by: string;
             note: string;
         };
-        SpineTag: {
-            revision: components["schemas"]["RevisionView"];
-            bar: components["schemas"]["Texture"][];
-            evidence: string;
-            waits: components["schemas"]["StationMark"][];
-            depth: number;
-        };
-        /** @enum {string} */
-        Standing: "open" | "fixUntried" | "closed" | "cameBack";
-        /** @enum {string} */
-        State: "none" | "thin" | "leaning" | "shown" | "against";
-        StationMark: {
-            station: string;
-            why: string;
-        };
-        /** @enum {string} */
-        Texture: "outline" | "sparse" | "dense" | "solid" | "dotted" | "dottedBroken" | "denseBroken" | "broken";
-        TrialInput: {
+        "Domain.Trial.TrialInput": {
             revision: string;
             method: string;
             name: string;
             question?: string;
             plannedRuns?: number;
-            repeats?: components["schemas"]["RepeatPurpose"];
-            state?: components["schemas"]["TrialState"];
-            signOff?: components["schemas"]["SignOff"] | null;
-            override?: components["schemas"]["SignOff"] | null;
+            repeats?: components["schemas"]["Domain.Trial.RepeatPurpose"];
+            state?: components["schemas"]["Domain.Trial.TrialState"];
+            signOff?: components["schemas"]["Domain.Trial.SignOff"] | null;
+            override?: components["schemas"]["Domain.Trial.SignOff"] | null;
             version?: number | null;
         };
-        TrialRow: {
-            trial: components["schemas"]["TrialView"];
-            methodName: string;
-            runs: components["schemas"]["RunDot"][];
-            from: string | null;
-            to: string | null;
-            count: string;
-            results: string[];
-        };
         /** @enum {string} */
-        TrialState: "planned" | "running" | "done";
-        TrialView: {
+        "Domain.Trial.TrialState": "planned" | "running" | "done";
+        "Domain.Trial.TrialView": {
             id: string;
             version: number;
             revision: string;
@@ -1715,43 +1656,443 @@ export interface components {
             name: string;
             question: string;
             plannedRuns: number;
-            repeats: components["schemas"]["RepeatPurpose"];
-            state: components["schemas"]["TrialState"];
-            signOff: components["schemas"]["SignOff"] | null;
-            override: components["schemas"]["SignOff"] | null;
+            repeats: components["schemas"]["Domain.Trial.RepeatPurpose"];
+            state: components["schemas"]["Domain.Trial.TrialState"];
+            signOff: components["schemas"]["Domain.Trial.SignOff"] | null;
+            override: components["schemas"]["Domain.Trial.SignOff"] | null;
             createdAt: string;
         };
-        TrySheet: {
-            sentence: string;
-            revision: components["schemas"]["RevisionView"];
-            trials: components["schemas"]["TrialRow"][];
-            methods: components["schemas"]["MethodView"][];
-            articles: components["schemas"]["ArticleView"][];
+        "Http.Account.SessionView": {
+            name: string | null;
+            email: string | null;
+            workspaces: components["schemas"]["Account.WorkspaceView"][];
+            token: string;
+            empty: boolean;
         };
-        /** @enum {string} */
-        Verdict: "higher" | "lower" | "indistinct" | "single";
-        Violation: {
+        "Http.OpenApi.ProblemDocument": {
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            violations: components["schemas"]["Http.OpenApi.Violation"][] | null;
+            questions: components["schemas"]["Action.Read.Question"][] | null;
+            theirs: {
+                [key: string]: unknown;
+            } | null;
+        };
+        "Http.OpenApi.Violation": {
             path: string;
             message: string;
         };
-        WeighSheet: {
-            sentence: string;
-            revision: components["schemas"]["RevisionView"];
-            against: components["schemas"]["RevisionView"] | null;
-            revisions: components["schemas"]["RevisionView"][];
-            requirements: components["schemas"]["RequirementView"][];
-            cells: components["schemas"]["EvidenceCell"][];
-            comparisons: components["schemas"]["MetricComparison"][];
-            outcomes: components["schemas"]["OutcomeComparison"][];
-            confidence: number;
+        "Http.Record.HistoryLine": {
+            id: string;
+            by: string;
+            at: string;
+            was: {
+                [key: string]: unknown;
+            } | null;
+            is: {
+                [key: string]: unknown;
+            };
         };
-        WithdrawInput: {
+        "Http.Record.HistoryPage": {
+            rows: components["schemas"]["Http.Record.HistoryLine"][];
+            next: string | null;
+        };
+        "Record.WithdrawInput": {
             because: string;
         };
-        WorkspaceView: {
-            id: string;
+        "Shared.MeasureView": {
+            text: string;
+            value: number;
+            unit: string;
+            resolution: number | null;
+            si: number;
+        };
+        "Sheet.Brief.BriefSheet": {
+            sentence: string;
+            limits: string;
+            device: components["schemas"]["Domain.Device.DeviceView"];
+            requirements: components["schemas"]["Domain.Device.RequirementView"][];
+            measured: components["schemas"]["Domain.Device.MetricView"][];
+            metrics: string[];
+        };
+        "Sheet.Build.ArticleRow": {
+            article: components["schemas"]["Domain.Revision.ArticleView"];
+            runs: number;
+            failures: number;
+            lost: number;
+            past: string;
+        };
+        "Sheet.Build.BuildSheet": {
+            sentence: string;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            parent: components["schemas"]["Domain.Revision.RevisionView"] | null;
+            changes: components["schemas"]["Sheet.Build.ChangeRow"][];
+            parameters: components["schemas"]["Sheet.Build.ParameterRow"][];
+            parts: components["schemas"]["Sheet.Build.PartRow"][];
+            cost: string;
+            parentCost: string | null;
+            costDifference: string | null;
+            currency: string;
+            articles: components["schemas"]["Sheet.Build.ArticleRow"][];
+            metrics: string[];
+        };
+        "Sheet.Build.ChangeRow": {
+            change: components["schemas"]["Domain.Change.ChangeView"];
+            expected: string;
+            seen: components["schemas"]["Core.Wording.Estimate"] | null;
+            computed: components["schemas"]["Core.Change.ChangeVerdict"];
+            sentence: string;
+            metricId: string;
+            runs: number;
+            together: string[];
+            against: string | null;
+        };
+        "Sheet.Build.ParameterRow": {
             name: string;
-            role: components["schemas"]["Role"];
+            here: components["schemas"]["Domain.Revision.ParameterView"] | null;
+            parent: components["schemas"]["Shared.MeasureView"] | null;
+            difference: string | null;
+            percent: string | null;
+            mark: string;
+        };
+        "Sheet.Build.PartRow": {
+            part: components["schemas"]["Domain.Revision.PartView"];
+            sum: string;
+            mark: string;
+            differs: string;
+        };
+        "Sheet.Devices.DeviceCard": {
+            device: components["schemas"]["Domain.Device.DeviceView"];
+            latest: string | null;
+            latestLetter: string | null;
+            revisions: number;
+            runs: number;
+            sentence: string;
+        };
+        "Sheet.Explain.Explanation": {
+            key: string;
+            title: string;
+            text: string;
+        };
+        "Sheet.Find.FailurePage": {
+            rows: components["schemas"]["Sheet.Find.FailureRow"][];
+            next: string | null;
+        };
+        "Sheet.Find.FailureRow": {
+            failure: components["schemas"]["Domain.Finding.FailureView"];
+            serial: string;
+            runLabel: string | null;
+            causes: components["schemas"]["Domain.Finding.CauseView"][];
+            standing: components["schemas"]["Core.Failure.Standing"];
+            sentence: string;
+            candidates: string[];
+        };
+        "Sheet.Find.FindSheet": {
+            sentence: string;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            photos: components["schemas"]["Domain.Finding.PhotoView"][];
+            morePhotos: string | null;
+            allPhotos: number;
+            failures: components["schemas"]["Sheet.Find.FailureRow"][];
+            moreFailures: string | null;
+            allFailures: number;
+            observations: components["schemas"]["Domain.Finding.ObservationView"][];
+            moreObservations: string | null;
+            allObservations: number;
+            modes: components["schemas"]["Sheet.Find.ModeRow"][];
+            allModes: number;
+            articles: components["schemas"]["Domain.Revision.ArticleView"][];
+        };
+        "Sheet.Find.ModeCount": {
+            revision: string;
+            letter: string;
+            failures: number;
+            tried: number;
+        };
+        "Sheet.Find.ModeRow": {
+            mode: string;
+            place: string;
+            counts: components["schemas"]["Sheet.Find.ModeCount"][];
+            total: number;
+            sentence: string;
+        };
+        "Sheet.Find.ObservationPage": {
+            rows: components["schemas"]["Domain.Finding.ObservationView"][];
+            next: string | null;
+        };
+        "Sheet.Find.PhotoPage": {
+            rows: components["schemas"]["Domain.Finding.PhotoView"][];
+            next: string | null;
+        };
+        "Sheet.Frame.FrameView": {
+            device: components["schemas"]["Domain.Device.DeviceView"];
+            spine: components["schemas"]["Sheet.Frame.SpineTag"][];
+            requirements: number;
+            write: boolean;
+        };
+        "Sheet.Frame.SpineTag": {
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            bar: components["schemas"]["Core.Evidence.Texture"][];
+            evidence: string;
+            waits: components["schemas"]["Sheet.Frame.StationMark"][];
+            depth: number;
+        };
+        "Sheet.Frame.StationMark": {
+            station: string;
+            why: string;
+        };
+        "Sheet.Methods.MethodRow": {
+            method: components["schemas"]["Domain.Method.MethodView"];
+            aside: string;
+            reads: string[];
+            records: string;
+            settings: string;
+            mind: string;
+        };
+        "Sheet.Methods.MethodsSheet": {
+            sentence: string;
+            methods: components["schemas"]["Sheet.Methods.MethodRow"][];
+            metrics: string[];
+        };
+        "Sheet.Next.CameOf": {
+            what: string;
+            letter: string;
+            expected: string;
+            verdict: components["schemas"]["Core.Change.ChangeVerdict"];
+            sentence: string;
+        };
+        "Sheet.Next.ConsequencesView": {
+            chosen: number;
+            cost: string;
+            hours: string;
+            sums: components["schemas"]["Sheet.Next.SumRow"][];
+            over: string[];
+            forecasts: components["schemas"]["Sheet.Next.ForecastView"][];
+            entangled: string[];
+        };
+        "Sheet.Next.FailureChoice": {
+            id: string;
+            label: string;
+        };
+        "Sheet.Next.ForecastView": {
+            metric: string;
+            unit: string;
+            now: number | null;
+            low: number | null;
+            likely: number | null;
+            high: number | null;
+            decimals: number;
+            limit: number | null;
+            nowText: string | null;
+            lowText: string | null;
+            highText: string | null;
+            limitText: string | null;
+            meets: components["schemas"]["Core.Judging.Meets"];
+            candidates: string[];
+            entangled: boolean;
+            sentence: string;
+        };
+        "Sheet.Next.NextSheet": {
+            sentence: string;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            device: components["schemas"]["Domain.Device.DeviceView"];
+            candidates: components["schemas"]["Domain.Decision.CandidateView"][];
+            settled: components["schemas"]["Domain.Decision.CandidateView"][];
+            decisions: components["schemas"]["Domain.Decision.DecisionView"][];
+            cameOf: components["schemas"]["Sheet.Next.CameOf"][];
+            consequences: components["schemas"]["Sheet.Next.ConsequencesView"];
+            nextLetter: string;
+            metrics: string[];
+            failures: components["schemas"]["Sheet.Next.FailureChoice"][];
+        };
+        "Sheet.Next.SumRow": {
+            what: string;
+            value: string;
+            limit: string | null;
+            over: boolean;
+        };
+        "Sheet.People.PeopleSheet": {
+            sentence: string;
+            people: components["schemas"]["Account.MemberView"][];
+        };
+        "Sheet.Run.Asked": {
+            method: string;
+            name: string;
+            version: number;
+            heldWhen: string;
+            channels: components["schemas"]["Sheet.Run.AskedChannel"][];
+            conditions: components["schemas"]["Core.Run.Condition"][];
+            settings: components["schemas"]["Core.Run.SettingRule"][];
+        };
+        "Sheet.Run.AskedChannel": {
+            key: string;
+            metric: string;
+            unit: string;
+            instrument: string;
+            resolution: number | null;
+            whenStopped: components["schemas"]["Core.Outcome.ResultKind"];
+            formula: string;
+        };
+        "Sheet.Run.DerivedView": {
+            channel: string;
+            metric: string;
+            formula: string;
+            text: string | null;
+            inputs: string[];
+            why: string;
+        };
+        "Sheet.Run.RunSheet": {
+            sentence: string;
+            noticed: string[];
+            run: components["schemas"]["Domain.Trial.RunView"];
+            missing: string[];
+            trial: components["schemas"]["Domain.Trial.TrialView"];
+            asked: components["schemas"]["Sheet.Run.Asked"];
+            safety: components["schemas"]["Domain.Method.Safety"];
+            article: components["schemas"]["Domain.Revision.ArticleView"] | null;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            readings: components["schemas"]["Domain.Trial.ReadingView"][];
+            derived: components["schemas"]["Sheet.Run.DerivedView"][];
+            observations: components["schemas"]["Domain.Finding.ObservationView"][];
+            failures: components["schemas"]["Domain.Finding.FailureView"][];
+            photos: components["schemas"]["Domain.Finding.PhotoView"][];
+            modes: string[];
+            places: string[];
+            runs: components["schemas"]["Sheet.Try.RunDot"][];
+        };
+        "Sheet.Runs.RunPage": {
+            rows: components["schemas"]["Sheet.Runs.RunRow"][];
+            next: string | null;
+        };
+        "Sheet.Runs.RunRow": {
+            id: string;
+            revision: string;
+            letter: string;
+            trial: string;
+            number: number;
+            serial: string;
+            startedAt: string;
+            operator: string;
+            outcome: components["schemas"]["Core.Run.RunOutcome"] | null;
+            reason: string;
+            readings: string[];
+            conditions: string;
+        };
+        "Sheet.Try.RunDot": {
+            id: string;
+            number: number;
+            startedAt: string;
+            outcome: components["schemas"]["Core.Run.RunOutcome"] | null;
+            serial: string;
+        };
+        "Sheet.Try.TrialRow": {
+            trial: components["schemas"]["Domain.Trial.TrialView"];
+            methodName: string;
+            runs: components["schemas"]["Sheet.Try.RunDot"][];
+            total: number;
+            from: string | null;
+            to: string | null;
+            count: string;
+            results: string[];
+        };
+        "Sheet.Try.TrySheet": {
+            sentence: string;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            trials: components["schemas"]["Sheet.Try.TrialRow"][];
+            methods: components["schemas"]["Domain.Method.MethodView"][];
+            articles: components["schemas"]["Domain.Revision.ArticleView"][];
+        };
+        "Sheet.Weigh.ComparisonRow": {
+            metric: string;
+            metricId: string;
+            other: components["schemas"]["Core.Wording.Estimate"] | null;
+            here: components["schemas"]["Core.Wording.Estimate"] | null;
+            difference: components["schemas"]["Core.Wording.Estimate"] | null;
+            change: components["schemas"]["Core.Wording.Estimate"] | null;
+            verdict: components["schemas"]["Core.Statistics.Verdict"] | null;
+            judged: string;
+            p: number | null;
+            how: string;
+            hereText: string;
+            otherText: string | null;
+            note: string | null;
+            footing: components["schemas"]["Sheet.Weigh.FootingView"] | null;
+            sentence: string;
+            values: number[];
+            otherValues: number[];
+            n: number;
+            otherN: number;
+            bounds: number;
+            further: components["schemas"]["Sheet.Weigh.Further"][];
+        };
+        "Sheet.Weigh.EvidenceCell": {
+            requirement: string;
+            revision: string;
+            state: components["schemas"]["Core.Evidence.State"];
+            texture: components["schemas"]["Core.Evidence.Texture"];
+            estimate: components["schemas"]["Core.Wording.Estimate"] | null;
+            bound: number | null;
+            probabilityMet: number | null;
+            runsNeeded: number | null;
+            missingConditions: string[];
+            n: number;
+            bounds: number;
+            lost: number;
+            source: string;
+            from: string | null;
+            sentence: string;
+            basis: components["schemas"]["Core.Evidence.Basis"];
+            number: string | null;
+            how: string;
+            explain: string;
+            runs: number;
+        };
+        "Sheet.Weigh.FootingDifference": {
+            what: string;
+            a: string;
+            b: string;
+            weight: components["schemas"]["Core.Footing.Footing"];
+            why: string;
+        };
+        "Sheet.Weigh.FootingView": {
+            footing: components["schemas"]["Core.Footing.Footing"];
+            sentence: string;
+            differences: components["schemas"]["Sheet.Weigh.FootingDifference"][];
+        };
+        "Sheet.Weigh.Further": {
+            sentence: string;
+            explain: string;
+        };
+        "Sheet.Weigh.OutcomeRow": {
+            metric: string;
+            metricId: string;
+            here: components["schemas"]["Core.Judging.OutcomeSide"];
+            other: components["schemas"]["Core.Judging.OutcomeSide"] | null;
+            difference: string | null;
+            p: number | null;
+            rungs: components["schemas"]["Sheet.Weigh.RungRow"][];
+            explain: string;
+            sentence: string;
+        };
+        "Sheet.Weigh.RungRow": {
+            level: string;
+            other: string | null;
+            failedThere: boolean;
+            here: string | null;
+            failedHere: boolean;
+        };
+        "Sheet.Weigh.WeighSheet": {
+            sentence: string;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            against: components["schemas"]["Domain.Revision.RevisionView"] | null;
+            revisions: components["schemas"]["Domain.Revision.RevisionView"][];
+            requirements: components["schemas"]["Domain.Device.RequirementView"][];
+            cells: components["schemas"]["Sheet.Weigh.EvidenceCell"][];
+            comparisons: components["schemas"]["Sheet.Weigh.ComparisonRow"][];
+            outcomes: components["schemas"]["Sheet.Weigh.OutcomeRow"][];
+            confidence: number;
         };
     };
     responses: never;
@@ -1762,7 +2103,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    lustrum_revision_revision_putarticle: {
+    put_article: {
         parameters: {
             query?: never;
             header?: never;
@@ -1773,7 +2114,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ArticleInput"];
+                "application/json": components["schemas"]["Domain.Revision.ArticleInput"];
             };
         };
         responses: {
@@ -1783,7 +2124,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ArticleView"];
+                    "application/json": components["schemas"]["Domain.Revision.ArticleView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -1792,12 +2133,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_decision_decision_putcandidate: {
+    put_candidate: {
         parameters: {
             query?: never;
             header?: never;
@@ -1808,7 +2149,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CandidateInput"];
+                "application/json": components["schemas"]["Domain.Decision.CandidateInput"];
             };
         };
         responses: {
@@ -1818,7 +2159,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CandidateView"];
+                    "application/json": components["schemas"]["Domain.Decision.CandidateView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -1827,12 +2168,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_decision_decision_withdrawcandidate: {
+    withdraw_candidate: {
         parameters: {
             query?: never;
             header?: never;
@@ -1843,7 +2184,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WithdrawInput"];
+                "application/json": components["schemas"]["Record.WithdrawInput"];
             };
         };
         responses: {
@@ -1853,7 +2194,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CandidateView"];
+                    "application/json": components["schemas"]["Domain.Decision.CandidateView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -1862,12 +2203,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_finding_finding_putcause: {
+    put_cause: {
         parameters: {
             query?: never;
             header?: never;
@@ -1878,7 +2219,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CauseInput"];
+                "application/json": components["schemas"]["Domain.Finding.CauseInput"];
             };
         };
         responses: {
@@ -1888,7 +2229,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CauseView"];
+                    "application/json": components["schemas"]["Domain.Finding.CauseView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -1897,12 +2238,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_revision_revision_putchange: {
+    withdraw_cause: {
         parameters: {
             query?: never;
             header?: never;
@@ -1913,7 +2254,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ChangeInput"];
+                "application/json": components["schemas"]["Record.WithdrawInput"];
             };
         };
         responses: {
@@ -1923,7 +2264,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeView"];
+                    "application/json": components["schemas"]["Domain.Finding.CauseView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -1932,12 +2273,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_revision_revision_withdrawchange: {
+    put_change: {
         parameters: {
             query?: never;
             header?: never;
@@ -1948,7 +2289,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WithdrawInput"];
+                "application/json": components["schemas"]["Domain.Change.ChangeInput"];
             };
         };
         responses: {
@@ -1958,7 +2299,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeView"];
+                    "application/json": components["schemas"]["Domain.Change.ChangeView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -1967,12 +2308,47 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_decision_decision_decision: {
+    withdraw_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Change.ChangeView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_decision: {
         parameters: {
             query?: never;
             header?: never;
@@ -1989,7 +2365,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DecisionView"];
+                    "application/json": components["schemas"]["Domain.Decision.DecisionView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -1998,12 +2374,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_decision_decision_decide: {
+    put_decision: {
         parameters: {
             query?: never;
             header?: never;
@@ -2014,7 +2390,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DecisionInput"];
+                "application/json": components["schemas"]["Domain.Decision.DecisionInput"];
             };
         };
         responses: {
@@ -2024,7 +2400,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DecisionView"];
+                    "application/json": components["schemas"]["Domain.Decision.DecisionView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2033,12 +2409,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_device_device_putdevice: {
+    put_device: {
         parameters: {
             query?: never;
             header?: never;
@@ -2049,7 +2425,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DeviceInput"];
+                "application/json": components["schemas"]["Domain.Device.DeviceInput"];
             };
         };
         responses: {
@@ -2059,7 +2435,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DeviceView"];
+                    "application/json": components["schemas"]["Domain.Device.DeviceView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2068,12 +2444,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_device_device_brief: {
+    lustrum_http_sheets_devicesheet_brief: {
         parameters: {
             query?: never;
             header?: never;
@@ -2090,7 +2466,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BriefSheet"];
+                    "application/json": components["schemas"]["Sheet.Brief.BriefSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2099,103 +2475,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_exchange_exchange_json: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_device_device_frame: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FrameView"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_method_method_ofdevice: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MethodView"][];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_exchange_exchange_csv: {
+    lustrum_http_exchange_exchange_json: {
         parameters: {
             query?: never;
             header?: never;
@@ -2219,16 +2504,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_weighing_weighing_runs: {
+    lustrum_http_sheets_devicesheet_frame: {
         parameters: {
-            query?: {
-                ids?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -2243,7 +2526,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RunRow"][];
+                    "application/json": components["schemas"]["Sheet.Frame.FrameView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2252,7 +2535,67 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_devicesheet_methods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Methods.MethodsSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_exchange_exchange_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
@@ -2279,12 +2622,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_weighing_weighing_explanations: {
+    lustrum_http_sheets_buildsheet_explanations: {
         parameters: {
             query?: never;
             header?: never;
@@ -2299,7 +2642,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Explanation"][];
+                    "application/json": components["schemas"]["Sheet.Explain.Explanation"][];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2308,12 +2651,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_finding_finding_putfailure: {
+    put_failure: {
         parameters: {
             query?: never;
             header?: never;
@@ -2324,7 +2667,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FailureInput"];
+                "application/json": components["schemas"]["Domain.Finding.FailureInput"];
             };
         };
         responses: {
@@ -2334,7 +2677,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FailureView"];
+                    "application/json": components["schemas"]["Domain.Finding.FailureView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2343,12 +2686,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_finding_finding_withdrawfailure: {
+    withdraw_failure: {
         parameters: {
             query?: never;
             header?: never;
@@ -2359,7 +2702,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WithdrawInput"];
+                "application/json": components["schemas"]["Record.WithdrawInput"];
             };
         };
         responses: {
@@ -2369,7 +2712,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FailureView"];
+                    "application/json": components["schemas"]["Domain.Finding.FailureView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2378,12 +2721,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_account_account_first: {
+    lustrum_http_account_account_first: {
         parameters: {
             query?: never;
             header?: never;
@@ -2392,7 +2735,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FirstAccountInput"];
+                "application/json": components["schemas"]["Account.FirstAccountInput"];
             };
         };
         responses: {
@@ -2402,7 +2745,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionView"];
+                    "application/json": components["schemas"]["Http.Account.SessionView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2411,7 +2754,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
@@ -2438,12 +2781,355 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_record_history_ofrecord: {
+    lustrum_http_record_record_history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Http.Record.HistoryPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_method: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Method.MethodInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Method.MethodView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_metric: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Device.MetricInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.MetricView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_observation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Finding.ObservationInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Finding.ObservationView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_observation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Finding.ObservationView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_parameter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.ParameterInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.ParameterView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_parameter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.ParameterView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_part: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.PartInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.PartView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_part: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.PartView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_account_account_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Account.ChangePasswordInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_files_photo_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -2460,7 +3146,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HistoryView"][];
+                    "application/json": components["schemas"]["Domain.Finding.PhotoView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2469,218 +3155,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_method_method_put: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MethodInput"];
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MethodView"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_finding_finding_putobservation: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ObservationInput"];
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ObservationView"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_revision_revision_putparameter: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ParameterInput"];
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ParameterView"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_revision_revision_putpart: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PartInput"];
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PartView"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_revision_revision_withdrawpart: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WithdrawInput"];
-            };
-        };
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PartView"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_finding_photo_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PhotoView"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    lustrum_finding_photo_picture: {
+    lustrum_http_files_photo_picture: {
         parameters: {
             query?: {
                 preview?: string;
@@ -2706,12 +3186,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_finding_photo_withdraw: {
+    withdraw_photo: {
         parameters: {
             query?: never;
             header?: never;
@@ -2722,7 +3202,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WithdrawInput"];
+                "application/json": components["schemas"]["Record.WithdrawInput"];
             };
         };
         responses: {
@@ -2732,7 +3212,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PhotoView"];
+                    "application/json": components["schemas"]["Domain.Finding.PhotoView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2741,12 +3221,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_reading_preview: {
+    lustrum_http_read_read_preview: {
         parameters: {
             query?: never;
             header?: never;
@@ -2755,7 +3235,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ReadingInput"];
+                "application/json": components["schemas"]["Domain.Trial.ReadingInput"];
             };
         };
         responses: {
@@ -2765,7 +3245,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReadingPreview"];
+                    "application/json": components["schemas"]["Action.Read.ReadingPreview"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2774,12 +3254,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_reading_put: {
+    put_reading: {
         parameters: {
             query?: never;
             header?: never;
@@ -2790,7 +3270,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ReadingInput"];
+                "application/json": components["schemas"]["Domain.Trial.ReadingInput"];
             };
         };
         responses: {
@@ -2800,7 +3280,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReadingView"];
+                    "application/json": components["schemas"]["Domain.Trial.ReadingView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2809,12 +3289,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_reading_amend: {
+    lustrum_http_read_read_amend: {
         parameters: {
             query?: never;
             header?: never;
@@ -2825,7 +3305,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AmendReadingInput"];
+                "application/json": components["schemas"]["Domain.Trial.AmendReadingInput"];
             };
         };
         responses: {
@@ -2835,7 +3315,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReadingView"];
+                    "application/json": components["schemas"]["Domain.Trial.ReadingView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2844,12 +3324,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_device_device_putrequirement: {
+    put_requirement: {
         parameters: {
             query?: never;
             header?: never;
@@ -2860,7 +3340,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RequirementInput"];
+                "application/json": components["schemas"]["Domain.Device.RequirementInput"];
             };
         };
         responses: {
@@ -2870,7 +3350,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RequirementView"];
+                    "application/json": components["schemas"]["Domain.Device.RequirementView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2879,12 +3359,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_device_device_withdrawrequirement: {
+    withdraw_requirement: {
         parameters: {
             query?: never;
             header?: never;
@@ -2895,7 +3375,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WithdrawInput"];
+                "application/json": components["schemas"]["Record.WithdrawInput"];
             };
         };
         responses: {
@@ -2905,7 +3385,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RequirementView"];
+                    "application/json": components["schemas"]["Domain.Device.RequirementView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2914,12 +3394,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_revision_revision_putrevision: {
+    put_revision: {
         parameters: {
             query?: never;
             header?: never;
@@ -2930,7 +3410,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RevisionInput"];
+                "application/json": components["schemas"]["Domain.Revision.RevisionInput"];
             };
         };
         responses: {
@@ -2940,7 +3420,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RevisionView"];
+                    "application/json": components["schemas"]["Domain.Revision.RevisionView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2949,12 +3429,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_revision_revision_build: {
+    lustrum_http_sheets_buildsheet_build: {
         parameters: {
             query?: never;
             header?: never;
@@ -2971,7 +3451,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BuildSheet"];
+                    "application/json": components["schemas"]["Sheet.Build.BuildSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -2980,12 +3460,45 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_finding_finding_find: {
+    lustrum_http_sheets_buildsheet_failures: {
+        parameters: {
+            query?: {
+                after?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Find.FailurePage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_find: {
         parameters: {
             query?: never;
             header?: never;
@@ -3002,7 +3515,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FindSheet"];
+                    "application/json": components["schemas"]["Sheet.Find.FindSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3011,12 +3524,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_decision_decision_next: {
+    lustrum_http_sheets_buildsheet_next: {
         parameters: {
             query?: never;
             header?: never;
@@ -3033,7 +3546,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NextSheet"];
+                    "application/json": components["schemas"]["Sheet.Next.NextSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3042,12 +3555,113 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_trial_try: {
+    lustrum_http_sheets_buildsheet_observations: {
+        parameters: {
+            query?: {
+                after?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Find.ObservationPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_photos: {
+        parameters: {
+            query?: {
+                after?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Find.PhotoPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_runs: {
+        parameters: {
+            query?: {
+                metric?: string;
+                against?: string;
+                after?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Runs.RunPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_try: {
         parameters: {
             query?: never;
             header?: never;
@@ -3064,7 +3678,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrySheet"];
+                    "application/json": components["schemas"]["Sheet.Try.TrySheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3073,12 +3687,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_weighing_weighing_weigh: {
+    lustrum_http_sheets_buildsheet_weigh: {
         parameters: {
             query?: {
                 against?: string;
@@ -3097,7 +3711,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WeighSheet"];
+                    "application/json": components["schemas"]["Sheet.Weigh.WeighSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3106,12 +3720,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_trial_run: {
+    lustrum_http_sheets_buildsheet_run: {
         parameters: {
             query?: never;
             header?: never;
@@ -3128,7 +3742,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RunSheet"];
+                    "application/json": components["schemas"]["Sheet.Run.RunSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3137,12 +3751,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_trial_putrun: {
+    put_run: {
         parameters: {
             query?: never;
             header?: never;
@@ -3153,7 +3767,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RunInput"];
+                "application/json": components["schemas"]["Domain.Trial.RunInput"];
             };
         };
         responses: {
@@ -3163,7 +3777,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RunView"];
+                    "application/json": components["schemas"]["Domain.Trial.RunView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3172,12 +3786,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_reading_amendoutcome: {
+    lustrum_http_read_read_amendoutcome: {
         parameters: {
             query?: never;
             header?: never;
@@ -3188,7 +3802,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AmendOutcomeInput"];
+                "application/json": components["schemas"]["Domain.Trial.AmendOutcomeInput"];
             };
         };
         responses: {
@@ -3198,7 +3812,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RunView"];
+                    "application/json": components["schemas"]["Domain.Trial.RunView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3207,12 +3821,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_account_account_session: {
+    lustrum_http_account_account_session: {
         parameters: {
             query?: never;
             header?: never;
@@ -3227,7 +3841,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionView"];
+                    "application/json": components["schemas"]["Http.Account.SessionView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3236,12 +3850,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_account_account_signin: {
+    lustrum_http_account_account_signin: {
         parameters: {
             query?: never;
             header?: never;
@@ -3256,7 +3870,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionView"];
+                    "application/json": components["schemas"]["Http.Account.SessionView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3265,12 +3879,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_account_account_signout: {
+    lustrum_http_account_account_signout: {
         parameters: {
             query?: never;
             header?: never;
@@ -3292,12 +3906,70 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_trial_trial_puttrial: {
+    lustrum_http_account_account_places: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account.SignedInView"][];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_account_account_leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_trial: {
         parameters: {
             query?: never;
             header?: never;
@@ -3308,7 +3980,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TrialInput"];
+                "application/json": components["schemas"]["Domain.Trial.TrialInput"];
             };
         };
         responses: {
@@ -3318,7 +3990,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrialView"];
+                    "application/json": components["schemas"]["Domain.Trial.TrialView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3327,12 +3999,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_device_device_ofworkspace: {
+    lustrum_http_sheets_devicesheet_ofworkspace: {
         parameters: {
             query?: never;
             header?: never;
@@ -3349,7 +4021,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DeviceCard"][];
+                    "application/json": components["schemas"]["Sheet.Devices.DeviceCard"][];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3358,12 +4030,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_exchange_exchange_import: {
+    lustrum_http_exchange_exchange_import: {
         parameters: {
             query?: never;
             header?: never;
@@ -3380,7 +4052,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ImportView"];
+                    "application/json": components["schemas"]["Action.Exchange.ImportView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3389,12 +4061,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_account_account_members: {
+    lustrum_http_account_account_members: {
         parameters: {
             query?: never;
             header?: never;
@@ -3411,7 +4083,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MemberView"][];
+                    "application/json": components["schemas"]["Sheet.People.PeopleSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3420,12 +4092,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_account_account_letin: {
+    lustrum_http_account_account_letin: {
         parameters: {
             query?: never;
             header?: never;
@@ -3436,7 +4108,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MemberInput"];
+                "application/json": components["schemas"]["Account.MemberInput"];
             };
         };
         responses: {
@@ -3446,7 +4118,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MemberView"];
+                    "application/json": components["schemas"]["Account.MemberView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3455,12 +4127,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };
     };
-    lustrum_account_account_letout: {
+    lustrum_http_account_account_letout: {
         parameters: {
             query?: never;
             header?: never;
@@ -3485,7 +4157,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
                 };
             };
         };

@@ -3,23 +3,22 @@ import { Route, Routes } from 'react-router';
 
 import { useSession } from '../api/queries';
 import { Button } from '../ui/Button';
+import type { Registered } from '../ui/place';
 import { Sheet } from '../ui/Sheet';
 import { Devices } from './Devices';
 import { DeviceFrame } from './DeviceFrame';
 import { FirstAccount } from './FirstAccount';
 import { SignIn } from './SignIn';
 
-const Build = lazy(() => import('../stations/build/Build'));
-const Try = lazy(() => import('../stations/try/Try'));
-const Run = lazy(() => import('../stations/try/Run'));
-const Find = lazy(() => import('../stations/find/Find'));
-const Weigh = lazy(() => import('../stations/weigh/Weigh'));
-const Next = lazy(() => import('../stations/next/Next'));
-const DecisionPage = lazy(() => import('../stations/next/DecisionPage'));
 const Brief = lazy(() => import('../plate/Brief'));
 const Methods = lazy(() => import('../plate/Methods'));
 const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
+
+/** Every folder of a station that registers itself; another one appears without a line here. */
+const STATION_VIEWS = Object.values(
+  import.meta.glob<{ station: Registered }>('../stations/*/station.ts', { eager: true }),
+).flatMap(({ station }) => station.views);
 
 export function App() {
   const session = useSession();
@@ -46,13 +45,9 @@ export function App() {
           <Route path="brief" element={<Brief />} />
           <Route path="methods" element={<Methods />} />
           <Route path="sharing" element={<Sharing />} />
-          <Route path=":letter/build" element={<Build />} />
-          <Route path=":letter/try" element={<Try />} />
-          <Route path=":letter/try/run/:run" element={<Run />} />
-          <Route path=":letter/find" element={<Find />} />
-          <Route path=":letter/weigh" element={<Weigh />} />
-          <Route path=":letter/next" element={<Next />} />
-          <Route path=":letter/next/decision/:decision" element={<DecisionPage />} />
+          {STATION_VIEWS.map(({ path, view: View }) => (
+            <Route key={path} path={`:letter/${path}`} element={<View />} />
+          ))}
           <Route path="*" element={<NothingHere />} />
         </Route>
         <Route

@@ -1,19 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useNavigate, useParams, useLocation } from 'react-router';
 
 import { frameQuery } from '../api/queries';
-import { useOnline } from '../offline/useOnline';
+import { useOnline } from '../outbox/useOnline';
 import { Sheet } from '../ui/Sheet';
 import { Waiting } from '../ui/Waiting';
-import { FindPlace } from './FindPlace';
+import { LookUp } from './LookUp';
 import { KeysSlip } from './KeysSlip';
-import { PlaceContext, STATIONS, stationPath, type Frame, type Station } from './place';
+import { forgetBegin, PlaceContext, STATIONS, stationPath, type Frame, type Station } from '../ui/place';
 import { Plate } from './Plate';
 import { Spine } from './Spine';
 import { Stations } from './Stations';
 import { TopRight } from './TopRight';
-import { useKeys } from './useKeys';
+import { useKeys } from '../ui/useKeys';
 
 /** What surrounds every sheet of a device: plate, spine and stations. */
 export function DeviceFrame() {
@@ -31,7 +31,8 @@ function Framed({ frame }: { frame: Frame }) {
   const { pathname } = useLocation();
   const navigate = useNavigate();
   const online = useOnline();
-  const [finding, setFinding] = useState(false);
+  useEffect(forgetBegin, [pathname]);
+  const [looking, setLooking] = useState(false);
   const [keys, setKeys] = useState(false);
   const device = frame.device.id;
   const tag =
@@ -48,7 +49,7 @@ function Framed({ frame }: { frame: Frame }) {
     ...Object.fromEntries(STATIONS.map((s, i) => [String(i + 1), () => go(s, 0)])),
     '[': () => go(null, 1),
     ']': () => go(null, -1),
-    f: () => setFinding(true),
+    '/': () => setLooking(true),
     '?': () => setKeys(true),
   });
 
@@ -60,14 +61,14 @@ function Framed({ frame }: { frame: Frame }) {
       <div className="frame-only flex items-center justify-between gap-2 border-b border-rule bg-sheet px-3 py-1.5 lg:border-r lg:px-4">
         <Plate frame={frame} tag={tag} station={station ?? 'build'} />
         <div className="flex items-center lg:hidden">
-          <FindButton onClick={() => setFinding(true)} />
+          <LookUpButton onClick={() => setLooking(true)} />
           <TopRight />
         </div>
       </div>
       <div className="frame-only flex items-center justify-between border-b border-rule bg-sheet px-1 sm:px-4">
         <Stations device={device} tag={tag} current={station} />
         <div className="hidden items-center gap-1 lg:flex">
-          <FindButton onClick={() => setFinding(true)} />
+          <LookUpButton onClick={() => setLooking(true)} />
           <TopRight />
         </div>
       </div>
@@ -94,20 +95,20 @@ function Framed({ frame }: { frame: Frame }) {
           )}
         </Suspense>
       </main>
-      <FindPlace frame={frame} open={finding} onClose={() => setFinding(false)} />
+      <LookUp frame={frame} open={looking} onClose={() => setLooking(false)} />
       <KeysSlip open={keys} onClose={() => setKeys(false)} />
     </div>
   );
 }
 
-function FindButton({ onClick }: { onClick: () => void }) {
+function LookUpButton({ onClick }: { onClick: () => void }) {
   return (
     <button
       type="button"
       onClick={onClick}
       className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"
     >
-      Find
+      Look up
     </button>
   );
 }

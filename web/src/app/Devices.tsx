@@ -2,16 +2,18 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
-import { api, must, ProblemError, sendJson, type Schemas } from '../api/client';
-import { devicesQuery, useRefresh, useSession } from '../api/queries';
+import { must, send, type Schemas } from '../api/client';
+import { putRecord } from '../api/records';
+import { devicesQuery, useSession } from '../api/queries';
+import { useWrite } from '../api/useWrite';
 import { uuid } from '../api/uuid';
 import { DEVICE_FIELDS } from '../plate/deviceFields';
 import { Button } from '../ui/Button';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty } from '../ui/Sheet';
 import { Tag } from '../ui/Tag';
-import { stationPath, useBegin } from './place';
-import { useKeys } from './useKeys';
+import { stationPath, useBegin } from '../ui/place';
+import { useKeys } from '../ui/useKeys';
 import { TopRight } from './TopRight';
 
 /** All workspaces of a person with their devices. */
@@ -92,12 +94,7 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
         label="Make device"
         onClose={() => setEditing(null)}
         save={async (id, values, version) => {
-          await must(
-            api.PUT('/api/devices/{id}', {
-              params: { path: { id } },
-              body: { ...values, workspace: workspace.id, version } as never,
-            }),
-          );
+          await putRecord('devices', id, { ...values, workspace: workspace.id, version });
           await navigate(`/d/${id}/brief`);
         }}
       />
@@ -105,35 +102,39 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
   );
 }
 
+const MOST_BYTES = 60_000_000;
+
 function Import({ workspace }: { workspace: string }) {
   const file = useRef<HTMLInputElement>(null);
   const [state, setState] = useState('');
-  const refresh = useRefresh();
+  const write = useWrite();
 
   async function take(chosen: File | undefined) {
     if (chosen === undefined) return;
     setState('Bringing it in …');
-    try {
-      if (chosen.size > 60_000_000)
+    const kept = await write.run(async () => {
+      if (chosen.size > MOST_BYTES)
         throw new Error('This file is larger than 60 MB, which is the most that can be brought in.');
-      const done = await sendJson<Schemas['ImportView']>(`/api/workspaces/${workspace}/import`, await chosen.text());
-      setState(`${done.name} is in: ${done.records} records.`);
-      await refresh();
-    } catch (error) {
-      const where = error instanceof ProblemError ? (error.document.violations?.[0]?.path ?? '') : '';
-      setState(
-        `${error instanceof Error ? error.message : 'It could not be read.'}${where === '' ? '' : ` (at ${where})`} Nothing was stored.`,
+      const done = await must(
+        send<Schemas['ImportView']>('POST', `/api/workspaces/${workspace}/import`, await chosen.text()),
       );
-    } finally {
-      if (file.current) file.current.value = '';
-    }
+      setState(done.sentence);
+    });
+    if (!kept) setState('');
+    if (file.current) file.current.value = '';
   }
+  const where = Object.keys(write.violations)[0];
 
   return (
     <>
       {state !== '' && (
         <p role="status" className="self-center text-sm text-soft">
           {state}
+        </p>
+      )}
+      {write.problem !== '' && (
+        <p role="alert" className="basis-full text-sm font-semibold text-oxide">
+          {write.problem} {where !== undefined && `(at ${where})`} Nothing was stored.
         </p>
       )}
       <input

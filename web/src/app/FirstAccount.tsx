@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 
-import { api, must, setToken } from '../api/client';
+import { must, send, setToken, type Schemas } from '../api/client';
 import { sessionQuery } from '../api/queries';
 import type { Field } from '../ui/fields';
 import { RecordForm } from '../ui/RecordForm';
@@ -28,7 +28,7 @@ export function FirstAccount() {
           draft="first-account"
           label="Make account"
           save={async (values) => {
-            const session = await must(api.POST('/api/first-account', { body: values as never }));
+            const session = await must(send<Schemas['SessionView']>('POST', '/api/first-account', values));
             setToken(session.token);
             client.setQueryData(sessionQuery.queryKey, session);
           }}

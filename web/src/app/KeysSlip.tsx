@@ -4,7 +4,7 @@ const KEYS: [string, string][] = [
   ['1 … 5', 'Build, Try, Find, Weigh, Next'],
   ['[ and ]', 'older and newer build'],
   ['n', 'new here: a change, a trial, a failure, a candidate'],
-  ['f', 'find a build, a station or a sheet'],
+  ['/', 'look up a build, a station or a sheet'],
   ['?', 'this list'],
   ['Esc', 'close what is open'],
 ];

@@ -2,8 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 
-import { api, must, ProblemError } from '../api/client';
-import { membersQuery, useRefresh, useSession } from '../api/queries';
+import { api, must, send } from '../api/client';
+import { membersQuery, useSession } from '../api/queries';
+import { useWrite } from '../api/useWrite';
 import { Button } from '../ui/Button';
 import type { Field } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
@@ -33,21 +34,16 @@ export default function People() {
   const { workspace = '' } = useParams();
   const session = useSession();
   const members = useQuery(membersQuery(workspace));
-  const refresh = useRefresh();
+  const write = useWrite();
+  const { problem } = write;
   const [editing, setEditing] = useState<Editing>(null);
-  const [problem, setProblem] = useState('');
   const mine = session.data?.workspaces.find((w) => w.id === workspace);
   const lead = mine?.role === 'lead';
 
-  async function letOut(person: string) {
-    setProblem('');
-    try {
-      await must(api.DELETE('/api/workspaces/{id}/members/{person}', { params: { path: { id: workspace, person } } }));
-      await refresh();
-    } catch (error) {
-      setProblem(error instanceof ProblemError ? error.message : 'That did not work. Try again in a moment.');
-    }
-  }
+  const letOut = (person: string) =>
+    write.run(() =>
+      must(api.DELETE('/api/workspaces/{id}/members/{person}', { params: { path: { id: workspace, person } } })),
+    );
 
   return (
     <div className="mx-auto max-w-4xl px-3 py-4 sm:px-8">
@@ -59,10 +55,10 @@ export default function People() {
       </header>
       <main>
         <Waiting query={members} title="People">
-          {(list) => (
+          {({ sentence, people }) => (
             <Sheet
               title="People"
-              sentence={`${mine?.name ?? 'This workspace'} has ${list.length} ${list.length === 1 ? 'person' : 'people'}, ${list.filter((m) => m.role !== 'viewer').length} of whom can write.`}
+              sentence={sentence}
               actions={
                 lead && (
                   <Button look="primary" onClick={() => setEditing({ id: 'member', record: { role: 'member' } })}>
@@ -77,8 +73,17 @@ export default function People() {
                 </p>
               )}
               <table className="mt-4 w-full">
+                <thead>
+                  <tr className="text-xs text-soft">
+                    <th className="cell font-normal">Person</th>
+                    <th className="cell font-normal">Role</th>
+                    <th className="cell font-normal">
+                      <span className="sr-only">What can be done</span>
+                    </th>
+                  </tr>
+                </thead>
                 <tbody>
-                  {list.map((m) => (
+                  {people.map((m) => (
                     <tr key={m.id} className="border-t border-rule">
                       <td className="cell">
                         <span className="font-semibold">{m.name}</span>
@@ -117,9 +122,9 @@ export default function People() {
         onClose={() => setEditing(null)}
         save={(_, values) =>
           must(
-            api.PUT('/api/workspaces/{id}/members', {
-              params: { path: { id: workspace } },
-              body: { ...values, password: values['password'] === '' ? null : values['password'] } as never,
+            send('PUT', `/api/workspaces/${workspace}/members`, {
+              ...values,
+              password: values['password'] === '' ? null : values['password'],
             }),
           )
         }

@@ -2,7 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
 
 import { Tag } from '../ui/Tag';
-import { stationPath, type Frame, type SpineTag, type Station } from './place';
+import { stationPath, type Frame, type SpineTag, type Station } from '../ui/place';
 import { Spine } from './Spine';
 
 const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 
-import { api, must, ProblemError, setToken } from '../api/client';
+import { api, must, ProblemError, send, setToken, type Schemas } from '../api/client';
 import { sessionQuery } from '../api/queries';
 import { Button } from '../ui/Button';
 
@@ -21,7 +21,10 @@ export function SignIn() {
       const fresh = await must(api.GET('/api/session'));
       setToken(fresh.token);
       const session = await must(
-        api.POST('/api/session', { body: { email: form.get('email'), password: form.get('password') } as never }),
+        send<Schemas['SessionView']>('POST', '/api/session', {
+          email: form.get('email'),
+          password: form.get('password'),
+        }),
       );
       setToken(session.token);
       client.setQueryData(sessionQuery.queryKey, session);

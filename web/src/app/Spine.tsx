@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 
 import { Tag } from '../ui/Tag';
 import { Texture } from '../ui/Texture';
-import { stationPath, type Frame, type SpineTag, type Station } from './place';
+import { stationPath, type Frame, type SpineTag, type Station } from '../ui/place';
 
 /** The device's builds, newest on top, each with its evidence. */
 export function Spine({ frame, current, station }: { frame: Frame; current: SpineTag | undefined; station: Station }) {

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 
-import { STATIONS, stationPath, type SpineTag, type Station } from './place';
+import { STATIONS, stationPath, type SpineTag, type Station } from '../ui/place';
 
 /** The stations in work order on one line; a mark where something waits. */
 export function Stations({

@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 
 import { api, must } from '../api/client';
 import { sessionQuery, useSession } from '../api/queries';
-import { dropAllDrafts } from '../offline/drafts';
+import { dropAllDrafts } from '../outbox/drafts';
 
 const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';
 

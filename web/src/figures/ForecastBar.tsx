@@ -5,12 +5,11 @@ import type { Schemas } from '../api/client';
 const WIDTH = 400;
 
 /** Where a metric is now and where the chosen candidates would take it, against its limit. Forecast: outline only. */
-export function ForecastBar({ forecast: f }: { forecast: Schemas['MetricForecast'] }) {
+export function ForecastBar({ forecast: f }: { forecast: Schemas['ForecastView'] }) {
   if (f.now === null || f.low === null || f.high === null || f.likely === null) return null;
   const numbers = [f.now, f.low, f.high, ...(f.limit === null ? [] : [f.limit])];
   const pad = (Math.max(...numbers) - Math.min(...numbers) || Math.abs(f.now) || 1) * 0.14;
   const x = scaleLinear({ domain: [Math.min(...numbers) - pad, Math.max(...numbers) + pad], range: [14, WIDTH - 14] });
-  const text = (v: number) => v.toFixed(f.decimals).replace('-', '−');
   return (
     <svg viewBox={`0 0 ${WIDTH} 56`} className="w-full" role="img" aria-label={f.sentence}>
       <line x1="10" x2={WIDTH - 10} y1="34" y2="34" stroke="var(--color-soft)" strokeWidth="0.8" />
@@ -26,7 +25,7 @@ export function ForecastBar({ forecast: f }: { forecast: Schemas['MetricForecast
             strokeDasharray="5 3"
           />
           <text x={x(f.limit)} y="12" textAnchor="middle" fontSize="14" fill="var(--color-blue)">
-            limit {f.limit}
+            limit {f.limitText}
           </text>
         </g>
       )}
@@ -42,7 +41,7 @@ export function ForecastBar({ forecast: f }: { forecast: Schemas['MetricForecast
       <line x1={x(f.likely)} x2={x(f.likely)} y1="24" y2="36" stroke="var(--color-ink)" strokeWidth="1.3" />
       <rect x={x(f.now) - 4} y="26" width="8" height="8" fill="var(--color-ink)" />
       <text x={x(f.now)} y="53" textAnchor="middle" fontSize="14" fill="var(--color-ink)">
-        now {text(f.now)}
+        now {f.nowText}
       </text>
     </svg>
   );

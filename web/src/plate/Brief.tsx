@@ -2,11 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
-import { api, must, type Schemas } from '../api/client';
+import { type Schemas } from '../api/client';
+import { putRecord } from '../api/records';
 import { briefQuery } from '../api/queries';
 import { uuid } from '../api/uuid';
-import { stationPath, useBegin, useFrame } from '../app/place';
-import { REVISION_FIELDS } from '../stations/build/forms';
+import { stationPath, useBegin, useFrame } from '../ui/place';
+import { REVISION_FIELDS } from '../ui/records/revisionFields';
 import { Button } from '../ui/Button';
 import type { Field } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
@@ -49,7 +50,11 @@ function requirementFields(metrics: string[]): Field[] {
   ];
 }
 
-type Form = { kind: 'device' | 'requirement' | 'revision'; editing: Exclude<Editing, null> } | null;
+const METRIC_FIELDS: Field<Schemas['MetricInput']>[] = [
+  { name: 'name', label: 'Name', hint: 'Requirements, channels, changes and effects all follow.' },
+];
+
+type Form = { kind: 'device' | 'requirement' | 'revision' | 'metric'; editing: Exclude<Editing, null> } | null;
 
 /** The device's brief: what it is for, its limits and its requirements; and the way to its first build. */
 export default function Brief() {
@@ -115,13 +120,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
       >
         {device.brief !== '' && <p className="mt-3 max-w-prose">{device.brief}</p>}
         {device.users !== '' && <p className="mt-1 max-w-prose text-soft">{device.users}</p>}
-        <p className="mt-2 text-sm text-soft">
-          {device.gates === 'formal' ? 'Formal stages' : 'Open loop, no gates'} · shown at{' '}
-          {Math.round(device.confidence * 100)} % confidence
-          {device.costLimit !== null && ` · a next build may cost ${device.costLimit.toFixed(2)} ${device.currency}`}
-          {device.hoursLimit !== null && ` · and take ${device.hoursLimit} h`}
-          {device.changesLimit !== null && ` · at most ${device.changesLimit} changes at once`}
-        </p>
+        <p className="mt-2 text-sm text-soft">{sheet.limits}</p>
         <Part title="Requirements">
           {sheet.requirements.length === 0 ? (
             <Empty action={write && <Button onClick={begin}>Add requirement</Button>}>
@@ -139,10 +138,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                         {!r.must && <span className="font-normal text-soft"> (should)</span>}
                       </td>
                       <td className="cell">
-                        {r.metric}{' '}
-                        {r.kind === 'check'
-                          ? ''
-                          : `${r.direction === 'atLeast' ? 'at least' : 'at most'} ${r.limit} ${r.unit}`}
+                        {r.metric} {r.limitText}
                       </td>
                       <td className="cell text-soft">
                         {KIND[r.kind]}
@@ -173,6 +169,28 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
             </Link>
           </p>
         )}
+        {sheet.measured.length > 0 && (
+          <Part title="Metrics" aside="a new name is taken over everywhere">
+            <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm">
+              {sheet.measured.map((m) => (
+                <li key={m.id}>
+                  {write ? (
+                    <button
+                      type="button"
+                      className="min-h-6 cursor-pointer text-blue underline"
+                      aria-label={`Rename ${m.name}`}
+                      onClick={() => setForm({ kind: 'metric', editing: { id: m.id, record: { ...m } } })}
+                    >
+                      {m.name}
+                    </button>
+                  ) : (
+                    m.name
+                  )}
+                </li>
+              ))}
+            </ul>
+          </Part>
+        )}
       </Sheet>
       <RecordSlip
         title="Brief"
@@ -180,14 +198,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         editing={editing('device')}
         fields={DEVICE_FIELDS}
         onClose={close}
-        save={(id, values, version) =>
-          must(
-            api.PUT('/api/devices/{id}', {
-              params: { path: { id } },
-              body: { ...values, workspace: device.workspace, version } as never,
-            }),
-          )
-        }
+        save={(id, values, version) => putRecord('devices', id, { ...values, workspace: device.workspace, version })}
       />
       <RecordSlip
         title="Requirement"
@@ -196,19 +207,14 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         fields={requirementFields(sheet.metrics)}
         onClose={close}
         save={(id, values, version) =>
-          must(
-            api.PUT('/api/requirements/{id}', {
-              params: { path: { id } },
-              body: {
-                ...values,
-                limit: values['limit'] ?? 0,
-                coverage: values['coverage'] ?? 0.9,
-                device: device.id,
-                place: form?.editing.record['place'] ?? sheet.requirements.length,
-                version,
-              } as never,
-            }),
-          )
+          putRecord('requirements', id, {
+            ...values,
+            limit: values['limit'] ?? 0,
+            coverage: values['coverage'] ?? 0.9,
+            device: device.id,
+            place: form?.editing.record['place'] ?? sheet.requirements.length,
+            version,
+          })
         }
       />
       <RecordSlip
@@ -234,14 +240,19 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         onClose={close}
         label="Make build"
         save={async (id, values, version) => {
-          await must(
-            api.PUT('/api/revisions/{id}', {
-              params: { path: { id } },
-              body: { parent: null, ...values, device: device.id, version } as never,
-            }),
-          );
+          await putRecord('revisions', id, { parent: null, ...values, device: device.id, version });
           await navigate(stationPath(device.id, String(values['letter']).trim(), 'build'));
         }}
+      />
+      <RecordSlip
+        title="Metric"
+        kind={`metric:${device.id}`}
+        editing={editing('metric')}
+        fields={METRIC_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          putRecord('metrics', id, { ...form?.editing.record, ...values, device: device.id, version })
+        }
       />
     </>
   );

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 
-import { api, must, type Schemas } from '../api/client';
+import { type Schemas } from '../api/client';
+import { putRecord } from '../api/records';
 import { methodsQuery } from '../api/queries';
 import { uuid } from '../api/uuid';
-import { useBegin, useFrame } from '../app/place';
+import { useBegin, useFrame } from '../ui/place';
 import { Button } from '../ui/Button';
 import type { FieldOrRows } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
@@ -108,12 +109,12 @@ export default function Methods() {
   const query = useQuery(methodsQuery(frame.device.id));
   return (
     <Waiting query={query} title="Methods and instruments">
-      {(methods) => <MethodList methods={methods} />}
+      {(sheet) => <MethodList sheet={sheet} />}
     </Waiting>
   );
 }
 
-function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
+function MethodList({ sheet }: { sheet: Schemas['MethodsSheet'] }) {
   const frame = useFrame();
   const [editing, setEditing] = useState<Editing>(null);
   const begin = useCallback(
@@ -121,17 +122,11 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
     [],
   );
   useBegin(frame.write ? begin : null);
-  const unsafe = methods.filter((m) => m.safety.abort.trim() === '').length;
-  const channels = methods.reduce((n, m) => n + m.channels.length, 0);
   return (
     <>
       <Sheet
         title="Methods and instruments"
-        sentence={
-          methods.length === 0
-            ? 'No methods yet. One method with one channel is enough for a first run.'
-            : `${methods.length} ${methods.length === 1 ? 'method measures' : 'methods measure'} ${channels} ${channels === 1 ? 'channel' : 'channels'}${unsafe > 0 ? `; ${unsafe} ${unsafe === 1 ? 'does' : 'do'} not say when to stop` : '; each says when to stop'}.`
-        }
+        sentence={sheet.sentence}
         actions={
           frame.write && (
             <Button look="primary" onClick={begin}>
@@ -140,91 +135,22 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
           )
         }
       >
-        {methods.length === 0 && (
+        {sheet.methods.length === 0 && (
           <Empty>
             A method says what is read, in which unit, what must be written down beside it, and when to stop. It is what
             makes two builds comparable.
           </Empty>
         )}
-        {methods.map((m) => (
-          <Part
-            key={m.id}
-            title={m.name}
-            aside={`${m.rig === '' ? '' : `${m.rig} · `}version ${m.version} · ${m.minutes} min a run`}
-            actions={
-              frame.write && (
-                <Button
-                  look="quiet"
-                  aria-label={`Edit ${m.name}`}
-                  onClick={() => setEditing({ id: m.id, record: { ...m, ...m.safety } })}
-                >
-                  Edit
-                </Button>
-              )
+        {sheet.methods.map((row) => (
+          <MethodPart
+            key={row.method.id}
+            row={row}
+            edit={
+              frame.write
+                ? () => setEditing({ id: row.method.id, record: { ...row.method, ...row.method.safety } })
+                : null
             }
-          >
-            {m.purpose !== '' && <p>{m.purpose}</p>}
-            <dl className="mt-1 grid gap-x-4 text-sm sm:grid-cols-[10rem_1fr]">
-              <dt className="text-soft">Reads</dt>
-              <dd>
-                {m.channels.map((c) => (
-                  <span key={c.key} className="block">
-                    {c.metric} in {c.unit}
-                    {c.formula !== '' && `, worked out as ${c.formula}`}
-                    {c.instrument !== '' && `, ${c.instrument}`}
-                    {c.resolution !== null && `, steps of ${c.resolution}`}
-                    {c.low !== null && c.high !== null && `, plausible ${c.low} to ${c.high}`}
-                  </span>
-                ))}
-                {m.channels.length === 0 &&
-                  (m.outcomeMetric === '' ? 'nothing' : `only whether it holds: ${m.outcomeMetric}`)}
-              </dd>
-              {m.conditions.length > 0 && (
-                <>
-                  <dt className="text-soft">Records</dt>
-                  <dd>
-                    {m.conditions
-                      .map(
-                        (c) =>
-                          `${c.name}${c.unit === '' ? '' : ` (${c.unit}${c.tolerance === null ? '' : `, equal within ${c.tolerance}`})`}`,
-                      )
-                      .join(', ')}
-                  </dd>
-                </>
-              )}
-              {m.settings.length > 0 && (
-                <>
-                  <dt className="text-soft">Set to</dt>
-                  <dd>
-                    {m.settings
-                      .map(
-                        (s) =>
-                          `${s.name} ${s.intended ?? ''} ${s.unit}${s.tolerance === null ? '' : ` ± ${s.tolerance}`}`,
-                      )
-                      .join(', ')}
-                  </dd>
-                </>
-              )}
-              {m.heldWhen !== '' && (
-                <>
-                  <dt className="text-soft">Held when</dt>
-                  <dd>{m.heldWhen}</dd>
-                </>
-              )}
-              {m.notRepresented !== '' && (
-                <>
-                  <dt className="text-soft">Does not represent</dt>
-                  <dd>{m.notRepresented}</dd>
-                </>
-              )}
-              <dt className="text-oxide">Mind</dt>
-              <dd>
-                {[...m.safety.hazards, ...m.safety.cautions].join('. ') || 'no hazards written down'}.{' '}
-                {m.safety.abort || 'It does not say when to stop.'}
-                {m.safety.needsSignOff && ' Needs a sign-off.'} Local rules and licensed practice come first.
-              </dd>
-            </dl>
-          </Part>
+          />
         ))}
       </Sheet>
       <RecordSlip
@@ -235,20 +161,59 @@ function MethodList({ methods }: { methods: Schemas['MethodView'][] }) {
         wide
         onClose={() => setEditing(null)}
         save={(id, { hazards, cautions, abort, needsSignOff, ...values }, version) =>
-          must(
-            api.PUT('/api/methods/{id}', {
-              params: { path: { id } },
-              body: {
-                ...values,
-                minutes: values['minutes'] ?? 10,
-                device: frame.device.id,
-                safety: { hazards, cautions, abort, needsSignOff },
-                version,
-              } as never,
-            }),
-          )
+          putRecord('methods', id, {
+            ...values,
+            minutes: values['minutes'] ?? 10,
+            device: frame.device.id,
+            safety: { hazards, cautions, abort, needsSignOff },
+            version,
+          })
         }
       />
+    </>
+  );
+}
+
+function MethodPart({ row, edit }: { row: Schemas['MethodRow']; edit: (() => void) | null }) {
+  const m = row.method;
+  return (
+    <Part
+      title={m.name}
+      aside={row.aside}
+      actions={
+        edit !== null && (
+          <Button look="quiet" aria-label={`Edit ${m.name}`} onClick={edit}>
+            Edit
+          </Button>
+        )
+      }
+    >
+      {m.purpose !== '' && <p>{m.purpose}</p>}
+      <dl className="mt-1 grid gap-x-4 text-sm sm:grid-cols-[10rem_1fr]">
+        <Line name="Reads" text={row.reads} />
+        <Line name="Records" text={[row.records]} />
+        <Line name="Set to" text={[row.settings]} />
+        <Line name="Held when" text={[m.heldWhen]} />
+        <Line name="Does not represent" text={[m.notRepresented]} />
+        <Line name="Mind" text={[row.mind]} grave />
+      </dl>
+    </Part>
+  );
+}
+
+function Line({ name, text, grave = false }: { name: string; text: string[]; grave?: boolean }) {
+  const said = text.filter((t) => t !== '');
+  if (said.length === 0) return null;
+  return (
+    <>
+      <dt className={grave ? 'text-oxide' : 'text-soft'}>{name}</dt>
+      <dd>
+        {said.map((t) => (
+          <span key={t} className="block">
+            {t}
+          </span>
+        ))}
+      </dd>
     </>
   );
 }

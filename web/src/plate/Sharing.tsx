@@ -1,4 +1,4 @@
-import { useFrame } from '../app/place';
+import { useFrame } from '../ui/place';
 import { Part, Sheet } from '../ui/Sheet';
 
 /** What can be taken out of Lustrum, in open formats. */

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { useFieldArray, useForm, type Control, type UseFormRegister } from 'react-hook-form';
 
 import { ProblemError } from '../api/client';
-import { dropDraft, keepDraft, readDraft } from '../offline/drafts';
+import { dropDraft, keepDraft, readDraft } from '../outbox/drafts';
 import { Button } from './Button';
 import { fromForm, toForm, type FieldOrRows, type Rows, type Values } from './fields';
 import { FieldInput } from './FieldInput';
@@ -13,15 +13,15 @@ type Conflict = { theirs: Values; version: number };
  * The form of a record. What is typed is kept on this device until the server has it; what is wrong is said at its
  * field; when somebody else was quicker, both versions are shown.
  */
-export function RecordForm({
-  fields,
+export function RecordForm<T = Values>({
+  fields: typed,
   record,
   draft,
   save,
   onSaved,
   label = 'Save',
 }: {
-  fields: FieldOrRows[];
+  fields: FieldOrRows<T>[];
   /** What it starts from; its `version` is what the edit is against. */
   record: Values;
   /** Under which name unsaved typing is kept. */
@@ -30,6 +30,8 @@ export function RecordForm({
   onSaved: () => void;
   label?: string;
 }) {
+  // The names of the fields are the input's; from here on they are only names.
+  const fields: FieldOrRows[] = typed;
   const initial = toForm(fields, record);
   const { register, control, handleSubmit, reset, subscribe, setError, formState } = useForm<Values>({
     defaultValues: initial,

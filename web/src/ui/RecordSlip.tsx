@@ -1,4 +1,3 @@
-import { useRefresh } from '../api/queries';
 import type { FieldOrRows, Values } from './fields';
 import { RecordForm } from './RecordForm';
 import { Slip } from './Slip';
@@ -6,8 +5,8 @@ import { Slip } from './Slip';
 /** What a slip is open for: a new record or one that is edited. */
 export type Editing = { id: string; record: Values } | null;
 
-/** A slip with the form of one record; closes and refreshes the sheets when it is kept. */
-export function RecordSlip({
+/** A slip with the form of one record; closes when it is kept. */
+export function RecordSlip<T = Values>({
   title,
   kind,
   editing,
@@ -22,14 +21,13 @@ export function RecordSlip({
   /** Names the draft of a new record together with what it belongs to. */
   kind: string;
   editing: Editing;
-  fields: FieldOrRows[];
+  fields: FieldOrRows<T>[];
   save: (id: string, values: Values, version: number | null) => Promise<unknown>;
   onClose: () => void;
   label?: string;
   wide?: boolean;
   draft?: string;
 }) {
-  const refresh = useRefresh();
   return (
     <Slip open={editing !== null} onClose={onClose} title={title} wide={wide}>
       {editing !== null && (
@@ -38,10 +36,7 @@ export function RecordSlip({
           record={editing.record}
           draft={draft ?? (typeof editing.record['version'] === 'number' ? `${kind}:${editing.id}` : `${kind}:new`)}
           save={(values, version) => save(editing.id, values, version)}
-          onSaved={() => {
-            onClose();
-            void refresh();
-          }}
+          onSaved={onClose}
           {...(label === undefined ? {} : { label })}
         />
       )}

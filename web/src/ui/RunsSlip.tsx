@@ -1,20 +1,24 @@
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 
 import { runsQuery } from '../api/queries';
+import { Button } from './Button';
 import { Slip } from './Slip';
 import { dayAndTime } from './time';
 import { useExplanation } from './useExplanation';
 import { OUTCOME } from './words';
 
-export type Opened = { title: string; sentence: string; how: string; runs: string[]; explain?: string } | null;
+/** What a number opens to: how it was worked out, and the runs of which builds and metric stand behind it. */
+export type Opened = {
+  title: string;
+  sentence: string;
+  how: string;
+  runs?: { revision: string; metric: string; against?: string };
+  explain?: string;
+} | null;
 
 /** What lies behind a number: the sentence, how it was worked out, and the runs. */
 export function RunsSlip({ device, opened, onClose }: { device: string; opened: Opened; onClose: () => void }) {
-  const runs = useQuery({
-    ...runsQuery(device, opened?.runs ?? []),
-    enabled: opened !== null && opened.runs.length > 0,
-  });
   const explanation = useExplanation(opened?.explain);
   return (
     <Slip open={opened !== null} onClose={onClose} title={opened?.title ?? ''} wide>
@@ -28,44 +32,58 @@ export function RunsSlip({ device, opened, onClose }: { device: string; opened: 
               <p>{explanation.text}</p>
             </section>
           )}
-          <h3 className="stamp mt-5 text-sm">
-            {opened.runs.length} {opened.runs.length === 1 ? 'run' : 'runs'}
-          </h3>
-          {runs.isLoading && <p className="text-soft">Fetching the runs …</p>}
-          {runs.isError && <p className="text-oxide">{runs.error.message}</p>}
-          <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Runs">
-            <table className="w-full text-sm">
-              <tbody>
-                {runs.data?.map((run) => (
-                  <tr key={run.id} className="border-t border-rule">
-                    <td className="cell whitespace-nowrap">
-                      <Link
-                        className="font-semibold text-blue underline"
-                        to={`/d/${device}/${encodeURIComponent(run.letter)}/try/run/${run.id}`}
-                      >
-                        {run.letter} · {run.trial} · run {run.number}
-                      </Link>
-                      <div className="text-xs text-soft">
-                        {dayAndTime(run.startedAt)} {run.serial}
-                      </div>
-                    </td>
-                    <td className="cell">
-                      {run.readings.map((r) => (
-                        <div key={r}>{r}</div>
-                      ))}
-                      <div className="text-xs text-soft">{run.conditions}</div>
-                    </td>
-                    <td className="cell">
-                      {OUTCOME[run.outcome]}
-                      {run.reason !== '' && <div className="text-xs text-soft">{run.reason}</div>}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          {opened.runs !== undefined && <RunList device={device} of={opened.runs} />}
         </>
       )}
     </Slip>
+  );
+}
+
+function RunList({ device, of }: { device: string; of: { revision: string; metric: string; against?: string } }) {
+  const runs = useInfiniteQuery(runsQuery(of));
+  return (
+    <>
+      <h3 className="stamp mt-5 text-sm">Runs</h3>
+      {runs.isLoading && <p className="text-soft">Fetching the runs …</p>}
+      {runs.isError && <p className="text-oxide">{runs.error.message}</p>}
+      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Runs">
+        <table className="w-full text-sm">
+          <tbody>
+            {runs.data?.pages
+              .flatMap((page) => page.rows)
+              .map((run) => (
+                <tr key={run.id} className="border-t border-rule">
+                  <td className="cell whitespace-nowrap">
+                    <Link
+                      className="font-semibold text-blue underline"
+                      to={`/d/${device}/${encodeURIComponent(run.letter)}/try/run/${run.id}`}
+                    >
+                      {run.letter} · {run.trial} · run {run.number}
+                    </Link>
+                    <div className="text-xs text-soft">
+                      {dayAndTime(run.startedAt)} {run.serial}
+                    </div>
+                  </td>
+                  <td className="cell">
+                    {run.readings.map((r) => (
+                      <div key={r}>{r}</div>
+                    ))}
+                    <div className="text-xs text-soft">{run.conditions}</div>
+                  </td>
+                  <td className="cell">
+                    {run.outcome !== null && OUTCOME[run.outcome]}
+                    {run.reason !== '' && <div className="text-xs text-soft">{run.reason}</div>}
+                  </td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </div>
+      {runs.hasNextPage && (
+        <Button className="mt-2" disabled={runs.isFetchingNextPage} onClick={() => void runs.fetchNextPage()}>
+          {runs.isFetchingNextPage ? 'Fetching …' : 'Earlier runs'}
+        </Button>
+      )}
+    </>
   );
 }

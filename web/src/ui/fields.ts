@@ -1,6 +1,7 @@
 /** A field of a record's form. Values travel as typed; the server says what is wrong with them. */
-export type Field = {
-  name: string;
+export type Field<T = Values> = {
+  /** Of the input that it fills in. */
+  name: Extract<keyof T, string>;
   label: string;
   kind?: 'text' | 'area' | 'number' | 'select' | 'check' | 'lines' | 'password' | 'email';
   options?: { value: string; label: string }[];
@@ -11,8 +12,8 @@ export type Field = {
 };
 
 /** A list inside a record: each row has the same fields. */
-export type Rows = {
-  name: string;
+export type Rows<T = Values> = {
+  name: Extract<keyof T, string>;
   label: string;
   kind: 'rows';
   fields: Field[];
@@ -20,7 +21,7 @@ export type Rows = {
   empty: Record<string, unknown>;
 };
 
-export type FieldOrRows = Field | Rows;
+export type FieldOrRows<T = Values> = Field<T> | Rows<T>;
 
 export type Values = Record<string, unknown>;
 

@@ -1,17 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 
-import { api, must, type Schemas } from '../../api/client';
+import { type Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
 import { buildQuery } from '../../api/queries';
 import { uuid } from '../../api/uuid';
-import { useBegin, usePlace } from '../../app/place';
+import { useBegin, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
+import type { Field } from '../../ui/fields';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { RunsSlip, type Opened } from '../../ui/RunsSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { ChangeTable } from './ChangeTable';
-import { ARTICLE_FIELDS, changeFields, PARAMETER_FIELDS, PART_FIELDS, REVISION_FIELDS, VERDICT_FIELDS } from './forms';
+import { ARTICLE_FIELDS, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FIELDS } from './forms';
+import { CORRECTION, REVISION_FIELDS } from '../../ui/records/revisionFields';
 import { PartsTable } from './PartsTable';
 import { ParameterTable } from './ParameterTable';
 import { UnitTable } from './UnitTable';
@@ -20,6 +23,11 @@ export type Form = {
   kind: 'change' | 'verdict' | 'parameter' | 'part' | 'unit' | 'revision';
   editing: Exclude<Editing, null>;
 } | null;
+
+/** What is edited may also have been written down wrongly from the start. */
+function asEdited(fields: Field[], form: Form): Field[] {
+  return typeof form?.editing.record['version'] === 'number' ? [...fields, CORRECTION] : fields;
+}
 
 /** The Build station: what this build is, beside its parent. */
 export default function Build() {
@@ -73,6 +81,16 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
             .filter(Boolean)
             .join(' · ')}
         </p>
+        {revision.corrections.length > 0 && (
+          <aside aria-label="Corrections" className="mt-4 border-l-4 border-brass bg-brasswash px-3 py-2 text-sm">
+            <h2 className="stamp text-sm">Put right afterwards</h2>
+            <ul>
+              {revision.corrections.map((c) => (
+                <li key={c.at}>{c.sentence}</li>
+              ))}
+            </ul>
+          </aside>
+        )}
         <Part title={sheet.parent === null ? 'Changes' : `Changes from ${sheet.parent.letter}`}>
           {sheet.changes.length === 0 ? (
             <Empty action={write && sheet.parent !== null && <Button onClick={begin}>Add change</Button>}>
@@ -83,6 +101,8 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
           ) : (
             <ChangeTable
               rows={sheet.changes}
+              build={revision.id}
+              parentId={sheet.parent?.id ?? null}
               parent={sheet.parent?.letter ?? ''}
               write={write}
               open={setOpened}
@@ -161,12 +181,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         fields={changeFields(sheet.metrics)}
         onClose={close}
         save={(id, values, version) =>
-          must(
-            api.PUT('/api/changes/{id}', {
-              params: { path: { id } },
-              body: { ...form?.editing.record, ...values, revision: revision.id, version } as never,
-            }),
-          )
+          putRecord('changes', id, { ...form?.editing.record, ...values, revision: revision.id, version })
         }
       />
       <RecordSlip
@@ -176,44 +191,23 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         editing={editing('verdict')}
         fields={VERDICT_FIELDS}
         onClose={close}
-        save={(id, values, version) =>
-          must(
-            api.PUT('/api/changes/{id}', {
-              params: { path: { id } },
-              body: { ...form?.editing.record, ...values, version } as never,
-            }),
-          )
-        }
+        save={(id, values, version) => putRecord('changes', id, { ...form?.editing.record, ...values, version })}
       />
       <RecordSlip
         title="Parameter"
         kind={`parameter:${revision.id}`}
         editing={editing('parameter')}
-        fields={PARAMETER_FIELDS}
+        fields={asEdited(PARAMETER_FIELDS, form)}
         onClose={close}
-        save={(id, values, version) =>
-          must(
-            api.PUT('/api/parameters/{id}', {
-              params: { path: { id } },
-              body: { ...values, revision: revision.id, version } as never,
-            }),
-          )
-        }
+        save={(id, values, version) => putRecord('parameters', id, { ...values, revision: revision.id, version })}
       />
       <RecordSlip
         title="Part"
         kind={`part:${revision.id}`}
         editing={editing('part')}
-        fields={PART_FIELDS}
+        fields={asEdited(PART_FIELDS, form)}
         onClose={close}
-        save={(id, values, version) =>
-          must(
-            api.PUT('/api/parts/{id}', {
-              params: { path: { id } },
-              body: { ...values, revision: revision.id, version } as never,
-            }),
-          )
-        }
+        save={(id, values, version) => putRecord('parts', id, { ...values, revision: revision.id, version })}
       />
       <RecordSlip
         title="Unit"
@@ -221,28 +215,16 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         editing={editing('unit')}
         fields={ARTICLE_FIELDS}
         onClose={close}
-        save={(id, values, version) =>
-          must(
-            api.PUT('/api/articles/{id}', {
-              params: { path: { id } },
-              body: { ...values, revision: revision.id, version } as never,
-            }),
-          )
-        }
+        save={(id, values, version) => putRecord('articles', id, { ...values, revision: revision.id, version })}
       />
       <RecordSlip
         title={`Build ${revision.letter}`}
         kind={`revision:${revision.device}`}
         editing={editing('revision')}
-        fields={REVISION_FIELDS}
+        fields={asEdited(REVISION_FIELDS, form)}
         onClose={close}
         save={(id, values, version) =>
-          must(
-            api.PUT('/api/revisions/{id}', {
-              params: { path: { id } },
-              body: { ...values, device: revision.device, parent: revision.parent, version } as never,
-            }),
-          )
+          putRecord('revisions', id, { ...values, device: revision.device, parent: revision.parent, version })
         }
       />
     </>

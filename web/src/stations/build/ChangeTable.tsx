@@ -7,13 +7,17 @@ import type { Form } from './Build';
 /** Changes from the parent as what, why, expected, what came of it. */
 export function ChangeTable({
   rows,
+  build,
   parent,
+  parentId,
   write,
   open,
   edit,
 }: {
   rows: Schemas['ChangeRow'][];
+  build: string;
   parent: string;
+  parentId: string | null;
   write: boolean;
   open: (opened: Opened) => void;
   edit: (form: Form) => void;
@@ -58,7 +62,7 @@ export function ChangeTable({
                   {row.change.verdict !== null && row.change.verdict !== row.computed && row.seen !== null && (
                     <span className="text-xs text-soft"> (the runs say {VERDICT[row.computed]})</span>
                   )}
-                  {row.runs.length > 0 ? (
+                  {row.runs > 0 ? (
                     <button
                       type="button"
                       className="block min-h-6 cursor-pointer text-left text-blue underline"
@@ -67,7 +71,11 @@ export function ChangeTable({
                           title: row.change.what,
                           sentence: `${row.change.metric}: ${row.sentence}`,
                           how: `Difference of the means, this build less ${parent}, with its Welch interval. Runs that ended before the event are bounds and not in it.`,
-                          runs: row.runs,
+                          runs: {
+                            revision: build,
+                            metric: row.metricId,
+                            ...(parentId === null ? {} : { against: parentId }),
+                          },
                         })
                       }
                     >

@@ -61,22 +61,3 @@ export const ARTICLE_FIELDS: Field[] = [
     ],
   },
 ];
-
-export const REVISION_FIELDS: Field[] = [
-  { name: 'letter', label: 'Letter on the tag', half: true },
-  { name: 'branch', label: 'Branch', half: true, hint: 'Empty on the line that goes on.' },
-  { name: 'intent', label: 'What is this build for?' },
-  { name: 'firmware', label: 'Firmware', half: true },
-  {
-    name: 'state',
-    label: 'State',
-    kind: 'select',
-    half: true,
-    options: [
-      { value: 'building', label: 'being built' },
-      { value: 'built', label: 'built' },
-      { value: 'abandoned', label: 'abandoned' },
-    ],
-  },
-  { name: 'stateReason', label: 'If abandoned: why, and what would bring it back?', kind: 'area' },
-];

@@ -2,21 +2,23 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 
 import { api, must, type Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
 import { findQuery } from '../../api/queries';
 import { uuid } from '../../api/uuid';
-import { useBegin, usePlace } from '../../app/place';
+import { useBegin, usePlace } from '../../ui/place';
 import { ModeTally } from '../../figures/ModeTally';
 import { Button } from '../../ui/Button';
 import type { Field } from '../../ui/fields';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
+import { More, useMore } from '../../ui/More';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { CAUSE_KIND, CAUSE_STANDING, options, SEVERITY } from '../../ui/words';
-import { candidateFields } from '../next/forms';
-import { saveCandidate } from '../next/saveCandidate';
-import { NewObservation } from '../try/Seen';
-import { AddPhoto } from './AddPhoto';
-import { ContactSheet } from './ContactSheet';
+import { candidateFields } from '../../ui/records/candidateFields';
+import { saveCandidate } from '../../ui/records/saveCandidate';
+import { NewObservation } from '../../ui/records/NewObservation';
+import { AddPhoto } from '../../ui/records/AddPhoto';
+import { ContactSheet } from '../../ui/records/ContactSheet';
 import { FailureList } from './FailureList';
 
 const FAILURE_FIELDS: Field[] = [
@@ -66,6 +68,15 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
   );
   useBegin(write ? begin : null);
   const revision = sheet.revision.id;
+  const failures = useMore(sheet.failures, sheet.moreFailures, (after) =>
+    must(api.GET('/api/revisions/{id}/failures', { params: { path: { id: revision }, query: { after } } })),
+  );
+  const photos = useMore(sheet.photos, sheet.morePhotos, (after) =>
+    must(api.GET('/api/revisions/{id}/photos', { params: { path: { id: revision }, query: { after } } })),
+  );
+  const seen = useMore(sheet.observations, sheet.moreObservations, (after) =>
+    must(api.GET('/api/revisions/{id}/observations', { params: { path: { id: revision }, query: { after } } })),
+  );
   const editing = (kind: Exclude<FindForm, null>['kind']) => (form?.kind === kind ? form.editing : null);
   const close = () => setForm(null);
   return (
@@ -90,8 +101,9 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
           {sheet.failures.length === 0 ? (
             <Empty>Nothing has failed on this build, or nobody has logged it.</Empty>
           ) : (
-            <FailureList rows={sheet.failures} revision={revision} write={write} edit={setForm} />
+            <FailureList rows={failures.rows} revision={revision} write={write} edit={setForm} />
           )}
+          <More of={failures} total={sheet.allFailures} words="failures" />
         </Part>
         <Part title="Photos" actions={write && <AddPhoto revision={revision} />}>
           {sheet.photos.length === 0 ? (
@@ -99,17 +111,19 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
               A photo of the broken place is worth the minute. Position data is taken out when it is uploaded.
             </Empty>
           ) : (
-            <ContactSheet photos={sheet.photos} />
+            <ContactSheet photos={photos.rows} />
           )}
+          <More of={photos} total={sheet.allPhotos} words="photos" />
         </Part>
         <Part title="Observations">
           <ul className="mb-3 space-y-1">
-            {sheet.observations.map((o) => (
+            {seen.rows.map((o) => (
               <li key={o.id}>
                 {o.text} <span className="text-xs text-soft">{o.by}</span>
               </li>
             ))}
           </ul>
+          <More of={seen} total={sheet.allObservations} words="observations" />
           {write && <NewObservation revision={revision} run={null} />}
         </Part>
       </Sheet>
@@ -120,18 +134,13 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         fields={FAILURE_FIELDS}
         onClose={close}
         save={(id, values, version) =>
-          must(
-            api.PUT('/api/failures/{id}', {
-              params: { path: { id } },
-              body: {
-                run: form?.editing.record['run'],
-                article: form?.editing.record['article'],
-                ...values,
-                revision,
-                version,
-              } as never,
-            }),
-          )
+          putRecord('failures', id, {
+            run: form?.editing.record['run'],
+            article: form?.editing.record['article'],
+            ...values,
+            revision,
+            version,
+          })
         }
       />
       <RecordSlip
@@ -141,12 +150,7 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         fields={CAUSE_FIELDS}
         onClose={close}
         save={(id, values, version) =>
-          must(
-            api.PUT('/api/causes/{id}', {
-              params: { path: { id } },
-              body: { ...values, failure: form?.editing.record['failure'], version } as never,
-            }),
-          )
+          putRecord('causes', id, { ...values, failure: form?.editing.record['failure'], version })
         }
       />
       <RecordSlip

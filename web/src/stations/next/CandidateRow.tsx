@@ -1,11 +1,11 @@
-import { useState, type FormEvent } from 'react';
+import type { FormEvent } from 'react';
 
-import { ProblemError, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
-import { useDraft } from '../../offline/useDraft';
+import type { Schemas } from '../../api/client';
+import { useWrite } from '../../api/useWrite';
+import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { CHANGE_CLASS, CHOICE } from '../../ui/words';
-import { saveCandidate } from './saveCandidate';
+import { saveCandidate } from '../../ui/records/saveCandidate';
 
 type Choice = Schemas['Choice'];
 
@@ -21,10 +21,6 @@ const CHOICES: { choice: Exclude<Choice, 'open'>; words: string }[] = [
   { choice: 'drop', words: 'Drop' },
 ];
 
-function signed(value: number): string {
-  return `${value > 0 ? '+' : ''}${String(value).replace('-', '−')}`;
-}
-
 /** One candidate: what it costs, what it is expected to do, and the answer it got. */
 export function CandidateRow({
   candidate: c,
@@ -39,22 +35,17 @@ export function CandidateRow({
   write: boolean;
   edit: () => void;
 }) {
-  const refresh = useRefresh();
+  const writing = useWrite();
+  const { problem } = writing;
   const [draft, setDraft, dropDraft] = useDraft<{ choice: Choice | null; reason: string }>(`choice:${c.id}`, {
     choice: null,
     reason: '',
   });
-  const [problem, setProblem] = useState('');
 
   async function answer(choice: Choice, reason: string) {
-    setProblem('');
-    try {
-      await saveCandidate(c.id, { ...c, choice, reason }, c.version);
+    if (await writing.run(() => saveCandidate(c.id, { ...c, choice, reason }, c.version))) {
       dropDraft();
       setDraft({ choice: null, reason: '' });
-      await refresh();
-    } catch (error) {
-      setProblem(error instanceof ProblemError ? error.message : 'That did not work. Try again in a moment.');
     }
   }
 
@@ -70,7 +61,7 @@ export function CandidateRow({
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <p className={`font-semibold ${c.choice === 'drop' ? 'line-through' : ''}`}>{c.what}</p>
         <p className="text-sm whitespace-nowrap">
-          {c.cost.toFixed(2)} {currency} · {c.hours} h
+          {c.costText} {currency} · {c.hoursText} h
         </p>
       </div>
       <p className="text-sm text-soft">
@@ -82,9 +73,9 @@ export function CandidateRow({
           .filter(Boolean)
           .join(' · ')}
       </p>
-      {c.effects.map((e) => (
-        <p key={e.metric} className="text-sm">
-          {e.metric} {signed(e.low)} to {signed(e.high)} {e.unit === '%' ? 'points' : e.unit}, likely {signed(e.likely)}
+      {c.expected.map((e) => (
+        <p key={e} className="text-sm">
+          {e}
         </p>
       ))}
       {c.effects.length === 0 && (

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 
-import { api, must, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
+import { type Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
+import { refreshed } from '../../api/stale';
 import { uuid } from '../../api/uuid';
-import { stationPath, usePlace } from '../../app/place';
+import { stationPath, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import type { Field } from '../../ui/fields';
 import { RecordForm } from '../../ui/RecordForm';
@@ -19,7 +20,6 @@ const FIELDS: Field[] = [
 /** Decides: the next build is made with its changes and expectations, and the record is written. */
 export function Decide({ sheet }: { sheet: Schemas['NextSheet'] }) {
   const { frame } = usePlace();
-  const refresh = useRefresh();
   const navigate = useNavigate();
   const [ids, setIds] = useState<{ decision: string; next: string } | null>(null);
   const [letter, setLetter] = useState('');
@@ -52,16 +52,13 @@ export function Decide({ sheet }: { sheet: Schemas['NextSheet'] }) {
               label="Decide"
               save={(values) => {
                 setLetter(String(values['letter']).trim());
-                return must(
-                  api.PUT('/api/decisions/{id}', {
-                    params: { path: { id: ids.decision } },
-                    body: { ...values, revision: sheet.revision.id, next: ids.next } as never,
-                  }),
-                );
+                return putRecord('decisions', ids.decision, { ...values, revision: sheet.revision.id, next: ids.next });
               }}
               onSaved={() => {
                 setIds(null);
-                void refresh().then(() => navigate(stationPath(frame.device.id, letter || sheet.nextLetter, 'build')));
+                void refreshed().then(() =>
+                  navigate(stationPath(frame.device.id, letter || sheet.nextLetter, 'build')),
+                );
               }}
             />
           </>

@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 
 import type { Schemas } from '../../api/client';
 import { decisionQuery } from '../../api/queries';
-import { stationPath, usePlace } from '../../app/place';
+import { stationPath, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import { Part, Sheet } from '../../ui/Sheet';
 import { Texture } from '../../ui/Texture';

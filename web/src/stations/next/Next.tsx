@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { nextQuery } from '../../api/queries';
 import { uuid } from '../../api/uuid';
-import { stationPath, useBegin, usePlace } from '../../app/place';
+import { stationPath, useBegin, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
@@ -13,8 +13,8 @@ import { Waiting } from '../../ui/Waiting';
 import { CHOICE, VERDICT } from '../../ui/words';
 import { CandidateRow } from './CandidateRow';
 import { Decide } from './Decide';
-import { candidateFields } from './forms';
-import { saveCandidate } from './saveCandidate';
+import { candidateFields } from '../../ui/records/candidateFields';
+import { saveCandidate } from '../../ui/records/saveCandidate';
 import { Tray } from './Tray';
 
 /** The Next station: which candidates go into the next build, and what that comes to. */
@@ -112,7 +112,7 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
           </Part>
           {sheet.candidates.length > 0 && (
             <Part title="What that comes to">
-              <Tray consequences={sheet.consequences} device={sheet.device} />
+              <Tray consequences={sheet.consequences} />
               {write && <Decide sheet={sheet} />}
             </Part>
           )}

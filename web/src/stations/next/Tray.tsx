@@ -8,36 +8,23 @@ const MEETS: Record<string, string> = {
   unknown: 'nothing to stand on',
 };
 
+const SUM: Record<string, string> = { cost: 'Cost', hours: 'Hours', changes: 'Changes' };
+
 /** Sums against limits, where the metrics would go, and what can no longer be told apart. */
-export function Tray({
-  consequences: c,
-  device,
-}: {
-  consequences: Schemas['Consequences'];
-  device: Schemas['DeviceView'];
-}) {
+export function Tray({ consequences: c }: { consequences: Schemas['ConsequencesView'] }) {
   return (
     <>
       <table className="w-full text-sm">
         <tbody>
-          <Sum
-            words="Cost"
-            value={`${c.cost} ${device.currency}`}
-            limit={device.costLimit === null ? null : `${device.costLimit.toFixed(2)}`}
-            over={device.costLimit !== null && Number(c.cost) > device.costLimit}
-          />
-          <Sum
-            words="Hours"
-            value={`${c.hours} h`}
-            limit={device.hoursLimit === null ? null : `${device.hoursLimit}`}
-            over={device.hoursLimit !== null && c.hours > device.hoursLimit}
-          />
-          <Sum
-            words="Changes"
-            value={String(c.chosen)}
-            limit={device.changesLimit === null ? null : String(device.changesLimit)}
-            over={device.changesLimit !== null && c.chosen > device.changesLimit}
-          />
+          {c.sums.map((sum) => (
+            <tr key={sum.what} className="border-t border-rule first:border-0">
+              <th scope="row" className="cell font-normal">
+                {SUM[sum.what]}
+              </th>
+              <td className={`cell text-right font-semibold ${sum.over ? 'text-oxide' : ''}`}>{sum.value}</td>
+              <td className="cell pr-0 text-right text-soft">{sum.limit === null ? 'no limit' : `of ${sum.limit}`}</td>
+            </tr>
+          ))}
         </tbody>
       </table>
       {c.over.map((o) => (
@@ -68,15 +55,5 @@ export function Tray({
         </p>
       )}
     </>
-  );
-}
-
-function Sum({ words, value, limit, over }: { words: string; value: string; limit: string | null; over: boolean }) {
-  return (
-    <tr className="border-t border-rule first:border-0">
-      <td className="cell">{words}</td>
-      <td className={`cell text-right font-semibold ${over ? 'text-oxide' : ''}`}>{value}</td>
-      <td className="cell pr-0 text-right text-soft">{limit === null ? 'no limit' : `of ${limit}`}</td>
-    </tr>
   );
 }

@@ -1,103 +1,94 @@
 import { useId, useState, type FormEvent } from 'react';
 
-import { api, must, ProblemError, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
-import { useDraft } from '../../offline/useDraft';
+import type { Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
+import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { runBody } from './runBody';
 
 type Found = Record<string, string>;
 
-function numberWithUnit(text: string, unit: string): string {
-  return unit !== '' && /^\s*[+\-−]?[\d.,]+\s*$/.test(text) ? `${text.trim()} ${unit}` : text.trim();
-}
-
 /** Settings as found and conditions: what nobody recorded is asked for, and may be 'unknown'. */
-export function FoundFields({ sheet, write }: { sheet: Schemas['RunSheet']; write: boolean }) {
-  const { run, method } = sheet;
-  const refresh = useRefresh();
-  const kept: Found = Object.fromEntries([...run.conditions, ...run.settings].map((f) => [f.name, f.text]));
+export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunSheet']; write: boolean }) {
+  const { run, asked } = sheet;
+  const write = useWrite();
+  const found: Found = Object.fromEntries([...run.conditions, ...run.settings].map((f) => [f.name, f.text]));
   const [draft, setDraft, dropDraft] = useDraft<Found | null>(`found:${run.id}`, null);
   const [more, setMore, dropMore] = useDraft<{ operator: string; position: string; note: string } | null>(
     `about:${run.id}`,
     null,
   );
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const [state, setState] = useState('');
-  const values = { ...kept, ...draft };
+  const [kept, setKept] = useState(false);
+  const values = { ...found, ...draft };
   const about = more ?? { operator: run.operator, position: run.position, note: run.note };
+  const rules = [
+    ...asked.settings.map((s) => ({ ...s, states: [] as string[], list: 'settings' as const })),
+    ...asked.conditions.map((c) => ({ ...c, intended: null, list: 'conditions' as const })),
+  ];
 
   async function submit(event: FormEvent) {
     event.preventDefault();
-    setState('Saving …');
-    setProblems({});
-    const list = (rules: { name: string; unit: string }[]) =>
-      rules.map((r) => ({ name: r.name, text: numberWithUnit(values[r.name] ?? '', r.unit) }));
-    try {
-      await must(
-        api.PUT('/api/runs/{id}', {
-          params: { path: { id: run.id } },
-          body: runBody(run, { ...about, conditions: list(method.conditions), settings: list(method.settings) }),
-        }),
-      );
+    setKept(false);
+    const list = (which: 'settings' | 'conditions') =>
+      asked[which].map((r) => ({ name: r.name, text: (values[r.name] ?? '').trim() }));
+    const body = runBody(run, { ...about, conditions: list('conditions'), settings: list('settings') });
+    if (await write.run(() => putRecord('runs', run.id, body))) {
       dropDraft();
       dropMore();
-      setState('Kept.');
-      await refresh();
-    } catch (error) {
-      if (!(error instanceof ProblemError)) throw error;
-      const at: Record<string, string> = {};
-      for (const [path, message] of Object.entries(error.violations)) {
-        const match = /^(conditions|settings)\[(\d+)\]/.exec(path);
-        const name =
-          match === null
-            ? undefined
-            : (match[1] === 'conditions' ? method.conditions : method.settings)[Number(match[2])]?.name;
-        if (name !== undefined) at[name] = message;
-      }
-      setProblems(at);
-      setState(error.message);
+      setKept(true);
     }
+  }
+
+  /** What is wrong with a field, said at its place in its list. */
+  function problemOf(rule: (typeof rules)[number]): string | undefined {
+    const place = asked[rule.list].findIndex((r) => r.name === rule.name);
+    return write.violations[`${rule.list}[${place}].text`];
   }
 
   return (
     <form onSubmit={(e) => void submit(e)} className="grid grid-cols-2 gap-x-4 gap-y-3" noValidate>
-      {[
-        ...method.settings.map((s) => ({ ...s, states: [] as string[], setting: true })),
-        ...method.conditions.map((c) => ({ ...c, intended: null, setting: false })),
-      ].map((rule) => (
+      {rules.map((rule) => (
         <FoundField
           key={rule.name}
           rule={rule}
           value={values[rule.name] ?? ''}
-          missing={run.missing.includes(rule.name)}
-          problem={problems[rule.name]}
-          write={write}
+          missing={sheet.missing.includes(rule.name)}
+          problem={problemOf(rule)}
+          write={mayWrite}
           onChange={(text) => setDraft({ ...draft, [rule.name]: text })}
         />
       ))}
       <TextField
         label="Operator"
         value={about.operator}
-        write={write}
+        write={mayWrite}
         onChange={(operator) => setMore({ ...about, operator })}
       />
       <TextField
         label="Rung, arm or place"
         value={about.position}
-        write={write}
+        write={mayWrite}
         onChange={(position) => setMore({ ...about, position })}
       />
       <div className="col-span-2">
-        <TextField label="Note" value={about.note} write={write} onChange={(note) => setMore({ ...about, note })} />
+        <TextField label="Note" value={about.note} write={mayWrite} onChange={(note) => setMore({ ...about, note })} />
       </div>
-      {write && (
+      {mayWrite && (
         <div className="col-span-2 flex items-center gap-3">
           <Button type="submit" look="primary" large>
             Keep as found
           </Button>
           <p role="status" className="text-sm text-soft">
-            {state !== '' ? state : draft !== null || more !== null ? 'Not saved yet; kept on this device.' : ''}
+            {write.busy
+              ? 'Saving …'
+              : write.problem !== ''
+                ? write.problem
+                : kept
+                  ? 'Kept.'
+                  : draft !== null || more !== null
+                    ? 'Not saved yet; kept on this device.'
+                    : ''}
           </p>
         </div>
       )}

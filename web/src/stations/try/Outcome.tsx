@@ -1,9 +1,10 @@
 import { useId, useState, type FormEvent } from 'react';
 
-import { api, must, ProblemError, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
+import { api, must, type Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
-import { useDraft } from '../../offline/useDraft';
+import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { OUTCOME, SEVERITY } from '../../ui/words';
 import { runBody } from './runBody';
@@ -72,7 +73,8 @@ function NewOutcome({
 }) {
   const { run } = sheet;
   const id = useId();
-  const refresh = useRefresh();
+  const write = useWrite();
+  const { busy, problem } = write;
   const [draft, setDraft, dropDraft] = useDraft<Draft>(`outcome:${run.id}`, {
     outcome: null,
     reason: '',
@@ -81,51 +83,30 @@ function NewOutcome({
     severity: 'major',
     failure: uuid(),
   });
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
   const asks = draft.outcome === null ? '' : amending ? 'Why is the outcome amended? Both stay.' : ASKS[draft.outcome];
 
   async function keep(outcome: RunOutcome) {
-    setBusy(true);
-    setProblem('');
-    try {
+    const kept = await write.run(async () => {
       if (amending) {
-        await must(
-          api.POST('/api/runs/{id}/amend', {
-            params: { path: { id: run.id } },
-            body: { outcome, reason: draft.reason, version: run.version },
-          }),
-        );
+        const body = { outcome, reason: draft.reason, version: run.version };
+        await must(api.POST('/api/runs/{id}/amend', { params: { path: { id: run.id } }, body }));
       } else {
-        await must(
-          api.PUT('/api/runs/{id}', {
-            params: { path: { id: run.id } },
-            body: runBody(run, { outcome, outcomeReason: draft.reason }),
-          }),
-        );
+        await putRecord('runs', run.id, runBody(run, { outcome, outcomeReason: draft.reason }));
       }
       if (outcome === 'failed' && draft.mode.trim() !== '') {
-        await must(
-          api.PUT('/api/failures/{id}', {
-            params: { path: { id: draft.failure } },
-            body: {
-              revision: sheet.revision.id,
-              run: run.id,
-              mode: draft.mode,
-              place: draft.place,
-              severity: draft.severity,
-              note: draft.reason,
-            },
-          }),
-        );
+        await putRecord('failures', draft.failure, {
+          revision: sheet.revision.id,
+          run: run.id,
+          mode: draft.mode,
+          place: draft.place,
+          severity: draft.severity,
+          note: draft.reason,
+        });
       }
+    });
+    if (kept) {
       dropDraft();
       onDone();
-    } catch (error) {
-      setProblem(error instanceof ProblemError ? error.message : 'That did not work. Try again in a moment.');
-    } finally {
-      setBusy(false);
-      await refresh();
     }
   }
 

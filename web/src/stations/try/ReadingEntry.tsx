@@ -1,16 +1,11 @@
 import { useEffect, useId, useState, type FormEvent } from 'react';
 
 import { api, must, ProblemError, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
+import { putRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
-import { useDraft } from '../../offline/useDraft';
+import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
-
-/** A plain number is in the unit that the instrument shows; another unit is typed behind the number. */
-function withUnit(text: string, unit: string): string {
-  const plain = text.trim();
-  return plain !== '' && /^[+\-−]?[\d.,'’\s]*(e[+-]?\d+)?$/i.test(plain) ? `${plain} ${unit}` : plain;
-}
 
 /** One channel: the number large, its unit locked beside it; converted, refused or asked back before it is kept. */
 export function ReadingEntry({
@@ -20,7 +15,7 @@ export function ReadingEntry({
   write,
 }: {
   run: string;
-  channel: Schemas['Channel'];
+  channel: Schemas['AskedChannel'];
   reading: Schemas['ReadingView'] | undefined;
   write: boolean;
 }) {
@@ -29,48 +24,30 @@ export function ReadingEntry({
   return <NewReading run={run} channel={channel} />;
 }
 
-function NewReading({ run, channel }: { run: string; channel: Schemas['Channel'] }) {
+function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChannel'] }) {
   const id = useId();
-  const refresh = useRefresh();
+  const write = useWrite();
   const [draft, setDraft, dropDraft] = useDraft(`reading:${run}:${channel.key}`, { id: uuid(), text: '' });
   const [preview, setPreview] = useState('');
-  const [problem, setProblem] = useState('');
-  const [questions, setQuestions] = useState<Schemas['Question'][]>([]);
-  const [busy, setBusy] = useState(false);
-  const text = withUnit(draft.text, channel.unit);
+  const { busy, problem, questions } = write;
+  const text = draft.text.trim();
 
   // While another unit is typed, the value is shown as it would be kept.
   useEffect(() => {
-    if (text === '' || text === `${draft.text.trim()} ${channel.unit}`) return;
+    if (text === '') return;
     const timer = setTimeout(() => {
-      must(api.POST('/api/readings/preview', { body: { run, channel: channel.key, text } }))
+      must(api.POST('/api/readings/preview', { body: { run, channel: channel.key, text, unit: channel.unit } }))
         .then((p) => setPreview(p.converted ? `${p.typed} is ${p.inChannelUnit}` : ''))
         .catch((error: unknown) =>
           setPreview(error instanceof ProblemError && error.status === 422 ? error.message : ''),
         );
     }, 300);
     return () => clearTimeout(timer);
-  }, [text, draft.text, run, channel.key, channel.unit]);
+  }, [text, run, channel.key, channel.unit]);
 
   async function keep(value: string, confirmed: string) {
-    setBusy(true);
-    setProblem('');
-    try {
-      await must(
-        api.PUT('/api/readings/{id}', {
-          params: { path: { id: draft.id } },
-          body: { run, channel: channel.key, text: value, confirmed },
-        }),
-      );
-      dropDraft();
-      await refresh();
-    } catch (error) {
-      if (!(error instanceof ProblemError)) throw error;
-      setQuestions(error.kind === 'asks-back' ? (error.document.questions ?? []) : []);
-      setProblem(error.kind === 'asks-back' ? '' : error.message);
-    } finally {
-      setBusy(false);
-    }
+    const body = { run, channel: channel.key, text: value, unit: channel.unit, confirmed };
+    if (await write.run(() => putRecord('readings', draft.id, body))) dropDraft();
   }
 
   function submit(event: FormEvent) {
@@ -94,9 +71,8 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
           aria-describedby={`${id}-more`}
           onChange={(e) => {
             setDraft({ ...draft, text: e.target.value });
-            setProblem('');
             setPreview('');
-            setQuestions([]);
+            write.clear();
           }}
           className={`field min-h-14 min-w-0 flex-1 text-2xl font-semibold ${problem === '' ? '' : 'border-oxide'}`}
         />
@@ -141,9 +117,9 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['Channel']
                 </Button>
               ))}
             <Button large onClick={() => void keep(text, questions.map((q) => q.sentence).join(' '))}>
-              It is {text}
+              It is as typed: {text}
             </Button>
-            <Button large look="quiet" onClick={() => setQuestions([])}>
+            <Button large look="quiet" onClick={write.clear}>
               Type it again
             </Button>
           </div>
@@ -158,7 +134,7 @@ function KeptReading({
   reading,
   write,
 }: {
-  channel: Schemas['Channel'];
+  channel: Schemas['AskedChannel'];
   reading: Schemas['ReadingView'];
   write: boolean;
 }) {
@@ -197,26 +173,26 @@ function AmendReading({
   unit: string;
   onDone: () => void;
 }) {
-  const refresh = useRefresh();
+  const write = useWrite();
   const id = useId();
   const [text, setText] = useState('');
   const [reason, setReason] = useState('');
-  const [problem, setProblem] = useState('');
+  const { problem, questions } = write;
 
   async function submit(event: FormEvent) {
     event.preventDefault();
-    try {
-      await must(
-        api.POST('/api/readings/{id}/amend', {
-          params: { path: { id: reading.id } },
-          body: { text: withUnit(text, unit), reason, version: reading.version },
-        }),
-      );
-      onDone();
-      await refresh();
-    } catch (error) {
-      setProblem(error instanceof ProblemError ? error.message : 'That did not work. Try again in a moment.');
-    }
+    // Asked back once; sent again, it is meant.
+    const body = {
+      text,
+      unit,
+      reason,
+      version: reading.version,
+      confirmed: questions.map((q) => q.sentence).join(' '),
+    };
+    const kept = await write.run(() =>
+      must(api.POST('/api/readings/{id}/amend', { params: { path: { id: reading.id } }, body })),
+    );
+    if (kept) onDone();
   }
 
   return (
@@ -240,9 +216,14 @@ function AmendReading({
           {problem}
         </p>
       )}
+      {questions.map((q) => (
+        <p key={q.sentence} role="alert" className="border-l-4 border-brass bg-brasswash p-2 font-semibold">
+          {q.sentence}
+        </p>
+      ))}
       <div className="flex gap-2">
-        <Button type="submit" look="primary">
-          Amend, keep both
+        <Button type="submit" look="primary" disabled={write.busy}>
+          {questions.length > 0 ? 'It is so; amend, keep both' : 'Amend, keep both'}
         </Button>
         <Button look="quiet" onClick={onDone}>
           Leave it

@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 
 import type { Schemas } from '../../api/client';
 import { runQuery } from '../../api/queries';
-import { stationPath, usePlace } from '../../app/place';
+import { stationPath, usePlace } from '../../ui/place';
 import { Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
@@ -26,8 +26,8 @@ export default function Run() {
 function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const { frame, write } = usePlace();
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
-  const { run, method } = sheet;
-  const readChannels = method.channels.filter((c) => c.formula === '');
+  const { run, asked, safety } = sheet;
+  const readChannels = asked.channels.filter((c) => c.formula === '');
   return (
     <Sheet title={`${sheet.trial.name} · run ${run.number}`} sentence={sheet.sentence}>
       <nav aria-label="Runs of this trial" className="mt-3 flex flex-wrap gap-1">
@@ -56,15 +56,15 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           </ul>
         </aside>
       )}
-      {method.safety.hazards.length > 0 && run.outcome === null && (
+      {safety.hazards.length > 0 && run.outcome === null && (
         <p className="mt-4 border-l-4 border-oxide pl-3 text-sm">
-          <strong>{method.safety.hazards.join(', ')}.</strong> {method.safety.cautions.join('. ')}.{' '}
-          {method.safety.abort} Local rules and licensed practice come first.
+          <strong>{safety.hazards.join(', ')}.</strong> {safety.cautions.join('. ')}. {safety.abort} Local rules and
+          licensed practice come first.
         </p>
       )}
       <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
         <div>
-          {method.channels.length > 0 && (
+          {asked.channels.length > 0 && (
             <Part title="Readings">
               <div className="space-y-5">
                 {readChannels.map((channel) => (
@@ -96,20 +96,13 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
               </div>
             </Part>
           )}
-          <Part
-            title="Outcome"
-            aside={
-              method.heldWhen === ''
-                ? undefined
-                : `held when: ${method.heldWhen.charAt(0).toLowerCase()}${method.heldWhen.slice(1)}`
-            }
-          >
+          <Part title="Outcome" aside={asked.heldWhen === '' ? undefined : `held when: ${asked.heldWhen}`}>
             <Outcome sheet={sheet} write={write} />
           </Part>
         </div>
         <div>
           <Seen sheet={sheet} write={write} />
-          {(method.conditions.length > 0 || method.settings.length > 0) && (
+          {(asked.conditions.length > 0 || asked.settings.length > 0) && (
             <Part title="As found" aside="“unknown” is a value">
               <FoundFields sheet={sheet} write={write} />
             </Part>

@@ -1,5 +1,5 @@
-import { api, must, type Schemas } from '../../api/client';
-import { useRefresh } from '../../api/queries';
+import { type Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
 import type { Field, Values } from '../../ui/fields';
 import { RecordForm } from '../../ui/RecordForm';
 import { Slip } from '../../ui/Slip';
@@ -17,7 +17,6 @@ export function TrialSlip({
   sheet: Schemas['TrySheet'];
   onClose: () => void;
 }) {
-  const refresh = useRefresh();
   const signed = (who: unknown, note: unknown) =>
     String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? '') };
   const fields: Field[] = [
@@ -83,24 +82,16 @@ export function TrialSlip({
         draft={trial === null ? `trial:${sheet.revision.id}:new` : `trial:${trial.id}`}
         label={trial === null ? 'Make trial' : 'Save'}
         save={({ signedBy, signedNote, overrideBy, overrideNote, ...values }, version) =>
-          must(
-            api.PUT('/api/trials/{id}', {
-              params: { path: { id } },
-              body: {
-                method: trial?.method,
-                ...values,
-                revision: sheet.revision.id,
-                signOff: signed(signedBy, signedNote),
-                override: signed(overrideBy, overrideNote),
-                version,
-              } as never,
-            }),
-          )
+          putRecord('trials', id, {
+            method: trial?.method,
+            ...values,
+            revision: sheet.revision.id,
+            signOff: signed(signedBy, signedNote),
+            override: signed(overrideBy, overrideNote),
+            version,
+          })
         }
-        onSaved={() => {
-          onClose();
-          void refresh();
-        }}
+        onSaved={onClose}
       />
     </Slip>
   );

@@ -2,10 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
-import { api, must, ProblemError, type Schemas } from '../../api/client';
-import { tryQuery, useRefresh, useSession } from '../../api/queries';
+import type { Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
+import { tryQuery, useSession } from '../../api/queries';
 import { uuid } from '../../api/uuid';
-import { stationPath, useBegin, usePlace } from '../../app/place';
+import { stationPath, useBegin, usePlace } from '../../ui/place';
 import { TrialStrips } from '../../figures/TrialStrips';
 import { Button } from '../../ui/Button';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
@@ -82,36 +84,24 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
 }
 
 function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Schemas['TrySheet']; edit: () => void }) {
-  const { frame, write } = usePlace();
+  const { frame, write: mayWrite } = usePlace();
   const navigate = useNavigate();
   const session = useSession();
-  const refresh = useRefresh();
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
+  const write = useWrite();
+  const { busy, problem } = write;
   const [article, setArticle] = useState(sheet.articles.at(-1)?.id ?? '');
   const method = sheet.methods.find((m) => m.id === row.trial.method);
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
 
   async function startRun() {
-    setBusy(true);
-    setProblem('');
     const id = uuid();
-    try {
-      await must(
-        api.PUT('/api/runs/{id}', {
-          params: { path: { id } },
-          body: { trial: row.trial.id, article: article === '' ? null : article, operator: session.data?.name ?? '' },
-        }),
-      );
-      await refresh();
-      await navigate(`${base}/run/${id}`);
-    } catch (error) {
-      setProblem(
-        error instanceof ProblemError ? error.message : 'The run could not be started. Try again in a moment.',
-      );
-    } finally {
-      setBusy(false);
-    }
+    const body = {
+      trial: row.trial.id,
+      article: article === '' ? null : article,
+      operator: session.data?.name ?? '',
+      startedAt: new Date().toISOString(),
+    };
+    if (await write.run(() => putRecord('runs', id, body))) await navigate(`${base}/run/${id}`);
   }
 
   return (
@@ -123,7 +113,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
         </>
       }
       actions={
-        write && (
+        mayWrite && (
           <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>
             Edit
           </Button>
@@ -137,6 +127,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
         ))}
       </ul>
       <ol className="mt-2 flex flex-wrap gap-x-1 gap-y-1 text-sm" aria-label="Runs">
+        {row.total > row.runs.length && <li className="self-center text-soft">the last of {row.total}:</li>}
         {row.runs.map((run) => (
           <li key={run.id}>
             <Link
@@ -160,10 +151,10 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
           </li>
         ))}
       </ol>
-      {write && (
+      {mayWrite && (
         <div className="mt-3 flex flex-wrap items-end gap-3">
           <label className="text-sm">
-            <span className="mb-1 block font-semibold">Unit</span>
+            <span className="mb-1 block font-semibold">Article</span>
             <select className="field w-44" value={article} onChange={(e) => setArticle(e.target.value)}>
               <option value="">none, or a loose part</option>
               {sheet.articles.map((a) => (

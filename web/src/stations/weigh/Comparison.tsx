@@ -12,12 +12,16 @@ const FOOTING: Record<Schemas['Footing'], string> = {
 /** One metric on two builds: the sentence, the figure, and what the comparison stands on. */
 export function Comparison({
   comparison: c,
+  build,
+  against,
   here,
   other,
   requirement,
   open,
 }: {
-  comparison: Schemas['MetricComparison'];
+  comparison: Schemas['ComparisonRow'];
+  build: string;
+  against: string;
   here: string;
   other: string;
   requirement: Schemas['RequirementView'] | undefined;
@@ -75,7 +79,13 @@ export function Comparison({
                   type="button"
                   className="min-h-6 cursor-pointer text-left underline decoration-rule underline-offset-2 hover:text-blue"
                   onClick={() =>
-                    open({ title: c.metric, sentence: f.sentence, how: '', runs: f.runs, explain: f.explain })
+                    open({
+                      title: c.metric,
+                      sentence: f.sentence,
+                      how: '',
+                      runs: { revision: build, metric: c.metricId, against },
+                      explain: f.explain,
+                    })
                   }
                 >
                   {prose(f.sentence)}
@@ -92,16 +102,15 @@ export function Comparison({
               open({
                 title: `${c.metric}: ${here}`,
                 sentence: c.sentence,
-                how: `Mean with its t interval. The difference is Welch’s, the percentage Fieller’s, which counts the baseline as uncertain too.${c.p === null ? '' : ` p = ${c.p < 0.001 ? 'under 0.001' : c.p.toFixed(3)}.`}`,
-                runs: c.runs,
+                how: c.how,
+                runs: { revision: build, metric: c.metricId },
                 explain: 'stats.compare',
               })
             }
           >
-            {here}: {c.values.length} {c.values.length === 1 ? 'run' : 'runs'}
-            {c.bounds > 0 && ` and ${c.bounds} ${c.bounds === 1 ? 'bound' : 'bounds'}`}
+            {c.hereText}
           </button>
-          {c.otherRuns.length > 0 && (
+          {c.otherText !== null && (
             <button
               type="button"
               className="min-h-6 cursor-pointer text-blue underline"
@@ -110,12 +119,11 @@ export function Comparison({
                   title: `${c.metric}: ${other}`,
                   sentence: c.sentence,
                   how: 'The other side of the comparison.',
-                  runs: c.otherRuns,
+                  runs: { revision: against, metric: c.metricId },
                 })
               }
             >
-              {other}: {c.otherValues.length} {c.otherValues.length === 1 ? 'run' : 'runs'}
-              {c.otherBounds > 0 && ` and ${c.otherBounds} ${c.otherBounds === 1 ? 'bound' : 'bounds'}`}
+              {c.otherText}
             </button>
           )}
         </p>

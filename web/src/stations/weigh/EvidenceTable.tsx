@@ -4,11 +4,6 @@ import { useNarrow } from '../../ui/useNarrow';
 import { Texture, TEXTURE_WORDS } from '../../ui/Texture';
 import { KIND } from '../../ui/words';
 
-function limitWords(r: Schemas['RequirementView']): string {
-  if (r.kind === 'check') return 'looked at';
-  return `${r.direction === 'atLeast' ? '≥' : '≤'} ${r.limit} ${r.unit}`;
-}
-
 /** Requirements × builds, each cell in its texture with the number that it stands on. */
 export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; open: (opened: Opened) => void }) {
   const narrow = useNarrow();
@@ -44,7 +39,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
                   {r.must ? '' : ' · should'}
                 </span>
               </th>
-              <td className="cell text-right whitespace-nowrap">{limitWords(r)}</td>
+              <td className="cell text-right whitespace-nowrap">{r.limitText}</td>
               {revisions.map((v) => {
                 const cell = cells.get(`${r.id}/${v.id}`);
                 return (
@@ -62,22 +57,14 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
                           open({
                             title: `${r.statement}: ${v.letter}`,
                             sentence: cell.sentence,
-                            how: `Worked out as: ${cell.method}.${cell.probabilityMet === null ? '' : ` Probability that the requirement is met: ${Math.round(cell.probabilityMet * 1000) / 10} %.`}`,
-                            runs: cell.runs,
-                            explain: cell.method.startsWith('one-sided t')
-                              ? 'stats.describe'
-                              : cell.method.startsWith('exact')
-                                ? 'stats.proportion'
-                                : 'stats.tolerance',
+                            how: cell.how,
+                            runs: { revision: cell.source, metric: r.metricId },
+                            explain: cell.explain,
                           })
                         }
                       >
                         <Texture name={cell.texture} width={34} height={14} />
-                        <span className="text-xs leading-tight text-soft">
-                          {cell.estimate === null || cell.texture === 'outline'
-                            ? ' '
-                            : `${cell.estimate.value.toFixed(cell.estimate.decimals)}`}
-                        </span>
+                        <span className="text-xs leading-tight text-soft">{cell.number ?? '\u00a0'}</span>
                       </button>
                     )}
                   </td>

@@ -3,13 +3,7 @@ import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
 
 /** A metric shown by whether runs hold: shares against each other, and the ladder of each build. */
-export function OutcomeRow({
-  outcome: o,
-  open,
-}: {
-  outcome: Schemas['OutcomeComparison'];
-  open: (opened: Opened) => void;
-}) {
+export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow']; open: (opened: Opened) => void }) {
   const sides = [...(o.other === null ? [] : [o.other]), o.here];
   return (
     <section className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]" aria-label={o.metric}>
@@ -18,8 +12,7 @@ export function OutcomeRow({
         <p className="mt-1 font-serif text-lg leading-snug">{prose(o.sentence)}</p>
         {o.difference !== null && (
           <p className="mt-2 text-sm">
-            <span className="text-soft">Difference</span> {o.difference.text}
-            {o.p !== null && <span className="text-soft"> · p = {o.p < 0.001 ? 'under 0.001' : o.p.toFixed(2)}</span>}
+            <span className="text-soft">Difference</span> {o.difference}
           </p>
         )}
         <p className="mt-2 flex flex-wrap gap-4 text-sm">
@@ -33,8 +26,8 @@ export function OutcomeRow({
                   title: `${o.metric}: ${s.letter}`,
                   sentence: o.sentence,
                   how: '',
-                  runs: s.runs,
-                  explain: s.rungs.length > 0 ? 'threshold.ladder' : 'stats.compareProportions',
+                  runs: { revision: s.build, metric: o.metricId },
+                  explain: o.explain,
                 })
               }
             >
@@ -43,7 +36,7 @@ export function OutcomeRow({
           ))}
         </p>
       </div>
-      {o.here.rungs.length > 0 && (
+      {o.rungs.length > 0 && (
         <table className="self-start text-sm">
           <thead>
             <tr className="text-xs text-soft">
@@ -56,38 +49,24 @@ export function OutcomeRow({
             </tr>
           </thead>
           <tbody>
-            {[...new Set(sides.flatMap((s) => s.rungs.map((r) => r.level)))]
-              .sort((a, b) => b - a)
-              .map((level) => (
-                <tr key={level} className="border-t border-rule">
-                  <td className="cell">
-                    {level} {o.here.unit}
-                  </td>
-                  {sides.map((s) => {
-                    const rung = s.rungs.find((r) => r.level === level);
-                    return (
-                      <td
-                        key={s.letter}
-                        className={`cell ${rung !== undefined && rung.held < rung.tried ? 'text-oxide' : ''}`}
-                      >
-                        {rung === undefined ? (
-                          <span className="text-soft">not tried</span>
-                        ) : (
-                          <>
-                            {rung.held} of {rung.tried}{' '}
-                            <span className="text-xs text-soft">
-                              [{Math.round(rung.low * 100)}, {Math.round(rung.high * 100)} %]
-                            </span>
-                          </>
-                        )}
-                      </td>
-                    );
-                  })}
-                </tr>
-              ))}
+            {o.rungs.map((r) => (
+              <tr key={r.level} className="border-t border-rule">
+                <th scope="row" className="cell font-normal">
+                  {r.level}
+                </th>
+                {o.other !== null && <Tried text={r.other} failed={r.failedThere} />}
+                <Tried text={r.here} failed={r.failedHere} />
+              </tr>
+            ))}
           </tbody>
         </table>
       )}
     </section>
+  );
+}
+
+function Tried({ text, failed }: { text: string | null; failed: boolean }) {
+  return (
+    <td className={`cell ${failed ? 'text-oxide' : ''}`}>{text ?? <span className="text-soft">not tried</span>}</td>
   );
 }

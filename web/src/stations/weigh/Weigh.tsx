@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 
 import type { Schemas } from '../../api/client';
 import { weighQuery } from '../../api/queries';
-import { usePlace } from '../../app/place';
+import { usePlace } from '../../ui/place';
 import { RunsSlip, type Opened } from '../../ui/RunsSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { TextureKey } from '../../ui/Texture';
@@ -93,6 +93,8 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
                 <Comparison
                   key={c.metric}
                   comparison={c}
+                  build={sheet.revision.id}
+                  against={sheet.against?.id ?? ''}
                   here={letter}
                   other={sheet.against?.letter ?? ''}
                   requirement={sheet.requirements.find((r) => r.metric === c.metric)}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Footing;
+
+/** Why two contexts do not stand on the same footing; the words to it stand in the catalogue, under its value. */
+enum Reason: string
+{
+    case Method = 'method';
+    case MethodVersion = 'methodVersion';
+    case InstrumentUnit = 'instrumentUnit';
+    case Instrument = 'instrument';
+    case Change = 'change';
+    case Level = 'level';
+    case LevelUnknown = 'levelUnknown';
+    case LevelHalfKnown = 'levelHalfKnown';
+    case Lot = 'lot';
+    case LotUnknown = 'lotUnknown';
+    case Rig = 'rig';
+    case Operator = 'operator';
+    case Firmware = 'firmware';
+    case UsedArticle = 'usedArticle';
+    case Blocks = 'blocks';
+    case SingleRun = 'singleRun';
+    case StoppedEarly = 'stoppedEarly';
+
+    /** Does it speak of how the runs were made, rather than of how many there are or when? */
+    public function isOfTheSetUp(): bool
+    {
+        return !in_array($this, [self::Blocks, self::SingleRun, self::StoppedEarly], true);
+    }
+}

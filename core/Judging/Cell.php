@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Evidence\Assessment;
+use Lustrum\Core\Evidence\Carry;
+use Lustrum\Core\Evidence\State;
+use Lustrum\Core\Evidence\Texture;
+
+/** What is shown of one requirement on one build, in numbers. */
+final readonly class Cell
+{
+    /**
+     * @param Build       $source   whose runs these are; the build itself, or the earlier one they are carried over from
+     * @param bool        $share    estimate and bound are shares and are shown in per cent
+     * @param Figure|null $estimate in the unit of the requirement, a share in per cent
+     * @param Carry|null  $carry    set where the runs are an earlier build's
+     * @param list<Difference> $differs edits of the build since its runs were made, that touch this requirement
+     * @param int         $runs     that it stands on, bounds and lost ones included
+     */
+    public function __construct(
+        public Wanted $wanted,
+        public Build $build,
+        public Build $source,
+        public Assessment $assessment,
+        public State $state,
+        public Texture $texture,
+        public bool $share,
+        public ?Figure $estimate,
+        public ?float $bound,
+        public ?Carry $carry,
+        public array $differs,
+        public int $runs,
+    ) {
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Change\ChangeVerdict;
+
+/** What came of a change, in numbers: by values of its metric, or by how often runs hold. */
+final readonly class ChangeSeen
+{
+    /**
+     * @param Figure|null  $seen      difference of means, in the unit of the metric
+     * @param int          $n         values on this build; with shares, runs that answered
+     * @param int          $nBefore   the same on the parent
+     * @param int|null     $held      with shares: of $n; null where it is no share
+     * @param Figure|null  $points    with shares: the difference in points; null where all passed on both
+     * @param list<string> $together  other changes of this build that were expected to move the same metric
+     */
+    public function __construct(
+        public ChangeFact $change,
+        public ChangeVerdict $verdict,
+        public ?Figure $seen = null,
+        public int $n = 0,
+        public int $nBefore = 0,
+        public ?int $held = null,
+        public int $heldBefore = 0,
+        public ?Figure $points = null,
+        public array $together = [],
+    ) {
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Parameter;
+use Lustrum\Core\Run\Part;
+
+/** What was edited in a build after runs were made with it. */
+final class Differences
+{
+    /** @return list<Difference> between what the run was made with and the build as it is written down now */
+    public static function of(Configuration $was, Build $is): array
+    {
+        return [
+            ...self::parameters($was->parameters, $is->parameters),
+            ...self::parts($was->parts, $is->parts),
+            ...($was->firmware === $is->firmware ? [] : [new Difference('firmware', 'firmware', $was->firmware, $is->firmware)]),
+        ];
+    }
+
+    /**
+     * @param list<Parameter> $was
+     * @param list<Parameter> $is
+     *
+     * @return list<Difference>
+     */
+    private static function parameters(array $was, array $is): array
+    {
+        $text = static fn (Parameter $p): string => Digits::typed($p->value, $p->resolution).' '.$p->unit;
+        $before = array_column($was, null, 'name');
+        $out = [];
+        foreach ($is as $parameter) {
+            $old = $before[$parameter->name] ?? null;
+            unset($before[$parameter->name]);
+            if ($old === null || !$old->equals($parameter)) {
+                $out[] = new Difference('parameter', $parameter->name, $old === null ? '' : $text($old), $text($parameter));
+            }
+        }
+        foreach ($before as $gone) {
+            $out[] = new Difference('parameter', $gone->name, $text($gone), '');
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<Part> $was
+     * @param list<Part> $is
+     *
+     * @return list<Difference>
+     */
+    private static function parts(array $was, array $is): array
+    {
+        $before = array_column($was, null, 'name');
+        $out = [];
+        foreach ($is as $part) {
+            $old = $before[$part->name] ?? null;
+            unset($before[$part->name]);
+            if ($old === null || $old->quantity !== $part->quantity) {
+                $out[] = new Difference('part', $part->name, $old === null ? '' : Digits::short($old->quantity), Digits::short($part->quantity));
+            } elseif ($old->material !== $part->material) {
+                $out[] = new Difference('material', $part->name, $old->material, $part->material);
+            }
+        }
+        foreach ($before as $gone) {
+            $out[] = new Difference('part', $gone->name, Digits::short($gone->quantity), '');
+        }
+
+        return $out;
+    }
+}

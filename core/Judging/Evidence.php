@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Evidence\Assess;
+use Lustrum\Core\Evidence\Assessment;
+use Lustrum\Core\Evidence\Basis;
+use Lustrum\Core\Evidence\Carry;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\State;
+use Lustrum\Core\Evidence\Texture;
+use Lustrum\Core\Outcome\Result;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
+
+/**
+ * How well each requirement is shown on a build.
+ *
+ * A run counts for the build that it was made on, as that build was then. Where the build was edited afterwards, its
+ * older runs count only if nothing that the requirement depends on differs. Where a build has no runs of its own for
+ * a requirement, the nearest ancestor's are carried over under the same rule.
+ */
+final class Evidence
+{
+    /**
+     * What the runs of one build say of one requirement.
+     *
+     * @param list<RunFact> $runs finished ones of the build
+     */
+    public static function own(Wanted $wanted, Build $build, array $runs): Own
+    {
+        $present = $older = ['results' => [], 'runs' => []];
+        $differs = $known = [];
+        foreach ($runs as $run) {
+            $result = self::result($wanted, $run);
+            if ($result === null) {
+                continue;
+            }
+            $found = $known[spl_object_id($run->configuration)] ??= array_values(array_filter(
+                Differences::of($run->configuration, $build),
+                static fn (Difference $d): bool => $d->touches($wanted->dependsOn),
+            ));
+            if ($found === []) {
+                $present['results'][] = $result;
+                $present['runs'][] = $run;
+            } else {
+                $older['results'][] = $result;
+                $older['runs'][] = $run;
+                $differs += array_column($found, null, 'name');
+            }
+        }
+        /** @param list<RunFact> $of */
+        $decimals = static fn (array $of): int => Measured::of($wanted->metric, array_values($of), $wanted->unit)->decimals;
+
+        return new Own(
+            Assess::results($wanted->rule, $present['results']), $decimals($present['runs']), count($present['runs']),
+            $older['results'] === [] ? null : Assess::results($wanted->rule, $older['results']),
+            $decimals($older['runs']), count($older['runs']), array_values($differs),
+        );
+    }
+
+    /** Does this run belong to what own() counts for the requirement on its build as it is now, or as it was then? */
+    public static function counts(Wanted $wanted, RunFact $run): bool
+    {
+        return self::result($wanted, $run) !== null;
+    }
+
+    /**
+     * @param callable(Build): array<string, Own> $own what is known of each build, by requirement
+     */
+    public static function cell(Wanted $wanted, Build $build, Lineage $lineage, callable $own): Cell
+    {
+        $here = $own($build)[$wanted->id];
+        if ($here->assessment->state !== State::None) {
+            return self::describe($wanted, $build, $build, $here->assessment, $here->decimals, $here->runs, null);
+        }
+        if ($here->older !== null && $here->older->state !== State::None && $here->differs !== []) {
+            return self::describe(
+                $wanted, $build, $build, $here->older, $here->olderDecimals, $here->olderRuns, null, $here->differs,
+            );
+        }
+        foreach ($lineage->ancestors($build) as $ancestor) {
+            $earlier = $own($ancestor)[$wanted->id];
+            if ($earlier->assessment->state !== State::None) {
+                $carry = Carry::over($wanted->dependsOn, array_map(
+                    static fn (ChangeFact $c): array => ['what' => $c->what, 'class' => $c->class->value],
+                    $lineage->changesSince($ancestor, $build),
+                ));
+
+                return self::describe($wanted, $build, $ancestor, $earlier->assessment, $earlier->decimals, $earlier->runs, $carry);
+            }
+        }
+
+        return self::describe($wanted, $build, $build, $here->assessment, $here->decimals, $here->runs, null);
+    }
+
+    /** @param list<Difference> $differs */
+    private static function describe(
+        Wanted $wanted,
+        Build $build,
+        Build $source,
+        Assessment $a,
+        int $decimals,
+        int $runs,
+        ?Carry $carry,
+        array $differs = [],
+    ): Cell {
+        $stale = $differs !== [] || ($carry !== null && !$carry->carried);
+        $share = in_array($wanted->kind(), [Kind::Rate, Kind::Check], true) || ($a->estimate !== null && $a->basis === Basis::ExactShare);
+        $factor = $share ? 100.0 : 1.0;
+        $unit = $share ? '%' : $wanted->unit;
+
+        return new Cell(
+            $wanted, $build, $source, $a,
+            $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
+            $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
+            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs,
+        );
+    }
+
+    private static function result(Wanted $wanted, RunFact $run): ?Result
+    {
+        $reading = $run->reading($wanted->metric);
+        $byOutcome = $run->answers($wanted->metric);
+        if (($reading === null && !$byOutcome) || $run->outcome === null || $run->outcome === RunOutcome::Void) {
+            return null;
+        }
+        if ($run->lost()) {
+            return Result::of(ResultKind::Lost);
+        }
+        if ($reading !== null && $wanted->unit !== '') {
+            $target = Units::parse($wanted->unit);
+            $fits = Units::parse($reading->unit)->dimension->equals($target->dimension);
+
+            return $fits ? Result::of($reading->kind, $target->fromSi($reading->si), $run->conditions) : null;
+        }
+
+        return match ($run->outcome) {
+            RunOutcome::Held => Result::of(ResultKind::Held, null, $run->conditions),
+            RunOutcome::Failed => Result::of(ResultKind::Failed, null, $run->conditions),
+            // Ended before the end point: it neither held nor failed.
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+/** A failure as the sums need it. */
+final readonly class FailureFact
+{
+    /** @param string|null $method identifier of the method of the run on which it happened; null without a run */
+    public function __construct(
+        public string $id,
+        public string $build,
+        public string $mode,
+        public string $place,
+        public ?string $method,
+    ) {
+    }
+
+    /** The same words, however written, are one mode. */
+    public function key(): string
+    {
+        return mb_strtolower(trim($this->mode));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+/** One mode of failure over all builds: where it gathers and where it vanishes. */
+final readonly class Mode
+{
+    /**
+     * @param string            $mode     as it was written first
+     * @param array<string, int> $failures by build
+     * @param array<string, int> $tried    by build: runs that could have shown it, with the methods that it was seen with
+     */
+    public function __construct(
+        public string $mode,
+        public string $place,
+        public array $failures,
+        public array $tried,
+        public int $total,
+    ) {
+    }
+
+    /**
+     * Where it stands: the last build that showed it, and how often it was tried after.
+     *
+     * @return array{Build, int, bool} build, runs since, whether that build is the newest
+     */
+    public function last(Lineage $lineage): array
+    {
+        $last = null;
+        $since = 0;
+        $newest = false;
+        foreach ($lineage->builds as $id => $build) {
+            if (($this->failures[$id] ?? 0) > 0) {
+                [$last, $since] = [$build, 0];
+                $newest = true;
+            } else {
+                $since += $this->tried[$id] ?? 0;
+                $newest = false;
+            }
+        }
+
+        return [$last ?? throw new \LogicException('A mode was seen on some build.'), $since, $newest];
+    }
+}

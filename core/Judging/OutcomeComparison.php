@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+/** A metric that is shown by whether runs hold: shares against each other, and the ladder of each build, in numbers. */
+final readonly class OutcomeComparison
+{
+    /**
+     * @param string                                   $metric     identifier
+     * @param Figure|null                              $difference in points
+     * @param 'bothPass'|'more'|'less'|'indistinct'|'' $verdict    empty where the other build was not tried
+     */
+    public function __construct(
+        public string $metric,
+        public OutcomeSide $here,
+        public ?OutcomeSide $other,
+        public ?Figure $difference,
+        public ?float $p,
+        public string $verdict,
+    ) {
+    }
+}

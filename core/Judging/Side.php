@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Statistics\Sample;
+
+/** One side of a comparison: what a metric came to on one build. */
+final readonly class Side
+{
+    /** So many marks show a spread as well as all would; more are thinned to even steps of their order. */
+    public const MARKS = 120;
+
+    /**
+     * @param Figure|null $figure null where there are only bounds
+     * @param list<float> $marks  the values for a figure, in order; all of them, or MARKS of them
+     */
+    private function __construct(
+        public string $build,
+        public string $letter,
+        public ?Figure $figure,
+        public string $unit,
+        public int $decimals,
+        public int $n,
+        public int $bounds,
+        public array $marks,
+    ) {
+    }
+
+    public static function of(Build $build, Measured $m, float $confidence, int $decimals): self
+    {
+        $n = count($m->values);
+        $figure = $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $decimals, $n);
+
+        return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, count($m->bounds), self::thinned($m->values));
+    }
+
+    /**
+     * @param list<float> $values
+     *
+     * @return list<float>
+     */
+    private static function thinned(array $values): array
+    {
+        sort($values);
+        $n = count($values);
+        if ($n <= self::MARKS) {
+            return $values;
+        }
+
+        return array_map(static fn (int $i): float => $values[intdiv($i * ($n - 1), self::MARKS - 1)], range(0, self::MARKS - 1));
+    }
+}

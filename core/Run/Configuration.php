@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Run;
+
+/**
+ * Everything that a run was made with and is judged by, frozen at its start, so that later edits cannot rewrite history.
+ *
+ * What the article had been through is not part of it: runs in a row would share nothing. It stands in the run.
+ */
+final readonly class Configuration
+{
+    /**
+     * @param list<Parameter>       $parameters
+     * @param list<Part>            $parts
+     * @param array<string, string> $lots          material => lot
+     * @param list<Channel>         $channels
+     * @param list<Condition>       $conditions    that were to be recorded
+     * @param list<SettingRule>     $settings      that were to be read off
+     * @param string                $outcomeMetric identifier of what a run that held shows; empty where the outcome is no result
+     * @param Filled|null           $filled        null: frozen whole when the run began
+     */
+    public function __construct(
+        public string $revision,
+        public string $letter,
+        public string $firmware,
+        public array $parameters,
+        public array $parts,
+        public ?string $article,
+        public string $serial,
+        public string $articleState,
+        public string $deviations,
+        public array $lots,
+        public string $method,
+        public string $methodName,
+        public int $methodVersion,
+        public string $rig,
+        public array $channels,
+        public array $conditions,
+        public array $settings,
+        public string $outcomeMetric,
+        public string $heldWhen = '',
+        public ?Filled $filled = null,
+    ) {
+    }
+
+    public function channel(string $key): ?Channel
+    {
+        foreach ($this->channels as $channel) {
+            if ($channel->key === $key) {
+                return $channel;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param array<array-key, mixed> $row as toRow() gives it */
+    public static function fromRow(array $row): self
+    {
+        $lots = Row::map($row['lots'] ?? []);
+        ksort($lots);
+
+        return new self(
+            Row::text($row['revision'] ?? ''), Row::text($row['letter'] ?? ''), Row::text($row['firmware'] ?? ''),
+            array_map(Parameter::fromRow(...), Row::rows($row['parameters'] ?? [])),
+            array_map(Part::fromRow(...), Row::rows($row['parts'] ?? [])),
+            Row::textOrNull($row['article'] ?? null), Row::text($row['serial'] ?? ''), Row::text($row['articleState'] ?? ''),
+            Row::text($row['deviations'] ?? ''), $lots,
+            Row::text($row['method'] ?? ''), Row::text($row['methodName'] ?? ''), max(1, Row::whole($row['methodVersion'] ?? 1)),
+            Row::text($row['rig'] ?? ''), array_map(Channel::fromRow(...), Row::rows($row['channels'] ?? [])),
+            array_map(Condition::fromRow(...), Row::rows($row['conditions'] ?? [])),
+            array_map(SettingRule::fromRow(...), Row::rows($row['settings'] ?? [])),
+            Row::text($row['outcomeMetric'] ?? ''), Row::text($row['heldWhen'] ?? ''), Filled::tryFrom(Row::text($row['filled'] ?? '')),
+        );
+    }
+
+    /** @return array<string, mixed> plain values, in a fixed order */
+    public function toRow(): array
+    {
+        /** @var array<string, mixed> $row */
+        $row = json_decode(json_encode($this, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION), true, 64, \JSON_THROW_ON_ERROR);
+
+        return $row;
+    }
+
+    /** Runs with the same content share one stored configuration under this key. */
+    public function hash(): string
+    {
+        return hash('sha256', json_encode($this, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+    }
+}

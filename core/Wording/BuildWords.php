@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\Filled;
+
+/** Sentences about a build: how it differs from its parent, and what its articles have been through. */
+final class BuildWords
+{
+    /**
+     * @param string|null $parent     letter; null for a first build
+     * @param int         $unjudged   changes that nobody has looked at
+     * @param string|null $difference of the parts' cost to the parent's, as decimal text; null where there is no parent
+     */
+    public static function sentence(string $letter, ?string $parent, int $changes, int $unjudged, int $articles, ?string $difference, string $currency): string
+    {
+        if ($parent === null) {
+            return Messages::say('build.first', ['letter' => $letter]);
+        }
+        $costs = $difference !== null && (float) $difference !== 0.0;
+
+        return Messages::say('build.sentence', [
+            'letter' => $letter, 'parent' => $parent, 'n' => $changes,
+            'looked' => match (true) {
+                $changes === 0 => 'none',
+                $unjudged === 0 => 'all',
+                $unjudged === $changes => 'nobody',
+                default => 'some',
+            },
+            'unjudged' => $unjudged, 'costs' => $costs, 'currency' => $currency, 'less' => $costs && (float) $difference < 0,
+            'amount' => $costs ? ltrim((string) $difference, '-') : '', 'articles' => $articles,
+        ]);
+    }
+
+    /** What a run was made with was not frozen whole when it began. */
+    public static function filled(Filled $filled): string
+    {
+        return Messages::say('build.filled', ['filled' => $filled->value]);
+    }
+
+    public static function past(int $runs, int $failures, int $lost): string
+    {
+        return Messages::say('build.past', ['runs' => $runs, 'failures' => $failures, 'lost' => $lost > 0, 'fresh' => $runs === 0 && $lost === 0]);
+    }
+
+    /** A difference of a parameter from the parent's, with its sign and unit. */
+    public static function difference(float $difference, int $decimals, string $unit): string
+    {
+        return Numbers::signed($difference, Digits::decimals(abs($difference), $decimals), $unit);
+    }
+
+    /** The same in per cent of the parent's value, to two digits. */
+    public static function percent(float $percent): string
+    {
+        return Numbers::signed($percent, Digits::plain(abs($percent), 2), '%');
+    }
+
+    /** @param array{material: ?string, quantity: ?float, cost: ?string} $was what differs from the parent's part, null where it does not */
+    public static function part(array $was): string
+    {
+        $out = [];
+        if ($was['material'] !== null) {
+            $out[] = Messages::say('build.material', ['named' => $was['material'] !== '', 'material' => $was['material']]);
+        }
+        if ($was['quantity'] !== null) {
+            $out[] = Messages::say('build.quantity', ['quantity' => Digits::plain($was['quantity'], 4)]);
+        }
+        if ($was['cost'] !== null) {
+            $out[] = Messages::say('build.cost', ['cost' => $was['cost']]);
+        }
+
+        return implode(', ', $out);
+    }
+}

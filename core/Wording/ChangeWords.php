@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Judging\ChangeFact;
+use Lustrum\Core\Judging\ChangeSeen;
+use Lustrum\Core\Quantity\Digits;
+
+/** Sentences about what was expected of a change and what came of it. */
+final class ChangeWords
+{
+    public static function expected(ChangeFact $change, string $metric): string
+    {
+        if ($change->expected === null) {
+            return '';
+        }
+        if ($change->expected === 0.0) {
+            return Messages::say('change.unchanged', ['metric' => $metric]);
+        }
+        $amount = Numbers::signed($change->expected, Digits::short(abs($change->expected)), Numbers::differenceUnit($change->unit));
+
+        return Messages::say('change.expected', ['metric' => $metric, 'amount' => $amount]);
+    }
+
+    /** @param bool $judged has a person given a verdict of their own? */
+    public static function sentence(ChangeSeen $seen, string $metric, bool $judged): string
+    {
+        if ($seen->change->metric === '') {
+            return $judged ? '' : Messages::say('change.noMetric');
+        }
+        if ($seen->held !== null) {
+            return self::shares($seen, $seen->held);
+        }
+        if ($seen->seen === null) {
+            return Messages::say('change.notMeasured', [
+                'metric' => Messages::begin($metric),
+                'where' => $seen->n + $seen->nBefore === 0 ? 'neither' : ($seen->n === 0 ? 'here' : 'parent'),
+            ]);
+        }
+
+        return Messages::say('change.seen', [
+            'difference' => self::difference($seen), 'n' => $seen->n, 'before' => $seen->nBefore,
+            'together' => $seen->together !== [], 'others' => Messages::list($seen->together),
+        ]);
+    }
+
+    private static function difference(ChangeSeen $seen): string
+    {
+        return self::seen($seen)->text ?? '';
+    }
+
+    /** The difference that was seen, for the screen. */
+    public static function seen(ChangeSeen $seen): ?Estimate
+    {
+        $f = $seen->seen;
+
+        return $f === null ? null : Estimate::of(new \Lustrum\Core\Judging\Figure($f->value, $f->low, $f->high, Numbers::differenceUnit($f->unit), $f->decimals, $f->n));
+    }
+
+    private static function shares(ChangeSeen $seen, int $held): string
+    {
+        $with = ['held' => $held, 'n' => $seen->n, 'heldBefore' => $seen->heldBefore, 'before' => $seen->nBefore];
+        if ($seen->points === null) {
+            return Messages::say('change.bothPass', $with);
+        }
+
+        return Messages::say('change.shares', $with + [
+            'low' => Digits::decimals((float) $seen->points->low, 0), 'high' => Digits::decimals((float) $seen->points->high, 0),
+        ]);
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Footing\Footing;
+use Lustrum\Core\Judging\ByOrder;
+use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Judging\Life;
+use Lustrum\Core\Judging\MetricComparison;
+use Lustrum\Core\Judging\Side;
+use Lustrum\Core\Quantity\Digits;
+
+/** Sentences about one metric on one build against another. */
+final class ComparisonWords
+{
+    private const P_DIGITS = 2;
+
+    /** Below this the number says no more than that it is small. */
+    private const SMALL_P = 0.001;
+
+    /** @param string $otherLetter of the build that it is compared with, also where that was not measured */
+    public static function sentence(MetricComparison $c, string $metric, string $otherLetter): string
+    {
+        $with = ['metric' => Messages::begin($metric), 'letter' => $c->here->letter, 'other' => $otherLetter];
+        if ($c->here->figure === null) {
+            return Messages::say('comparison.onlyBounds', $with + ['n' => $c->here->bounds]);
+        }
+        if ($c->other === null || $c->difference === null) {
+            return Messages::say('comparison.onlyHere', $with + ['mean' => Numbers::amount($c->here->figure->value, $c->here->decimals, $c->here->unit)]);
+        }
+        $tilted = $c->footing !== null && $c->footing->footing !== Footing::Level;
+
+        return Messages::say('comparison.sentence', $with + [
+            'size' => Numbers::figure($c->here->figure), 'change' => self::change($c, $c->difference),
+            'verdict' => $c->verdict === null ? '' : $c->verdict->value, 'n' => $c->here->n, 'nOther' => $c->other->n,
+            'tilted' => $tilted, 'footing' => $tilted ? Messages::inside(FootingWords::why($c->footing->differences[0])) : '',
+        ]);
+    }
+
+    private static function change(MetricComparison $c, Figure $difference): string
+    {
+        if ($c->change === null) {
+            return Messages::say('comparison.by', [
+                'amount' => Numbers::amount(abs($difference->value), $difference->decimals, Numbers::differenceUnit($difference->unit)),
+                'less' => $difference->value < 0,
+            ]);
+        }
+
+        return Messages::say('comparison.by', ['amount' => self::size($c->change), 'less' => $c->change->value < 0]);
+    }
+
+    /** A change without its sign, which the word after it says: '31 % [19, 44]'. */
+    private static function size(Figure $f): string
+    {
+        if ($f->low === null || $f->high === null) {
+            return Numbers::amount(abs($f->value), $f->decimals, $f->unit);
+        }
+        $sign = $f->value < 0 ? -1 : 1;
+
+        return Numbers::figure(new Figure(abs($f->value), min($sign * $f->low, $sign * $f->high), max($sign * $f->low, $sign * $f->high), $f->unit, $f->decimals, 0));
+    }
+
+    /** How the difference was worked out. */
+    public static function how(?float $p): string
+    {
+        return Messages::say('comparison.how', ['known' => $p !== null, 'p' => self::p($p ?? 1.0)]);
+    }
+
+    public static function p(float $p): string
+    {
+        return $p < self::SMALL_P ? Messages::say('comparison.smallP') : Digits::plain($p, self::P_DIGITS);
+    }
+
+    /** What one side stands on: '6 runs and 2 bounds'. */
+    public static function side(Side $side): string
+    {
+        return Messages::say('comparison.side', ['letter' => $side->letter, 'n' => $side->n, 'bounds' => $side->bounds]);
+    }
+
+    /** By order alone, for ratings. */
+    public static function byOrder(ByOrder $order, Side $here, string $otherLetter, float $confidence): string
+    {
+        return Messages::say('comparison.byOrder', [
+            'letter' => $here->letter, 'other' => $otherLetter, 'lower' => $order->shift < 0, 'real' => $order->p < 1 - $confidence,
+            'shift' => Numbers::amount(abs($order->shift), $here->decimals, Numbers::differenceUnit($here->unit)),
+            'p' => Digits::plain($order->p, self::P_DIGITS),
+        ]);
+    }
+
+    public static function median(Life $life): string
+    {
+        $number = static fn (?float $v): string => $v === null ? Messages::say('comparison.beyond') : Digits::decimals($v, $life->decimals);
+        $with = ['letter' => $life->letter, 'ended' => $life->ended, 'stopped' => $life->stopped, 'unit' => $life->unit];
+
+        return $life->median === null ? Messages::say('comparison.medianBeyond', $with) : Messages::say('comparison.median', $with + [
+            'median' => $number($life->median), 'low' => $number($life->low), 'high' => $number($life->high),
+        ]);
+    }
+
+    public static function oneInTen(Life $life): string
+    {
+        return $life->oneInTen === null
+            ? Messages::say('comparison.noLife', ['letter' => $life->letter, 'why' => Messages::inside($life->why)])
+            : Messages::say('comparison.oneInTen', ['letter' => $life->letter, 'life' => Numbers::figure($life->oneInTen)]);
+    }
+
+    public static function logRank(float $p, string $letter, string $other, float $confidence): string
+    {
+        return Messages::say('comparison.logRank', [
+            'p' => Digits::plain($p, self::P_DIGITS), 'letter' => $letter, 'other' => $other, 'differ' => $p < 1 - $confidence,
+        ]);
+    }
+}

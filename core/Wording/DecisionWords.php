@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Cost\Sums;
+use Lustrum\Core\Judging\Consequences;
+use Lustrum\Core\Judging\Device;
+use Lustrum\Core\Judging\Meets;
+use Lustrum\Core\Judging\MetricForecast;
+use Lustrum\Core\Quantity\Digits;
+
+/** Sentences about candidates, their consequences, and decisions. */
+final class DecisionWords
+{
+    /** @return list<string> the limits that are passed */
+    public static function over(Consequences $c, Device $device): array
+    {
+        $out = [];
+        if ($c->overCost !== null && $device->costLimit !== null) {
+            $out[] = Messages::say('decision.overCost', [
+                'cost' => $c->cost, 'currency' => $device->currency, 'by' => $c->overCost, 'limit' => Sums::of([$device->costLimit]),
+            ]);
+        }
+        if ($c->overHours && $device->hoursLimit !== null) {
+            $out[] = Messages::say('decision.overHours', [
+                'hours' => self::hours($c->hours), 'by' => self::hours($c->hours - $device->hoursLimit), 'limit' => self::hours($device->hoursLimit),
+            ]);
+        }
+        if ($c->overChanges && $device->changesLimit !== null) {
+            $out[] = Messages::say('decision.overChanges', ['n' => $c->chosen, 'limit' => $device->changesLimit]);
+        }
+
+        return $out;
+    }
+
+    /** @param array<string, string> $names of metrics */
+    public static function entangled(MetricForecast $f, array $names): string
+    {
+        return Messages::say('decision.entangled', [
+            'metric' => Messages::begin($names[$f->metric] ?? ''),
+            'candidates' => Messages::list(array_map(static fn (string $w): string => Messages::say('decision.quoted', ['what' => $w]), $f->candidates)),
+        ]);
+    }
+
+    /** @param array<string, string> $names of metrics */
+    public static function forecast(MetricForecast $f, array $names): string
+    {
+        $metric = Messages::begin($names[$f->metric] ?? '');
+        if ($f->now === null) {
+            return Messages::say('decision.noBaseline', ['metric' => $metric]);
+        }
+        $at = static fn (float $add): string => Digits::decimals($f->now->mean + $add, $f->now->decimals);
+
+        return Messages::say('decision.forecast', [
+            'metric' => $metric, 'now' => Numbers::amount($f->now->mean, $f->now->decimals, $f->now->unit), 'n' => $f->now->n,
+            'low' => $at(min($f->addLow, $f->addHigh)), 'high' => $at(max($f->addLow, $f->addHigh)),
+            'meets' => $f->meets === Meets::Unknown ? 'unknown' : $f->meets->value,
+            'limit' => $f->wanted === null ? '' : Numbers::set($f->wanted->limit, $f->wanted->unit),
+        ]);
+    }
+
+    /** An expected effect as a range with signs, for the record of a decision. */
+    public static function effect(string $metric, float $low, float $high, string $unit, ?float $likely = null): string
+    {
+        $signed = static fn (float $v): string => Numbers::signed($v, Digits::short(abs($v)), '');
+
+        return Messages::say('decision.effect', ['metric' => $metric, 'low' => $signed($low), 'high' => $signed($high), 'unit' => Numbers::differenceUnit($unit),
+            'known' => $likely !== null, 'likely' => $signed($likely ?? 0.0)]);
+    }
+
+    /** The likely one of several effects. */
+    public static function likely(string $metric, float $likely, string $unit): string
+    {
+        return Messages::say('decision.likely', ['metric' => $metric, 'amount' => Numbers::withUnit(Digits::plain($likely, 3), $unit)]);
+    }
+
+    public static function hours(float $hours): string
+    {
+        return Digits::decimals($hours, 1);
+    }
+
+    /** @param string|null $decided letter of the build that the last decision on this one opened */
+    public static function sentence(string $letter, int $open, int $undecided, Consequences $c, Device $device, ?string $decided): string
+    {
+        if ($open === 0) {
+            return $decided === null ? Messages::say('decision.none') : Messages::say('decision.decided', ['letter' => $letter, 'next' => $decided]);
+        }
+        $limited = $device->costLimit !== null || $device->hoursLimit !== null;
+
+        return Messages::say('decision.sentence', [
+            'n' => $open, 'chosen' => $c->chosen, 'cost' => $c->cost, 'currency' => $device->currency, 'hours' => self::hours($c->hours),
+            'over' => $c->over(), 'within' => $c->over() === 0 && $c->chosen > 0 && $limited,
+            'entangled' => count($c->entangled()), 'undecided' => $undecided,
+        ]);
+    }
+}

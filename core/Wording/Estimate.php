@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Judging\Figure;
+
+/** A number for the screen: with unit, interval, count, and only the decimals that were measured. */
+final readonly class Estimate
+{
+    public string $text;
+
+    private function __construct(
+        public float $value,
+        public ?float $low,
+        public ?float $high,
+        public string $unit,
+        public int $decimals,
+        public int $n,
+    ) {
+        $this->text = Numbers::figure(new Figure($value, $low, $high, $unit, $decimals, $n));
+    }
+
+    /** @return ($figure is null ? null : self) */
+    public static function of(?Figure $figure): ?self
+    {
+        return $figure === null ? null : new self($figure->value, $figure->low, $figure->high, $figure->unit, $figure->decimals, $figure->n);
+    }
+}

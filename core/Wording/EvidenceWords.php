@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Evidence\Assessment;
+use Lustrum\Core\Evidence\Basis;
+use Lustrum\Core\Evidence\Carry;
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\Evidence\State;
+use Lustrum\Core\Evidence\Texture;
+use Lustrum\Core\Judging\Cell;
+use Lustrum\Core\Judging\Difference;
+use Lustrum\Core\Judging\Figure;
+
+/** Sentences about how far a requirement is shown. */
+final class EvidenceWords
+{
+    /** @param string $metric name of what the requirement speaks of */
+    public static function cell(Cell $cell, string $metric): string
+    {
+        $a = $cell->assessment;
+        if ($cell->estimate === null) {
+            return $a->bounds > 0 ? Messages::say('evidence.onlyBounds', ['n' => $a->bounds]) : Messages::say('evidence.notTried');
+        }
+        $seen = self::seen($cell, $cell->estimate, $metric);
+        if ($cell->differs !== []) {
+            return Messages::say('evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::differs($cell->differs)]);
+        }
+        if ($cell->carry !== null && !$cell->carry->carried) {
+            return Messages::say('evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::carry($cell->carry)]);
+        }
+        $state = $a->state === State::Against && $a->confirmed ? 'confirmed' : ($a->state === State::Shown && $a->missingConditions !== [] ? 'leaning' : $a->state->value);
+
+        return implode(' ', [
+            Messages::say($cell->carry === null ? 'evidence.cell' : 'evidence.cellCarried', [
+                'state' => Messages::say('evidence.state', ['state' => $state]), 'letter' => $cell->source->letter, 'seen' => $seen,
+            ]),
+            ...self::remarks($cell, $a, $cell->estimate),
+        ]);
+    }
+
+    private static function seen(Cell $cell, Figure $estimate, string $metric): string
+    {
+        $n = $cell->assessment->n;
+        if (!$cell->share) {
+            return Messages::say('evidence.over', ['estimate' => Numbers::figure($estimate), 'n' => $n]);
+        }
+        $held = (int) round($estimate->value / 100 * $n);
+
+        return $cell->wanted->kind() === Kind::Rate && $cell->wanted->unit === '%'
+            ? Messages::say('evidence.shareOf', ['metric' => $metric, 'held' => $held, 'n' => $n])
+            : Messages::say('evidence.held', ['held' => $held, 'n' => $n]);
+    }
+
+    /** @return list<string> */
+    private static function remarks(Cell $cell, Assessment $a, Figure $estimate): array
+    {
+        $out = [];
+        if ($a->missingConditions !== []) {
+            $out[] = Messages::say('evidence.missing', ['conditions' => implode(', ', array_map(static fn (string $c): string => str_replace('=', ' ', $c), $a->missingConditions))]);
+        }
+        if ($a->state === State::Against && !$cell->share && $cell->wanted->kind() === Kind::Every) {
+            $out[] = Messages::say('evidence.every');
+        }
+        if ($cell->bound !== null && !$cell->share) {
+            $out[] = Messages::say('evidence.bound', ['bound' => Numbers::amount($cell->bound, $estimate->decimals, $cell->wanted->unit)]);
+        } elseif ($cell->bound !== null && $a->n > 1 && $cell->wanted->kind() !== Kind::Check) {
+            $out[] = Messages::say('evidence.boundOfShare', ['percent' => Numbers::amount($cell->bound, 0, '')]);
+        }
+        if (in_array($a->state, [State::Leaning, State::Thin], true) && $a->runsNeeded !== null && $a->runsNeeded > 0) {
+            $out[] = Messages::say('evidence.needed', ['n' => $a->runsNeeded]);
+        }
+        if ($a->bounds > 0) {
+            $out[] = Messages::say('evidence.bounds', ['n' => $a->bounds]);
+        }
+        if ($a->lost > 0) {
+            $out[] = Messages::say('evidence.lost', ['n' => $a->lost]);
+        }
+
+        return $out;
+    }
+
+    /** Whether earlier evidence still holds, and if not, why. */
+    public static function carry(Carry $carry): string
+    {
+        return $carry->carried ? Messages::say('evidence.carried') : Messages::say('evidence.older', ['what' => implode(', ', $carry->because)]);
+    }
+
+    /** @param list<Difference> $differs */
+    public static function differs(array $differs): string
+    {
+        return Messages::say('evidence.older', ['what' => implode(', ', array_map(self::difference(...), $differs))]);
+    }
+
+    public static function difference(Difference $d): string
+    {
+        $key = $d->was === '' ? 'evidence.added' : ($d->is === '' ? 'evidence.removed' : 'evidence.edited');
+
+        return Messages::say($key, ['kind' => $d->kind, 'name' => $d->name, 'was' => $d->was, 'is' => $d->is]);
+    }
+
+    /** How many requirements a build shows, for its tag. */
+    public static function bar(int $shown, int $requirements): string
+    {
+        return $requirements === 0 ? Messages::say('evidence.barEmpty') : Messages::say('evidence.bar', ['shown' => $shown, 'n' => $requirements]);
+    }
+
+    /**
+     * @param list<Cell> $cells   of one build
+     * @param string     $further what stands behind it: the comparison that is told first
+     */
+    public static function table(string $letter, array $cells, string $further): string
+    {
+        if ($cells === []) {
+            return Messages::say('evidence.noRequirements');
+        }
+        $count = static fn (Texture $t): int => count(array_filter($cells, static fn (Cell $c): bool => $c->texture === $t));
+        $against = count(array_filter($cells, static fn (Cell $c): bool => $c->state === State::Against));
+        $parts = [Messages::say('evidence.table', ['letter' => $letter, 'shown' => $count(Texture::Solid), 'n' => count($cells)])];
+        foreach (['tableCarried' => $count(Texture::Dotted), 'tableAgainst' => $against, 'tableUntried' => $count(Texture::Outline)] as $key => $n) {
+            if ($n > 0) {
+                $parts[] = Messages::say('evidence.'.$key, ['n' => $n]);
+            }
+        }
+
+        return trim(Messages::say('evidence.tableSentence', ['parts' => implode(', ', $parts), 'further' => $further]));
+    }
+
+    /** How a cell was worked out, for whoever opens it. */
+    public static function how(Cell $cell): string
+    {
+        $p = $cell->assessment->probabilityMet;
+
+        return Messages::say('evidence.how', [
+            'method' => self::method($cell->wanted->rule, $cell->assessment->basis),
+            'known' => $p !== null, 'p' => Numbers::set(round(100 * ($p ?? 0.0), 1), ''), 'n' => $cell->runs,
+        ]);
+    }
+
+    /** The limit of a requirement in words. */
+    public static function limit(Kind $kind, Direction $direction, float $limit, string $unit): string
+    {
+        return Messages::say('evidence.limit', [
+            'kind' => $kind->value, 'direction' => $direction->value, 'limit' => Numbers::set($limit, $unit),
+        ]);
+    }
+
+    /** By which method the bound was worked out. */
+    public static function method(Requirement $rule, Basis $basis): string
+    {
+        $share = $rule->kind === Kind::Rate ? $rule->limit : $rule->coverage;
+
+        return Messages::say('evidence.method', ['basis' => $basis->value, 'percent' => Numbers::set(round(100 * $share, 1), '')]);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Failure\FailureStatus;
+use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Judging\Mode;
+
+/** Sentences about failures: where one stands, and where a mode was last seen. */
+final class FailureWords
+{
+    public static function standing(FailureStatus $status): string
+    {
+        return Messages::say('failure.standing', ['standing' => $status->standing->value, 'letter' => $status->letter, 'n' => $status->count]);
+    }
+
+    public static function mode(Mode $mode, Lineage $lineage): string
+    {
+        [$last, $since, $newest] = $mode->last($lineage);
+
+        return Messages::say($newest ? 'failure.stillThere' : 'failure.lastSeen', ['letter' => $last->letter, 'n' => $since]);
+    }
+
+    /**
+     * @param list<Mode>                                $modes  of the device, most frequent first
+     * @param array<string, int>                        $byMode failures of this build, by mode
+     * @param array{mode: string, status: FailureStatus}|null $back one that came back
+     */
+    public static function sentence(string $letter, array $modes, Lineage $lineage, array $byMode, ?array $back, int $withoutCause): string
+    {
+        $n = array_sum($byMode);
+        if ($n === 0) {
+            return $modes === [] ? Messages::say('failure.none') : Messages::say('failure.noneHere', [
+                'letter' => $letter, 'mode' => $modes[0]->mode, 'where' => self::mode($modes[0], $lineage),
+            ]);
+        }
+        arsort($byMode);
+
+        return Messages::say('failure.sentence', [
+            'letter' => $letter, 'n' => $n, 'modes' => count($byMode), 'most' => (string) array_key_first($byMode),
+            'back' => $back !== null, 'mode' => $back['mode'] ?? '',
+            'standing' => $back === null ? '' : Messages::inside(self::standing($back['status'])), 'without' => $withoutCause,
+        ]);
+    }
+}

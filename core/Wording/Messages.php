@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+/**
+ * The sentences of Lustrum: one catalogue of ICU messages, a file a family, so that plurals and order of words are the
+ * language's own and never put together by hand.
+ *
+ * Numbers that were measured come in as text, rounded once by Numbers; counts come in as whole numbers.
+ */
+final class Messages
+{
+    private const LOCALE = 'en';
+
+    /** @var array<string, array<string, string>> by family */
+    private static array $families = [];
+
+    /** @var array<string, \MessageFormatter> */
+    private static array $formatters = [];
+
+    /**
+     * @param string                         $key  'family.name'
+     * @param array<string, string|int|bool> $with by the names in the message
+     *
+     * @throws \LogicException when the catalogue has no such message, or it cannot be filled in
+     */
+    public static function say(string $key, array $with = []): string
+    {
+        $with = array_map(static fn (string|int|bool $v): string|int => is_bool($v) ? ($v ? 'yes' : 'no') : $v, $with);
+        $formatter = self::$formatters[$key] ??= self::formatter($key);
+        $text = $formatter->format($with);
+
+        return $text === false ? throw new \LogicException(sprintf('The message %s cannot be filled in: %s', $key, $formatter->getErrorMessage())) : $text;
+    }
+
+    /**
+     * Words in a row: 'a', 'a and b', 'a, b and c'.
+     *
+     * @param list<string> $words
+     */
+    public static function list(array $words, string $last = 'list.and'): string
+    {
+        if (count($words) < 2) {
+            return $words[0] ?? '';
+        }
+        $end = array_pop($words);
+
+        return self::say($last, ['first' => implode(', ', $words), 'last' => $end]);
+    }
+
+    /** The first letter as a sentence begins, whatever the alphabet. */
+    public static function begin(string $text): string
+    {
+        return mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1);
+    }
+
+    /** A sentence as it stands inside another one: without its full stop, and small at the start unless it is a name. */
+    public static function inside(string $sentence): string
+    {
+        $text = rtrim($sentence, '.');
+        $second = mb_substr($text, 1, 1);
+
+        return $second !== '' && $second === mb_strtoupper($second) && $second !== mb_strtolower($second) ? $text : mb_strtolower(mb_substr($text, 0, 1)).mb_substr($text, 1);
+    }
+
+    /** @return array<string, string> all messages by key, for the test that formats each */
+    public static function all(): array
+    {
+        $all = [];
+        foreach (glob(__DIR__.'/catalogue/'.self::LOCALE.'/*.php') ?: [] as $file) {
+            $family = basename($file, '.php');
+            foreach (self::family($family) as $name => $pattern) {
+                $all[$family.'.'.$name] = $pattern;
+            }
+        }
+
+        return $all;
+    }
+
+    private static function formatter(string $key): \MessageFormatter
+    {
+        [$family, $name] = explode('.', $key, 2);
+        $pattern = self::family($family)[$name] ?? throw new \LogicException('There is no message '.$key.'.');
+
+        return new \MessageFormatter(self::LOCALE, $pattern);
+    }
+
+    /** @return array<string, string> */
+    private static function family(string $family): array
+    {
+        if (!isset(self::$families[$family])) {
+            $messages = require __DIR__.'/catalogue/'.self::LOCALE.'/'.$family.'.php';
+            self::$families[$family] = is_array($messages) ? array_map(static fn (mixed $m): string => is_string($m) ? $m : '', $messages) : [];
+        }
+
+        return self::$families[$family];
+    }
+}

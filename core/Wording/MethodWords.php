@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\SettingRule;
+
+/** What a method asks for, in words. */
+final class MethodWords
+{
+    public static function aside(string $rig, int $version, float $minutes): string
+    {
+        return Messages::say('method.aside', ['rigged' => $rig !== '', 'rig' => $rig, 'version' => $version, 'minutes' => Digits::short($minutes)]);
+    }
+
+    public static function channel(string $metric, string $unit, string $formula, string $instrument, ?float $step, ?float $low, ?float $high): string
+    {
+        return Messages::say('method.channel', [
+            'metric' => $metric, 'unit' => $unit, 'derived' => $formula !== '', 'formula' => $formula, 'named' => $instrument !== '',
+            'instrument' => $instrument, 'stepped' => $step !== null, 'step' => Digits::short($step ?? 0.0),
+            'limits' => $low !== null && $high !== null, 'low' => Digits::short($low ?? 0.0), 'high' => Digits::short($high ?? 0.0),
+        ]);
+    }
+
+    public static function onlyHeld(string $metric): string
+    {
+        return Messages::say('method.onlyHeld', ['any' => $metric !== '', 'metric' => $metric]);
+    }
+
+    public static function condition(Condition $c): string
+    {
+        return Messages::say('method.condition', [
+            'name' => $c->name, 'inUnit' => $c->unit !== '', 'unit' => $c->unit,
+            'tolerated' => $c->tolerance !== null, 'tolerance' => Digits::short($c->tolerance ?? 0.0),
+        ]);
+    }
+
+    public static function setting(SettingRule $s): string
+    {
+        return Messages::say('method.setting', [
+            'name' => $s->name, 'set' => $s->intended !== null, 'intended' => Numbers::set($s->intended ?? 0.0, $s->unit),
+            'tolerated' => $s->tolerance !== null, 'tolerance' => Digits::short($s->tolerance ?? 0.0),
+        ]);
+    }
+
+    /**
+     * @param list<string> $hazards
+     * @param list<string> $cautions
+     */
+    public static function mind(array $hazards, array $cautions, string $abort, bool $needsSignOff): string
+    {
+        $known = [...$hazards, ...$cautions];
+
+        return Messages::say('method.mind', [
+            'any' => $known !== [], 'known' => implode('. ', $known), 'stops' => trim($abort) !== '', 'abort' => $abort, 'signed' => $needsSignOff,
+        ]);
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Footing\Context;
+use Lustrum\Core\Footing\Difference;
+use Lustrum\Core\Footing\FootingCheck;
+use Lustrum\Core\Judging\Contexts;
+use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Judging\Measured;
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\SettingRule;
+use Lustrum\Core\Statistics\Sample;
+
+/** What Lustrum notices about a run that the person at the bench may not know. */
+final readonly class Noticing
+{
+    /** Slack against the rounding of a conversion of units. */
+    private const SLACK = 1e-9;
+
+    /** So many differences from the last good run stand in the sentence. */
+    private const NAMED = 4;
+
+    /** @param array<string, string> $names of metrics */
+    public function __construct(
+        private array $names,
+        private float $confidence,
+    ) {
+    }
+
+    /**
+     * @param array<string, array<string, int>> $seen  modes of this run's failures => letters of builds => times seen elsewhere
+     * @param RunFact|null                      $good  the last run of this kind before it that held
+     * @param list<RunFact>                     $trial finished runs of its trial
+     *
+     * @return list<string> in sentences
+     */
+    public function about(RunFact $run, array $seen, ?RunFact $good, array $trial): array
+    {
+        return array_values(array_filter([
+            ...self::recurrences($seen),
+            ...self::settings($run),
+            ...($run->failed() ? [$this->differences($run, $good)] : []),
+            self::past($run),
+            ...$this->soFar($run, $trial),
+            self::missing($run),
+        ], static fn (string $s): bool => $s !== ''));
+    }
+
+    /**
+     * Conditions and settings that nobody recorded.
+     *
+     * @return list<string> their names
+     */
+    public static function unrecorded(RunFact $run): array
+    {
+        $missing = [];
+        foreach ([[$run->configuration->conditions, $run->conditions], [$run->configuration->settings, $run->settings]] as [$rules, $found]) {
+            foreach ($rules as $rule) {
+                $text = mb_strtolower(trim($found[$rule->name] ?? ''));
+                if ($text === '' || $text === 'unknown') {
+                    $missing[] = $rule->name;
+                }
+            }
+        }
+
+        return $missing;
+    }
+
+    /**
+     * @param array<string, array<string, int>> $seen
+     *
+     * @return list<string>
+     */
+    private static function recurrences(array $seen): array
+    {
+        $out = [];
+        foreach ($seen as $mode => $letters) {
+            ksort($letters);
+            $times = array_map(
+                static fn (string|int $letter, int $n): string => Messages::say('notice.times', ['letter' => (string) $letter, 'n' => $n]),
+                array_keys($letters), array_values($letters),
+            );
+            $out[] = Messages::say($letters === [] ? 'notice.newMode' : 'notice.seenBefore', ['mode' => (string) $mode, 'times' => implode(', ', $times)]);
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> settings that were not where they should be */
+    private static function settings(RunFact $run): array
+    {
+        $out = [];
+        foreach ($run->configuration->settings as $rule) {
+            $text = $run->settings[$rule->name] ?? '';
+            if ($rule->intended !== null && self::hasMoved($text, $rule, $rule->intended)) {
+                $out[] = Messages::say('notice.moved', [
+                    'name' => Messages::begin($rule->name), 'found' => $text, 'intended' => Numbers::set($rule->intended, $rule->unit),
+                    'tolerated' => $rule->tolerance !== null, 'tolerance' => Digits::short($rule->tolerance ?? 0.0),
+                ]);
+            }
+        }
+
+        return $out;
+    }
+
+    private static function hasMoved(string $text, SettingRule $rule, float $intended): bool
+    {
+        try {
+            $value = $rule->unit === '' && is_numeric($text) ? (float) $text : Quantity::typed($text)->to($rule->unit)->value;
+        } catch (CoreException) {
+            return false;
+        }
+
+        return abs($value - $intended) > ($rule->tolerance ?? 0.0) + self::SLACK;
+    }
+
+    /** After a failure: what differs from the last run of this kind that held. */
+    private function differences(RunFact $run, ?RunFact $good): string
+    {
+        if ($good === null) {
+            return Messages::say('notice.noneHeld');
+        }
+        $metric = $good->readings[0]->metric ?? '';
+        $context = fn (RunFact $r): Context => Contexts::of([$r], $metric, $this->names[$metric] ?? '');
+        $found = array_filter(
+            FootingCheck::between($context($good), $context($run))->differences,
+            static fn (Difference $d): bool => $d->reason->isOfTheSetUp(),
+        );
+        $whys = array_map(static fn (Difference $d): string => Messages::inside(FootingWords::why($d)), array_values($found));
+        $was = $good->configuration->letter;
+        if ($good->revision !== $run->revision) {
+            array_unshift($whys, Messages::say('notice.build', ['was' => $was, 'is' => $run->configuration->letter]));
+        }
+
+        return Messages::say('notice.against', [
+            'number' => $good->number, 'letter' => $was,
+            'any' => $whys !== [], 'whys' => implode('; ', array_slice($whys, 0, self::NAMED)),
+        ]);
+    }
+
+    private static function past(RunFact $run): string
+    {
+        if ($run->serial() === '' || $run->earlierRuns === 0) {
+            return '';
+        }
+
+        return Messages::say('notice.past', ['serial' => $run->serial(), 'runs' => $run->earlierRuns, 'failures' => $run->earlierFailures]);
+    }
+
+    /**
+     * @param list<RunFact> $trial
+     *
+     * @return list<string> the mean so far of this trial's channels
+     */
+    private function soFar(RunFact $run, array $trial): array
+    {
+        $out = [];
+        foreach ($run->configuration->channels as $channel) {
+            $m = Measured::of($channel->metric, $trial, $channel->unit);
+            $n = count($m->values);
+            if ($n > 1) {
+                $out[] = Messages::say('notice.soFar', [
+                    'metric' => Messages::begin($this->names[$channel->metric] ?? ''), 'n' => $n,
+                    'figure' => Numbers::figure(Figure::of(Sample::of($m->values)->interval($this->confidence), $m->unit, $m->decimals)),
+                ]);
+            }
+        }
+
+        return $out;
+    }
+
+    private static function missing(RunFact $run): string
+    {
+        $missing = array_map(mb_strtolower(...), self::unrecorded($run));
+
+        return $missing === [] ? '' : Messages::say('notice.missing', ['names' => Messages::list($missing, 'list.or')]);
+    }
+}

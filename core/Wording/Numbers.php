@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Quantity\Digits;
+
+/** Numbers in sentences, each rounded once, with its unit where it has one. */
+final class Numbers
+{
+    public static function amount(float $value, int $decimals, string $unit): string
+    {
+        return self::withUnit(Digits::decimals($value, $decimals), $unit);
+    }
+
+    /** A number that somebody set, such as a limit. */
+    public static function set(float $value, string $unit): string
+    {
+        return self::withUnit(Digits::short($value), $unit);
+    }
+
+    public static function withUnit(string $number, string $unit): string
+    {
+        return $unit === '' ? $number : Messages::say('number.amount', ['number' => $number, 'unit' => $unit]);
+    }
+
+    /** Estimate with its interval where there is one: '412 N [388, 436]'. */
+    public static function figure(Figure $f): string
+    {
+        $text = self::amount($f->value, $f->decimals, $f->unit);
+        if ($f->low === null || $f->high === null) {
+            return $text;
+        }
+
+        return Messages::say('number.interval', [
+            'estimate' => $text, 'low' => Digits::decimals($f->low, $f->decimals), 'high' => Digits::decimals($f->high, $f->decimals),
+        ]);
+    }
+
+    /** A difference with its sign: '+2 N', '−3 points'. */
+    public static function signed(float $value, string $number, string $unit): string
+    {
+        return self::withUnit(Messages::say($value < 0 ? 'number.minus' : 'number.plus', ['number' => $number]), $unit);
+    }
+
+    /** 13 % less 12 % is one point, not one per cent. */
+    public static function differenceUnit(string $unit): string
+    {
+        return $unit === '%' ? Messages::say('number.points') : $unit;
+    }
+
+    /** A share from 0 to 1 in whole per cent. */
+    public static function percent(float $share): string
+    {
+        return Digits::decimals(100 * $share, 0);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Judging\OutcomeComparison;
+use Lustrum\Core\Judging\OutcomeSide;
+use Lustrum\Core\Judging\Rung;
+
+/** Sentences about how often two builds hold. */
+final class OutcomeWords
+{
+    public static function sentence(OutcomeComparison $c, string $metric): string
+    {
+        $side = self::side($metric, $c->here);
+        if ($c->other === null) {
+            return Messages::say('comparison.shareAlone', ['side' => $side]);
+        }
+
+        return Messages::say('comparison.share', [
+            'side' => $side, 'verdict' => $c->verdict, 'other' => $c->other->letter, 'heldOther' => $c->other->held, 'nOther' => $c->other->tried,
+        ]);
+    }
+
+    public static function difference(Figure $points, float $p): string
+    {
+        return Messages::say('comparison.shareDifference', [
+            'difference' => Numbers::figure(new Figure($points->value, $points->low, $points->high, Numbers::differenceUnit($points->unit), $points->decimals, 0)),
+            'p' => ComparisonWords::p($p),
+        ]);
+    }
+
+    /** Held of tried on a rung, with the interval of the share. */
+    public static function rung(Rung $r): string
+    {
+        return Messages::say('comparison.rung', ['held' => $r->held, 'n' => $r->tried, 'low' => Numbers::percent($r->low), 'high' => Numbers::percent($r->high)]);
+    }
+
+    private static function side(string $metric, OutcomeSide $side): string
+    {
+        $level = static fn (float $v): string => Numbers::set($v, $side->unit);
+        $height = match (true) {
+            $side->rungs === [] => '',
+            $side->censored => Messages::say('comparison.heightCensored', ['level' => $level($side->rungs[count($side->rungs) - 1]->level)]),
+            $side->highestHeld !== null => Messages::say('comparison.heightHeld', ['level' => $level($side->highestHeld)]),
+            default => Messages::say('comparison.heightFailed', ['level' => $level($side->rungs[0]->level)]),
+        };
+
+        return Messages::say('comparison.shareSide', [
+            'metric' => Messages::begin($metric), 'letter' => $side->letter, 'held' => $side->held, 'n' => $side->tried, 'height' => $height,
+        ]);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Run\RunOutcome;
+
+/** Sentences about trials and runs. */
+final class TrialWords
+{
+    /**
+     * @param array<string, string> $names of metrics
+     *
+     * @return list<string> what a trial measured so far
+     */
+    public static function results(TrialResults $r, array $names): array
+    {
+        $out = [];
+        foreach ($r->metrics as ['metric' => $metric, 'figure' => $figure, 'bounds' => $bounds]) {
+            $with = ['metric' => $names[$metric] ?? '', 'bounds' => $bounds];
+            $out[] = $figure === null ? Messages::say('trial.onlyBounds', $with) : Messages::say('trial.result', $with + ['figure' => Numbers::figure($figure)]);
+        }
+        if ($r->mayFail !== null) {
+            $out[] = Messages::say('trial.share', [
+                'held' => $r->held, 'n' => $r->held + $r->failed,
+                'low' => Numbers::percent((float) $r->mayFail->low), 'high' => Numbers::percent((float) $r->mayFail->high),
+            ]);
+        }
+
+        return $out;
+    }
+
+    public static function count(int $runs, int $planned, int $unfinished, bool $stoppedAtFirstSuccess): string
+    {
+        return Messages::say('trial.count', ['runs' => $runs, 'planned' => $planned, 'unfinished' => $unfinished, 'first' => $stoppedAtFirstSuccess]);
+    }
+
+    /** @param array<string, int> $outcomes how many of each; '' for unfinished ones */
+    public static function sentence(string $letter, int $trials, array $outcomes): string
+    {
+        if ($trials === 0) {
+            return Messages::say('trial.untried', ['letter' => $letter]);
+        }
+        $parts = [];
+        foreach ([...array_map(static fn (RunOutcome $o): string => $o->value, RunOutcome::cases()), ''] as $outcome) {
+            if (($outcomes[$outcome] ?? 0) > 0) {
+                $parts[] = Messages::say('trial.part', ['outcome' => $outcome === '' ? 'none' : $outcome, 'n' => $outcomes[$outcome]]);
+            }
+        }
+
+        return Messages::say('trial.sentence', [
+            'letter' => $letter, 'runs' => array_sum($outcomes), 'trials' => $trials, 'any' => $parts !== [], 'parts' => implode(', ', $parts),
+        ]);
+    }
+
+    public static function run(int $number, string $trial, string $letter, string $serial, ?RunOutcome $outcome, string $reason): string
+    {
+        return Messages::say('trial.run', [
+            'number' => $number, 'trial' => $trial, 'letter' => $letter, 'with' => $serial !== '', 'serial' => $serial,
+            'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
+        ]);
+    }
+
+    public static function outcome(?RunOutcome $outcome): string
+    {
+        return Messages::say('trial.outcome', ['outcome' => $outcome === null ? 'none' : $outcome->value]);
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'first' => 'Build {letter} is the first. Log what it is made of; the next build will be measured against it.',
+    'sentence' => 'Build {letter} differs from {parent} by {n, plural, =0 {nothing that anybody wrote down} one {one change} other {# changes}}{looked, select, all {; all have a verdict} nobody {; nobody has looked at what came of {n, plural, one {it} other {any of them}}} some {; nobody has looked at {unjudged} of them} other {}}{costs, select, yes {. Its parts cost {amount} {currency} {less, select, yes {less} other {more}}} other {}}{articles, plural, =0 {. No article has been built yet} other {}}.',
+    'past' => '{fresh, select, yes {fresh} other {{runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} other {, # failed}}{lost, select, yes {, lost in handling} other {}}}}',
+    'material' => 'material was {named, select, yes {{material}} other {not named}}',
+    'quantity' => 'was {quantity}',
+    'cost' => 'cost was {cost}',
+    'gone' => 'no longer there',
+    'otherKind' => 'another kind of quantity',
+    'filled' => '{filled, select, history {What it was made with was filled in from the history of its method.} other {What it was made with was filled in from the method and the build as they are now; it may have been different.}}',
+    'corrected' => 'Corrected afterwards by {by}: {what} was always so{runs, plural, =0 {} one {, which # run took over} other {, which # runs took over}}. {reason}',
+];

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'unchanged' => '{metric} unchanged',
+    'expected' => '{metric} {amount}',
+    'noMetric' => 'No metric was named, so only a person can say what came of it.',
+    'notMeasured' => '{metric} was measured {where, select, neither {on neither build} here {not on this build yet} other {never on the parent}}.',
+    'seen' => '{difference} over {before} and {n} runs{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
+    'bothPass' => 'Held {held} of {n}, before {heldBefore} of {before}. Both pass, so this trial no longer tells them apart: the improvement is only claimed until it is made harder.',
+    'shares' => 'Held {held} of {n}, before {heldBefore} of {before}; the difference may lie between {low} and {high} points.',
+];

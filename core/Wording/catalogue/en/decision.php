@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'overCost' => '{cost} {currency} is {by} over the limit of {limit}.',
+    'overHours' => '{hours} h is {by} h over the limit of {limit} h.',
+    'overChanges' => '{n} changes at once; this team set itself at most {limit}.',
+    'quoted' => '“{what}”',
+    'entangled' => '{metric}: one build cannot tell {candidates} apart.',
+    'noBaseline' => '{metric} was not measured on this build, so the effect has nothing to stand on.',
+    'forecast' => '{metric} is {now} now ({n, plural, one {# run} other {# runs}}); expected {low} to {high}{meets, select, would {, all of it within the limit of {limit}} could {, part of it within the limit of {limit}} wouldNot {, none of it within the limit of {limit}} other {}}.',
+    'effect' => '{metric} {low} to {high} {unit}{known, select, yes {, likely {likely}} other {}}',
+    'likely' => '{metric} {amount}',
+    'unanswered' => '“{what}” has no answer yet{more, plural, =0 {} other { (and # more)}}. Put it in, let it wait, or drop it, with a reason.',
+    'also' => 'Also expected: {effects}.',
+    'none' => 'No candidates yet. Propose what the next build could change; sums, limits and overlaps appear as you choose.',
+    'decided' => 'Decided: build {next} followed {letter}.',
+    'sentence' => '{chosen, plural, =0 {{n, plural, one {# candidate} other {# candidates}}, none chosen yet} one {# of {n, number} candidates goes in: {cost} {currency} and {hours} h} other {# of {n, number} candidates go in: {cost} {currency} and {hours} h}}{over, plural, =0 {} one {, over one limit} other {, over # limits}}{within, select, yes {, within the limits} other {}}{entangled, plural, =0 {} one {; effects on one metric cannot be told apart} other {; effects on # metrics cannot be told apart}}. {undecided, plural, =0 {Every candidate has an answer: you can decide.} other {# still to decide.}}',
+];

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'notTried' => 'Not tried.',
+    'onlyBounds' => 'Not shown: {n, plural, one {# run ended before the event, which leaves only a bound} other {# runs ended before the event, which leaves only bounds}}.',
+    'over' => '{estimate} over {n, plural, one {# run} other {# runs}}',
+    'held' => 'held {held} of {n}',
+    'shareOf' => '{metric}: {held} of {n}',
+    'before' => '{letter} had {seen}. {why}',
+    'state' => '{state, select, shown {Shown} leaning {Leaning} thin {Thin} confirmed {Shown not to meet} against {Against} other {Not tried}}',
+    'cell' => '{state}: {seen}.',
+    'cellCarried' => '{state}, carried over from {letter}: {seen}.',
+    'missing' => 'Not yet with {conditions}.',
+    'every' => 'The mean does not matter here: too many articles are estimated beyond the limit.',
+    'bound' => 'Bound {bound}.',
+    'boundOfShare' => 'At this many tries the true share may still be {percent} %.',
+    'needed' => '{n, plural, other {# more like these would show it}}.',
+    'bounds' => '{n, plural, one {# more ended early and counts only as a bound} other {# more ended early and count only as bounds}}.',
+    'lost' => '{n, plural, other {# lost in handling}}.',
+    'carried' => 'Carried over: nothing that it depends on has changed.',
+    'older' => 'Older: differs in {what}.',
+    'added' => '{name} ({is}, new since)',
+    'removed' => '{name} ({was}, taken out since)',
+    'edited' => '{kind, select, material {material of {name}} part {number of {name}} other {{name}}} ({was}, now {is})',
+    'method' => '{basis, select, tBound {one-sided t bound} toleranceBound {one-sided tolerance bound, {percent} % of articles} other {exact one-sided bound of the share, {percent} % wanted}}',
+    'how' => 'Worked out as: {method}.{known, select, yes { Probability that the requirement is met: {p} %.} other {}} {n, plural, =0 {} one {It stands on # run.} other {It stands on # runs.}}',
+    'limit' => '{kind, select, check {looked at} other {{direction, select, atLeast {at least} other {at most}} {limit}}}',
+    'table' => 'Build {letter} shows {shown} of {n, plural, one {# requirement} other {# requirements}}',
+    'tableCarried' => '{n, plural, other {# carried over}}',
+    'tableAgainst' => '{n, plural, one {# stands against it} other {# stand against it}}',
+    'tableUntried' => '{n, plural, other {# not tried}}',
+    'tableSentence' => '{parts}. {further}',
+    'noRequirements' => 'There are no requirements yet. Once there are, this station says how far each build shows them.',
+    'bar' => '{shown} of {n} shown',
+    'barEmpty' => 'no requirements yet',
+];

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'same' => 'Same footing: nothing recorded differs but what is compared.',
+    'sentence' => '{footing, select, broken {Not on the same footing} other {Tilted footing}}: {whys}{more, plural, =0 {} other {; and # more}}.',
+    'method' => 'Measured with another method ({a}, {b}).',
+    'methodVersion' => 'The method was changed in between (version {a}, then {b}).',
+    'instrumentUnit' => '{name} was read in {unitA}, then in {unitB}.',
+    'instrument' => '{name} was read on another instrument ({a}, {b}).',
+    'change' => '“{name}” was changed too, and bears on this.',
+    'level' => '{name} was {a}, then {b}.',
+    'levelUnknown' => '{name} was not recorded {side, select, both {on either side} earlier {on the earlier side} other {on the later side}}.',
+    'levelHalfKnown' => '{name} was not recorded on {n} of the runs.',
+    'lot' => 'Another lot of {name} ({a}, then {b}).',
+    'lotUnknown' => 'The lot of {name} was not recorded on one side.',
+    'rig' => 'Another rig ({a}, then {b}).',
+    'operator' => 'Another pair of hands ({a}, then {b}).',
+    'firmware' => 'Another firmware ({a}, then {b}).',
+    'usedArticle' => 'A used article against a fresh one: {name} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} one { and # failure} other { and # failures}} behind it.',
+    'blocks' => 'Made in two blocks, {days, plural, one {# day} other {# days}} apart.',
+    'singleRun' => 'A single run on {side, select, both {each side} other {one side}}.',
+    'stoppedEarly' => '{n, plural, one {# run was stopped early} other {# runs were stopped early}}.',
+];

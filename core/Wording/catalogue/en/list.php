@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'and' => '{first} and {last}',
+    'or' => '{first} or {last}',
+];

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'amount' => '{number} {unit}',
+    'interval' => '{estimate} [{low}, {high}]',
+    'plus' => '+{number}',
+    'minus' => '−{number}',
+    'points' => 'points',
+];

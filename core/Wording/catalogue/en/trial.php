@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'result' => '{metric} {figure}{bounds, plural, =0 {} one {, and # bound} other {, and # bounds}}',
+    'onlyBounds' => '{metric}: only bounds ({bounds})',
+    'share' => 'held {held} of {n}; it may still fail in {low} to {high} % of tries',
+    'count' => '{runs} of {planned, plural, one {# run} other {# runs}}{unfinished, plural, =0 {} other {, # unfinished}}{first, select, yes {, stopped at first success} other {}}',
+    'untried' => 'Build {letter} has not been tried. Start with the cheapest check that could prove it wrong.',
+    'part' => '{outcome, select, held {{n} held} failed {{n} failed} stoppedEarly {{n} stopped early} lost {{n} lost in handling} void {{n} void} other {{n} unfinished}}',
+    'sentence' => 'Build {letter}: {runs, plural, one {# run} other {# runs}} in {trials, plural, one {# trial} other {# trials}}{any, select, yes {, {parts}} other {}}.',
+    'run' => 'Run {number} of {trial}, on build {letter}{with, select, yes { with {serial}} other {}}: {outcome, select, held {held} failed {failed, {reason}} stoppedEarly {stopped early, so its value is a bound} lost {lost in handling; it says nothing of the design} void {void, {reason}} other {not finished}}.',
+    'outcome' => '{outcome, select, held {held} failed {failed} stoppedEarly {stopped early} lost {lost in handling} void {void} other {not finished}}',
+];

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Account;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Shared\Doctrine\InstantType;
+use Symfony\Bridge\Doctrine\Types\UuidType;
+use Symfony\Component\Uid\Uuid;
+
+/** A place where somebody is signed in: a browser on a phone, on a desk. Gone when it is signed out or too old. */
+#[ORM\Entity]
+#[ORM\Table(name: 'signed_in')]
+#[ORM\Index(name: 'signed_in_of', columns: ['user_id'])]
+class SignedIn
+{
+    public const IDLE_DAYS = 14;
+    public const LONGEST_DAYS = 90;
+    private const NOTED_EVERY_MINUTES = 10;
+
+    #[ORM\Id]
+    #[ORM\Column(type: UuidType::NAME)]
+    private Uuid $id;
+
+    #[ORM\Column(type: InstantType::NAME)]
+    private \DateTimeImmutable $since;
+
+    #[ORM\Column(type: InstantType::NAME)]
+    private \DateTimeImmutable $lastSeen;
+
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        private User $user,
+        #[ORM\Column(length: 200)]
+        private string $device,
+        \DateTimeImmutable $now,
+    ) {
+        $this->id = Uuid::v7();
+        $this->since = $this->lastSeen = $now;
+    }
+
+    public function id(): Uuid
+    {
+        return $this->id;
+    }
+
+    public function user(): User
+    {
+        return $this->user;
+    }
+
+    public function isOver(\DateTimeImmutable $now): bool
+    {
+        return $this->lastSeen < $now->modify(sprintf('-%d days', self::IDLE_DAYS)) || $this->since < $now->modify(sprintf('-%d days', self::LONGEST_DAYS));
+    }
+
+    /** Notes that it is in use, but not at every request; true where that is to be written. */
+    public function seen(\DateTimeImmutable $now): bool
+    {
+        if ($this->lastSeen > $now->modify(sprintf('-%d minutes', self::NOTED_EVERY_MINUTES))) {
+            return false;
+        }
+        $this->lastSeen = $now;
+
+        return true;
+    }
+
+    public function view(bool $here): SignedInView
+    {
+        return new SignedInView($this->id->toRfc4122(), $this->device, $this->since->format(\DATE_ATOM), $this->lastSeen->format(\DATE_ATOM), $here);
+    }
+}

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Action\Decide;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Core\Judging\Cell;
+use Lustrum\Core\Judging\MetricForecast;
+use Lustrum\Core\Wording\DecisionWords;
+use Lustrum\Core\Wording\EvidenceWords;
+use Lustrum\Core\Wording\Messages;
+use Lustrum\Domain\Change\Change;
+use Lustrum\Domain\Change\ChangeInput;
+use Lustrum\Domain\Decision\Candidate;
+use Lustrum\Domain\Decision\CandidateView;
+use Lustrum\Domain\Decision\Choice;
+use Lustrum\Domain\Decision\Decision;
+use Lustrum\Domain\Decision\DecisionInput;
+use Lustrum\Domain\Decision\DecisionLine;
+use Lustrum\Domain\Decision\DecisionRecord;
+use Lustrum\Domain\Decision\ExpectedEffect;
+use Lustrum\Domain\Decision\KnownEvidence;
+use Lustrum\Domain\Revision\Parameter;
+use Lustrum\Domain\Revision\ParameterInput;
+use Lustrum\Domain\Revision\Part;
+use Lustrum\Domain\Revision\PartInput;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Revision\RevisionInput;
+use Lustrum\Domain\Revision\RevisionState;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Facts\Candidates;
+use Lustrum\Record\AfterWrite;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Record\RecordWriter;
+use Lustrum\Record\Writing;
+use Lustrum\Record\Written;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Refusal\ChangedMeanwhile;
+use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Uid\Uuid;
+
+/** Takes a decision: opens the next revision with its changes and expectations, and keeps what was known. */
+final readonly class Deciding implements Writing
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Records $records,
+        private RecordWriter $writer,
+        private Candidates $candidates,
+        private Books $books,
+        private AfterWrite $after,
+    ) {
+    }
+
+    public function takes(RecordInput $input): bool
+    {
+        return $input instanceof DecisionInput;
+    }
+
+    /** Sent twice, it is one decision. */
+    public function put(Uuid $id, RecordInput $input): Written
+    {
+        if (!$input instanceof DecisionInput) {
+            throw new \LogicException('A decision is taken from a decision.');
+        }
+
+        return $this->em->wrapInTransaction(function () use ($id, $input): Written {
+            $this->writer->oneAtATime($id);
+            if ($this->em->find(Decision::class, $id) !== null) {
+                return $this->again($id, $input);
+            }
+
+            return $this->decide($id, $input);
+        });
+    }
+
+    private function again(Uuid $id, DecisionInput $input): Written
+    {
+        $known = $this->records->find(Decision::class, $id, true);
+        $view = $known->view();
+        $same = $view->next === $input->next && $view->nextLetter === trim($input->letter) && $view->note === $input->note;
+
+        return $same ? new Written($view) : throw ChangedMeanwhile::to($view);
+    }
+
+    private function decide(Uuid $id, DecisionInput $input): Written
+    {
+        $decision = Decision::start($id, $input, $this->records);
+        $from = $decision->revision();
+        $this->records->mustWrite($from->workspace());
+        // Two people deciding at once would open two builds from the same candidates.
+        $this->em->getConnection()->executeStatement('SELECT 1 FROM revision WHERE id = ? FOR UPDATE', [$from->id()->toRfc4122()]);
+        $book = $this->books->open($from->device());
+        [$open] = $this->candidates->of($book->build($from->id()->toRfc4122()), $book);
+        self::mustBeAnswered($open);
+        $next = $this->open($from, $input);
+        $decision->opens($next, $this->known($open, $from, $book));
+        $decision->take($input, $this->records);
+        $this->records->add($decision);
+        foreach ($open as $candidate) {
+            if ($candidate->choice() === Choice::In) {
+                $this->change($candidate->view(), $next);
+            }
+            if ($candidate->choice() !== Choice::Wait) {
+                $candidate->settledBy($decision);
+            }
+        }
+        $this->em->flush();
+
+        return new Written($decision->view(), true, $this->after->written([$decision]));
+    }
+
+    /** @param list<Candidate> $open */
+    private static function mustBeAnswered(array $open): void
+    {
+        $with = static fn (Choice $choice): array => array_values(array_filter($open, static fn (Candidate $c): bool => $c->choice() === $choice));
+        if ($with(Choice::In) === []) {
+            throw Invalid::at('candidates', 'Nothing goes into the next build yet. Put at least one candidate in.');
+        }
+        $undecided = $with(Choice::Open);
+        if ($undecided !== []) {
+            $more = count($undecided) - 1;
+            throw Invalid::at('candidates', Messages::say('decision.unanswered', ['what' => $undecided[0]->what(), 'more' => $more]));
+        }
+    }
+
+    private function open(Revision $from, DecisionInput $input): Revision
+    {
+        $letter = mb_strtolower(trim($input->letter));
+        foreach ($this->records->all(Revision::class, ['device' => $from->device()], true) as $other) {
+            if (mb_strtolower($other->letter()) === $letter) {
+                throw Invalid::at('letter', sprintf('There is a build %s already.', $other->letter()));
+            }
+        }
+        $sent = new RevisionInput(
+            $from->device()->id()->toRfc4122(), $input->letter, $from->id()->toRfc4122(), $from->branch(), $input->intent,
+            $from->firmware(), RevisionState::Building,
+        );
+        $next = $this->writer->make(Revision::class, Uuid::fromString($input->next), $sent);
+        $next = $next instanceof Revision ? $next : throw new \LogicException('A build was made.');
+        $this->carryOver($from, $next);
+
+        return $next;
+    }
+
+    /** Parameters and parts are those of the parent until somebody changes them. */
+    private function carryOver(Revision $from, Revision $next): void
+    {
+        $to = $next->id()->toRfc4122();
+        $this->em->flush();
+        foreach ($this->records->all(Parameter::class, ['revision' => $from]) as $parameter) {
+            $view = $parameter->view();
+            $copy = $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, $view->name, $view->measure->text));
+            $copy->restore(['measure' => get_object_vars($view->measure)], $this->records);
+        }
+        foreach ($this->records->all(Part::class, ['revision' => $from]) as $part) {
+            $view = $part->view();
+            $this->writer->make(Part::class, Uuid::v7(), new PartInput($to, $view->name, $view->material, $view->quantity, $view->cost, $view->note));
+        }
+    }
+
+    private function change(CandidateView $candidate, Revision $next): void
+    {
+        $first = $candidate->effects[0] ?? null;
+        $others = array_map(
+            static fn (ExpectedEffect $e): string => DecisionWords::likely($e->metric, $e->likely, $e->unit), array_slice($candidate->effects, 1),
+        );
+        $also = $others === [] ? '' : Messages::say('decision.also', ['effects' => implode(', ', $others)]);
+        $why = implode(' ', array_filter([$candidate->why, $candidate->reason, $also], static fn (string $s): bool => $s !== ''));
+        $this->writer->make(Change::class, Uuid::v7(), new ChangeInput(
+            $next->id()->toRfc4122(), $candidate->what, mb_substr($why, 0, Limit::NOTE), $candidate->class,
+            $first->metric ?? '', $first?->likely, $first->unit ?? '', null, '', $candidate->failure,
+        ));
+    }
+
+    /** @param list<Candidate> $open */
+    private function known(array $open, Revision $from, Book $book): DecisionRecord
+    {
+        $build = $book->build($from->id()->toRfc4122());
+        $c = $this->candidates->together($open, $build, $book);
+        $names = $book->metrics();
+
+        return new DecisionRecord(
+            array_map(static fn (Candidate $one): DecisionLine => self::line($one->view()), $open),
+            array_map(static fn (Cell $cell): KnownEvidence => new KnownEvidence(
+                $cell->wanted->statement, $cell->texture, EvidenceWords::cell($cell, $book->metric($cell->wanted->metric)),
+            ), $book->cells($build)),
+            $c->cost, $c->hours, $book->device->currency,
+            array_map(static fn (MetricForecast $f): string => DecisionWords::entangled($f, $names), $c->entangled()),
+            DecisionWords::over($c, $book->device),
+            array_map(static fn (MetricForecast $f): string => DecisionWords::forecast($f, $names), $c->forecasts),
+        );
+    }
+
+    private static function line(CandidateView $c): DecisionLine
+    {
+        $expected = array_map(static fn (ExpectedEffect $e): string => DecisionWords::effect($e->metric, $e->low, $e->high, $e->unit), $c->effects);
+
+        return new DecisionLine($c->what, $c->why, $c->class, $c->choice, $c->reason, $c->cost, $c->hours, implode('; ', $expected), $c->askedBy);
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Action\Exchange;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Finding\Photo;
+use Lustrum\Record\Kind;
+use Lustrum\Record\Origin;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Registry;
+use Lustrum\Shared\Instant;
+use Lustrum\Storage\Pictures;
+
+/** Writes a whole device as JSON, piece by piece; the format is described in docs/guide/formats.md. */
+final readonly class Exporter
+{
+    public const FORMAT = 'lustrum-device';
+    public const VERSION = 2;
+
+    private const BATCH = 500;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Registry $registry,
+        private Pictures $pictures,
+    ) {
+    }
+
+    /** @return iterable<string> pieces of the file, so that a large device is never held as one text */
+    public function pieces(Device $device): iterable
+    {
+        yield '{"format":"'.self::FORMAT.'","version":'.self::VERSION.',"exportedAt":"'.gmdate(\DATE_ATOM).'","device":'.self::json(self::row($device));
+        yield ',"configurations":{'.implode(',', $this->configurations($device)).'}';
+        foreach ($this->registry->kinds() as $kind) {
+            if ($kind->class !== Device::class) {
+                yield ',"'.$kind->plural.'":[';
+                yield from $this->list($kind, $device);
+                yield ']';
+            }
+        }
+        yield "}\n";
+    }
+
+    /** @return list<string> each stored configuration once, by its hash */
+    private function configurations(Device $device): array
+    {
+        $out = [];
+        foreach ($this->em->getConnection()->iterateNumeric(
+            'SELECT hash, content FROM configuration WHERE belongs_to = ? AND hash IN (SELECT configuration FROM run WHERE belongs_to = ?) ORDER BY hash',
+            [$device->id()->toRfc4122(), $device->id()->toRfc4122()],
+        ) as [$hash, $content]) {
+            $out[] = self::json(Row::text($hash)).':'.Row::text($content);
+        }
+
+        return $out;
+    }
+
+    /** @return iterable<string> */
+    private function list(Kind $kind, Device $device): iterable
+    {
+        $records = $this->em->createQuery('SELECT r FROM '.$kind->class.' r WHERE r.belongsTo = :device ORDER BY r.createdAt, r.id')
+            ->setParameter('device', $device->id(), 'uuid')->toIterable();
+        $count = 0;
+        $piece = '';
+        foreach ($records as $record) {
+            if (!$record instanceof Record) {
+                continue;
+            }
+            $piece .= ($count === 0 ? '' : ',').self::json(self::row($record) + $this->beside($record));
+            // What nobody else refers to is let go, so that the memory does not grow with the device.
+            if (in_array($kind->name, ['run', 'reading', 'failure', 'photo', 'observation', 'cause'], true)) {
+                $this->em->detach($record);
+            }
+            if (++$count % self::BATCH === 0 || $record instanceof Photo) {
+                yield $piece;
+                $piece = '';
+            }
+        }
+        yield $piece;
+    }
+
+    /**
+     * @param Record<covariant RecordInput> $record
+     *
+     * @return array<string, string>
+     */
+    private function beside(Record $record): array
+    {
+        if (!$record instanceof Photo) {
+            return [];
+        }
+
+        return ['picture' => $this->pictures->has($record->sha256()) ? base64_encode((string) stream_get_contents($this->pictures->open($record->sha256(), false))) : ''];
+    }
+
+    /**
+     * @param Record<covariant RecordInput> $record
+     *
+     * @return array<string, mixed>
+     */
+    private static function row(Record $record): array
+    {
+        $origin = new Origin(Instant::write($record->createdAt()), $record->createdBy(), $record->version(), $record->withdrawnBecause());
+
+        return $record->extra() + get_object_vars($record->view()) + ['origin' => $origin];
+    }
+
+    private static function json(mixed $value): string
+    {
+        return json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);
+    }
+}

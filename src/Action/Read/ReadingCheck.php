@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Action\Read;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\SlipCheck;
+use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\ReadingWords;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Shared\Refusal\AsksBack;
+
+/** Looks at a reading before it is kept: is it plausible, and is it a slip of unit or point? */
+final readonly class ReadingCheck
+{
+    private const LOOK_BACK = 60;
+
+    public function __construct(
+        private Connection $db,
+    ) {
+    }
+
+    /** @throws AsksBack */
+    public function mustBePlausible(Run $run, Channel $channel, Quantity $typed): void
+    {
+        $questions = $this->questions($run, $channel, $typed);
+        if ($questions !== []) {
+            throw AsksBack::about($questions[0]->sentence, $questions);
+        }
+    }
+
+    /**
+     * @param Quantity $typed that fits the channel
+     *
+     * @return list<Question> empty where nothing is odd
+     */
+    public function questions(Run $run, Channel $channel, Quantity $typed): array
+    {
+        $shown = $typed->to($channel->unit);
+        $questions = [];
+        $slip = SlipCheck::check($shown, $this->earlier($run, $channel));
+        if ($slip->suspect && $slip->corrected !== null) {
+            $questions[] = new Question('slip', $slip->reason, ReadingWords::corrected($slip->corrected, $typed, $channel->unit));
+        }
+        foreach ([[$channel->low, false], [$channel->high, true]] as [$limit, $upper]) {
+            if ($limit !== null && ($upper ? $shown->value > $limit : $shown->value < $limit)) {
+                $questions[] = new Question('limits', ReadingWords::beyond($shown->value, $typed, $channel->unit, $limit, $upper), null);
+            }
+        }
+
+        return $questions;
+    }
+
+    /** @return list<float> the last readings of this channel with this method, in its unit */
+    private function earlier(Run $run, Channel $channel): array
+    {
+        $rows = $this->db->fetchFirstColumn(
+            'SELECT g.current_si FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id
+             WHERE t.method_id = :method AND g.channel = :channel AND r.id <> :run AND g.withdrawn_because IS NULL
+             ORDER BY (t.id = :trial) DESC, g.created_at DESC LIMIT '.self::LOOK_BACK,
+            [
+                'method' => $run->trial()->method()->id()->toRfc4122(), 'channel' => $channel->key,
+                'run' => $run->id()->toRfc4122(), 'trial' => $run->trial()->id()->toRfc4122(),
+            ],
+        );
+        $unit = Quantity::of(0, $channel->unit)->unit;
+
+        return array_map(static fn (mixed $si): float => $unit->fromSi(Row::number($si)), $rows);
+    }
+}

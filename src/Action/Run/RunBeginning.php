@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Action\Run;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Revision\Parameter;
+use Lustrum\Domain\Revision\Part;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\RunInput;
+use Lustrum\Facts\ArticlePast;
+use Lustrum\Record\Beginning;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Symfony\Component\Uid\Uuid;
+
+/** Begins a run: it gets its number, what its article has been through, and a frozen copy of all it is judged by. */
+final readonly class RunBeginning implements Beginning
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Records $records,
+        private ArticlePast $past,
+        private Configurations $configurations,
+    ) {
+    }
+
+    public static function of(): string
+    {
+        return Run::class;
+    }
+
+    public function begin(Uuid $id, RecordInput $input): Record
+    {
+        $run = Run::start($id, $input instanceof RunInput ? $input : throw new \LogicException('A run begins from a run.'), $this->records);
+        $run->trial()->mustBeSafeToRun();
+        $this->freeze($run);
+        $run->trial()->began();
+        $run->trial()->revision()->wasRun();
+
+        return $run;
+    }
+
+    /** Numbers it after the last of its trial, and freezes what it is made with. */
+    public function freeze(Run $run): void
+    {
+        $trial = $run->trial();
+        $db = $this->em->getConnection();
+        // Two phones starting a run at once: one waits here, so that numbers have no gaps and no doubles.
+        $db->executeStatement('SELECT 1 FROM trial WHERE id = ? FOR UPDATE', [$trial->id()->toRfc4122()]);
+        $last = $db->fetchOne('SELECT coalesce(max(number), 0) FROM run WHERE trial_id = ?', [$trial->id()->toRfc4122()]);
+        $article = $run->article();
+        $past = $article === null ? ['runs' => 0, 'failures' => 0] : $this->past->before($article->id()->toRfc4122(), $run->startedAt());
+        $run->freeze($this->configurations->stored($this->present($run), $run->belongsTo()), Row::whole($last) + 1, $past['runs'], $past['failures']);
+    }
+
+    private function present(Run $run): Configuration
+    {
+        [$trial, $article] = [$run->trial(), $run->article()];
+        [$build, $method] = [$trial->revision(), $trial->method()];
+        $of = ['revision' => $build];
+
+        return new Configuration(
+            $build->id()->toRfc4122(), $build->letter(), $build->firmware(),
+            array_map(static fn (Parameter $p) => $p->asFact(), $this->records->all(Parameter::class, $of)),
+            array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
+            $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '', $article?->lots() ?? [],
+            $method->id()->toRfc4122(), $method->name(), $method->version(), $method->rig(), $method->channels(), $method->conditions(),
+            $method->settings(), $method->outcomeMetric()?->id()->toRfc4122() ?? '', $method->heldWhen(),
+        );
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Console;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Account\MemberInput;
+use Lustrum\Account\Role;
+use Lustrum\Account\User;
+use Lustrum\Account\Workspace;
+use Lustrum\Action\Exchange\Importer;
+use Lustrum\Action\People\Members;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
+use Symfony\Component\Security\Core\Authentication\Token\UsernamePasswordToken;
+
+/** Loads the demo workspace into an empty database: people, and the two devices from their files. */
+#[AsCommand('lustrum:demo', 'Loads the demo workspace.')]
+final class DemoCommand extends Command
+{
+    private const PEOPLE = [['Maren Okafor', 'maren', Role::Lead], ['Tobias Lind', 'tobias', Role::Member], ['Ines Caldeira', 'ines', Role::Member], ['Yusuf Brandt', 'yusuf', Role::Member]];
+
+    public function __construct(
+        private readonly EntityManagerInterface $em,
+        private readonly Members $members,
+        private readonly Importer $importer,
+        private readonly TokenStorageInterface $tokens,
+        #[Autowire('%kernel.project_dir%/demo')]
+        private readonly string $folder,
+    ) {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addOption('pictures', null, InputOption::VALUE_REQUIRED, 'Folder in which the drawn pictures are kept', sys_get_temp_dir().'/lustrum-demo-pictures');
+        $this->addOption('without-pictures', null, InputOption::VALUE_NONE, 'Leaves the photographs out');
+        $this->addOption('times', null, InputOption::VALUE_REQUIRED, 'How often each device is loaded (for measuring)', '1');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        if ($this->em->getRepository(User::class)->count() > 0) {
+            $output->writeln('There are accounts already; nothing was loaded.');
+
+            return 0;
+        }
+        $pictures = $input->getOption('pictures');
+        $times = $input->getOption('times');
+        // All or nothing: half a demo would be taken for a whole one by the next start.
+        $this->em->wrapInTransaction(fn () => $this->load($input->getOption('without-pictures') === true ? null : (is_string($pictures) ? $pictures : sys_get_temp_dir()), is_numeric($times) ? (int) $times : 1, $output));
+
+        return 0;
+    }
+
+    private function load(?string $pictures, int $times, OutputInterface $output): void
+    {
+        $workspace = new Workspace('Hollow Lane Workshop');
+        $this->em->persist($workspace);
+        $this->em->flush();
+        $password = trim((string) file_get_contents($this->folder.'/password'));
+        $lead = null;
+        foreach (self::PEOPLE as [$name, $address, $role]) {
+            $member = $this->members->letIn($workspace, new MemberInput($name, $address.'@hollowlane.example', $role, $password));
+            $lead ??= $member->user();
+        }
+        // A second team, so that the walls between workspaces can be seen to stand.
+        $other = new Workspace('Reed Street Makers');
+        $this->em->persist($other);
+        $this->em->flush();
+        $this->members->letIn($other, new MemberInput('Odile Fenn', 'odile@reedstreet.example', Role::Lead, $password));
+        $this->members->letIn($workspace, new MemberInput('Petra Vance', 'petra@hollowlane.example', Role::Viewer, $password));
+        $this->tokens->setToken(new UsernamePasswordToken($lead, 'main', $lead->getRoles()));
+        foreach (['wren', 'rook'] as $name) {
+            $file = $this->file($name, $pictures);
+            for ($i = 0; $i < $times; ++$i) {
+                $done = $this->importer->import($file, $workspace);
+                $output->writeln(sprintf('  %s: %d records, %d pictures', $done->name, $done->records, $done->pictures));
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function file(string $name, ?string $folder): array
+    {
+        /** @var array<string, mixed> $file */
+        $file = json_decode((string) file_get_contents($this->folder.'/'.$name.'.json'), true, 64, JSON_THROW_ON_ERROR);
+        if ($folder === null) {
+            return ['photos' => []] + $file;
+        }
+        require_once $this->folder.'/Picture.php';
+        if (!is_dir($folder)) {
+            mkdir($folder, 0o755, true);
+        }
+        $photos = [];
+        foreach (is_array($file['photos'] ?? null) ? $file['photos'] : [] as $photo) {
+            if (!is_array($photo) || !is_string($photo['scene'] ?? null) || !is_int($photo['seed'] ?? null)) {
+                continue;
+            }
+            $picture = sprintf('%s/%s-%d.jpg', $folder, $photo['scene'], $photo['seed']);
+            if (!is_file($picture)) {
+                \Picture::draw($photo['scene'], $photo['seed'], $picture);
+            }
+            $photos[] = ['picture' => base64_encode((string) file_get_contents($picture))] + $photo;
+        }
+
+        return ['photos' => $photos] + $file;
+    }
+}

@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Decision;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Judging\Proposal;
+use Lustrum\Core\Wording\DecisionWords;
+use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Finding\Failure;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Doctrine\MoneyType;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\Settled;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * A change proposed for a next build. What was dropped stays, with its reason.
+ *
+ * @extends Record<CandidateInput>
+ */
+#[ORM\Entity]
+class Candidate extends Record
+{
+    /** The build that it was proposed on. */
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Revision $revision;
+
+    #[ORM\Column(length: 300)]
+    private string $what = '';
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $why = '';
+
+    #[ORM\Column(length: 12)]
+    private ChangeClass $class = ChangeClass::Shape;
+
+    #[ORM\Column(type: MoneyType::NAME, precision: 12, scale: 2)]
+    private BigDecimal $cost;
+
+    #[ORM\Column]
+    private float $hours = 0.0;
+
+    /** @var list<ExpectedEffect> each naming its metric by identifier */
+    #[ORM\Column(type: EffectsType::NAME)]
+    private array $effects = [];
+
+    #[ORM\Column(length: 10)]
+    private CandidateSource $source = CandidateSource::Team;
+
+    #[ORM\Column(length: 120)]
+    private string $askedBy = '';
+
+    #[ORM\ManyToOne]
+    private ?Failure $failure = null;
+
+    #[ORM\Column(length: 8)]
+    private Choice $choice = Choice::Open;
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $reason = '';
+
+    /** The decision that settled it; an undecided one is carried to the next build. */
+    #[ORM\ManyToOne]
+    private ?Decision $decision = null;
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->revision = $records->named(Revision::class, $input->revision, 'revision');
+
+        return $new->beginUnder($id, $new->revision);
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        if ($this->decision !== null) {
+            throw Settled::candidate();
+        }
+        foreach ($input->effects as $i => $effect) {
+            if ($effect->low > $effect->likely || $effect->likely > $effect->high) {
+                throw Invalid::at(sprintf('effects[%d].likely', $i), 'The likely effect lies between the low and the high one.');
+            }
+        }
+        if ($input->choice !== Choice::Open && trim($input->reason) === '') {
+            throw Invalid::at('reason', match ($input->choice) {
+                Choice::In => 'Say why it goes in.',
+                Choice::Wait => 'Say what it waits for.',
+                default => 'Say why it is dropped, and what would bring it back.',
+            });
+        }
+        $this->what = trim($input->what);
+        $this->why = $input->why;
+        $this->class = $input->class;
+        $this->cost = BigDecimal::of((string) $input->cost)->toScale(2, RoundingMode::HalfUp);
+        $this->hours = $input->hours;
+        $this->source = $input->source;
+        $this->askedBy = trim($input->askedBy);
+        $this->failure = $records->namedOrNull(Failure::class, $input->failure, 'failure');
+        $this->choice = $input->choice;
+        $this->reason = $input->reason;
+        $device = $this->revision->device();
+        $this->effects = array_map(
+            static fn (ExpectedEffect $e): ExpectedEffect => $e->on(Metric::named($e->metric, $e->unit, $device, $records)->id()->toRfc4122()),
+            $input->effects,
+        );
+    }
+
+    public function build(): Uuid
+    {
+        return $this->revision->id();
+    }
+
+    public function view(): CandidateView
+    {
+        $device = $this->revision->device();
+
+        return new CandidateView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->what, $this->why, $this->class,
+            $this->cost->toFloat(), $this->hours, (string) $this->cost, DecisionWords::hours($this->hours),
+            array_map(static fn (ExpectedEffect $e): string => DecisionWords::effect($device->metricName($e->metric), $e->low, $e->high, $e->unit, $e->likely), $this->effects),
+            array_map(static fn (ExpectedEffect $e): ExpectedEffect => $e->on($device->metricName($e->metric)), $this->effects),
+            $this->source, $this->askedBy, $this->failure?->id()->toRfc4122(), $this->choice, $this->reason,
+            $this->decision?->id()->toRfc4122(), $this->createdBy(),
+        );
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        $this->decision = $records->namedOrNull(Decision::class, is_string($row['decision'] ?? null) ? $row['decision'] : null, 'decision');
+    }
+
+    public function settledBy(Decision $decision): void
+    {
+        $this->decision = $decision;
+    }
+
+    public function failure(): ?Failure
+    {
+        return $this->failure;
+    }
+
+    public function choice(): Choice
+    {
+        return $this->choice;
+    }
+
+    public function proposal(): Proposal
+    {
+        return new Proposal($this->what, (string) $this->cost, $this->hours, array_map(
+            static fn (ExpectedEffect $e): array => ['metric' => $e->metric, 'unit' => $e->unit, 'low' => $e->low, 'likely' => $e->likely, 'high' => $e->high],
+            $this->effects,
+        ));
+    }
+
+    public function isSettled(): bool
+    {
+        return $this->decision !== null;
+    }
+
+    public function what(): string
+    {
+        return $this->what;
+    }
+}

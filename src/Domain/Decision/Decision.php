@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Decision;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Instant;
+use Lustrum\Shared\Refusal\Settled;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Which candidates went in, wait or were dropped, and why; it opened the next revision. Written once.
+ *
+ * @extends Record<DecisionInput>
+ */
+#[ORM\Entity]
+class Decision extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Revision $revision;
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Revision $next;
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $note = '';
+
+    /** What was known when it was taken: sums, and the state of each requirement. */
+    #[ORM\Column(type: DecisionRecordType::NAME)]
+    private DecisionRecord $known;
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->revision = $records->named(Revision::class, $input->revision, 'revision');
+
+        return $new->beginUnder($id, $new->revision);
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        $next = $records->named(Revision::class, is_string($row['next'] ?? null) ? $row['next'] : '', 'next');
+        $this->opens($next, DecisionRecord::fromRow(is_array($row['known'] ?? null) ? $row['known'] : []));
+    }
+
+    public function opens(Revision $next, DecisionRecord $known): void
+    {
+        $this->next = $next;
+        $this->known = $known;
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        if ($this->isWritten()) {
+            throw Settled::decision();
+        }
+        $this->note = $input->note;
+    }
+
+    public function build(): Uuid
+    {
+        return $this->revision->id();
+    }
+
+    public function view(): DecisionView
+    {
+        return new DecisionView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->revision->letter(), $this->next->id()->toRfc4122(), $this->next->letter(), $this->note, $this->known, $this->createdBy(), Instant::write($this->createdAt()));
+    }
+
+    public function revision(): Revision
+    {
+        return $this->revision;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Decision;
+
+use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Identifier;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Note;
+use Lustrum\Shared\Version;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class DecisionInput implements RecordInput
+{
+    /** @param string $next identifier of the revision that it opens, made by the client */
+    public function __construct(
+        #[Identifier]
+        public string $revision,
+        #[Identifier]
+        public string $next,
+        #[Assert\NotBlank(message: 'This is still empty.', normalizer: 'trim')]
+        #[Assert\Length(max: 8, maxMessage: 'At most {{ limit }} characters, so that it fits on the tag.')]
+        public string $letter,
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $intent = '',
+        #[Note]
+        public string $note = '',
+        #[Version]
+        public ?int $version = null,
+    ) {
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Device;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Something that is measured, counted or looked at on a device. Requirements, channels, changes and effects name it by
+ * its identifier, so that a new name splits nothing.
+ *
+ * @extends Record<MetricInput>
+ */
+#[ORM\Entity]
+class Metric extends Record
+{
+    #[ORM\ManyToOne(inversedBy: 'metrics')]
+    #[ORM\JoinColumn(nullable: false)]
+    private Device $device;
+
+    #[ORM\Column(length: 120)]
+    private string $name = '';
+
+    /** The SI unit of its dimension; empty while nobody has measured it in a unit. */
+    #[ORM\Column(length: 40)]
+    private string $dimension = '';
+
+    #[ORM\Column(length: 10)]
+    private Scale $scale = Scale::Numeric;
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        return self::under($id, $records->named(Device::class, $input->device, 'device'));
+    }
+
+    private static function under(Uuid $id, Device $device): self
+    {
+        $new = new self();
+        $new->device = $device;
+        $device->measures($new);
+
+        return $new->beginUnder($id, $device);
+    }
+
+    /** The metric that somebody named by its name or its identifier; made where it is new. */
+    public static function named(string $typed, string $unit, Device $device, Records $records): self
+    {
+        $known = $device->metricCalled($typed);
+        if ($known === null) {
+            // Two people may name the same new one at once: one waits here and then finds it.
+            $connection = $records->manager()->getConnection();
+            $connection->executeStatement('SELECT pg_advisory_xact_lock(hashtextextended(?, 1))', [$device->id()->toRfc4122()]);
+            $id = $connection->fetchOne(
+                'SELECT id FROM metric WHERE device_id = ? AND lower(name) = lower(?)', [$device->id()->toRfc4122(), trim($typed)],
+            );
+            $known = is_string($id) ? $records->manager()->find(self::class, $id) : null;
+        }
+        if ($known === null) {
+            $known = self::under(Uuid::v7(), $device);
+            $known->name = trim($typed);
+            $records->add($known);
+        }
+        $known->measuredIn($unit);
+
+        return $known;
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        $this->name = trim($input->name);
+        $this->scale = $input->scale;
+    }
+
+    private function measuredIn(string $unit): void
+    {
+        if ($this->dimension !== '' || $unit === '') {
+            return;
+        }
+        try {
+            $this->dimension = Units::parse($unit)->dimension->siUnit();
+        } catch (CoreException) {
+            // The unit is refused at its own field.
+            return;
+        }
+        if ($this->scale === Scale::Numeric) {
+            $this->scale = match ($unit) {
+                'count' => Scale::Count,
+                '%' => Scale::Share,
+                default => Scale::Numeric,
+            };
+        }
+    }
+
+    public function view(): MetricView
+    {
+        return new MetricView($this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->name, $this->dimension, $this->scale);
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Device;
+
+final readonly class MetricView
+{
+    /** @param string $dimension its SI unit; empty while it was never measured in a unit */
+    public function __construct(
+        public string $id,
+        public int $version,
+        public string $device,
+        public string $name,
+        public string $dimension,
+        public Scale $scale,
+    ) {
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Device;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Requirement as Rule;
+use Lustrum\Core\Wording\EvidenceWords;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Doctrine\TextsType;
+use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Something that the device must or should do: a metric, a limit, and how it counts as shown.
+ *
+ * @extends Record<RequirementInput>
+ */
+#[ORM\Entity]
+class Requirement extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Device $device;
+
+    #[ORM\Column(length: 300)]
+    private string $statement = '';
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Metric $metric;
+
+    #[ORM\Column(length: 40)]
+    private string $unit = '';
+
+    #[ORM\Column(name: 'limit_value')]
+    private float $limit = 0.0;
+
+    #[ORM\Column(length: 10)]
+    private Direction $direction = Direction::AtLeast;
+
+    #[ORM\Column(length: 10)]
+    private Kind $kind = Kind::Mean;
+
+    #[ORM\Column]
+    private float $coverage = 0.9;
+
+    #[ORM\Column]
+    private bool $must = true;
+
+    /** @var list<string> */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $conditions = [];
+
+    /** @var list<string> */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $dependsOn = [];
+
+    #[ORM\Column]
+    private int $place = 0;
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->device = $records->named(Device::class, $input->device, 'device');
+
+        return $new->beginUnder($id, $new->device);
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        if (trim($input->unit) === '' && !in_array($input->kind, [Kind::Check, Kind::Rate], true)) {
+            throw Invalid::at('unit', 'A limit needs its unit. For a plain number write “count” or “%”.');
+        }
+        $this->statement = trim($input->statement);
+        $this->unit = trim($input->unit);
+        $this->limit = $input->limit;
+        $this->direction = $input->direction;
+        $this->kind = $input->kind;
+        $this->coverage = $input->coverage;
+        $this->must = $input->must;
+        $this->conditions = $input->conditions;
+        $this->dependsOn = $input->dependsOn;
+        $this->place = $input->place;
+        $this->mustBeSound();
+        $this->metric = Metric::named($input->metric, $this->unit, $this->device, $records);
+    }
+
+    /** The core refuses a rule that can never be shown. */
+    private function mustBeSound(): void
+    {
+        $limit = $this->kind === Kind::Rate && $this->unit === '%' ? $this->limit / 100 : $this->limit;
+        Rule::of($this->kind, $this->direction, $limit, 0.95, $this->coverage, $this->conditions);
+    }
+
+    public function view(): RequirementView
+    {
+        return new RequirementView(
+            $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->statement,
+            $this->metric->name(), $this->metric->id()->toRfc4122(), $this->unit, $this->limit,
+            EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit), $this->direction, $this->kind,
+            $this->coverage, $this->must, $this->conditions, $this->dependsOn, $this->place,
+        );
+    }
+}

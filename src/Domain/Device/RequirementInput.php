@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Device;
+
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Choices;
+use Lustrum\Shared\Identifier;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Name;
+use Lustrum\Shared\Number;
+use Lustrum\Shared\UnitSymbol;
+use Lustrum\Shared\Version;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class RequirementInput implements RecordInput
+{
+    /**
+     * @param list<string> $conditions states that must have been covered, such as 'soil=moist'
+     * @param list<string> $dependsOn  change classes; empty: everything but the cosmetic
+     */
+    public function __construct(
+        #[Identifier]
+        public string $device,
+        #[Assert\NotBlank(message: 'This is still empty.')]
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $statement,
+        #[Name]
+        public string $metric,
+        #[UnitSymbol]
+        public string $unit = '',
+        #[Number]
+        public float $limit = 0.0,
+        public Direction $direction = Direction::AtLeast,
+        public Kind $kind = Kind::Mean,
+        #[Assert\Range(notInRangeMessage: 'Between 0.5 and 0.9999.', min: 0.5, max: 0.9999)]
+        public float $coverage = 0.9,
+        public bool $must = true,
+        #[Choices]
+        public array $conditions = [],
+        #[Choices]
+        public array $dependsOn = [],
+        #[Assert\Range(notInRangeMessage: 'Between 0 and 1000.', min: 0, max: 1000)]
+        public int $place = 0,
+        #[Version]
+        public ?int $version = null,
+    ) {
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Device;
+
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+
+final readonly class RequirementView
+{
+    /**
+     * @param list<string> $conditions
+     * @param list<string> $dependsOn
+     */
+    public function __construct(
+        public string $id,
+        public int $version,
+        public string $device,
+        public string $statement,
+        public string $metric,
+        public string $metricId,
+        public string $unit,
+        public float $limit,
+        public string $limitText,
+        public Direction $direction,
+        public Kind $kind,
+        public float $coverage,
+        public bool $must,
+        public array $conditions,
+        public array $dependsOn,
+        public int $place,
+    ) {
+    }
+}

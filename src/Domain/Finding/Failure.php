@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Finding;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Instant;
+use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Something did not do its job.
+ *
+ * @extends Record<FailureInput>
+ */
+#[ORM\Entity]
+class Failure extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Revision $revision;
+
+    #[ORM\ManyToOne]
+    private ?Run $run = null;
+
+    #[ORM\ManyToOne]
+    private ?Article $article = null;
+
+    #[ORM\Column(length: 120)]
+    private string $mode = '';
+
+    #[ORM\Column(length: 120)]
+    private string $place = '';
+
+    #[ORM\Column(length: 10)]
+    private Severity $severity = Severity::Major;
+
+    #[ORM\Column(length: 120)]
+    private string $stage = '';
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $note = '';
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->revision = $records->named(Revision::class, $input->revision, 'revision');
+
+        return $new->beginUnder($id, $new->revision);
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        $run = $records->namedOrNull(Run::class, $input->run, 'run');
+        if ($run !== null && !$run->trial()->revision()->id()->equals($this->revision->id())) {
+            throw Invalid::at('run', 'That run was made on another revision.');
+        }
+        $this->run = $run;
+        $this->article = $run?->article() ?? $records->namedOrNull(Article::class, $input->article, 'article');
+        if ($this->article !== null && !$this->article->revision()->id()->equals($this->revision->id())) {
+            throw Invalid::at('article', 'That article was built to another revision.');
+        }
+        $this->mode = trim($input->mode);
+        $this->place = trim($input->place);
+        $this->severity = $input->severity;
+        $this->stage = trim($input->stage);
+        $this->note = $input->note;
+    }
+
+    public function build(): Uuid
+    {
+        return $this->revision->id();
+    }
+
+    public function view(): FailureView
+    {
+        return new FailureView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->article?->id()->toRfc4122(), $this->mode, $this->place, $this->severity, $this->stage, $this->note, $this->createdBy(), Instant::write($this->createdAt()));
+    }
+
+    public function revision(): Revision
+    {
+        return $this->revision;
+    }
+
+    public function run(): ?Run
+    {
+        return $this->run;
+    }
+
+    public function mode(): string
+    {
+        return $this->mode;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Finding;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Instant;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * What somebody saw, heard or felt.
+ *
+ * @extends Record<ObservationInput>
+ */
+#[ORM\Entity]
+class Observation extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Revision $revision;
+
+    #[ORM\ManyToOne]
+    private ?Run $run = null;
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $text = '';
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->revision = $records->named(Revision::class, $input->revision, 'revision');
+
+        return $new->beginUnder($id, $new->revision);
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        $this->run = $records->namedOrNull(Run::class, $input->run, 'run');
+        $this->text = trim($input->text);
+    }
+
+    public function build(): Uuid
+    {
+        return $this->revision->id();
+    }
+
+    public function view(): ObservationView
+    {
+        return new ObservationView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->text, $this->createdBy(), Instant::write($this->createdAt()));
+    }
+}

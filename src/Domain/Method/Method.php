@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Method;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\SettingRule;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Device\Metric;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * How a kind of trial is done. Its record version is the method version that runs are made with.
+ *
+ * @extends Record<MethodInput>
+ */
+#[ORM\Entity]
+class Method extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Device $device;
+
+    #[ORM\Column(length: 120)]
+    private string $name = '';
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $purpose = '';
+
+    #[ORM\Column(length: 120)]
+    private string $rig = '';
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $heldWhen = '';
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $endPoint = '';
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $notRepresented = '';
+
+    /** What a run that held shows; none where the outcome itself is no result. */
+    #[ORM\ManyToOne]
+    private ?Metric $outcomeMetric = null;
+
+    #[ORM\Column]
+    private float $minutes = 10.0;
+
+    /** @var list<Channel> */
+    #[ORM\Column(type: ChannelsType::NAME)]
+    private array $channels = [];
+
+    /** @var list<Condition> */
+    #[ORM\Column(type: ConditionsType::NAME)]
+    private array $conditions = [];
+
+    /** @var list<SettingRule> */
+    #[ORM\Column(type: SettingRulesType::NAME)]
+    private array $settings = [];
+
+    #[ORM\Column(type: SafetyType::NAME)]
+    private Safety $safety;
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->device = $records->named(Device::class, $input->device, 'device');
+
+        return $new->beginUnder($id, $new->device);
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        $channels = SoundChannels::of($input->channels);
+        $this->name = trim($input->name);
+        $this->purpose = $input->purpose;
+        $this->rig = trim($input->rig);
+        $this->heldWhen = $input->heldWhen;
+        $this->endPoint = $input->endPoint;
+        $this->notRepresented = $input->notRepresented;
+        $this->minutes = $input->minutes;
+        $this->conditions = array_map(static fn (ConditionInput $c): Condition => $c->condition(), $input->conditions);
+        $this->settings = array_map(static fn (SettingRuleInput $s): SettingRule => $s->rule(), $input->settings);
+        $this->safety = $input->safety;
+        $outcome = trim($input->outcomeMetric);
+        $this->outcomeMetric = $outcome === '' ? null : Metric::named($outcome, '', $this->device, $records);
+        $this->channels = array_map(
+            fn (Channel $c): Channel => $c->measuring(Metric::named($c->metric, $c->unit, $this->device, $records)->id()->toRfc4122()),
+            $channels,
+        );
+    }
+
+    public function view(): MethodView
+    {
+        return new MethodView(
+            $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->name, $this->purpose, $this->rig,
+            $this->heldWhen, $this->endPoint, $this->notRepresented, $this->outcomeMetric?->name() ?? '', $this->minutes,
+            array_map(fn (Channel $c): ChannelView => ChannelView::of($c, $this->device), $this->channels),
+            $this->conditions, $this->settings, $this->safety,
+        );
+    }
+
+    public function device(): Device
+    {
+        return $this->device;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function rig(): string
+    {
+        return $this->rig;
+    }
+
+    public function heldWhen(): string
+    {
+        return $this->heldWhen;
+    }
+
+    public function outcomeMetric(): ?Metric
+    {
+        return $this->outcomeMetric;
+    }
+
+    /** @return list<Channel> */
+    public function channels(): array
+    {
+        return $this->channels;
+    }
+
+    /** @return list<Condition> */
+    public function conditions(): array
+    {
+        return $this->conditions;
+    }
+
+    /** @return list<SettingRule> */
+    public function settings(): array
+    {
+        return $this->settings;
+    }
+
+    public function safety(): Safety
+    {
+        return $this->safety;
+    }
+}

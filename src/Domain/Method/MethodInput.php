@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Method;
+
+use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Identifier;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Name;
+use Lustrum\Shared\Note;
+use Lustrum\Shared\Version;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class MethodInput implements RecordInput
+{
+    /**
+     * @param list<ChannelInput> $channels
+     * @param list<ConditionInput>   $conditions
+     * @param list<SettingRuleInput> $settings
+     */
+    public function __construct(
+        #[Identifier]
+        public string $device,
+        #[Name]
+        public string $name,
+        #[Note]
+        public string $purpose = '',
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $rig = '',
+        #[Note]
+        public string $heldWhen = '',
+        #[Note]
+        public string $endPoint = '',
+        #[Note]
+        public string $notRepresented = '',
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $outcomeMetric = '',
+        #[Assert\Range(notInRangeMessage: 'Between 0 and 10,000 minutes.', min: 0, max: 1e4)]
+        public float $minutes = 10.0,
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} channels.')]
+        public array $channels = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} conditions.')]
+        public array $conditions = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} settings.')]
+        public array $settings = [],
+        #[Assert\Valid]
+        public Safety $safety = new Safety(),
+        #[Version]
+        public ?int $version = null,
+    ) {
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Method;
+
+use Lustrum\Record\Kind;
+use Lustrum\Record\Registration;
+
+final class MethodKinds implements Registration
+{
+    public static function kinds(): array
+    {
+        return [
+            new Kind('method', 'methods', Method::class, MethodInput::class, MethodView::class, ['device' => 'device'], withdrawable: false),
+        ];
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Method;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Formula\Formula;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Channel;
+use Lustrum\Shared\Refusal\Invalid;
+
+/** The channels of a method, checked against each other when it is written. */
+final class SoundChannels
+{
+    /**
+     * @param list<ChannelInput> $inputs
+     *
+     * @return list<Channel> with the metric as it was typed
+     *
+     * @throws Invalid at the field that is wrong
+     */
+    public static function of(array $inputs): array
+    {
+        $channels = array_map(static fn (ChannelInput $c, int $i): Channel => $c->channel($i), $inputs, array_keys($inputs));
+        $keys = [];
+        foreach ($channels as $i => $channel) {
+            if (isset($keys[$channel->key])) {
+                throw self::invalid($i, 'key', 'Two channels cannot have the same short name.');
+            }
+            $keys[$channel->key] = true;
+            self::mustBeSound($channel, $i);
+        }
+        foreach ($channels as $i => $channel) {
+            if ($channel->isDerived()) {
+                self::mustBeDerivable($channel, $channels, $i);
+            }
+        }
+
+        return $channels;
+    }
+
+    private static function mustBeSound(Channel $channel, int $i): void
+    {
+        if ($channel->low !== null && $channel->high !== null && $channel->low >= $channel->high) {
+            throw self::invalid($i, 'high', 'The upper plausible limit lies below the lower one.');
+        }
+        if (!in_array($channel->whenStopped, [ResultKind::Equal, ResultKind::AtLeast, ResultKind::AtMost], true)) {
+            throw self::invalid($i, 'whenStopped', 'A value, at least, or at most.');
+        }
+        Units::parse($channel->unit);
+    }
+
+    /** @param list<Channel> $channels */
+    private static function mustBeDerivable(Channel $channel, array $channels, int $i): void
+    {
+        $units = [];
+        foreach ($channels as $other) {
+            if (!$other->isDerived()) {
+                $units[$other->key] = $other->unit;
+            }
+        }
+        try {
+            $dimension = Formula::read($channel->formula, array_keys($units))->dimension($units);
+        } catch (CoreException $e) {
+            throw self::invalid($i, 'formula', $e->getMessage());
+        }
+        $wanted = Units::parse($channel->unit);
+        if (!$dimension->plain()->equals($wanted->dimension->plain())) {
+            throw self::invalid($i, 'formula', sprintf('This comes out as %s, but %s measures %s.', $dimension->name(), $channel->unit, $wanted->measures()));
+        }
+    }
+
+    private static function invalid(int $i, string $field, string $sentence): Invalid
+    {
+        return Invalid::at(sprintf('channels[%d].%s', $i, $field), $sentence);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Revision;
+
+use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Identifier;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Note;
+use Lustrum\Shared\Version;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** $correction: why it was always so; the runs of the build take it over. Empty: it is a change from now on. */
+final readonly class RevisionInput implements RecordInput
+{
+    public function __construct(
+        #[Identifier]
+        public string $device,
+        #[Assert\NotBlank(message: 'This is still empty.', normalizer: 'trim')]
+        #[Assert\Length(max: 8, maxMessage: 'At most {{ limit }} characters, so that it fits on the tag.')]
+        public string $letter,
+        #[Identifier]
+        public ?string $parent = null,
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $branch = '',
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $intent = '',
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $firmware = '',
+        public RevisionState $state = RevisionState::Building,
+        #[Note]
+        public string $stateReason = '',
+        #[Note]
+        public string $correction = '',
+        #[Version]
+        public ?int $version = null,
+    ) {
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Trial;
+
+use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Shared\Limit;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class AmendOutcomeInput
+{
+    public function __construct(
+        public RunOutcome $outcome,
+        #[Assert\NotBlank(message: 'Say why the outcome is amended. Both stay.', normalizer: 'trim')]
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $reason,
+        public int $version,
+    ) {
+    }
+}

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Trial;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Channel;
+use Lustrum\Domain\Device\Metric;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Instant;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Measure;
+use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * One measured value of a run. Never overwritten: an amendment stands beside it, and the last one is current.
+ *
+ * @extends Record<ReadingInput>
+ */
+#[ORM\Entity]
+#[ORM\UniqueConstraint(name: 'reading_of_channel', columns: ['run_id', 'channel'])]
+class Reading extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Run $run;
+
+    #[ORM\Column(length: 40)]
+    private string $channel = '';
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Metric $metric;
+
+    #[ORM\Embedded]
+    private Measure $typed;
+
+    /** The value that counts: as typed, or as last amended. */
+    #[ORM\Embedded]
+    private Measure $current;
+
+    /** @var list<Amendment> */
+    #[ORM\Column(type: AmendmentsType::NAME)]
+    private array $amendments = [];
+
+    /** Kept although Lustrum asked back: what it asked. */
+    #[ORM\Column(length: 300)]
+    private string $confirmed = '';
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $run = $records->named(Run::class, $input->run, 'run');
+        $channel = self::channelOf($run, $input->channel);
+
+        return self::onRun($id, $run, $channel, self::read($input->text, $input->unit, $channel), $records);
+    }
+
+    /** From what was read already. */
+    public static function onRun(Uuid $id, Run $run, Channel $channel, Quantity $quantity, Records $records): self
+    {
+        $new = new self();
+        $new->run = $run;
+        $new->channel = $channel->key;
+        $new->metric = $records->named(Metric::class, $channel->metric, 'channel');
+        $new->typed = $new->current = Measure::of($quantity);
+
+        return $new->beginUnder($id, $run);
+    }
+
+    /**
+     * The channel that is read, as the run froze it.
+     *
+     * @throws Invalid
+     */
+    public static function channelOf(Run $run, string $key): Channel
+    {
+        $channel = $run->configuration()->channel($key) ?? throw Invalid::at('channel', 'The run has no such channel.');
+
+        return $channel->isDerived() ? throw Invalid::at('channel', 'This is worked out from the other channels; it is not typed.') : $channel;
+    }
+
+    /**
+     * The text as a quantity that fits the channel.
+     *
+     * @param string $beside unit that stood beside the field
+     *
+     * @throws Invalid at the field
+     */
+    public static function read(string $text, string $beside, Channel $channel): Quantity
+    {
+        try {
+            $quantity = Quantity::typedBeside($text, $beside);
+            $shown = $quantity->to($channel->unit);
+        } catch (CoreException $e) {
+            throw Invalid::at('text', $e->getMessage());
+        }
+        if (!is_finite($quantity->si()) || abs($shown->value) > Limit::NUMBER) {
+            throw Invalid::at('text', 'This number is larger than can be kept.');
+        }
+
+        return $quantity;
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        if ($this->isWritten()) {
+            throw Invalid::at('text', 'A reading is not overwritten. Amend it with a reason; both values stay.');
+        }
+        $this->confirmed = $input->confirmed;
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        foreach (['typed', 'current'] as $name) {
+            if (is_array($row[$name] ?? null)) {
+                $measure = Measure::fromRow($row[$name]);
+                $measure->quantity()->to($this->typed->unit);
+                $name === 'typed' ? $this->typed = $this->current = $measure : $this->current = $measure;
+            }
+        }
+        $this->amendments = Amendment::readAll($row['amendments'] ?? []);
+    }
+
+    /** @param Quantity $quantity that fits the channel */
+    public function amend(Quantity $quantity, string $text, string $reason, string $by): void
+    {
+        if (count($this->amendments) >= Limit::LIST) {
+            throw Invalid::at('text', sprintf('At most %d amendments of one reading.', Limit::LIST));
+        }
+        $this->current = Measure::of($quantity);
+        $this->amendments = [...$this->amendments, Amendment::now($text, $reason, $by)];
+    }
+
+    public function view(): ReadingView
+    {
+        return new ReadingView(
+            $this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->channel, $this->metric->name(),
+            $this->typed->view(), $this->current->view(), $this->amendments, $this->confirmed, $this->createdBy(),
+            Instant::write($this->createdAt()),
+        );
+    }
+
+    public function build(): ?Uuid
+    {
+        return $this->run->build();
+    }
+
+    /** The channel that it is a reading of. */
+    public function asked(): Channel
+    {
+        return self::channelOf($this->run, $this->channel);
+    }
+
+    public function channel(): string
+    {
+        return $this->channel;
+    }
+
+    /** The value that counts. */
+    public function current(): Measure
+    {
+        return $this->current;
+    }
+
+    public function run(): Run
+    {
+        return $this->run;
+    }
+}

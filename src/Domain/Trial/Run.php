@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Trial;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Run\SettingRule;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Doctrine\InstantType;
+use Lustrum\Shared\Instant;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * One execution in a trial. Numbered before its outcome is known; none disappears.
+ *
+ * @extends Record<RunInput>
+ */
+#[ORM\Entity]
+#[ORM\UniqueConstraint(name: 'run_number', columns: ['trial_id', 'number'])]
+class Run extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Trial $trial;
+
+    #[ORM\ManyToOne]
+    private ?Article $article = null;
+
+    #[ORM\Column]
+    private int $number = 0;
+
+    #[ORM\Column(length: 120)]
+    private string $operator = '';
+
+    #[ORM\Column(length: 120)]
+    private string $position = '';
+
+    #[ORM\Column(type: InstantType::NAME)]
+    private \DateTimeImmutable $startedAt;
+
+    /** @var list<Found> */
+    #[ORM\Column(type: FoundType::NAME)]
+    private array $conditions = [];
+
+    /** @var list<Found> */
+    #[ORM\Column(type: FoundType::NAME)]
+    private array $settings = [];
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $note = '';
+
+    #[ORM\Column(length: 12, nullable: true)]
+    private ?RunOutcome $outcome = null;
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $outcomeReason = '';
+
+    /** @var list<Amendment> what the outcome was before */
+    #[ORM\Column(type: AmendmentsType::NAME)]
+    private array $amendments = [];
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(name: 'configuration', referencedColumnName: 'hash', nullable: false)]
+    private ?StoredConfiguration $configuration = null;
+
+    /** What the article had been through when the run began. */
+    #[ORM\Column]
+    private int $earlierRuns = 0;
+
+    #[ORM\Column]
+    private int $earlierFailures = 0;
+
+    /** Not yet frozen: whoever begins it gives it its number and its configuration. */
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->trial = $records->named(Trial::class, $input->trial, 'trial');
+        $new->startedAt = $input->startedAt === null ? new \DateTimeImmutable() : Instant::read($input->startedAt, 'startedAt');
+        $new->article = $records->namedOrNull(Article::class, $input->article, 'article');
+        if ($new->article !== null && !$new->article->revision()->id()->equals($new->trial->revision()->id())) {
+            throw Invalid::at('article', 'This article was built to another revision than the trial is for.');
+        }
+
+        return $new->beginUnder($id, $new->trial);
+    }
+
+    public function freeze(StoredConfiguration $configuration, int $number, int $earlierRuns, int $earlierFailures): void
+    {
+        $this->configuration = $configuration;
+        $this->number = $number;
+        $this->earlierRuns = $earlierRuns;
+        $this->earlierFailures = $earlierFailures;
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        if ($input->article !== $this->article?->id()->toRfc4122()) {
+            throw Invalid::at('article', 'A run belongs to the article that it was started with. Void it with a reason and start another.');
+        }
+        $conditions = self::fitting($input->conditions, $this->configuration()->conditions, 'conditions');
+        $settings = self::fitting($input->settings, $this->configuration()->settings, 'settings');
+        if ($this->outcome !== null && $this->outcome !== $input->outcome) {
+            throw Invalid::at('outcome', 'An outcome is not overwritten. Amend it with a reason.');
+        }
+        if ($input->outcome !== null && $input->outcome !== RunOutcome::Held && trim($input->outcomeReason) === '') {
+            throw Invalid::at('outcomeReason', match ($input->outcome) {
+                RunOutcome::Failed => 'Say in a few words what failed.',
+                RunOutcome::StoppedEarly => 'Say why it was stopped: the value becomes a bound.',
+                RunOutcome::Lost => 'Say how it was lost.',
+                default => 'A void run keeps its number; say why it does not count.',
+            });
+        }
+        $this->operator = trim($input->operator);
+        $this->position = trim($input->position);
+        $this->conditions = $conditions;
+        $this->settings = $settings;
+        $this->note = $input->note;
+        $this->outcome = $input->outcome;
+        $this->outcomeReason = $input->outcomeReason;
+    }
+
+    public function view(): RunView
+    {
+        return new RunView(
+            $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->article?->id()->toRfc4122(), $this->number,
+            $this->operator, $this->position, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->note,
+            $this->outcome, $this->outcomeReason, $this->amendments, $this->configuration()->filled, $this->createdBy(),
+        );
+    }
+
+    public function build(): Uuid
+    {
+        return $this->trial->revision()->id();
+    }
+
+    public function extra(): array
+    {
+        return ['configuration' => $this->configuration?->hash(), 'earlierRuns' => $this->earlierRuns, 'earlierFailures' => $this->earlierFailures];
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        $this->amendments = Amendment::readAll($row['amendments'] ?? []);
+    }
+
+    /** The amended outcome stands in the run; what it was stands in the amendment. */
+    public function amendOutcome(RunOutcome $outcome, string $reason, string $by): void
+    {
+        if ($this->outcome === null) {
+            throw Invalid::at('outcome', 'This run has no outcome yet: give it one.');
+        }
+        if (count($this->amendments) >= Limit::LIST) {
+            throw Invalid::at('outcome', sprintf('At most %d amendments of one outcome.', Limit::LIST));
+        }
+        $this->amendments = [...$this->amendments, Amendment::now($this->outcome->value, $reason, $by)];
+        $this->outcome = $outcome;
+        $this->outcomeReason = trim($reason);
+    }
+
+    /** The build was always so: what it was made with is told anew. */
+    public function corrected(StoredConfiguration $configuration): void
+    {
+        $this->configuration = $configuration;
+    }
+
+    public function trial(): Trial
+    {
+        return $this->trial;
+    }
+
+    public function article(): ?Article
+    {
+        return $this->article;
+    }
+
+    public function outcome(): ?RunOutcome
+    {
+        return $this->outcome;
+    }
+
+    public function startedAt(): \DateTimeImmutable
+    {
+        return $this->startedAt;
+    }
+
+    public function configuration(): Configuration
+    {
+        return $this->configuration?->content() ?? throw new \LogicException('A run is frozen before anything is asked of it.');
+    }
+
+    /**
+     * As found, each fitting its rule; a bare number is in the unit that stood beside the field.
+     *
+     * @param list<Found>                       $found
+     * @param list<Condition>|list<SettingRule> $rules
+     *
+     * @return list<Found>
+     */
+    private static function fitting(array $found, array $rules, string $path): array
+    {
+        $units = [];
+        foreach ($rules as $rule) {
+            $units[$rule->name] = $rule->unit;
+        }
+        foreach ($found as $i => $one) {
+            $unit = $units[$one->name] ?? '';
+            if ($unit === '' || !$one->recorded()) {
+                continue;
+            }
+            try {
+                $quantity = Quantity::typedBeside($one->text, $unit);
+                $quantity->to($unit);
+            } catch (CoreException $e) {
+                throw Invalid::at(sprintf('%s[%d].text', $path, $i), sprintf('%s: %s', $one->name, $e->getMessage()));
+            }
+            if (is_numeric(str_replace([',', '−'], ['.', '-'], trim($one->text)))) {
+                $found[$i] = new Found($one->name, trim($one->text).' '.$unit);
+            }
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Trial;
+
+use Lustrum\Core\Run\Row;
+use Lustrum\Shared\Doctrine\ValueType;
+
+final class SignOffType extends ValueType
+{
+    public const NAME = 'sign_off';
+
+    protected function read(array $stored): mixed
+    {
+        return new SignOff(Row::text($stored['by'] ?? ''), Row::text($stored['note'] ?? ''));
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Trial;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Record\Record;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Instant;
+use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * One campaign with a method on a revision.
+ *
+ * @extends Record<TrialInput>
+ */
+#[ORM\Entity]
+class Trial extends Record
+{
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Revision $revision;
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(nullable: false)]
+    private Method $method;
+
+    #[ORM\Column(length: 120)]
+    private string $name = '';
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $question = '';
+
+    #[ORM\Column]
+    private int $plannedRuns = 3;
+
+    #[ORM\Column(length: 12)]
+    private RepeatPurpose $repeats = RepeatPurpose::Estimate;
+
+    #[ORM\Column(length: 10)]
+    private TrialState $state = TrialState::Planned;
+
+    #[ORM\Column(type: SignOffType::NAME, nullable: true)]
+    private ?SignOff $signOff = null;
+
+    #[ORM\Column(type: SignOffType::NAME, nullable: true)]
+    private ?SignOff $override = null;
+
+    public static function start(Uuid $id, RecordInput $input, Records $records): self
+    {
+        $new = new self();
+        $new->revision = $records->named(Revision::class, $input->revision, 'revision');
+        $new->method = $records->named(Method::class, $input->method, 'method');
+
+        return $new->beginUnder($id, $new->revision);
+    }
+
+    public function take(RecordInput $input, Records $records): void
+    {
+        $this->name = trim($input->name);
+        $this->question = $input->question;
+        $this->plannedRuns = $input->plannedRuns;
+        $this->repeats = $input->repeats;
+        $this->state = $input->state;
+        $this->signOff = $input->signOff;
+        $this->override = $input->override;
+    }
+
+    public function view(): TrialView
+    {
+        return new TrialView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->method->id()->toRfc4122(),
+            $this->name, $this->question, $this->plannedRuns, $this->repeats, $this->state, $this->signOff, $this->override,
+            Instant::write($this->createdAt()),
+        );
+    }
+
+    public function build(): Uuid
+    {
+        return $this->revision->id();
+    }
+
+    /** @throws Invalid when the method's safety asks for something that is not there */
+    public function mustBeSafeToRun(): void
+    {
+        $safety = $this->method->safety();
+        if ($safety->needsSignOff && $this->signOff === null) {
+            throw Invalid::at('signOff', 'This method puts a person at risk. Record who agreed to it on the trial before the first run; local rules and licensed practice come first.');
+        }
+        if (trim($safety->abort) === '' && $this->override === null) {
+            throw Invalid::at('override', 'The method does not say when to stop. Fill in its abort criteria, or let a named person start it without, with a reason.');
+        }
+    }
+
+    public function began(): void
+    {
+        if ($this->state === TrialState::Planned) {
+            $this->state = TrialState::Running;
+        }
+    }
+
+    public function revision(): Revision
+    {
+        return $this->revision;
+    }
+
+    public function method(): Method
+    {
+        return $this->method;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Facts;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Requirement as Rule;
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\ChangeFact;
+use Lustrum\Core\Judging\Device;
+use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Judging\Wanted;
+use Lustrum\Core\Run\Parameter;
+use Lustrum\Core\Run\Part;
+use Lustrum\Core\Run\Row;
+use Lustrum\Shared\Refusal\NotThere;
+
+/** Reads what a team wrote down of a device and its builds, as arrays: a query each, whatever their number. */
+final readonly class DeviceFacts
+{
+    public function __construct(
+        private Connection $db,
+    ) {
+    }
+
+    /** @return array{Device, int} the device, and the counter of its writes */
+    public function device(string $id): array
+    {
+        $row = $this->db->fetchAssociative('SELECT * FROM device WHERE id = ?', [$id]) ?: throw NotThere::here();
+        $device = new Device(
+            $id, Row::text($row['name']), Row::number($row['confidence']), Row::text($row['currency']),
+            Row::textOrNull($row['cost_limit']), Row::numberOrNull($row['hours_limit']),
+            $row['changes_limit'] === null ? null : Row::whole($row['changes_limit']),
+        );
+
+        return [$device, Row::whole($row['counter'])];
+    }
+
+    public function lineage(string $device): Lineage
+    {
+        $parameters = $this->by($device, 'parameter', 'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si');
+        $parts = $this->by($device, 'part', 'revision_id, name, material, quantity');
+        $changes = $this->by($device, 'change', 'revision_id, id, what, class, metric_id, expected, unit, against_id');
+        $builds = [];
+        foreach ($this->db->iterateAssociative(
+            'SELECT id, letter, parent_id, branch, firmware, created_at FROM revision WHERE device_id = ? AND withdrawn_because IS NULL', [$device],
+        ) as $row) {
+            $id = Row::text($row['id']);
+            $builds[] = new Build(
+                $id, Row::text($row['letter']), Row::textOrNull($row['parent_id']), Row::text($row['branch']), Row::text($row['firmware']),
+                Row::text($row['created_at']),
+                array_map(Parameter::fromRow(...), $parameters[$id] ?? []), array_map(Part::fromRow(...), $parts[$id] ?? []),
+                array_map(self::change(...), $changes[$id] ?? []),
+            );
+        }
+
+        return Lineage::of($builds);
+    }
+
+    /**
+     * @return array<string, list<array<string, mixed>>> by build, in the order in which they were made
+     */
+    private function by(string $device, string $table, string $columns): array
+    {
+        $out = [];
+        foreach ($this->db->iterateAssociative(
+            'SELECT '.$columns.' FROM '.$table.' WHERE belongs_to = ? AND withdrawn_because IS NULL ORDER BY created_at, id', [$device],
+        ) as $row) {
+            $out[Row::text($row['revision_id'])][] = $row;
+        }
+
+        return $out;
+    }
+
+    /** @param array<string, mixed> $row */
+    private static function change(array $row): ChangeFact
+    {
+        return new ChangeFact(
+            Row::text($row['id']), Row::text($row['what']), ChangeClass::from(Row::text($row['class'])), Row::text($row['metric_id']),
+            Row::numberOrNull($row['expected']), Row::text($row['unit']), Row::textOrNull($row['against_id']),
+        );
+    }
+
+    /** @return array<string, string> names by identifier */
+    public function metrics(string $device): array
+    {
+        return array_map(Row::text(...), $this->db->fetchAllKeyValue('SELECT id, name FROM metric WHERE device_id = ?', [$device]));
+    }
+
+    /** @return list<Wanted> in their order */
+    public function wanted(Device $device): array
+    {
+        $out = [];
+        foreach ($this->db->iterateAssociative(
+            'SELECT id, statement, metric_id, unit, limit_value, direction, kind, coverage, must, conditions, depends_on
+             FROM requirement WHERE device_id = ? AND withdrawn_because IS NULL ORDER BY place, created_at, id', [$device->id],
+        ) as $row) {
+            $kind = Kind::from(Row::text($row['kind']));
+            $unit = Row::text($row['unit']);
+            $limit = Row::number($row['limit_value']);
+            $rule = Rule::of(
+                $kind, Direction::from(Row::text($row['direction'])), $kind === Kind::Rate && $unit === '%' ? $limit / 100 : $limit,
+                $device->confidence, Row::number($row['coverage']), Row::texts(Row::json($row['conditions'])),
+            );
+            $out[] = new Wanted(
+                Row::text($row['id']), Row::text($row['statement']), Row::text($row['metric_id']), $unit, $limit, $rule,
+                Row::texts(Row::json($row['depends_on'])), (bool) $row['must'],
+            );
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Facts;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Judging\Failures;
+use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Run\Row;
+
+/** Reads all failures of a device together with how often each build was tried. */
+final readonly class FailureFacts
+{
+    public function __construct(
+        private Connection $db,
+    ) {
+    }
+
+    public function of(string $device, Lineage $lineage): Failures
+    {
+        $failures = [];
+        foreach ($this->db->iterateNumeric(
+            'SELECT f.id, f.revision_id, f.mode, f.place, t.method_id FROM failure f
+             LEFT JOIN run r ON r.id = f.run_id LEFT JOIN trial t ON t.id = r.trial_id
+             WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id', [$device],
+        ) as [$id, $build, $mode, $place, $method]) {
+            $failures[] = new FailureFact(Row::text($id), Row::text($build), Row::text($mode), Row::text($place), Row::textOrNull($method));
+        }
+        $held = $said = [];
+        foreach ($this->db->fetchAllNumeric(
+            "SELECT t.revision_id, t.method_id, count(*) FILTER (WHERE r.outcome = 'held'), count(*) FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE r.belongs_to = ? AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL
+               AND r.outcome IS NOT NULL AND r.outcome NOT IN ('void', 'lost') GROUP BY 1, 2", [$device],
+        ) as [$build, $method, $h, $s]) {
+            $held[Row::text($build)][Row::text($method)] = Row::whole($h);
+            $said[Row::text($build)][Row::text($method)] = Row::whole($s);
+        }
+
+        return new Failures($lineage, $failures, $held, $said);
+    }
+
+    /**
+     * Where the modes of a run's failures were seen before.
+     *
+     * @return array<string, array<string, int>> mode => letters of builds => times, without those of this run
+     */
+    public function seenElsewhere(string $device, string $run): array
+    {
+        $out = [];
+        foreach ($this->db->fetchAllNumeric(
+            'SELECT f.mode, v.letter, count(o.id) FROM failure f
+             LEFT JOIN failure o ON o.belongs_to = f.belongs_to AND lower(o.mode) = lower(f.mode) AND o.id <> f.id AND o.withdrawn_because IS NULL
+             LEFT JOIN revision v ON v.id = o.revision_id
+             WHERE f.belongs_to = ? AND f.run_id = ? AND f.withdrawn_because IS NULL GROUP BY f.id, f.mode, v.letter ORDER BY f.mode', [$device, $run],
+        ) as [$mode, $letter, $n]) {
+            $out[Row::text($mode)] ??= [];
+            if ($letter !== null) {
+                $out[Row::text($mode)][Row::text($letter)] = Row::whole($n);
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array{modes: list<string>, places: list<string>} words known on a device, for choosing from */
+    public function known(string $device): array
+    {
+        $words = fn (string $field): array => array_map(Row::text(...), $this->db->fetchFirstColumn(
+            'SELECT DISTINCT '.$field.' FROM failure WHERE belongs_to = ? AND withdrawn_because IS NULL AND '.$field." <> '' ORDER BY 1 LIMIT 300", [$device],
+        ));
+
+        return ['modes' => $words('mode'), 'places' => $words('place')];
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Facts;
+
+use Lustrum\Domain\Change\Change;
+use Lustrum\Domain\Decision\Candidate;
+use Lustrum\Domain\Decision\Decision;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Device\Requirement;
+use Lustrum\Domain\Finding\Cause;
+use Lustrum\Domain\Finding\Failure;
+use Lustrum\Domain\Finding\Observation;
+use Lustrum\Domain\Finding\Photo;
+use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\Parameter;
+use Lustrum\Domain\Revision\Part;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\Reading;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\Trial;
+use Lustrum\Record\AfterWrite;
+use Lustrum\Record\Record;
+
+/** What a write makes stale: the one table of it. */
+final readonly class Invalidation implements AfterWrite
+{
+    private const NOTHING = 'nothing';
+    private const BUILD = 'build';
+    private const DEVICE = 'device';
+
+    private const ALL = ['devices', 'frame', 'brief', 'methods', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
+    private const JUDGED = ['devices', 'frame', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
+
+    /** Class => which summaries a write drops, and which sheets it makes stale. */
+    private const RULES = [
+        Device::class => [self::DEVICE, self::ALL],
+        Metric::class => [self::NOTHING, self::ALL],
+        Requirement::class => [self::DEVICE, self::ALL],
+        Revision::class => [self::BUILD, self::ALL],
+        Parameter::class => [self::BUILD, self::JUDGED],
+        Part::class => [self::BUILD, self::JUDGED],
+        Article::class => [self::NOTHING, ['build', 'try', 'find', 'run']],
+        Method::class => [self::NOTHING, ['methods', 'brief', 'build', 'try', 'run', 'weigh', 'next']],
+        Trial::class => [self::NOTHING, ['frame', 'try', 'run']],
+        Run::class => [self::BUILD, self::JUDGED],
+        Reading::class => [self::BUILD, self::JUDGED],
+        Observation::class => [self::NOTHING, ['find', 'run']],
+        Failure::class => [self::NOTHING, ['frame', 'build', 'find', 'run', 'next']],
+        Cause::class => [self::NOTHING, ['frame', 'find']],
+        Photo::class => [self::NOTHING, ['find', 'run']],
+        Change::class => [self::BUILD, self::JUDGED],
+        Candidate::class => [self::NOTHING, ['frame', 'find', 'next']],
+        Decision::class => [self::NOTHING, self::ALL],
+    ];
+
+    public function __construct(
+        private Summaries $summaries,
+    ) {
+    }
+
+    public function written(array $records): array
+    {
+        $drops = $stale = [];
+        foreach ($records as $record) {
+            [$drop, $sheets] = self::rule($record);
+            $device = $record->belongsTo()->toRfc4122();
+            $drops[$device][$drop === self::BUILD ? (string) $record->build()?->toRfc4122() : $drop] = true;
+            $stale = [...$stale, ...$sheets];
+        }
+        foreach ($drops as $device => $keys) {
+            $this->drop((string) $device, array_map(strval(...), array_keys($keys)));
+        }
+
+        return array_values(array_unique($stale));
+    }
+
+    /** @param list<string> $keys */
+    private function drop(string $device, array $keys): void
+    {
+        $builds = array_values(array_diff($keys, [self::NOTHING, self::DEVICE, '']));
+        if (in_array(self::DEVICE, $keys, true) || count($builds) > 1) {
+            $this->summaries->drop($device, null);
+        } else {
+            $this->summaries->drop($device, $builds[0] ?? null, $builds === []);
+        }
+    }
+
+    /**
+     * @param Record<covariant \Lustrum\Record\RecordInput> $record
+     *
+     * @return array{string, list<string>}
+     */
+    private static function rule(Record $record): array
+    {
+        $run = $record instanceof Reading ? $record->run() : $record;
+        if ($run instanceof Run && $run->outcome() === null) {
+            // Nothing is worked out from a run before it has ended.
+            return [self::NOTHING, $record instanceof Reading ? ['run'] : ['devices', 'frame', 'try', 'run', 'build']];
+        }
+        foreach (self::RULES as $class => $rule) {
+            if ($record instanceof $class) {
+                return $rule;
+            }
+        }
+
+        return [self::DEVICE, self::ALL];
+    }
+}

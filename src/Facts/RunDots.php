@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Facts;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Run\Row;
+
+/** The runs of trials as marks and counts, without loading them. */
+final readonly class RunDots
+{
+    /** So many marks of a trial are drawn; a strip of a thousand is a bar. */
+    public const MOST = 60;
+
+    private const COLUMNS = "r.trial_id, r.id, r.number, to_char(r.started_at AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') started_at, r.outcome, a.serial";
+
+    public function __construct(
+        private Connection $db,
+    ) {
+    }
+
+    /** @return array<string, list<array<string, mixed>>> the last ones of each trial of a build, by trial, in their order */
+    public function ofBuild(string $build): array
+    {
+        $out = [];
+        foreach ($this->db->iterateAssociative(
+            'SELECT '.self::COLUMNS.' FROM trial t CROSS JOIN LATERAL (
+                SELECT * FROM run WHERE trial_id = t.id AND withdrawn_because IS NULL ORDER BY number DESC LIMIT '.self::MOST.'
+             ) r LEFT JOIN article a ON a.id = r.article_id WHERE t.revision_id = ? ORDER BY r.trial_id, r.number', [$build],
+        ) as $row) {
+            $out[Row::text($row['trial_id'])][] = $row;
+        }
+
+        return $out;
+    }
+
+    /** @return list<array<string, mixed>> the ones around a run of a trial, in their order */
+    public function around(string $trial, int $number): array
+    {
+        return $this->db->fetchAllAssociative(
+            'SELECT '.self::COLUMNS.' FROM run r LEFT JOIN article a ON a.id = r.article_id
+             WHERE r.trial_id = ? AND r.withdrawn_because IS NULL AND r.number BETWEEN ? AND ? ORDER BY r.number',
+            [$trial, $number - intdiv(self::MOST, 2), $number + intdiv(self::MOST, 2)],
+        );
+    }
+
+    /**
+     * @return array<string, array{from: ?string, to: ?string, outcomes: array<string, int>}> by trial; the outcome of an unfinished run is ''
+     */
+    public function counts(string $build): array
+    {
+        $out = [];
+        foreach ($this->db->iterateAssociative(
+            "SELECT r.trial_id, coalesce(r.outcome, '') outcome, count(*) n,
+                    to_char(min(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') first,
+                    to_char(max(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') last
+             FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ? AND r.withdrawn_because IS NULL GROUP BY 1, 2", [$build],
+        ) as $row) {
+            $trial = Row::text($row['trial_id']);
+            $known = $out[$trial] ?? ['from' => null, 'to' => null, 'outcomes' => []];
+            [$first, $last] = [Row::text($row['first']), Row::text($row['last'])];
+            $out[$trial] = [
+                'from' => $known['from'] === null ? $first : min($known['from'], $first), 'to' => $known['to'] === null ? $last : max($known['to'], $last),
+                'outcomes' => $known['outcomes'] + [Row::text($row['outcome']) => Row::whole($row['n'])],
+            ];
+        }
+
+        return $out;
+    }
+}

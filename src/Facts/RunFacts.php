@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Facts;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Derivation;
+use Lustrum\Core\Run\ReadingFact;
+use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
+
+/** Reads runs with their current readings, as the sums need them: three queries, whatever their number. */
+final class RunFacts
+{
+    private const RUN = 'r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, t.revision_id, r.number, r.outcome, r.outcome_reason,
+        r.started_at, r.operator, r.position, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures';
+
+    /** @var array<string, Configuration> by hash: runs in a row share theirs */
+    private array $configurations = [];
+
+    public function __construct(
+        private readonly Connection $db,
+    ) {
+    }
+
+    /** @return list<RunFact> finished ones of a build, in the order in which they were made */
+    public function ofBuild(string $build): array
+    {
+        return $this->load('t.revision_id = :id AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL', ['id' => $build]);
+    }
+
+    /** @return list<RunFact> finished ones of a trial, in the order in which they were made */
+    public function ofTrial(string $trial): array
+    {
+        return $this->load('r.trial_id = :id AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL', ['id' => $trial]);
+    }
+
+    /** One run, finished or not. */
+    public function one(string $run): ?RunFact
+    {
+        return $this->load('r.id = :id', ['id' => $run])[0] ?? null;
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<RunFact>
+     */
+    public function these(array $ids): array
+    {
+        return $ids === [] ? [] : $this->load('r.id = ANY(CAST(:id AS uuid[])) AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL', ['id' => '{'.implode(',', $ids).'}']);
+    }
+
+    /** The last run of a method on a device that held, made before a moment. */
+    public function lastHeld(string $method, string $before, string $not): ?RunFact
+    {
+        $id = $this->db->fetchOne(
+            "SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.method_id = ? AND r.outcome = 'held' AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
+             ORDER BY r.started_at DESC, r.number DESC LIMIT 1", [$method, $before, $not],
+        );
+
+        return is_string($id) ? $this->one($id) : null;
+    }
+
+    /**
+     * @param array<string, string> $with
+     *
+     * @return list<RunFact>
+     */
+    private function load(string $where, array $with): array
+    {
+        $from = ' FROM run r JOIN trial t ON t.id = r.trial_id WHERE '.$where;
+        $this->configure($from, $with);
+        $readings = $this->readings($from, $with);
+        $runs = $found = [];
+        foreach ($this->db->iterateNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
+            [$id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $position, $conditions, $settings, $hash, $earlier, $failed] = array_map(Row::text(...), $row);
+            $configuration = $this->configurations[$hash];
+            $ended = RunOutcome::tryFrom($outcome);
+            $runs[] = new RunFact(
+                $id, $trial, $trialName, $method, $build, (int) $number, $ended, $reason, $at, $operator, $position,
+                $found[$conditions] ??= self::found($conditions), $found[$settings] ??= self::found($settings), $configuration,
+                (int) $earlier, (int) $failed, self::facts($configuration, $ended, $readings[$id] ?? []), $repeats === 'untilItHolds',
+            );
+        }
+
+        return $runs;
+    }
+
+    /** @param array<string, string> $with */
+    private function configure(string $from, array $with): void
+    {
+        foreach ($this->db->iterateNumeric('SELECT c.hash, c.content FROM configuration c WHERE c.hash IN (SELECT r.configuration'.$from.')', $with) as [$hash, $content]) {
+            $this->configurations[Row::text($hash)] ??= Configuration::fromRow(Row::json($content));
+        }
+    }
+
+    /**
+     * @param array<string, string> $with
+     *
+     * @return array<string, list<array{string, string, float, float}>> by run: channel, unit, SI, resolution
+     */
+    private function readings(string $from, array $with): array
+    {
+        $out = [];
+        foreach ($this->db->iterateNumeric(
+            'SELECT g.run_id, g.channel, g.current_unit, g.current_si, g.current_resolution FROM reading g
+             WHERE g.withdrawn_because IS NULL AND g.run_id IN (SELECT r.id'.$from.') ORDER BY g.run_id, g.created_at, g.channel', $with,
+        ) as [$run, $channel, $unit, $si, $resolution]) {
+            $out[Row::text($run)][] = [Row::text($channel), Row::text($unit), Row::number($si), Row::number($resolution)];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<array{string, string, float, float}> $readings
+     *
+     * @return list<ReadingFact>
+     */
+    private static function facts(Configuration $configuration, ?RunOutcome $outcome, array $readings): array
+    {
+        $out = [];
+        $derives = false;
+        $channels = [];
+        foreach ($configuration->channels as $channel) {
+            $channels[$channel->key] = $channel;
+            $derives = $derives || $channel->isDerived();
+        }
+        foreach ($readings as [$key, $unit, $si, $resolution]) {
+            $channel = $channels[$key] ?? null;
+            if ($channel !== null) {
+                $out[] = self::fact($channel, $outcome, $unit, $si, $resolution);
+            }
+        }
+
+        return $derives ? [...$out, ...self::derived($configuration, $outcome, $readings)] : $out;
+    }
+
+    private static function fact(Channel $channel, ?RunOutcome $outcome, string $unit, float $si, float $resolution): ReadingFact
+    {
+        return new ReadingFact(
+            $channel->key, $channel->metric, $unit, $si, $resolution * Units::parse($unit)->factor,
+            $outcome === RunOutcome::StoppedEarly ? $channel->whenStopped : ResultKind::Equal, $channel->instrument,
+        );
+    }
+
+    /**
+     * The channels that are worked out.
+     *
+     * @param list<array{string, string, float, float}> $readings
+     *
+     * @return list<ReadingFact>
+     */
+    private static function derived(Configuration $configuration, ?RunOutcome $outcome, array $readings): array
+    {
+        $quantities = [];
+        foreach ($readings as [$key, $unit, $si, $resolution]) {
+            $quantities[$key] = Quantity::of(Units::parse($unit)->fromSi($si), $unit, $resolution > 0 ? $resolution : null);
+        }
+        $out = [];
+        foreach (Derivation::of($configuration->channels, $quantities) as $result) {
+            if ($result->value !== null) {
+                $channel = $result->channel;
+                // What can be told of it is of the size of its uncertainty.
+                $out[] = self::fact($channel, $outcome, $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0);
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, string> */
+    private static function found(string $json): array
+    {
+        $out = [];
+        foreach (Row::rows(Row::json($json)) as $row) {
+            $out[Row::text($row['name'] ?? '')] = Row::text($row['text'] ?? '');
+        }
+
+        return $out;
+    }
+}

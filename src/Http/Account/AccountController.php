@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Account;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Account\Access;
+use Lustrum\Account\ChangePasswordInput;
+use Lustrum\Account\CurrentUser;
+use Lustrum\Account\FirstAccountInput;
+use Lustrum\Account\MemberInput;
+use Lustrum\Account\MemberView;
+use Lustrum\Account\SignedIn;
+use Lustrum\Account\SignedInView;
+use Lustrum\Account\User;
+use Lustrum\Account\Workspace;
+use Lustrum\Action\People\Members;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NotAllowed;
+use Lustrum\Shared\Refusal\NotThere;
+use Lustrum\Sheet\People\PeopleSheet;
+use Lustrum\Sheet\People\PeopleSheets;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+final readonly class AccountController
+{
+    private const ID = ['id' => Requirement::UUID];
+
+    public function __construct(
+        private Members $members,
+        private SessionDescription $session,
+        private Records $records,
+        private Security $security,
+        private CurrentUser $user,
+        private EntityManagerInterface $em,
+    ) {
+    }
+
+    /** Who is signed in; anybody may ask. */
+    #[Route('/api/session', methods: ['GET'])]
+    #[Answers(SessionView::class)]
+    public function session(): JsonResponse
+    {
+        return new JsonResponse($this->session->of($this->user->user()));
+    }
+
+    /** Signs in; the authenticator has looked at e-mail and password before. */
+    #[Route('/api/session', methods: ['POST'])]
+    #[Answers(SessionView::class)]
+    public function signIn(): JsonResponse
+    {
+        return $this->session();
+    }
+
+    /** Signs out; the browser is told to forget what it holds, but for writes that still wait. */
+    #[Route('/api/session', methods: ['DELETE'])]
+    #[Answers(null)]
+    public function signOut(SessionGuard $guard): JsonResponse
+    {
+        if ($this->security->getUser() !== null) {
+            $guard->end();
+            $this->security->logout(false);
+        }
+
+        return new JsonResponse(null, 204, ['Clear-Site-Data' => '"cache"']);
+    }
+
+    /** Makes the first account and its workspace; only while there is none. */
+    #[Route('/api/first-account', methods: ['POST'])]
+    #[Answers(SessionView::class)]
+    public function first(#[Body] FirstAccountInput $input): JsonResponse
+    {
+        $user = $this->members->first($input);
+        $this->security->login($user, SignInAuthenticator::class);
+
+        return new JsonResponse($this->session->of($user), 201);
+    }
+
+    /** Changes one's own password; every other place where one is signed in is signed out. */
+    #[Route('/api/password', methods: ['POST'])]
+    #[Answers(null)]
+    public function password(#[Body] ChangePasswordInput $input, UserPasswordHasherInterface $hasher, SessionGuard $guard): JsonResponse
+    {
+        $user = $this->me();
+        if (!$hasher->isPasswordValid($user, $input->present)) {
+            throw Invalid::at('present', 'This is not your present password.');
+        }
+        $user->setPassword($hasher->hashPassword($user, $input->new));
+        foreach ($this->em->getRepository(SignedIn::class)->findBy(['user' => $user]) as $place) {
+            if (!$guard->isHere($place)) {
+                $this->em->remove($place);
+            }
+        }
+        $this->em->flush();
+        $guard->renew($user);
+
+        return new JsonResponse(null, 204);
+    }
+
+    /** Where one is signed in. */
+    #[Route('/api/signed-in', methods: ['GET'])]
+    #[Answers(SignedInView::class, list: true)]
+    public function places(SessionGuard $guard): JsonResponse
+    {
+        $places = $this->em->getRepository(SignedIn::class)->findBy(['user' => $this->me()], ['lastSeen' => 'DESC']);
+
+        return new JsonResponse(array_map(static fn (SignedIn $s): SignedInView => $s->view($guard->isHere($s)), $places));
+    }
+
+    /** Signs out somewhere else. */
+    #[Route('/api/signed-in/{id}', requirements: self::ID, methods: ['DELETE'])]
+    #[Answers(null)]
+    public function leave(Uuid $id): JsonResponse
+    {
+        $place = $this->em->find(SignedIn::class, $id);
+        if ($place === null || $place->user() !== $this->me()) {
+            throw NotThere::here();
+        }
+        $this->em->remove($place);
+        $this->em->flush();
+
+        return new JsonResponse(null, 204);
+    }
+
+    /** The people of a workspace. */
+    #[Route('/api/workspaces/{id}/members', requirements: self::ID, methods: ['GET'])]
+    #[Answers(PeopleSheet::class)]
+    public function members(Uuid $id, PeopleSheets $sheets): JsonResponse
+    {
+        return new JsonResponse($sheets->of($this->records->workspace($id)));
+    }
+
+    /** Lets somebody in, or changes a role. Leads only. */
+    #[Route('/api/workspaces/{id}/members', requirements: self::ID, methods: ['PUT'])]
+    #[Answers(MemberView::class)]
+    public function letIn(Uuid $id, #[Body] MemberInput $input): JsonResponse
+    {
+        return new JsonResponse($this->members->letIn($this->ledWorkspace($id), $input)->view());
+    }
+
+    /** Takes somebody out. What they wrote stays. Leads only. */
+    #[Route('/api/workspaces/{id}/members/{person}', requirements: ['id' => Requirement::UUID, 'person' => Requirement::UUID], methods: ['DELETE'])]
+    #[Answers(null)]
+    public function letOut(Uuid $id, Uuid $person): JsonResponse
+    {
+        $this->members->letOut($this->ledWorkspace($id), $person);
+
+        return new JsonResponse(null, 204);
+    }
+
+    private function me(): User
+    {
+        return $this->user->user() ?? throw NotThere::here();
+    }
+
+    private function ledWorkspace(Uuid $id): Workspace
+    {
+        $workspace = $this->records->workspace($id);
+
+        return $this->security->isGranted(Access::Lead->value, $workspace) ? $workspace : throw NotAllowed::toLead();
+    }
+}

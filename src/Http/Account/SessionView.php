@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Account;
+
+use Lustrum\Account\WorkspaceView;
+
+/** Who is signed in, if anybody, and the token that every write carries. */
+final readonly class SessionView
+{
+    /**
+     * @param list<WorkspaceView> $workspaces
+     * @param bool                $empty      nobody has an account yet: the first one can be made
+     */
+    public function __construct(
+        public ?string $name,
+        public ?string $email,
+        public array $workspaces,
+        public string $token,
+        public bool $empty,
+    ) {
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Exchange;
+
+use Lustrum\Account\CurrentUser;
+use Lustrum\Action\Exchange\Exporter;
+use Lustrum\Action\Exchange\Importer;
+use Lustrum\Action\Exchange\ImportView;
+use Lustrum\Action\Exchange\ReadingsCsv;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Http\Answers;
+use Lustrum\Record\History;
+use Lustrum\Record\Inputs;
+use Lustrum\Record\Records;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+final readonly class ExchangeController
+{
+    private const ID = ['id' => Requirement::UUID];
+
+    public function __construct(
+        private Records $records,
+        private Exporter $exporter,
+        private Importer $importer,
+        private ReadingsCsv $csv,
+        private History $history,
+        private CurrentUser $user,
+    ) {
+    }
+
+    /** A device, whole, as a JSON file. */
+    #[Route('/api/devices/{id}/export.json', requirements: self::ID, methods: ['GET'])]
+    #[Answers(null)]
+    public function json(Uuid $id): StreamedResponse
+    {
+        $device = $this->records->find(Device::class, $id);
+
+        return $this->download($device, 'json', 'application/json', $this->exporter->pieces($device));
+    }
+
+    /** The readings of a device as CSV. */
+    #[Route('/api/devices/{id}/readings.csv', requirements: self::ID, methods: ['GET'])]
+    #[Answers(null)]
+    public function csv(Uuid $id): StreamedResponse
+    {
+        $device = $this->records->find(Device::class, $id);
+
+        return $this->download($device, 'csv', 'text/csv; charset=utf-8', $this->csv->lines($device));
+    }
+
+    /** Brings in a device file; all of it, or nothing. */
+    #[Route('/api/workspaces/{id}/import', requirements: self::ID, methods: ['POST'])]
+    #[Answers(ImportView::class)]
+    public function import(Uuid $id, Request $request): JsonResponse
+    {
+        $workspace = $this->records->workspace($id);
+        $this->records->mustWrite($workspace);
+        ini_set('memory_limit', '1G');
+        set_time_limit(110);
+
+        return new JsonResponse($this->importer->import(Inputs::decode($request->getContent()), $workspace), 201);
+    }
+
+    /** @param iterable<string> $pieces */
+    private function download(Device $device, string $ending, string $type, iterable $pieces): StreamedResponse
+    {
+        $this->history->happened('export', $device->id(), $device->workspace(), $this->user->name(), ['name' => $device->name(), 'as' => $ending]);
+        $this->records->manager()->flush();
+        $name = trim((string) preg_replace('/[^\w-]+/u', '-', $device->name()), '-') ?: 'device';
+
+        return new StreamedResponse(static function () use ($pieces): void {
+            set_time_limit(110);
+            foreach ($pieces as $piece) {
+                echo $piece;
+                flush();
+            }
+        }, 200, ['Content-Type' => $type, 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name.'.'.$ending, 'device.'.$ending)]);
+    }
+}

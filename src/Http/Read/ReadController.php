@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Read;
+
+use Lustrum\Action\Read\AmendReading;
+use Lustrum\Action\Read\ReadingCheck;
+use Lustrum\Action\Read\ReadingPreview;
+use Lustrum\Domain\Trial\AmendOutcomeInput;
+use Lustrum\Domain\Trial\AmendReadingInput;
+use Lustrum\Domain\Trial\Reading;
+use Lustrum\Domain\Trial\ReadingInput;
+use Lustrum\Domain\Trial\ReadingView;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\RunView;
+use Lustrum\Http\Answer;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Record\Records;
+use Lustrum\Record\RecordWriter;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+final readonly class ReadController
+{
+    private const ID = ['id' => Requirement::UUID];
+
+    public function __construct(
+        private Records $records,
+        private RecordWriter $writer,
+        private ReadingCheck $check,
+        private AmendReading $amend,
+    ) {
+    }
+
+    /** How a typed reading would be kept; nothing is stored. */
+    #[Route('/api/readings/preview', methods: ['POST'], priority: 1)]
+    #[Answers(ReadingPreview::class)]
+    public function preview(#[Body] ReadingInput $input): JsonResponse
+    {
+        $run = $this->records->named(Run::class, $input->run, 'run');
+        $this->records->mustWrite($run->workspace());
+        $channel = Reading::channelOf($run, $input->channel);
+        $typed = Reading::read($input->text, $input->unit, $channel);
+
+        return new JsonResponse(ReadingPreview::of($typed, $channel, $this->check->questions($run, $channel, $typed)));
+    }
+
+    /** Amends a reading; the first value stays beside it. */
+    #[Route('/api/readings/{id}/amend', requirements: self::ID, methods: ['POST'])]
+    #[Answers(ReadingView::class)]
+    public function amend(Uuid $id, #[Body] AmendReadingInput $input): JsonResponse
+    {
+        return Answer::written($this->amend->amend($id, $input));
+    }
+
+    /** Amends the outcome of a run; the first one stays beside it. */
+    #[Route('/api/runs/{id}/amend', requirements: self::ID, methods: ['POST'])]
+    #[Answers(RunView::class)]
+    public function amendOutcome(Uuid $id, #[Body] AmendOutcomeInput $input): JsonResponse
+    {
+        return Answer::written($this->writer->amend(Run::class, $id, $input->version, static function (Run $run, string $by) use ($input): void {
+            $run->amendOutcome($input->outcome, $input->reason, $by);
+        }));
+    }
+}

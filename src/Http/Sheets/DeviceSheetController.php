@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Sheets;
+
+use Lustrum\Domain\Device\Device;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Cached;
+use Lustrum\Record\Records;
+use Lustrum\Sheet\Brief\Briefs;
+use Lustrum\Sheet\Brief\BriefSheet;
+use Lustrum\Sheet\Devices\DeviceCard;
+use Lustrum\Sheet\Devices\DeviceList;
+use Lustrum\Sheet\Frame\Frames;
+use Lustrum\Sheet\Frame\FrameView;
+use Lustrum\Sheet\Methods\MethodsSheet;
+use Lustrum\Sheet\Methods\MethodsSheets;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+final readonly class DeviceSheetController
+{
+    private const ID = ['id' => Requirement::UUID];
+
+    public function __construct(
+        private Records $records,
+        private Cached $cached,
+        private DeviceList $devices,
+        private Frames $frames,
+        private Briefs $briefs,
+        private MethodsSheets $methods,
+    ) {
+    }
+
+    /** The devices of a workspace. */
+    #[Route('/api/workspaces/{id}/devices', requirements: self::ID, methods: ['GET'])]
+    #[Answers(DeviceCard::class, list: true)]
+    public function ofWorkspace(Uuid $id): JsonResponse
+    {
+        return new JsonResponse($this->devices->of($this->records->workspace($id)));
+    }
+
+    /** Plate, spine and what waits. */
+    #[Route('/api/devices/{id}/frame', requirements: self::ID, methods: ['GET'])]
+    #[Answers(FrameView::class)]
+    public function frame(Uuid $id, Request $request): Response
+    {
+        $device = $this->records->find(Device::class, $id);
+
+        return $this->cached->sheet($request, $device, fn (): FrameView => $this->frames->of($device));
+    }
+
+    /** The brief with the requirements. */
+    #[Route('/api/devices/{id}/brief', requirements: self::ID, methods: ['GET'])]
+    #[Answers(BriefSheet::class)]
+    public function brief(Uuid $id, Request $request): Response
+    {
+        $device = $this->records->find(Device::class, $id);
+
+        return $this->cached->sheet($request, $device, fn (): BriefSheet => $this->briefs->of($device));
+    }
+
+    /** The methods of a device. */
+    #[Route('/api/devices/{id}/methods', requirements: self::ID, methods: ['GET'])]
+    #[Answers(MethodsSheet::class)]
+    public function methods(Uuid $id, Request $request): Response
+    {
+        $device = $this->records->find(Device::class, $id);
+
+        return $this->cached->sheet($request, $device, fn (): MethodsSheet => $this->methods->of($device));
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Record;
+
+/**
+ * What there is to know of a kind of record: everything else about it (addresses, import and export, history, access
+ * tests, the description of the interface) is read from here.
+ */
+final readonly class Kind
+{
+    /**
+     * @param string                                   $name         in the history and in refusals: 'requirement'
+     * @param string                                   $plural       in addresses and device files: 'requirements'
+     * @param class-string<Record<covariant RecordInput>> $class
+     * @param class-string<RecordInput>                $input
+     * @param class-string                             $view
+     * @param array<string, string>                    $references   field of the input => name of the kind that it names
+     * @param bool                                     $withdrawable may it be taken back by hand, with a reason?
+     * @param bool                                     $put          is it written at the common address, or has it one of its own?
+     */
+    public function __construct(
+        public string $name,
+        public string $plural,
+        public string $class,
+        public string $input,
+        public string $view,
+        public array $references,
+        public bool $withdrawable = true,
+        public bool $put = true,
+    ) {
+    }
+}

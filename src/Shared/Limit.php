@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Shared;
+
+/** How long texts and lists may be; every form says so when one is passed. */
+final class Limit
+{
+    public const NAME = 120;
+    public const LINE = 300;
+    public const NOTE = 4000;
+    public const LIST = 60;
+    public const BODY_BYTES = 2_000_000;
+    public const IMPORT_BYTES = 60_000_000;
+
+    /** What an integer column of the database holds. */
+    public const WHOLE = 2_147_483_647;
+
+    /** Numbers beyond this are no measurement; it is far below what a float can hold. */
+    public const NUMBER = 1e12;
+
+    /** The first and last year that a record can be of. */
+    public const FIRST_YEAR = 1900;
+    public const LAST_YEAR = 2200;
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Shared\Refusal;
+
+/** A body or a file of a kind that is not taken here. */
+final class WrongKind extends Refusal
+{
+    public static function body(): self
+    {
+        return new self('Only JSON is taken here, and forms for files. Nothing was read.');
+    }
+
+    public static function file(string $taken): self
+    {
+        return new self(sprintf('This is not a file that Lustrum can take. Send %s.', $taken));
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Brief;
+
+use Lustrum\Domain\Device\DeviceView;
+use Lustrum\Domain\Device\MetricView;
+use Lustrum\Domain\Device\RequirementView;
+
+/** The device's own sheet: brief, limits, requirements and metrics. */
+final readonly class BriefSheet
+{
+    /**
+     * @param list<RequirementView> $requirements
+     * @param list<MetricView>      $measured     metrics of the device, by name
+     * @param list<string>          $metrics      their names, for choosing from
+     */
+    public function __construct(
+        public string $sentence,
+        public string $limits,
+        public DeviceView $device,
+        public array $requirements,
+        public array $measured,
+        public array $metrics,
+    ) {
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Brief;
+
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Wording\FrameWords;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Device\MetricView;
+use Lustrum\Domain\Device\Requirement;
+use Lustrum\Domain\Device\RequirementView;
+use Lustrum\Domain\Method\Method;
+use Lustrum\Record\Records;
+
+/** Works out the brief; it needs no run. */
+final readonly class Briefs
+{
+    /** So many unmeasured metrics stand in the sentence. */
+    private const NAMED = 3;
+
+    public function __construct(
+        private Records $records,
+    ) {
+    }
+
+    public function of(Device $device): BriefSheet
+    {
+        $requirements = array_map(static fn (Requirement $r): RequirementView => $r->view(), $this->records->all(Requirement::class, ['device' => $device]));
+        usort($requirements, static fn (RequirementView $a, RequirementView $b): int => $a->place <=> $b->place);
+        $metrics = array_map(static fn (Metric $m): MetricView => $m->view(), $this->records->all(Metric::class, ['device' => $device]));
+        usort($metrics, static fn (MetricView $a, MetricView $b): int => strnatcasecmp($a->name, $b->name));
+
+        $view = $device->view();
+
+        return new BriefSheet(
+            $this->sentence($requirements, $device), FrameWords::limits($view->gates, $view->confidence, $device->costLimit(), $view->currency, $view->hoursLimit, $view->changesLimit), $view, $requirements, $metrics,
+            array_map(static fn (MetricView $m): string => $m->name, $metrics),
+        );
+    }
+
+    /** @param list<RequirementView> $requirements */
+    private function sentence(array $requirements, Device $device): string
+    {
+        $measurable = [];
+        foreach ($this->records->all(Method::class, ['device' => $device]) as $method) {
+            $measurable[$method->outcomeMetric()?->id()->toRfc4122() ?? ''] = true;
+            foreach ($method->channels() as $channel) {
+                $measurable[$channel->metric] = true;
+            }
+        }
+        $unmeasured = array_values(array_filter($requirements, static fn (RequirementView $r): bool => !isset($measurable[$r->metricId])));
+
+        return FrameWords::brief(
+            count($requirements), count(array_filter($requirements, static fn (RequirementView $r): bool => $r->must)),
+            count(array_filter($requirements, static fn (RequirementView $r): bool => $r->kind === Kind::Every)),
+            array_map(static fn (RequirementView $r): string => $r->metric, array_slice($unmeasured, 0, self::NAMED)),
+        );
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Build;
+
+use Lustrum\Domain\Revision\RevisionView;
+
+/** The Build station of one build. */
+final readonly class BuildSheet
+{
+    /**
+     * @param list<ChangeRow>    $changes
+     * @param list<ParameterRow> $parameters
+     * @param list<PartRow>      $parts
+     * @param list<ArticleRow>   $articles
+     * @param list<string>       $metrics    known on this device, for choosing from
+     */
+    public function __construct(
+        public string $sentence,
+        public RevisionView $revision,
+        public ?RevisionView $parent,
+        public array $changes,
+        public array $parameters,
+        public array $parts,
+        public string $cost,
+        public ?string $parentCost,
+        public ?string $costDifference,
+        public string $currency,
+        public array $articles,
+        public array $metrics,
+    ) {
+    }
+}

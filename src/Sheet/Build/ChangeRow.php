@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Build;
+
+use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\Wording\Estimate;
+use Lustrum\Domain\Change\ChangeView;
+
+/** A change with what was expected and what came of it. */
+final readonly class ChangeRow
+{
+    /**
+     * @param ChangeVerdict $computed what the runs say; the person's own verdict stands in the change
+     * @param string        $metricId to open the runs that it was seen on
+     * @param int           $runs     that it was seen on
+     * @param list<string>  $together other changes of this build that were expected to move the same metric
+     */
+    public function __construct(
+        public ChangeView $change,
+        public string $expected,
+        public ?Estimate $seen,
+        public ChangeVerdict $computed,
+        public string $sentence,
+        public string $metricId,
+        public int $runs,
+        public array $together,
+        public ?string $against,
+    ) {
+    }
+}

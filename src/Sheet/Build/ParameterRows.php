@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Build;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Judging\ParameterChange;
+use Lustrum\Core\Wording\BuildWords;
+use Lustrum\Core\Wording\Messages;
+use Lustrum\Domain\Revision\Parameter;
+use Lustrum\Domain\Revision\ParameterView;
+
+/** The parameters of a build beside its parent's. */
+final class ParameterRows
+{
+    /**
+     * @param list<Parameter>      $here
+     * @param list<Parameter>|null $parent null for a first build
+     *
+     * @return list<ParameterRow>
+     */
+    public static function of(array $here, ?array $parent): array
+    {
+        $before = [];
+        foreach ($parent ?? [] as $old) {
+            $before[$old->name()] = $old->view();
+        }
+        $rows = [];
+        foreach ($here as $parameter) {
+            $view = $parameter->view();
+            $old = $before[$view->name] ?? null;
+            unset($before[$view->name]);
+            $rows[] = $old === null ? new ParameterRow($view->name, $view, null, null, null, $parent === null ? 'same' : 'new') : self::row($view, $old);
+        }
+        foreach ($before as $name => $gone) {
+            $rows[] = new ParameterRow((string) $name, null, $gone->measure, null, null, 'gone');
+        }
+
+        return $rows;
+    }
+
+    private static function row(ParameterView $here, ParameterView $old): ParameterRow
+    {
+        try {
+            $change = ParameterChange::of($old->measure->quantity(), $here->measure->quantity());
+        } catch (CoreException) {
+            return new ParameterRow($here->name, $here, $old->measure, Messages::say('build.otherKind'), null, 'changed');
+        }
+        if ($change === null) {
+            return new ParameterRow($here->name, $here, $old->measure, null, null, 'same');
+        }
+
+        return new ParameterRow(
+            $here->name, $here, $old->measure, BuildWords::difference($change->difference, $change->decimals, $here->measure->unit),
+            $change->percent === null ? null : BuildWords::percent($change->percent), 'changed',
+        );
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Find;
+
+use Lustrum\Core\Failure\Standing;
+use Lustrum\Domain\Finding\CauseView;
+use Lustrum\Domain\Finding\FailureView;
+
+/** A failure with its causes and where it stands. */
+final readonly class FailureRow
+{
+    /**
+     * @param list<CauseView> $causes
+     * @param list<string>    $candidates what was proposed against it
+     */
+    public function __construct(
+        public FailureView $failure,
+        public string $serial,
+        public ?string $runLabel,
+        public array $causes,
+        public Standing $standing,
+        public string $sentence,
+        public array $candidates,
+    ) {
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Find;
+
+use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Judging\Failures;
+use Lustrum\Core\Wording\FailureWords;
+use Lustrum\Core\Wording\Messages;
+use Lustrum\Domain\Decision\Candidate;
+use Lustrum\Domain\Finding\Cause;
+use Lustrum\Domain\Finding\CauseView;
+use Lustrum\Domain\Finding\Failure;
+use Lustrum\Record\Records;
+
+/** Failures with their causes, with what was proposed against them, and where they stand. */
+final readonly class FailureRows
+{
+    public function __construct(
+        private Records $records,
+    ) {
+    }
+
+    /**
+     * @param list<Failure> $shown
+     *
+     * @return list<FailureRow>
+     */
+    public function of(array $shown, Failures $failures): array
+    {
+        if ($shown === []) {
+            return [];
+        }
+        $causes = $candidates = [];
+        foreach ($this->records->all(Cause::class, ['failure' => $shown]) as $cause) {
+            $view = $cause->view();
+            $causes[$view->failure][] = $view;
+        }
+        foreach ($this->records->all(Candidate::class, ['failure' => $shown]) as $candidate) {
+            $candidates[(string) $candidate->failure()?->id()->toRfc4122()][] = $candidate->what();
+        }
+
+        return array_map(static fn (Failure $f): FailureRow => self::row(
+            $f, $failures, $causes[$f->id()->toRfc4122()] ?? [], $candidates[$f->id()->toRfc4122()] ?? [],
+        ), $shown);
+    }
+
+    /**
+     * @param list<CauseView> $causes
+     * @param list<string>    $candidates
+     */
+    private static function row(Failure $failure, Failures $failures, array $causes, array $candidates): FailureRow
+    {
+        $view = $failure->view();
+        $run = $failure->run();
+        $status = $failures->status(new FailureFact($view->id, $view->revision, $view->mode, $view->place, $run?->trial()->method()->id()->toRfc4122()));
+        $label = $run === null ? null : Messages::say('failure.run', ['number' => $run->view()->number, 'trial' => $run->trial()->name()]);
+
+        return new FailureRow($view, $run?->article()?->serial() ?? '', $label, $causes, $status->standing, FailureWords::standing($status), $candidates);
+    }
+}

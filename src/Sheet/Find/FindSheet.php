@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Find;
+
+use Lustrum\Domain\Finding\ObservationView;
+use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\RevisionView;
+
+/** The Find station of one build; the first page of each list, its total, and where it goes on. */
+final readonly class FindSheet
+{
+    /**
+     * @param list<PhotoView>       $photos       newest first
+     * @param list<FailureRow>      $failures     newest first
+     * @param list<ObservationView> $observations newest first
+     * @param list<ModeRow>         $modes        over all builds, most frequent first
+     * @param list<ArticleView>     $articles
+     */
+    public function __construct(
+        public string $sentence,
+        public RevisionView $revision,
+        public array $photos,
+        public ?string $morePhotos,
+        public int $allPhotos,
+        public array $failures,
+        public ?string $moreFailures,
+        public int $allFailures,
+        public array $observations,
+        public ?string $moreObservations,
+        public int $allObservations,
+        public array $modes,
+        public int $allModes,
+        public array $articles,
+    ) {
+    }
+}

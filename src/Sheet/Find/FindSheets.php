@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Find;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Failure\FailureStatus;
+use Lustrum\Core\Failure\Standing;
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\Failures;
+use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Judging\Mode;
+use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\FailureWords;
+use Lustrum\Domain\Finding\Failure;
+use Lustrum\Domain\Finding\Observation;
+use Lustrum\Domain\Finding\ObservationView;
+use Lustrum\Domain\Finding\Photo;
+use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Facts\Books;
+use Lustrum\Facts\FailureFacts;
+use Lustrum\Facts\Pages;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Page;
+
+/** Works out the Find station; failures, photos and observations come by the page. */
+final readonly class FindSheets
+{
+    public function __construct(
+        private Records $records,
+        private Books $books,
+        private FailureFacts $failures,
+        private FailureRows $rows,
+        private Pages $pages,
+        private Connection $db,
+    ) {
+    }
+
+    public function of(Revision $revision): FindSheet
+    {
+        $book = $this->books->open($revision->device());
+        $lineage = $book->lineage();
+        $build = $book->build($revision->id()->toRfc4122());
+        $failures = $this->failures->of($book->device->id, $lineage);
+        $modes = $failures->modes();
+        $first = Page::after('');
+        [$shown, $next, $total] = $this->pages->ofBuild(Failure::class, 'failure', $build->id, $first);
+        [$photos, $nextPhotos, $allPhotos] = $this->pages->ofBuild(Photo::class, 'photo', $build->id, $first);
+        [$seen, $nextSeen, $allSeen] = $this->pages->ofBuild(Observation::class, 'observation', $build->id, $first);
+
+        return new FindSheet(
+            FailureWords::sentence($build->letter, $modes, $lineage, self::byMode($modes, $build), $this->cameBack($build, $failures), $this->withoutCause($build)),
+            $revision->view(),
+            array_map(static fn (Photo $p): PhotoView => $p->view(), $photos), $nextPhotos, $allPhotos,
+            $this->rows->of($shown, $failures), $next, $total,
+            array_map(static fn (Observation $o): ObservationView => $o->view(), $seen), $nextSeen, $allSeen,
+            array_map(static fn (Mode $m): ModeRow => self::mode($m, $lineage), array_slice($modes, 0, Page::SIZE)), count($modes),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
+        );
+    }
+
+    /** More failures of a build. */
+    public function failures(Revision $revision, Page $page): FailurePage
+    {
+        $book = $this->books->open($revision->device());
+        [$shown, $next] = $this->pages->ofBuild(Failure::class, 'failure', $revision->id()->toRfc4122(), $page);
+
+        return new FailurePage($this->rows->of($shown, $this->failures->of($book->device->id, $book->lineage())), $next);
+    }
+
+    public function photos(Revision $revision, Page $page): PhotoPage
+    {
+        [$shown, $next] = $this->pages->ofBuild(Photo::class, 'photo', $revision->id()->toRfc4122(), $page);
+
+        return new PhotoPage(array_map(static fn (Photo $p): PhotoView => $p->view(), $shown), $next);
+    }
+
+    public function observations(Revision $revision, Page $page): ObservationPage
+    {
+        [$shown, $next] = $this->pages->ofBuild(Observation::class, 'observation', $revision->id()->toRfc4122(), $page);
+
+        return new ObservationPage(array_map(static fn (Observation $o): ObservationView => $o->view(), $shown), $next);
+    }
+
+    /**
+     * @param list<Mode> $modes
+     *
+     * @return array<string, int> failures of the build by mode
+     */
+    private static function byMode(array $modes, Build $build): array
+    {
+        $out = [];
+        foreach ($modes as $mode) {
+            if (($mode->failures[$build->id] ?? 0) > 0) {
+                $out[mb_strtolower($mode->mode)] = $mode->failures[$build->id];
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array{mode: string, status: FailureStatus}|null a failure of this build that came back on a later one */
+    private function cameBack(Build $build, Failures $failures): ?array
+    {
+        $seen = [];
+        foreach ($failures->on($build->id) as $failure) {
+            // Failures of one mode and method stand alike.
+            $key = $failure->key().' '.$failure->method;
+            $status = $seen[$key] ??= $failures->status($failure);
+            if ($status->standing === Standing::CameBack) {
+                return ['mode' => $failure->mode, 'status' => $status];
+            }
+        }
+
+        return null;
+    }
+
+    private function withoutCause(Build $build): int
+    {
+        return Row::whole($this->db->fetchOne(
+            'SELECT count(*) FROM failure f WHERE f.revision_id = ? AND f.withdrawn_because IS NULL
+             AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL)', [$build->id],
+        ));
+    }
+
+    private static function mode(Mode $mode, Lineage $lineage): ModeRow
+    {
+        $counts = [];
+        foreach ($lineage->builds as $id => $build) {
+            $counts[] = new ModeCount($id, $build->letter, $mode->failures[$id] ?? 0, $mode->tried[$id] ?? 0);
+        }
+
+        return new ModeRow($mode->mode, $mode->place, $counts, $mode->total, FailureWords::mode($mode, $lineage));
+    }
+}

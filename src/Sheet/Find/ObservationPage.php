@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Find;
+
+use Lustrum\Domain\Finding\ObservationView;
+
+/** A further page of a list, and where it goes on. */
+final readonly class ObservationPage
+{
+    /** @param list<ObservationView> $rows newest first */
+    public function __construct(
+        public array $rows,
+        public ?string $next,
+    ) {
+    }
+}

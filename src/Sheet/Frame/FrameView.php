@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Frame;
+
+use Lustrum\Domain\Device\DeviceView;
+
+/** What surrounds every sheet of a device. */
+final readonly class FrameView
+{
+    /**
+     * @param list<SpineTag> $spine newest first, a branch below what it came from
+     * @param bool           $write may this person change things here
+     */
+    public function __construct(
+        public DeviceView $device,
+        public array $spine,
+        public int $requirements,
+        public bool $write,
+    ) {
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Frame;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Evidence\Texture;
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\Cell;
+use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\EvidenceWords;
+use Lustrum\Core\Wording\FrameWords;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Record\Records;
+
+/** Works out the spine and what waits where. */
+final readonly class Frames
+{
+    private const STRENGTH = [
+        Texture::Solid, Texture::Dotted, Texture::Dense, Texture::Sparse, Texture::DottedBroken, Texture::DenseBroken, Texture::Broken, Texture::Outline,
+    ];
+
+    private const WAITS = [
+        'try' => 'SELECT t.revision_id, count(*) FROM run r JOIN trial t ON t.id = r.trial_id
+                  WHERE r.belongs_to = ? AND r.outcome IS NULL AND r.withdrawn_because IS NULL GROUP BY 1',
+        'find' => 'SELECT f.revision_id, count(*) FROM failure f WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL
+                   AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL) GROUP BY 1',
+        'next' => "SELECT c.revision_id, count(*) FROM candidate c JOIN revision v ON v.id = c.revision_id
+                   WHERE c.belongs_to = ? AND c.decision_id IS NULL AND c.choice = 'open' AND c.withdrawn_because IS NULL AND v.state <> 'abandoned' GROUP BY 1",
+    ];
+
+    public function __construct(
+        private Books $books,
+        private Connection $db,
+        private Records $records,
+    ) {
+    }
+
+    public function of(Device $device): FrameView
+    {
+        $book = $this->books->open($device);
+        $waits = $this->waits($device);
+        $views = [];
+        foreach ($this->records->all(Revision::class, ['device' => $device]) as $revision) {
+            $views[$revision->id()->toRfc4122()] = $revision->view();
+        }
+        $spine = [];
+        foreach (array_reverse($book->lineage()->builds) as $id => $build) {
+            $spine[] = self::tag($build, $views[$id], $book, $waits[$id] ?? []);
+        }
+
+        return new FrameView($device->view(), $spine, count($book->wanted()), $this->records->mayWrite($device->workspace()));
+    }
+
+    /** @param list<StationMark> $waits */
+    private static function tag(Build $build, RevisionView $view, Book $book, array $waits): SpineTag
+    {
+        $bar = array_map(static fn (Cell $c): Texture => $c->texture, $book->cells($build));
+        usort($bar, static fn (Texture $a, Texture $b): int => array_search($a, self::STRENGTH, true) <=> array_search($b, self::STRENGTH, true));
+        $shown = count(array_filter($bar, static fn (Texture $t): bool => $t === Texture::Solid));
+
+        return new SpineTag($view, $bar, EvidenceWords::bar($shown, count($bar)), $waits, $book->lineage()->depth($build));
+    }
+
+    /** @return array<string, list<StationMark>> by build */
+    private function waits(Device $device): array
+    {
+        $waits = [];
+        foreach (self::WAITS as $station => $sql) {
+            foreach ($this->db->fetchAllKeyValue($sql, [$device->id()->toRfc4122()]) as $build => $count) {
+                $waits[$build][] = new StationMark($station, FrameWords::waits($station, Row::whole($count)));
+            }
+        }
+
+        return $waits;
+    }
+}

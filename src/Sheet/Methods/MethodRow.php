@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Methods;
+
+use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\SettingRule;
+use Lustrum\Core\Wording\MethodWords;
+use Lustrum\Domain\Method\ChannelView;
+use Lustrum\Domain\Method\MethodView;
+
+/** A method with what it asks for, in words. */
+final readonly class MethodRow
+{
+    /** @param list<string> $reads a line for each channel */
+    private function __construct(
+        public MethodView $method,
+        public string $aside,
+        public array $reads,
+        public string $records,
+        public string $settings,
+        public string $mind,
+    ) {
+    }
+
+    public static function of(MethodView $m): self
+    {
+        $reads = array_map(static fn (ChannelView $c): string => MethodWords::channel(
+            $c->metric, $c->unit, $c->formula, $c->instrument, $c->resolution, $c->low, $c->high,
+        ), $m->channels);
+
+        return new self(
+            $m, MethodWords::aside($m->rig, $m->version, $m->minutes),
+            $reads === [] ? [MethodWords::onlyHeld($m->outcomeMetric)] : $reads,
+            implode(', ', array_map(static fn (Condition $c): string => MethodWords::condition($c), $m->conditions)),
+            implode(', ', array_map(static fn (SettingRule $s): string => MethodWords::setting($s), $m->settings)),
+            MethodWords::mind($m->safety->hazards, $m->safety->cautions, $m->safety->abort, $m->safety->needsSignOff),
+        );
+    }
+}

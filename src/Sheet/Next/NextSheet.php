@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Next;
+
+use Lustrum\Domain\Decision\CandidateView;
+use Lustrum\Domain\Decision\DecisionView;
+use Lustrum\Domain\Device\DeviceView;
+use Lustrum\Domain\Revision\RevisionView;
+
+/** The Next station of one build. */
+final readonly class NextSheet
+{
+    /**
+     * @param list<CandidateView> $candidates open or waiting
+     * @param list<CandidateView> $settled    decided on with an earlier decision; dropped ones keep their reasons
+     * @param list<DecisionView>  $decisions  taken on this build
+     * @param list<CameOf>        $cameOf     of the changes that these decisions put into the build that followed
+     * @param list<string>        $metrics
+     * @param list<FailureChoice> $failures   of this build, to propose something against
+     */
+    public function __construct(
+        public string $sentence,
+        public RevisionView $revision,
+        public DeviceView $device,
+        public array $candidates,
+        public array $settled,
+        public array $decisions,
+        public array $cameOf,
+        public ConsequencesView $consequences,
+        public string $nextLetter,
+        public array $metrics,
+        public array $failures,
+    ) {
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Next;
+
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\NextLetter;
+use Lustrum\Core\Wording\ChangeWords;
+use Lustrum\Core\Wording\DecisionWords;
+use Lustrum\Core\Wording\Messages;
+use Lustrum\Domain\Change\Change;
+use Lustrum\Domain\Decision\Candidate;
+use Lustrum\Domain\Decision\CandidateView;
+use Lustrum\Domain\Decision\Choice;
+use Lustrum\Domain\Decision\Decision;
+use Lustrum\Domain\Decision\DecisionView;
+use Lustrum\Domain\Finding\Failure;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Facts\Candidates;
+use Lustrum\Facts\Pages;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Page;
+
+/** Works out the Next station. */
+final readonly class NextSheets
+{
+    public function __construct(
+        private Records $records,
+        private Books $books,
+        private Candidates $candidates,
+        private Pages $pages,
+    ) {
+    }
+
+    public function of(Revision $revision): NextSheet
+    {
+        $book = $this->books->open($revision->device());
+        $build = $book->build($revision->id()->toRfc4122());
+        [$open, $settled] = $this->candidates->of($build, $book);
+        $c = $this->candidates->together($open, $build, $book);
+        $undecided = count(array_filter($open, static fn (Candidate $one): bool => $one->choice() === Choice::Open));
+        $decisions = array_map(static fn (Decision $d): DecisionView => $d->view(), $this->records->all(Decision::class, ['revision' => $revision]));
+        $last = $decisions === [] ? null : $decisions[count($decisions) - 1]->nextLetter;
+
+        return new NextSheet(
+            DecisionWords::sentence($build->letter, count($open), $undecided, $c, $book->device, $last), $revision->view(),
+            $revision->device()->view(), self::views($open), self::views($settled), $decisions, $this->cameOf($decisions, $book),
+            ConsequencesView::of($c, $book->device, $book->metrics()),
+            NextLetter::after(array_map(static fn (Build $b): string => $b->letter, array_values($book->lineage()->builds))),
+            $book->metricNames(), $this->failures($revision),
+        );
+    }
+
+    /**
+     * @param list<Candidate> $candidates
+     *
+     * @return list<CandidateView>
+     */
+    private static function views(array $candidates): array
+    {
+        return array_map(static fn (Candidate $one): CandidateView => $one->view(), $candidates);
+    }
+
+    /**
+     * The loop closed: what was expected here against what the next build showed.
+     *
+     * @param list<DecisionView> $decisions
+     *
+     * @return list<CameOf>
+     */
+    private function cameOf(array $decisions, Book $book): array
+    {
+        $out = [];
+        foreach ($decisions as $decision) {
+            $next = $book->lineage()->build($decision->next);
+            if ($next === null || $next->changes === []) {
+                continue;
+            }
+            $views = [];
+            foreach ($this->records->all(Change::class, ['revision' => $next->id]) as $change) {
+                $views[$change->id()->toRfc4122()] = $change->view();
+            }
+            foreach ($book->changesSeen($next) as $seen) {
+                $view = $views[$seen->change->id] ?? null;
+                $metric = $book->metric($seen->change->metric);
+                $note = $view->verdictNote ?? '';
+                $out[] = new CameOf(
+                    $seen->change->what, $decision->nextLetter, ChangeWords::expected($seen->change, $metric), $view->verdict ?? $seen->verdict,
+                    $note !== '' ? $note : ChangeWords::sentence($seen, $metric, $view?->verdict !== null),
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<FailureChoice> the last ones of this build, to propose something against */
+    private function failures(Revision $revision): array
+    {
+        [$failures] = $this->pages->ofBuild(Failure::class, 'failure', $revision->id()->toRfc4122(), Page::after(''));
+
+        return array_map(static function (Failure $f): FailureChoice {
+            $view = $f->view();
+
+            return new FailureChoice($view->id, Messages::say('failure.choice', ['mode' => $view->mode, 'placed' => $view->place !== '', 'place' => $view->place]));
+        }, $failures);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Run;
+
+use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\SettingRule;
+
+/** What a run asks of whoever makes it: as its method was when it began. */
+final readonly class Asked
+{
+    /**
+     * @param list<AskedChannel> $channels
+     * @param list<Condition>    $conditions
+     * @param list<SettingRule>  $settings
+     */
+    private function __construct(
+        public string $method,
+        public string $name,
+        public int $version,
+        public string $heldWhen,
+        public array $channels,
+        public array $conditions,
+        public array $settings,
+    ) {
+    }
+
+    /** @param array<string, string> $names of metrics */
+    public static function of(Configuration $c, array $names): self
+    {
+        return new self(
+            $c->method, $c->methodName, $c->methodVersion, $c->heldWhen,
+            array_map(static fn (Channel $one): AskedChannel => new AskedChannel(
+                $one->key, $names[$one->metric] ?? '', $one->unit, $one->instrument, $one->resolution, $one->whenStopped, $one->formula,
+            ), $c->channels),
+            $c->conditions, $c->settings,
+        );
+    }
+}

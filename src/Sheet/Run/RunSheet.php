@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Run;
+
+use Lustrum\Domain\Finding\FailureView;
+use Lustrum\Domain\Finding\ObservationView;
+use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Method\Safety;
+use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Domain\Trial\ReadingView;
+use Lustrum\Domain\Trial\RunView;
+use Lustrum\Domain\Trial\TrialView;
+use Lustrum\Sheet\Try\RunDot;
+
+/** Everything for one run: what it is made with, what was read, what was seen, and what Lustrum noticed. */
+final readonly class RunSheet
+{
+    /**
+     * @param list<string>          $noticed      in sentences
+     * @param list<string>          $missing      conditions and settings that nobody recorded
+     * @param list<ReadingView>     $readings
+     * @param list<DerivedView>     $derived
+     * @param list<ObservationView> $observations
+     * @param list<FailureView>     $failures
+     * @param list<PhotoView>       $photos
+     * @param list<string>          $modes        failure modes known on this device
+     * @param list<string>          $places       places known on this device
+     * @param list<RunDot>          $runs         of the trial
+     */
+    public function __construct(
+        public string $sentence,
+        public array $noticed,
+        public RunView $run,
+        public array $missing,
+        public TrialView $trial,
+        public Asked $asked,
+        public Safety $safety,
+        public ?ArticleView $article,
+        public RevisionView $revision,
+        public array $readings,
+        public array $derived,
+        public array $observations,
+        public array $failures,
+        public array $photos,
+        public array $modes,
+        public array $places,
+        public array $runs,
+    ) {
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Run;
+
+use Lustrum\Core\Run\Derivation;
+use Lustrum\Core\Run\DerivedReading;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Wording\BuildWords;
+use Lustrum\Core\Wording\Noticing;
+use Lustrum\Core\Wording\TrialWords;
+use Lustrum\Domain\Finding\Failure;
+use Lustrum\Domain\Finding\FailureView;
+use Lustrum\Domain\Finding\Observation;
+use Lustrum\Domain\Finding\ObservationView;
+use Lustrum\Domain\Finding\Photo;
+use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Trial\Reading;
+use Lustrum\Domain\Trial\ReadingView;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Facts\FailureFacts;
+use Lustrum\Facts\RunDots;
+use Lustrum\Facts\RunFacts;
+use Lustrum\Record\Records;
+use Lustrum\Sheet\Try\RunDot;
+
+/** Works out the sheet of one run; it reads that run, its trial and the last one that held, whatever else there is. */
+final readonly class RunSheets
+{
+    public function __construct(
+        private Records $records,
+        private Books $books,
+        private RunFacts $runs,
+        private FailureFacts $failures,
+        private RunDots $dots,
+    ) {
+    }
+
+    public function of(Run $run): RunSheet
+    {
+        [$trial, $device] = [$run->trial(), $run->belongsTo()->toRfc4122()];
+        $book = $this->books->open($run->belongsTo());
+        $fact = $this->runs->one($run->id()->toRfc4122()) ?? throw new \LogicException('The run is there.');
+        $readings = $this->records->all(Reading::class, ['run' => $run]);
+        $known = $this->failures->known($device);
+        $view = $run->view();
+
+        return new RunSheet(
+            TrialWords::run($view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome, $view->outcomeReason),
+            [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
+            $view, Noticing::unrecorded($fact), $trial->view(), Asked::of($run->configuration(), $book->metrics()), $trial->method()->view()->safety,
+            $run->article()?->view(), $trial->revision()->view(),
+            array_map(static fn (Reading $r): ReadingView => $r->view(), $readings), self::derived($run, $readings, $book),
+            array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run])),
+            array_map(static fn (Failure $f): FailureView => $f->view(), $this->records->all(Failure::class, ['run' => $run])),
+            array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
+            $known['modes'], $known['places'], array_map(RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number)),
+        );
+    }
+
+    /** @return list<string> */
+    private function noticed(RunFact $fact, Book $book, string $device): array
+    {
+        return (new Noticing($book->metrics(), $book->device->confidence))->about(
+            $fact, $this->failures->seenElsewhere($device, $fact->id),
+            $fact->failed() ? $this->runs->lastHeld($fact->method, $fact->startedAt, $fact->id) : null,
+            $this->runs->ofTrial($fact->trial),
+        );
+    }
+
+    /** @return list<string> what was filled in or put right about it afterwards */
+    private static function provenance(Run $run): array
+    {
+        $filled = $run->configuration()->filled;
+        $out = $filled === null ? [] : [BuildWords::filled($filled)];
+        foreach ($run->trial()->revision()->view()->corrections as $correction) {
+            if (new \DateTimeImmutable($correction->at) > $run->createdAt()) {
+                $out[] = $correction->sentence;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return list<DerivedView>
+     */
+    private static function derived(Run $run, array $readings, Book $book): array
+    {
+        $quantities = [];
+        foreach ($readings as $reading) {
+            $quantities[$reading->channel()] = $reading->current()->quantity();
+        }
+
+        return array_map(
+            static fn (DerivedReading $d): DerivedView => DerivedView::of($d, $book->metric($d->channel->metric)),
+            Derivation::of($run->configuration()->channels, $quantities),
+        );
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Try;
+
+use Lustrum\Domain\Trial\TrialView;
+
+/** A trial as a strip along time. */
+final readonly class TrialRow
+{
+    /**
+     * @param list<RunDot>  $runs    the last ones; all where they are few
+     * @param int           $total   how many there are
+     * @param list<string>  $results what it measured so far, in words
+     */
+    public function __construct(
+        public TrialView $trial,
+        public string $methodName,
+        public array $runs,
+        public int $total,
+        public ?string $from,
+        public ?string $to,
+        public string $count,
+        public array $results,
+    ) {
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Try;
+
+use Lustrum\Domain\Method\MethodView;
+use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\RevisionView;
+
+/** The Try station of one build. */
+final readonly class TrySheet
+{
+    /**
+     * @param list<TrialRow>    $trials
+     * @param list<MethodView>  $methods
+     * @param list<ArticleView> $articles
+     */
+    public function __construct(
+        public string $sentence,
+        public RevisionView $revision,
+        public array $trials,
+        public array $methods,
+        public array $articles,
+    ) {
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Try;
+
+use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Wording\TrialWords;
+use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Method\MethodView;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\RepeatPurpose;
+use Lustrum\Domain\Trial\Trial;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Facts\RunDots;
+use Lustrum\Record\Records;
+
+/** Works out the Try station. */
+final readonly class TrySheets
+{
+    public function __construct(
+        private Records $records,
+        private Books $books,
+        private RunDots $dots,
+    ) {
+    }
+
+    public function of(Revision $revision): TrySheet
+    {
+        $book = $this->books->open($revision->device());
+        $id = $revision->id()->toRfc4122();
+        $results = $book->trialResults($book->build($id));
+        $dots = $this->dots->ofBuild($id);
+        $counts = $this->dots->counts($id);
+        $rows = [];
+        foreach (array_reverse($this->records->all(Trial::class, ['revision' => $revision])) as $trial) {
+            $key = $trial->id()->toRfc4122();
+            $rows[] = self::row(
+                $trial, array_map(RunDot::fromRow(...), $dots[$key] ?? []), $counts[$key] ?? ['from' => null, 'to' => null, 'outcomes' => []],
+                $results[$key] ?? null, $book,
+            );
+        }
+        $outcomes = [];
+        foreach ($counts as $count) {
+            foreach ($count['outcomes'] as $outcome => $n) {
+                $outcomes[$outcome] = ($outcomes[$outcome] ?? 0) + $n;
+            }
+        }
+
+        return new TrySheet(
+            TrialWords::sentence($revision->letter(), count($rows), $outcomes), $revision->view(), $rows,
+            array_map(static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()])),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
+        );
+    }
+
+    /**
+     * @param list<RunDot>                                                          $dots
+     * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
+     */
+    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book): TrialRow
+    {
+        $view = $trial->view();
+        $outcomes = $count['outcomes'];
+        $total = array_sum($outcomes);
+        $first = $view->repeats === RepeatPurpose::UntilItHolds && ($outcomes[RunOutcome::Held->value] ?? 0) > 0;
+
+        return new TrialRow(
+            $view, $trial->method()->name(), $dots, $total, $count['from'], $count['to'],
+            TrialWords::count($total, $view->plannedRuns, $outcomes[''] ?? 0, $first),
+            $results === null ? [] : TrialWords::results($results, $book->metrics()),
+        );
+    }
+}

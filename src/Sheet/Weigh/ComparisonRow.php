@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Weigh;
+
+use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Judging\Life;
+use Lustrum\Core\Judging\MetricComparison;
+use Lustrum\Core\Statistics\Verdict;
+use Lustrum\Core\Wording\ComparisonWords;
+use Lustrum\Core\Wording\Estimate;
+use Lustrum\Core\Wording\Numbers;
+
+/** One metric on this build against another build. */
+final readonly class ComparisonRow
+{
+    /**
+     * @param string        $metricId    to open its runs
+     * @param string        $judged      'better', 'worse', '' where no requirement says which way is good, or nothing can be said
+     * @param list<float>   $values      for the figure: all, or as many as show the spread
+     * @param list<float>   $otherValues
+     * @param int           $n           values behind it on this build
+     * @param int           $otherN
+     * @param list<Further> $further     by order alone for ratings, as lives where runs are bounds
+     */
+    private function __construct(
+        public string $metric,
+        public string $metricId,
+        public ?Estimate $other,
+        public ?Estimate $here,
+        public ?Estimate $difference,
+        public ?Estimate $change,
+        public ?Verdict $verdict,
+        public string $judged,
+        public ?float $p,
+        public string $how,
+        public string $hereText,
+        public ?string $otherText,
+        public ?string $note,
+        public ?FootingView $footing,
+        public string $sentence,
+        public array $values,
+        public array $otherValues,
+        public int $n,
+        public int $otherN,
+        public int $bounds,
+        public array $further,
+    ) {
+    }
+
+    public static function of(MetricComparison $c, string $metric, string $otherLetter, float $confidence): self
+    {
+        $d = $c->difference;
+
+        return new self(
+            $metric, $c->metric, Estimate::of($c->other?->figure), Estimate::of($c->here->figure),
+            Estimate::of($d === null ? null : new Figure($d->value, $d->low, $d->high, Numbers::differenceUnit($d->unit), $d->decimals, 0)),
+            Estimate::of($c->change), $c->verdict, $c->judged, $c->p, ComparisonWords::how($c->p),
+            ComparisonWords::side($c->here), $c->other === null ? null : ComparisonWords::side($c->other), $c->note, $c->footing === null ? null : FootingView::of($c->footing),
+            ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
+            $c->here->bounds, self::further($c, $otherLetter, $confidence),
+        );
+    }
+
+    /** @return list<Further> */
+    private static function further(MetricComparison $c, string $otherLetter, float $confidence): array
+    {
+        $out = $c->byOrder === null ? [] : [new Further(ComparisonWords::byOrder($c->byOrder, $c->here, $otherLetter, $confidence), 'stats.rank')];
+        foreach ($c->lives as $life) {
+            $out = [...$out, ...self::life($life)];
+        }
+
+        return $c->logRank === null ? $out : [...$out, new Further(ComparisonWords::logRank($c->logRank, $c->here->letter, $otherLetter, $confidence), 'survival.logRank')];
+    }
+
+    /** @return list<Further> */
+    private static function life(Life $life): array
+    {
+        return [new Further(ComparisonWords::median($life), 'survival.kaplanMeier'), new Further(ComparisonWords::oneInTen($life), 'survival.weibull')];
+    }
+}

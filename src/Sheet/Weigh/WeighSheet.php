@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Weigh;
+
+use Lustrum\Domain\Device\RequirementView;
+use Lustrum\Domain\Revision\RevisionView;
+
+/** The Weigh station of one build. */
+final readonly class WeighSheet
+{
+    /**
+     * @param list<RevisionView>    $revisions    columns of the evidence table, oldest first
+     * @param list<RequirementView> $requirements rows
+     * @param list<EvidenceCell>    $cells
+     * @param list<ComparisonRow>   $comparisons
+     * @param list<OutcomeRow>      $outcomes
+     */
+    public function __construct(
+        public string $sentence,
+        public RevisionView $revision,
+        public ?RevisionView $against,
+        public array $revisions,
+        public array $requirements,
+        public array $cells,
+        public array $comparisons,
+        public array $outcomes,
+        public float $confidence,
+    ) {
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Weigh;
+
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\Cell;
+use Lustrum\Core\Judging\MetricComparison;
+use Lustrum\Core\Judging\OutcomeComparison;
+use Lustrum\Core\Wording\ComparisonWords;
+use Lustrum\Core\Wording\EvidenceWords;
+use Lustrum\Domain\Device\Requirement;
+use Lustrum\Domain\Device\RequirementView;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Facts\Against;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Record\Records;
+
+/** Works out the Weigh station: evidence of all builds, and this build against another. */
+final readonly class WeighSheets
+{
+    public function __construct(
+        private Records $records,
+        private Books $books,
+    ) {
+    }
+
+    public function of(Revision $revision, ?Revision $against): WeighSheet
+    {
+        $book = $this->books->open($revision->device());
+        $build = $book->build($revision->id()->toRfc4122());
+        $against ??= $revision->parent();
+        $other = $against === null ? null : $book->build($against->id()->toRfc4122());
+        $stands = $other === null ? $book->alone($build) : $book->against($build, $other);
+        $cells = $views = [];
+        foreach ($this->records->all(Revision::class, ['device' => $revision->device()]) as $one) {
+            $views[$one->id()->toRfc4122()] = $one->view();
+        }
+        foreach ($book->lineage()->builds as $id => $one) {
+            $cells[$id] = $book->cells($one);
+        }
+        $requirements = array_map(static fn (Requirement $r): RequirementView => $r->view(), $this->records->all(Requirement::class, ['device' => $revision->device()]));
+        usort($requirements, static fn (RequirementView $a, RequirementView $b): int => $a->place <=> $b->place);
+
+        return new WeighSheet(
+            EvidenceWords::table($build->letter, $cells[$build->id], self::first($stands, $book, $other)),
+            $revision->view(), $against?->view(), array_map(static fn (Build $b): RevisionView => $views[$b->id], array_values($book->lineage()->builds)),
+            $requirements, array_map(static fn (Cell $c): EvidenceCell => EvidenceCell::of($c, $book->metric($c->wanted->metric)), array_merge(...array_values($cells))),
+            array_map(static fn (MetricComparison $c): ComparisonRow => ComparisonRow::of($c, $book->metric($c->metric), $other->letter ?? '', $book->device->confidence), $stands->values),
+            array_map(static fn (OutcomeComparison $c): OutcomeRow => OutcomeRow::of($c, $book->metric($c->metric)), $stands->outcomes),
+            $book->device->confidence,
+        );
+    }
+
+    /** What got worse is said first: it is what one would rather not see. */
+    private static function first(Against $stands, Book $book, ?Build $other): string
+    {
+        $told = array_values(array_filter($stands->values, static fn (MetricComparison $c): bool => $c->judged !== ''));
+        usort($told, static fn (MetricComparison $a, MetricComparison $b): int => ($b->judged === 'worse') <=> ($a->judged === 'worse'));
+        $first = $told[0] ?? $stands->values[0] ?? null;
+        if ($first === null || $other === null || ($told === [] && $first->other === null)) {
+            return '';
+        }
+
+        return ComparisonWords::sentence($first, $book->metric($first->metric), $other->letter);
+    }
+}

@@ -1,0 +1,69 @@
+import { useRef, useState } from 'react';
+
+import { must, send } from '../../api/client';
+import { useWrite } from '../../api/useWrite';
+import { uuid } from '../../api/uuid';
+import { Button } from '../Button';
+
+const MOST_BYTES = 25_000_000;
+
+/** Takes photographs in; on a phone the camera opens. Position and device data are taken out on the server. */
+export function AddPhoto({
+  revision,
+  run,
+  failure,
+  large = false,
+}: {
+  revision: string;
+  run?: string;
+  failure?: string;
+  large?: boolean;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  const [state, setState] = useState('');
+  const write = useWrite();
+  const { problem } = write;
+
+  async function take(files: FileList | null) {
+    for (const file of Array.from(files ?? [])) {
+      setState(`Sending ${file.name} …`);
+      const kept = await write.run(() => {
+        if (file.size > MOST_BYTES) throw new Error(`${file.name} is too large: at most 25 MB can be taken.`);
+        const form = new FormData();
+        for (const [name, value] of Object.entries({ revision, run, failure, caption: '' })) {
+          if (value !== undefined) form.append(name, value);
+        }
+        form.append('file', file);
+        return must(send('POST', `/api/photos/${uuid()}`, form));
+      });
+      setState(kept ? `${file.name} is kept.` : '');
+      if (!kept) break;
+    }
+    if (input.current) input.current.value = '';
+  }
+
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        multiple
+        className="hidden"
+        aria-label="Photo file"
+        onChange={(e) => void take(e.target.files)}
+      />
+      <Button large={large} onClick={() => input.current?.click()}>
+        Add photo
+      </Button>
+      <p role="status" className="text-sm text-soft">
+        {state}
+      </p>
+      {problem !== '' && (
+        <p role="alert" className="basis-full border-l-2 border-oxide pl-3 font-semibold text-oxide">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}

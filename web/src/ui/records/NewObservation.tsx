@@ -1,0 +1,45 @@
+import type { FormEvent } from 'react';
+
+import { putRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
+import { uuid } from '../../api/uuid';
+import { useDraft } from '../../outbox/useDraft';
+import { Button } from '../Button';
+
+/** One line of what was seen, heard or felt. */
+export function NewObservation({ revision, run }: { revision: string; run: string | null }) {
+  const write = useWrite();
+  const [draft, setDraft, dropDraft] = useDraft(`observation:${run ?? revision}`, { id: uuid(), text: '' });
+  const { problem } = write;
+
+  async function submit(event: FormEvent) {
+    event.preventDefault();
+    const kept = await write.run(() => putRecord('observations', draft.id, { revision, run, text: draft.text }));
+    if (kept) {
+      dropDraft();
+      setDraft({ id: uuid(), text: '' });
+    }
+  }
+
+  return (
+    <form onSubmit={(e) => void submit(e)} className="flex items-stretch gap-2" noValidate>
+      <label className="min-w-0 flex-1">
+        <span className="sr-only">Observation</span>
+        <input
+          className="field min-h-14"
+          placeholder="Seen, heard or felt"
+          value={draft.text}
+          onChange={(e) => setDraft({ ...draft, text: e.target.value })}
+        />
+        {problem !== '' && (
+          <span role="alert" className="mt-1 block font-semibold text-oxide">
+            {problem}
+          </span>
+        )}
+      </label>
+      <Button type="submit" large disabled={draft.text.trim() === ''} aria-label="Keep observation">
+        Keep
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,28 @@
+import type { Field } from '../fields';
+
+/** Put right rather than changed: the runs of the build take it over. */
+export const CORRECTION: Field = {
+  name: 'correction',
+  label: 'It was always so: why?',
+  hint: 'Only where it was written down wrongly. Its runs then take it over, and the reason stays beside them. Empty: it is a change from now on.',
+};
+
+/** What is asked of a build as such. */
+export const REVISION_FIELDS: Field[] = [
+  { name: 'letter', label: 'Letter on the tag', half: true },
+  { name: 'branch', label: 'Branch', half: true, hint: 'Empty on the line that goes on.' },
+  { name: 'intent', label: 'What is this build for?' },
+  { name: 'firmware', label: 'Firmware', half: true },
+  {
+    name: 'state',
+    label: 'State',
+    kind: 'select',
+    half: true,
+    options: [
+      { value: 'building', label: 'being built' },
+      { value: 'built', label: 'built' },
+      { value: 'abandoned', label: 'abandoned' },
+    ],
+  },
+  { name: 'stateReason', label: 'If abandoned: why, and what would bring it back?', kind: 'area' },
+];

@@ -103,6 +103,11 @@ final class EvidenceWords
         return Messages::say($key, ['kind' => $d->kind, 'name' => $d->name, 'was' => $d->was, 'is' => $d->is]);
     }
 
+    public static function confidence(float $confidence): string
+    {
+        return Messages::say('evidence.confidence', ['percent' => Numbers::set(round(100 * $confidence, 1), '')]);
+    }
+
     /** How many requirements a build shows, for its tag. */
     public static function bar(int $shown, int $requirements): string
     {

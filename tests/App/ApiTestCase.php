@@ -58,6 +58,8 @@ abstract class ApiTestCase extends WebTestCase
     /** @param array<string, Role> $people */
     protected function newWorkspace(string $name, array $people): string
     {
+        // A refused write closes the unit of work that it was made in.
+        self::service(ManagerRegistry::class)->resetManager();
         $em = self::service(EntityManagerInterface::class);
         $workspace = new Workspace($name);
         $em->persist($workspace);
@@ -72,7 +74,6 @@ abstract class ApiTestCase extends WebTestCase
 
     protected function signIn(string $email): void
     {
-        // A refused write closes the unit of work that it was made in.
         self::service(ManagerRegistry::class)->resetManager();
         $em = self::service(EntityManagerInterface::class);
         $user = $em->getRepository(User::class)->findOneBy(['email' => $email]);

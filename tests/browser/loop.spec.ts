@@ -42,7 +42,7 @@ test('one person goes once round, from an empty device to the decided next build
   await fill(page, { Part: 'Jaw', 'How many': '2', 'Cost of one': '1.25' });
   await saveSlip(page);
   await expect(page.getByRole('row', { name: /All parts/ })).toContainText('2.50');
-  await press(page, 'Add unit');
+  await press(page, 'Add article');
   await fill(page, { Serial: 'P-1', 'Material lots': 'sheet: S-1' });
   await saveSlip(page);
   await expect(page.getByRole('row', { name: /P-1/ })).toContainText('fresh');
@@ -56,7 +56,7 @@ test('one person goes once round, from an empty device to the decided next build
   await page.getByRole('dialog').getByLabel('Short name').fill('pull');
   await page.getByRole('dialog').getByLabel('Unit that the instrument shows').fill('N');
   await saveSlip(page);
-  await expect(sentence(page)).toContainText('1 method measures 1 channel');
+  await expect(sentence(page)).toContainText('1 method; all say when to stop');
   await page.keyboard.press('2');
   await press(page, 'New trial');
   await fill(page, { Name: 'First pulls' });

@@ -64,6 +64,6 @@ test('a number opens to how it was worked out and to its runs', async ({ page })
     .getByRole('button', { name: /^E: half reach/ })
     .click();
   await expect(slip).toContainText('Kaplan and Meier');
-  await slip.getByRole('link', { name: /run 4/ }).click();
+  await slip.getByRole('link', { name: /^E · .* run 4/ }).click();
   await expect(sentence(page)).toContainText('stopped early, so its value is a bound');
 });

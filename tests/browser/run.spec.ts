@@ -90,7 +90,7 @@ test('a slip is asked back, and the corrected value kept', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('would fit if it was read in kgf');
   await press(page, 'It is 40.0 N');
   await expect(page.getByText('40.0 N').first()).toBeVisible();
-  await expect(page.getByText(/Asked back: Typed 4.08 N, corrected/)).toBeVisible();
+  await expect(page.getByText(/Asked back: Typed 4.08, corrected/)).toBeVisible();
   await press(page, 'Amend push force');
   await page.getByLabel('The right value, in N').fill('40.4');
   await page.getByLabel('Why?').fill('Read it again on the film');

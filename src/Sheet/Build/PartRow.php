@@ -13,6 +13,7 @@ final readonly class PartRow
     public function __construct(
         public PartView $part,
         public string $sum,
+        public string $each,
         public string $mark,
         public string $differs,
     ) {

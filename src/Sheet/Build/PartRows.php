@@ -34,10 +34,10 @@ final class PartRows
                 $differs === '' => 'same',
                 default => 'changed',
             };
-            $rows[] = new PartRow($part->view(), self::sum([$part]), $mark, $differs);
+            $rows[] = new PartRow($part->view(), self::sum([$part]), self::each($part), $mark, $differs);
         }
         foreach ($before as $gone) {
-            $rows[] = new PartRow($gone->view(), self::sum([$gone]), 'gone', Messages::say('build.gone'));
+            $rows[] = new PartRow($gone->view(), self::sum([$gone]), self::each($gone), 'gone', Messages::say('build.gone'));
         }
 
         return $rows;
@@ -47,6 +47,12 @@ final class PartRows
     public static function sum(array $parts): string
     {
         return Sums::ofParts(array_map(static fn (Part $p): array => ['quantity' => $p->view()->quantity, 'cost' => (string) $p->cost()], $parts));
+    }
+
+    /** Cost of one. */
+    private static function each(Part $part): string
+    {
+        return Sums::of([(string) $part->cost()]);
     }
 
     private static function differs(Part $part, Part $old): string

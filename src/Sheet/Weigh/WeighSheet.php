@@ -16,6 +16,7 @@ final readonly class WeighSheet
      * @param list<EvidenceCell>    $cells
      * @param list<ComparisonRow>   $comparisons
      * @param list<OutcomeRow>      $outcomes
+     * @param string                $confidence   in words: 'at 95 % confidence'
      */
     public function __construct(
         public string $sentence,
@@ -26,7 +27,7 @@ final readonly class WeighSheet
         public array $cells,
         public array $comparisons,
         public array $outcomes,
-        public float $confidence,
+        public string $confidence,
     ) {
     }
 }

@@ -51,7 +51,7 @@ final readonly class WeighSheets
             $requirements, array_map(static fn (Cell $c): EvidenceCell => EvidenceCell::of($c, $book->metric($c->wanted->metric)), array_merge(...array_values($cells))),
             array_map(static fn (MetricComparison $c): ComparisonRow => ComparisonRow::of($c, $book->metric($c->metric), $other->letter ?? '', $book->device->confidence), $stands->values),
             array_map(static fn (OutcomeComparison $c): OutcomeRow => OutcomeRow::of($c, $book->metric($c->metric)), $stands->outcomes),
-            $book->device->confidence,
+            EvidenceWords::confidence($book->device->confidence),
         );
     }
 

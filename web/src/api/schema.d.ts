@@ -1196,6 +1196,7 @@ export interface components {
             version?: number | null;
         };
         "Domain.Decision.DecisionLine": {
+            sum: string;
             what: string;
             why: string;
             class: components["schemas"]["Core.Change.ChangeClass"];
@@ -1760,6 +1761,7 @@ export interface components {
         "Sheet.Build.PartRow": {
             part: components["schemas"]["Domain.Revision.PartView"];
             sum: string;
+            each: string;
             mark: string;
             differs: string;
         };
@@ -2092,7 +2094,7 @@ export interface components {
             cells: components["schemas"]["Sheet.Weigh.EvidenceCell"][];
             comparisons: components["schemas"]["Sheet.Weigh.ComparisonRow"][];
             outcomes: components["schemas"]["Sheet.Weigh.OutcomeRow"][];
-            confidence: number;
+            confidence: string;
         };
     };
     responses: never;

@@ -25,6 +25,7 @@ return [
     'removed' => '{name} ({was}, taken out since)',
     'edited' => '{kind, select, material {material of {name}} part {number of {name}} other {{name}}} ({was}, now {is})',
     'method' => '{basis, select, tBound {one-sided t bound} toleranceBound {one-sided tolerance bound, {percent} % of articles} other {exact one-sided bound of the share, {percent} % wanted}}',
+    'confidence' => 'at {percent} % confidence',
     'how' => 'Worked out as: {method}.{known, select, yes { Probability that the requirement is met: {p} %.} other {}} {n, plural, =0 {} one {It stands on # run.} other {It stands on # runs.}}',
     'limit' => '{kind, select, check {looked at} other {{direction, select, atLeast {at least} other {at most}} {limit}}}',
     'table' => 'Build {letter} shows {shown} of {n, plural, one {# requirement} other {# requirements}}',

@@ -17,10 +17,10 @@ import { ARTICLE_FIELDS, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FI
 import { CORRECTION, REVISION_FIELDS } from '../../ui/records/revisionFields';
 import { PartsTable } from './PartsTable';
 import { ParameterTable } from './ParameterTable';
-import { UnitTable } from './UnitTable';
+import { ArticleTable } from './ArticleTable';
 
 export type Form = {
-  kind: 'change' | 'verdict' | 'parameter' | 'part' | 'unit' | 'revision';
+  kind: 'change' | 'verdict' | 'parameter' | 'part' | 'article' | 'revision';
   editing: Exclude<Editing, null>;
 } | null;
 
@@ -47,7 +47,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
   const revision = sheet.revision;
   const begin = useCallback(() => setForm({ kind: 'change', editing: { id: uuid(), record: { class: 'shape' } } }), []);
   useBegin(write ? begin : null);
-  const add = (kind: 'parameter' | 'part' | 'unit', record: Record<string, unknown>) =>
+  const add = (kind: 'parameter' | 'part' | 'article', record: Record<string, unknown>) =>
     setForm({ kind, editing: { id: uuid(), record } });
   const editing = (kind: Exclude<Form, null>['kind']) => (form?.kind === kind ? form.editing : null);
   const close = () => setForm(null);
@@ -154,12 +154,12 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
           )}
         </Part>
         <Part
-          title="Units"
-          aside="articles built to this revision"
+          title="Articles"
+          aside="what was built to this revision"
           actions={
             write && (
-              <Button look="quiet" onClick={() => add('unit', { state: 'finished', lots: [] })}>
-                Add unit
+              <Button look="quiet" onClick={() => add('article', { state: 'finished', lots: [] })}>
+                Add article
               </Button>
             )
           }
@@ -169,7 +169,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
               Each article with its serial and material lots. What it has been through is counted from its runs.
             </Empty>
           ) : (
-            <UnitTable rows={sheet.articles} write={write} edit={setForm} />
+            <ArticleTable rows={sheet.articles} write={write} edit={setForm} />
           )}
         </Part>
       </Sheet>
@@ -210,9 +210,9 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         save={(id, values, version) => putRecord('parts', id, { ...values, revision: revision.id, version })}
       />
       <RecordSlip
-        title="Unit"
-        kind={`unit:${revision.id}`}
-        editing={editing('unit')}
+        title="Article"
+        kind={`article:${revision.id}`}
+        editing={editing('article')}
         fields={ARTICLE_FIELDS}
         onClose={close}
         save={(id, values, version) => putRecord('articles', id, { ...values, revision: revision.id, version })}

@@ -34,7 +34,7 @@ export function PartsTable({
               <td className={`cell pr-8 ${row.mark === 'same' ? '' : 'font-semibold'}`}>{row.part.name}</td>
               <td className="cell pr-8">{row.part.material}</td>
               <td className="cell pr-8 text-right">{row.part.quantity}</td>
-              <td className="cell pr-8 text-right">{row.part.cost.toFixed(2)}</td>
+              <td className="cell pr-8 text-right">{row.each}</td>
               <td className="cell pr-8 text-right">{row.sum}</td>
               <td className="cell pr-8 text-soft no-underline">{row.mark === 'new' ? 'new' : row.differs}</td>
               {write && (

@@ -36,11 +36,7 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
   return (
     <>
       <Sheet title={`Weigh ${letter}`} sentence={sheet.sentence}>
-        <Part
-          title="Against the requirements"
-          aside={`at ${Math.round(sheet.confidence * 100)} % confidence`}
-          actions={<TextureKey />}
-        >
+        <Part title="Against the requirements" aside={sheet.confidence} actions={<TextureKey />}>
           {sheet.requirements.length === 0 ? (
             <Empty
               action={

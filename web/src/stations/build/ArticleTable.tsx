@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button';
 import { ARTICLE_STATE } from '../../ui/words';
 import type { Form } from './Build';
 
-export function UnitTable({
+export function ArticleTable({
   rows,
   write,
   edit,
@@ -13,7 +13,7 @@ export function UnitTable({
   edit: (form: Form) => void;
 }) {
   return (
-    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Units">
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Articles">
       <table className="text-sm">
         <thead>
           <tr className="text-xs text-soft">
@@ -41,7 +41,9 @@ export function UnitTable({
                   <Button
                     look="quiet"
                     aria-label={`Edit ${row.article.serial}`}
-                    onClick={() => edit({ kind: 'unit', editing: { id: row.article.id, record: { ...row.article } } })}
+                    onClick={() =>
+                      edit({ kind: 'article', editing: { id: row.article.id, record: { ...row.article } } })
+                    }
                   >
                     Edit
                   </Button>

@@ -124,7 +124,7 @@ test('one person goes once round, from an empty device to the decided next build
   await press(page, 'Put into next build: Knurled jaw');
   await page.getByLabel('Why does it go in?').fill('It slipped');
   await press(page, 'Keep');
-  await expect(sentence(page)).toContainText('1 of 1 candidates go in: 8.00 EUR and 2.0 h, within the limits');
+  await expect(sentence(page)).toContainText('1 of 1 candidates goes in: 8.00 EUR and 2.0 h, within the limits');
   await expect(page.getByText(/expected 56\.7 to 66\.7, part of it within the limit of 60 N/)).toBeVisible();
   await press(page, 'Decide build B');
   await fill(page, {

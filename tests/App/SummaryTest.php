@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Uid\Uuid;
+
+/** What is kept of what was worked out is never older than what it rests on, and never anybody else's. */
+final class SummaryTest extends ApiTestCase
+{
+    private Bench $bench;
+
+    private string $trial = '';
+
+    private string $run = '';
+
+    private string $reading = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->bench = $this->bench();
+        $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [43.0, 44.1, 42.7]);
+        $this->trial = $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [39.9, 41.2, 40.4]);
+        $this->run = self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'runs', 0, 'id');
+        $this->reading = self::text($this->json('GET', '/api/runs/'.$this->run), 'readings', 0, 'id');
+    }
+
+    /** @return iterable<string, array{callable(self): void}> */
+    public static function writes(): iterable
+    {
+        yield 'a run more' => [static function (self $t): void { $t->trial($t->bench, $t->bench->b, $t->bench->unitB, [47.0]); }];
+        yield 'a run of the parent' => [static function (self $t): void { $t->trial($t->bench, $t->bench->a, $t->bench->unitA, [47.0]); }];
+        yield 'a reading amended' => [static function (self $t): void { $t->ask('POST', '/api/readings/'.$t->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]); }];
+        yield 'an outcome amended' => [static function (self $t): void { $t->ask('POST', '/api/runs/'.$t->run.'/amend', ['outcome' => 'void', 'reason' => 'x', 'version' => 2]); }];
+        yield 'a requirement moved' => [static function (self $t): void {
+            $t->ask('PUT', '/api/requirements/'.$t->bench->requirement, ['device' => $t->bench->device, 'statement' => 'Light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 30.0, 'direction' => 'atMost', 'version' => 1]);
+        }];
+        yield 'a requirement more' => [static function (self $t): void {
+            $t->put('requirements', ['device' => $t->bench->device, 'statement' => 'Not too light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 20.0, 'direction' => 'atLeast']);
+        }];
+        yield 'a parameter' => [static function (self $t): void { $t->put('parameters', ['revision' => $t->bench->b, 'name' => 'arm', 'text' => '3 mm']); }];
+        yield 'a parameter of the parent' => [static function (self $t): void { $t->put('parameters', ['revision' => $t->bench->a, 'name' => 'arm', 'text' => '3 mm']); }];
+        yield 'a parameter that was always so' => [static function (self $t): void {
+            $t->put('parameters', ['revision' => $t->bench->b, 'name' => 'arm', 'text' => '3 mm', 'correction' => 'It was forgotten.']);
+        }];
+        yield 'a change' => [static function (self $t): void {
+            $t->put('changes', ['revision' => $t->bench->b, 'what' => 'Thinner', 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N']);
+        }];
+        yield 'a failure of a run' => [static function (self $t): void { $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'run' => $t->run]); }];
+        yield 'a build more' => [static function (self $t): void { $t->put('revisions', ['device' => $t->bench->device, 'letter' => 'C', 'parent' => $t->bench->b]); }];
+        yield 'another parent' => [static function (self $t): void {
+            $t->ask('PUT', '/api/revisions/'.$t->bench->b, ['device' => $t->bench->device, 'letter' => 'B', 'firmware' => '1.1', 'parent' => $t->bench->a, 'version' => 1]);
+        }];
+        yield 'the metric by another name' => [static function (self $t): void {
+            $metric = self::text($t->json('GET', '/api/devices/'.$t->bench->device.'/brief'), 'measured', 0, 'id');
+            $t->ask('PUT', '/api/metrics/'.$metric, ['device' => $t->bench->device, 'name' => 'shove', 'version' => 1]);
+        }];
+        yield 'the device with another currency' => [static function (self $t): void {
+            $t->ask('PUT', '/api/devices/'.$t->bench->device, ['workspace' => $t->workspace, 'name' => 'Wagtail', 'currency' => 'CHF', 'version' => 1]);
+        }];
+        yield 'a candidate' => [static function (self $t): void {
+            $t->put('candidates', ['revision' => $t->bench->b, 'what' => 'Wider', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => -5.0, 'likely' => -4.0, 'high' => -3.0]]]);
+        }];
+        yield 'a run that has not ended' => [static function (self $t): void {
+            $run = $t->put('runs', ['trial' => $t->trial, 'article' => $t->bench->unitB]);
+            $t->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '40.0 N', 'confirmed' => 'x']);
+        }];
+    }
+
+    /** @param callable(self): void $write */
+    #[DataProvider('writes')]
+    public function testASheetIsTheSameWithAndWithoutWhatIsKept(callable $write): void
+    {
+        $this->sheets();
+        $before = $this->kept();
+        self::assertGreaterThan(0, $before, 'Nothing is kept at all.');
+        $write($this);
+        $with = $this->sheets();
+        self::assertSame($with, $this->sheets(), 'Asked twice.');
+        self::service(Connection::class)->executeStatement('DELETE FROM summary');
+        self::assertSame($this->sheets(), $with);
+    }
+
+    public function testWhatWasTamperedWithIsWorkedOutAnew(): void
+    {
+        $right = $this->sheets();
+        $db = self::service(Connection::class);
+        $db->executeStatement('UPDATE summary SET content = ?', [base64_encode(serialize(['forged']))]);
+        self::assertSame($right, $this->sheets());
+    }
+
+    public function testAnUnendedRunDropsNothing(): void
+    {
+        $this->sheets();
+        $before = $this->kept();
+        $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB]);
+        self::assertSame($before, $this->kept());
+        $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]);
+        self::assertLessThan($before, $this->kept());
+    }
+
+    public function testABrowserThatHasItIsAnsweredShortly(): void
+    {
+        $url = '/api/revisions/'.$this->bench->b.'/weigh';
+        $this->json('GET', $url);
+        $mark = (string) $this->client->getResponse()->headers->get('ETag');
+        self::assertNotSame('', $mark);
+        $this->client->request('GET', $url, [], [], ['HTTP_IF_NONE_MATCH' => $mark]);
+        self::assertSame([304, ''], [$this->answered(), (string) $this->client->getResponse()->getContent()]);
+        $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]);
+        $this->client->request('GET', $url, [], [], ['HTTP_IF_NONE_MATCH' => $mark]);
+        self::assertSame(200, $this->answered(), 'After a write.');
+        $mark = (string) $this->client->getResponse()->headers->get('ETag');
+        $this->signIn('viewer@example.test');
+        $this->client->request('GET', $url, [], [], ['HTTP_IF_NONE_MATCH' => $mark]);
+        self::assertSame(200, $this->answered(), 'As somebody with other rights.');
+    }
+
+    public function testAWriteSaysWhatItMadeStale(): void
+    {
+        $this->put('observations', ['revision' => $this->bench->b, 'text' => 'Squeaks']);
+        self::assertSame('find run', $this->stale());
+        $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm']);
+        self::assertStringContainsString('weigh', $this->stale());
+        $id = Uuid::v7()->toRfc4122();
+        $body = ['revision' => $this->bench->b, 'text' => 'Rattles'];
+        $this->ask('PUT', '/api/observations/'.$id, $body);
+        $this->ask('PUT', '/api/observations/'.$id, $body);
+        self::assertSame('', $this->stale(), 'Nothing was written the second time.');
+    }
+
+    private function stale(): string
+    {
+        return (string) $this->client->getResponse()->headers->get('X-Stale');
+    }
+
+    /** @param array<string, mixed> $body */
+    private function ask(string $method, string $url, array $body): void
+    {
+        $answer = $this->json($method, $url, $body);
+        self::assertContains($this->answered(), [200, 201], $url.': '.json_encode($answer));
+    }
+
+    private function kept(): int
+    {
+        $count = self::service(Connection::class)->fetchOne('SELECT count(*) FROM summary');
+
+        return is_numeric($count) ? (int) $count : 0;
+    }
+
+    /** @return array<string, string> every sheet of both builds, as it is sent */
+    private function sheets(): array
+    {
+        $out = [];
+        foreach ([$this->bench->a, $this->bench->b] as $build) {
+            foreach (['build', 'try', 'find', 'weigh', 'next'] as $sheet) {
+                $out[$sheet.' '.$build] = $this->sent('/api/revisions/'.$build.'/'.$sheet);
+            }
+        }
+        $out['run'] = $this->sent('/api/runs/'.$this->run);
+        foreach (['brief', 'methods', 'frame'] as $sheet) {
+            $out[$sheet] = $this->sent('/api/devices/'.$this->bench->device.'/'.$sheet);
+        }
+        $out['devices'] = $this->sent('/api/workspaces/'.$this->workspace.'/devices');
+
+        return $out;
+    }
+
+    private function sent(string $url): string
+    {
+        $this->json('GET', $url);
+        self::assertSame(200, $this->answered(), $url.': '.$this->client->getResponse()->getContent());
+
+        return (string) $this->client->getResponse()->getContent();
+    }
+}

@@ -10,9 +10,12 @@ declare(strict_types=1);
 final class Story
 {
     /** @var array<string, list<array<string, mixed>>> */
-    public array $lists = ['requirements' => [], 'revisions' => [], 'parameters' => [], 'parts' => [], 'units' => [], 'methods' => [], 'trials' => [], 'runs' => [], 'readings' => [], 'observations' => [], 'failures' => [], 'causes' => [], 'changes' => [], 'decisions' => [], 'candidates' => [], 'photos' => []];
+    public array $lists = ['requirements' => [], 'revisions' => [], 'parameters' => [], 'parts' => [], 'articles' => [], 'methods' => [], 'trials' => [], 'runs' => [], 'readings' => [], 'observations' => [], 'failures' => [], 'causes' => [], 'changes' => [], 'decisions' => [], 'candidates' => [], 'photos' => []];
 
     private int $count = 0;
+
+    /** @var array<string, array<string, mixed>> what runs were made with, by a hash: runs in a row share one */
+    private array $configurations = [];
 
     /** @var array<string, array{runs: int, failures: int}> what a unit has been through so far */
     private array $past = [];
@@ -64,7 +67,7 @@ final class Story
         $t = $this->find('trials', $trial);
         $method = $this->find('methods', (string) $t['method']);
         $revision = $this->find('revisions', (string) $t['revision']);
-        $article = $unit === '' ? null : $this->find('units', $unit);
+        $article = $unit === '' ? null : $this->find('articles', $unit);
         $number = 1 + count(array_filter($this->lists['runs'], static fn (array $r): bool => $r['trial'] === $trial));
         $lots = [];
         foreach ($article['lots'] ?? [] as $line) {
@@ -76,12 +79,16 @@ final class Story
         unset($fields['firmware']);
         $id = $this->add('runs', $fields + [
             'trial' => $trial, 'article' => $article['id'] ?? null, 'number' => $number, 'startedAt' => $at, 'outcome' => 'held', 'outcomeReason' => '',
-            'configuration' => [
+            'earlierRuns' => $past['runs'], 'earlierFailures' => $past['failures'],
+            'configuration' => $this->stored([
                 'revision' => $revision['id'], 'letter' => $revision['letter'], 'firmware' => $firmware, 'article' => $article['id'] ?? null, 'serial' => $article['serial'] ?? '',
-                'articleState' => $article['state'] ?? '', 'deviations' => $article['deviations'] ?? '', 'lots' => (object) $lots, 'earlierRuns' => $past['runs'], 'earlierFailures' => $past['failures'],
+                'articleState' => $article['state'] ?? '', 'deviations' => $article['deviations'] ?? '', 'lots' => (object) $lots,
                 'method' => $method['id'], 'methodName' => $method['name'], 'methodVersion' => 1, 'rig' => $method['rig'],
                 'channels' => array_map(static fn (array $c): array => ['key' => $c['key'], 'metric' => $c['metric'], 'unit' => $c['unit'], 'instrument' => $c['instrument'], 'resolution' => $c['resolution'], 'whenStopped' => $c['whenStopped'], 'formula' => $c['formula'] ?? ''], $method['channels']),
-            ],
+                'parameters' => $this->of('parameters', $revision['id'], static fn (array $p): array => ['name' => $p['name']] + $p['measure']),
+                'parts' => $this->of('parts', $revision['id'], static fn (array $p): array => array_intersect_key($p, ['name' => 0, 'material' => 0, 'quantity' => 0])),
+                'conditions' => $method['conditions'], 'settings' => $method['settings'], 'outcomeMetric' => $method['outcomeMetric'] ?? '', 'heldWhen' => $method['heldWhen'] ?? '',
+            ]),
         ], $at, $fields['operator'] ?? null);
         $outcome = $fields['outcome'] ?? 'held';
         if ($outcome !== 'void' && $unit !== '') {
@@ -96,6 +103,25 @@ final class Story
         return $id;
     }
 
+    /**
+     * @param callable(array<string, mixed>): array<string, mixed> $frozen
+     *
+     * @return list<array<string, mixed>> what a run freezes of the rows of its build
+     */
+    private function of(string $list, string $revision, callable $frozen): array
+    {
+        return array_values(array_map($frozen, array_filter($this->lists[$list], static fn (array $row): bool => $row['revision'] === $revision)));
+    }
+
+    /** @param array<string, mixed> $configuration */
+    private function stored(array $configuration): string
+    {
+        $hash = hash('sha256', self::json($configuration));
+        $this->configurations[$hash] = $configuration;
+
+        return $hash;
+    }
+
     /** Changes the last reading added, as an amendment does. */
     public function amendLast(float $value, string $unit, float $resolution, string $reason, string $by, string $at): void
     {
@@ -107,12 +133,15 @@ final class Story
 
     public function write(string $file): void
     {
-        $out = ['format' => 'lustrum-device', 'version' => 1, 'exportedAt' => '2026-11-20T18:00:00+00:00', 'device' => $this->device] + $this->lists;
+        $out = ['format' => 'lustrum-device', 'version' => 2, 'exportedAt' => '2026-11-20T18:00:00+00:00', 'device' => $this->device, 'configurations' => $this->configurations] + $this->lists;
         $lines = [];
         foreach ($out as $name => $value) {
             // One record a line, so that a change of the story shows as a small difference.
-            $lines[] = json_encode($name).': '.(is_array($value) && array_is_list($value) && $value !== []
-                ? "[\n".implode(",\n", array_map(self::json(...), $value))."\n]" : self::json($value));
+            $lines[] = json_encode($name).': '.match (true) {
+                $name === 'configurations' => "{\n".implode(",\n", array_map(static fn (string $k, mixed $v): string => self::json($k).':'.self::json($v), array_keys($value), $value))."\n}",
+                is_array($value) && array_is_list($value) && $value !== [] => "[\n".implode(",\n", array_map(self::json(...), $value))."\n]",
+                default => self::json($value),
+            };
         }
         file_put_contents($file, "{\n".implode(",\n", $lines)."\n}\n");
     }

@@ -20,7 +20,7 @@ function rook(): Story
     $parent = null;
     foreach ([['A', 'Wooden cross', '2026-05-02'], ['B', 'Carbon cross', '2026-05-23'], ['C', 'Line through the middle', '2026-06-20'], ['D', 'Vane and thinner arm', '2026-09-19']] as $i => [$letter, $intent, $day]) {
         $s->add('revisions', ['id' => 'rook-'.$letter, 'device' => 'rook', 'parent' => $parent, 'letter' => $letter, 'branch' => '', 'intent' => $intent, 'firmware' => '', 'state' => $letter === 'D' ? 'building' : 'built', 'stateReason' => ''], $day.'T09:00:00+00:00');
-        $s->add('units', ['id' => 'R-'.($i + 1), 'revision' => 'rook-'.$letter, 'serial' => 'R-'.($i + 1), 'lots' => [], 'deviations' => '', 'state' => 'finished'], $day.'T10:00:00+00:00');
+        $s->add('articles', ['id' => 'R-'.($i + 1), 'revision' => 'rook-'.$letter, 'serial' => 'R-'.($i + 1), 'lots' => [], 'deviations' => '', 'state' => 'finished'], $day.'T10:00:00+00:00');
         $s->add('trials', ['id' => 'scale-'.$letter, 'revision' => 'rook-'.$letter, 'method' => 'm-scale', 'name' => 'Weighed', 'question' => '', 'plannedRuns' => 1, 'repeats' => 'estimate', 'state' => 'done', 'signOff' => null, 'override' => null], $day.'T11:00:00+00:00');
         $s->run('scale-'.$letter, 'R-'.($i + 1), $day.'T11:05:00+00:00', ['operator' => 'Yusuf Brandt', 'position' => '', 'conditions' => [], 'settings' => [], 'note' => ''], ['mass' => [[548.0, 431.0, 436.0, 402.0][$i], 0]]);
         $flights = [[[14.5, 9, true]], [[12.0, 22, true], [13.5, 15, true]], [[6.5, 24, true], [5.5, 18, false]], [[4.5, 21, true]]][$i];

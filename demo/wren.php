@@ -135,7 +135,7 @@ function wrenRevisions(Story $s): void
         ['W-11', 'F', ['plate sheet: Q-07', 'brush: B-4'], '', 'finished'],
     ];
     foreach ($units as [$serial, $letter, $lots, $deviations, $state]) {
-        $s->add('units', ['id' => $serial, 'revision' => 'rev-'.$letter, 'serial' => $serial, 'lots' => $lots, 'deviations' => $deviations, 'state' => $state], '2026-03-03T10:00:00+00:00', 'Tobias Lind');
+        $s->add('articles', ['id' => $serial, 'revision' => 'rev-'.$letter, 'serial' => $serial, 'lots' => $lots, 'deviations' => $deviations, 'state' => $state], '2026-03-03T10:00:00+00:00', 'Tobias Lind');
     }
 }
 
@@ -277,7 +277,7 @@ function wrenFindings(Story $s): void
         if (($run['outcome'] ?? '') !== 'failed') {
             continue;
         }
-        $letter = $run['configuration']['letter'];
+        $letter = (string) $s->find('revisions', (string) $s->find('trials', (string) $run['trial'])['revision'])['letter'];
         $drop = str_starts_with((string) $run['trial'], 't-drop');
         $s->add('failures', ['id' => 'fail-'.++$n, 'revision' => 'rev-'.$letter, 'run' => $run['id'], 'article' => $run['article'], 'mode' => $drop ? 'Hopper seam split' : 'Double seeds', 'place' => $drop ? 'hopper, rear seam' : 'seed plate', 'severity' => $drop ? 'major' : 'minor', 'stage' => $drop ? 'landing' : 'sowing', 'note' => ''], (string) $run['startedAt'], (string) $run['operator']);
     }

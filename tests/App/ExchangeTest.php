@@ -33,7 +33,7 @@ final class ExchangeTest extends ApiTestCase
         $device = $this->import($file);
         $out = $this->export($device);
         foreach (['runs', 'readings', 'failures', 'causes', 'decisions', 'candidates', 'parameters', 'parts', 'articles'] as $list) {
-            self::assertCount(count((array) ($file[$list] ?? $file['units'])), (array) $out[$list], $list);
+            self::assertCount(count((array) ($file[$list])), (array) $out[$list], $list);
         }
         $amended = array_values(array_filter((array) $out['readings'], static fn (mixed $r): bool => is_array($r) && $r['amendments'] !== []));
         self::assertCount(1, $amended);
@@ -53,6 +53,7 @@ final class ExchangeTest extends ApiTestCase
         foreach ((array) $frame['spine'] as $tag) {
             $ids[self::text((array) $tag, 'revision', 'letter')] = self::text((array) $tag, 'revision', 'id');
         }
+        self::assertSame('5 of 11 shown', self::text($frame, 'spine', 0, 'evidence'));
         $words = fn (string $letter, string $station): string => json_encode($this->json('GET', '/api/revisions/'.$ids[$letter].'/'.$station), JSON_UNESCAPED_UNICODE) ?: '';
         self::assertStringContainsString('the improvement is only claimed', $words('F', 'build'));
         self::assertStringContainsString('Came back on F', $words('C', 'find'));
@@ -70,6 +71,32 @@ final class ExchangeTest extends ApiTestCase
         self::assertStringContainsString('A grower at the June open day', $words('D', 'next'));
         self::assertStringContainsString('1 lost in handling', $words('D', 'try'));
         self::assertGreaterThanOrEqual(250, count((array) $this->demo('wren')['runs']));
+    }
+
+    /** A file of version 1 froze less: what is missing is filled from the build and its method, said, and judged alike. */
+    public function testAnOlderFileIsJudgedAsItWas(): void
+    {
+        $file = $this->demo('wren');
+        $frozen = (array) $file['configurations'];
+        $file['version'] = 1;
+        $file['units'] = $file['articles'];
+        unset($file['articles'], $file['configurations']);
+        foreach ((array) $file['runs'] as $i => $run) {
+            $run = (array) $run;
+            $whole = (array) $frozen[self::text($run, 'configuration')];
+            $left = array_diff_key($whole, array_flip(['parameters', 'parts', 'conditions', 'settings', 'outcomeMetric', 'heldWhen']));
+            $file['runs'][$i] = ['configuration' => $left + array_intersect_key($run, ['earlierRuns' => 0, 'earlierFailures' => 0])] + $run;
+            unset($file['runs'][$i]['earlierRuns'], $file['runs'][$i]['earlierFailures']);
+        }
+        $old = $this->json('GET', '/api/devices/'.$this->import($file).'/frame');
+        self::assertSame('5 of 11 shown', self::text($old, 'spine', 0, 'evidence'));
+        $build = self::text($old, 'spine', 0, 'revision', 'id');
+        $run = self::text($this->json('GET', '/api/revisions/'.$build.'/try'), 'trials', 0, 'runs', 0, 'id');
+        $sheet = json_encode($this->json('GET', '/api/runs/'.$run)) ?: '';
+        self::assertStringContainsString('it may have been different', $sheet);
+        $new = $this->json('GET', '/api/devices/'.$this->import($this->demo('wren')).'/frame');
+        $said = static fn (array $frame): array => array_map(static fn (mixed $tag): string => self::text((array) $tag, 'evidence').self::text((array) $tag, 'bar'), (array) $frame['spine']);
+        self::assertSame($said($new), $said($old));
     }
 
     public function testABrokenOrHalfFileStoresNothing(): void

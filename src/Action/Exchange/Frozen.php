@@ -17,11 +17,12 @@ use Lustrum\Shared\Refusal\Invalid;
 final class Frozen
 {
     /**
-     * @param callable(Run, string, string): string $metric identifier of a metric by what the file calls it
+     * @param callable(Run, string, string): string $metric  identifier of a metric by what the file calls it
+     * @param callable(Run): Configuration          $present what the run would be made with if it began now
      *
      * @throws Invalid
      */
-    public static function read(mixed $row, Run $run, callable $metric): Configuration
+    public static function read(mixed $row, Run $run, callable $metric, callable $present): Configuration
     {
         if (!is_array($row) || array_is_list($row)) {
             throw Invalid::at('configuration', 'A configuration is an object with named fields.');
@@ -33,7 +34,7 @@ final class Frozen
             }
         }
         try {
-            return self::sound(self::whole($row, $run), $run, $metric);
+            return self::sound(self::whole($row, $run, $present), $run, $metric);
         } catch (CoreException $e) {
             throw Invalid::at('configuration', $e->getMessage());
         }
@@ -43,21 +44,20 @@ final class Frozen
      * A run of an older file froze less than it is judged by: the rest is filled from its method and build as they are in
      * the file, and marked so.
      *
-     * @param array<array-key, mixed> $row
+     * @param array<array-key, mixed>      $row
+     * @param callable(Run): Configuration $present
      *
      * @return array<array-key, mixed>
      */
-    private static function whole(array $row, Run $run): array
+    private static function whole(array $row, Run $run, callable $present): array
     {
         if (array_key_exists('conditions', $row)) {
             return $row;
         }
-        $method = $run->trial()->method();
+        $now = $present($run)->toRow();
+        $missing = ['parameters', 'parts', 'conditions', 'settings', 'outcomeMetric', 'heldWhen'];
 
-        return $row + [
-            'conditions' => self::plain($method->conditions()), 'settings' => self::plain($method->settings()),
-            'outcomeMetric' => $method->outcomeMetric()?->name() ?? '', 'heldWhen' => $method->heldWhen(), 'filled' => Filled::Present->value,
-        ];
+        return $row + array_intersect_key($now, array_flip($missing)) + ['filled' => Filled::Present->value];
     }
 
     /**
@@ -89,15 +89,5 @@ final class Frozen
             'method' => $trial->method()->id()->toRfc4122(), 'channels' => $channels, 'parameters' => $parameters,
             'outcomeMetric' => $metric($run, Row::text($row['outcomeMetric'] ?? ''), ''),
         ] + $row);
-    }
-
-    /**
-     * @param list<object> $values
-     *
-     * @return list<array<string, mixed>>
-     */
-    private static function plain(array $values): array
-    {
-        return array_map(get_object_vars(...), $values);
     }
 }

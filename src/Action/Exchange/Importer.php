@@ -189,7 +189,7 @@ final class Importer
 
             return;
         }
-        $frozen = Frozen::read($configuration, $run, $this->metric(...));
+        $frozen = Frozen::read($configuration, $run, $this->metric(...), $this->runs->present(...));
         $number = Row::whole($row['number'] ?? 0);
         if ($number < 1 || $number > Limit::WHOLE) {
             throw Invalid::at('number', 'A run has a number from 1 on.');

@@ -58,7 +58,8 @@ final readonly class RunBeginning implements Beginning
         $run->freeze($this->configurations->stored($this->present($run), $run->belongsTo()), Row::whole($last) + 1, $past['runs'], $past['failures']);
     }
 
-    private function present(Run $run): Configuration
+    /** What a run that begins now is made with and judged by. */
+    public function present(Run $run): Configuration
     {
         [$trial, $article] = [$run->trial(), $run->article()];
         [$build, $method] = [$trial->revision(), $trial->method()];

@@ -20,6 +20,7 @@ function rook(): Story
     $parent = null;
     foreach ([['A', 'Wooden cross', '2026-05-02'], ['B', 'Carbon cross', '2026-05-23'], ['C', 'Line through the middle', '2026-06-20'], ['D', 'Vane and thinner arm', '2026-09-19']] as $i => [$letter, $intent, $day]) {
         $s->add('revisions', ['id' => 'rook-'.$letter, 'device' => 'rook', 'parent' => $parent, 'letter' => $letter, 'branch' => '', 'intent' => $intent, 'firmware' => '', 'state' => $letter === 'D' ? 'building' : 'built', 'stateReason' => ''], $day.'T09:00:00+00:00');
+        $s->add('parameters', ['revision' => 'rook-'.$letter, 'name' => 'arm length', 'measure' => ['value' => [260.0, 240.0, 240.0, 240.0][$i], 'unit' => 'mm', 'resolution' => 1.0]], $day.'T09:20:00+00:00');
         $s->add('articles', ['id' => 'R-'.($i + 1), 'revision' => 'rook-'.$letter, 'serial' => 'R-'.($i + 1), 'lots' => [], 'deviations' => '', 'state' => 'finished'], $day.'T10:00:00+00:00');
         $s->add('trials', ['id' => 'scale-'.$letter, 'revision' => 'rook-'.$letter, 'method' => 'm-scale', 'name' => 'Weighed', 'question' => '', 'plannedRuns' => 1, 'repeats' => 'estimate', 'state' => 'done', 'signOff' => null, 'override' => null], $day.'T11:00:00+00:00');
         $s->run('scale-'.$letter, 'R-'.($i + 1), $day.'T11:05:00+00:00', ['operator' => 'Yusuf Brandt', 'position' => '', 'conditions' => [], 'settings' => [], 'note' => ''], ['mass' => [[548.0, 431.0, 436.0, 402.0][$i], 0]]);
@@ -31,7 +32,6 @@ function rook(): Story
         foreach ($changes[$letter] ?? [] as [$what, $why, $class, $metric, $expected, $unit]) {
             $s->add('changes', ['revision' => 'rook-'.$letter, 'what' => $what, 'why' => $why, 'class' => $class, 'metric' => $metric, 'expected' => $expected, 'unit' => $unit, 'verdict' => null, 'verdictNote' => '', 'against' => null], $day.'T09:10:00+00:00');
         }
-        $s->add('parameters', ['revision' => 'rook-'.$letter, 'name' => 'arm length', 'measure' => ['value' => [260.0, 240.0, 240.0, 240.0][$i], 'unit' => 'mm', 'resolution' => 1.0]], $day.'T09:20:00+00:00');
         $s->add('photos', ['revision' => 'rook-'.$letter, 'run' => null, 'failure' => null, 'caption' => 'Flight of '.$letter, 'scene' => 'sky', 'seed' => 300 + $i], $day.'T15:00:00+00:00');
         $parent = 'rook-'.$letter;
     }

@@ -23,7 +23,7 @@ function wrenRequirements(Story $s): void
         ['Few places stay empty', 'misses', '%', 3.0, 'atMost', 'mean', true, [], ['shape', 'firmware', 'setting', 'material']],
         ['Few places get two seeds', 'doubles', '%', 4.0, 'atMost', 'mean', true, [], ['shape', 'firmware', 'setting', 'material']],
         ['Light to push on a raked bed', 'push force', 'N', 45.0, 'atMost', 'mean', true, ['soil=dry', 'soil=moist', 'ground=slope'], ['shape', 'strength', 'material']],
-        ['The handle bracket holds on every unit', 'bracket load', 'N', 400.0, 'atLeast', 'every', true, [], ['strength', 'shape', 'process']],
+        ['The handle bracket holds on every article', 'bracket load', 'N', 400.0, 'atLeast', 'every', true, [], ['strength', 'shape', 'process']],
         ['Hopper full, dropped from tailgate height, still seeds', 'survives drop', '%', 80.0, 'atLeast', 'rate', true, [], ['strength', 'shape', 'process']],
         ['A day of sowing on one charge', 'run time', 'h', 6.0, 'atLeast', 'mean', true, [], ['electrical', 'firmware']],
         ['The motor driver stays cool at 30 °C', 'driver temperature', '°C', 75.0, 'atMost', 'mean', true, [], ['electrical', 'firmware']],

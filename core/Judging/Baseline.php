@@ -20,14 +20,20 @@ final readonly class Baseline
     }
 
     /**
+     * Stands on the same runs as the evidence: those that were made with the build as it is now, as far as it matters.
+     *
      * @param list<RunFact> $runs
      * @param list<Wanted>  $wanted
      *
      * @return array<string, self> by metric, in the unit of its requirement where there is one
      */
-    public static function of(array $runs, array $wanted): array
+    public static function of(Build $build, array $runs, array $wanted): array
     {
         $units = Forecasts::units($wanted);
+        $depends = [];
+        foreach ($wanted as $one) {
+            $depends[$one->metric] ??= $one->dependsOn;
+        }
         $metrics = [];
         foreach ($runs as $run) {
             foreach ($run->readings as $reading) {
@@ -36,7 +42,10 @@ final readonly class Baseline
         }
         $out = [];
         foreach (array_map(strval(...), array_keys($metrics)) as $metric) {
-            $m = Measured::of($metric, $runs, $units[$metric] ?? '');
+            $alike = array_values(array_filter(
+                $runs, static fn (RunFact $run): bool => Differences::touching($run->configuration, $build, $depends[$metric] ?? []) === [],
+            ));
+            $m = Measured::of($metric, $alike, $units[$metric] ?? '');
             if ($m->values !== []) {
                 $out[$metric] = new self($metric, Sample::of($m->values)->mean, $m->unit, $m->decimals, count($m->values));
             }

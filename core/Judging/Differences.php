@@ -23,6 +23,16 @@ final class Differences
     }
 
     /**
+     * @param list<string> $dependsOn what a requirement depends on; empty: on everything
+     *
+     * @return list<Difference> those that matter to it
+     */
+    public static function touching(Configuration $was, Build $is, array $dependsOn): array
+    {
+        return array_values(array_filter(self::of($was, $is), static fn (Difference $d): bool => $d->touches($dependsOn)));
+    }
+
+    /**
      * @param list<Parameter> $was
      * @param list<Parameter> $is
      *

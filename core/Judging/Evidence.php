@@ -40,10 +40,7 @@ final class Evidence
             if ($result === null) {
                 continue;
             }
-            $found = $known[spl_object_id($run->configuration)] ??= array_values(array_filter(
-                Differences::of($run->configuration, $build),
-                static fn (Difference $d): bool => $d->touches($wanted->dependsOn),
-            ));
+            $found = $known[spl_object_id($run->configuration)] ??= Differences::touching($run->configuration, $build, $wanted->dependsOn);
             if ($found === []) {
                 $present['results'][] = $result;
                 $present['runs'][] = $run;

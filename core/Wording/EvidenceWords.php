@@ -19,6 +19,9 @@ use Lustrum\Core\Judging\Figure;
 /** Sentences about how far a requirement is shown. */
 final class EvidenceWords
 {
+    /** Differences that a sentence names; of more it says how many. */
+    private const NAMED = 4;
+
     /** @param string $metric name of what the requirement speaks of */
     public static function cell(Cell $cell, string $metric): string
     {
@@ -93,7 +96,10 @@ final class EvidenceWords
     /** @param list<Difference> $differs */
     public static function differs(array $differs): string
     {
-        return Messages::say('evidence.older', ['what' => implode(', ', array_map(self::difference(...), $differs))]);
+        $named = array_map(self::difference(...), array_slice($differs, 0, self::NAMED));
+        $more = count($differs) - count($named);
+
+        return Messages::say('evidence.older', ['what' => implode(', ', $more > 0 ? [...$named, Messages::say('evidence.more', ['n' => $more])] : $named)]);
     }
 
     public static function difference(Difference $d): string

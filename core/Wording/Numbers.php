@@ -42,7 +42,9 @@ final class Numbers
     /** A difference with its sign: '+2 N', '−3 points'. */
     public static function signed(float $value, string $number, string $unit): string
     {
-        return self::withUnit(Messages::say($value < 0 ? 'number.minus' : 'number.plus', ['number' => $number]), $unit);
+        $nought = (float) $number === 0.0;
+
+        return self::withUnit($nought ? $number : Messages::say($value < 0 ? 'number.minus' : 'number.plus', ['number' => $number]), $unit);
     }
 
     /** 13 % less 12 % is one point, not one per cent. */

@@ -170,7 +170,7 @@ final class Book
     /** @return array<string, Baseline> by metric */
     public function baselines(Build $build): array
     {
-        return $this->kept('baselines', [$build], fn (): array => Baseline::of($this->runsOf($build), $this->wanted()));
+        return $this->kept('baselines', [$build], fn (): array => Baseline::of($build, $this->runsOf($build), $this->wanted()));
     }
 
     /** @return array<string, TrialResults> by trial */

@@ -33,7 +33,7 @@ final class ExchangeTest extends ApiTestCase
         $device = $this->import($file);
         $out = $this->export($device);
         foreach (['runs', 'readings', 'failures', 'causes', 'decisions', 'candidates', 'parameters', 'parts', 'articles'] as $list) {
-            self::assertCount(count((array) ($file[$list])), (array) $out[$list], $list);
+            self::assertCount(count((array) $file[$list]), (array) $out[$list], $list);
         }
         $amended = array_values(array_filter((array) $out['readings'], static fn (mixed $r): bool => is_array($r) && $r['amendments'] !== []));
         self::assertCount(1, $amended);
@@ -81,13 +81,15 @@ final class ExchangeTest extends ApiTestCase
         $file['version'] = 1;
         $file['units'] = $file['articles'];
         unset($file['articles'], $file['configurations']);
-        foreach ((array) $file['runs'] as $i => $run) {
+        $runs = [];
+        foreach ((array) $file['runs'] as $run) {
             $run = (array) $run;
             $whole = (array) $frozen[self::text($run, 'configuration')];
             $left = array_diff_key($whole, array_flip(['parameters', 'parts', 'conditions', 'settings', 'outcomeMetric', 'heldWhen']));
-            $file['runs'][$i] = ['configuration' => $left + array_intersect_key($run, ['earlierRuns' => 0, 'earlierFailures' => 0])] + $run;
-            unset($file['runs'][$i]['earlierRuns'], $file['runs'][$i]['earlierFailures']);
+            $past = array_intersect_key($run, ['earlierRuns' => 0, 'earlierFailures' => 0]);
+            $runs[] = ['configuration' => $left + $past] + array_diff_key($run, $past);
         }
+        $file['runs'] = $runs;
         $old = $this->json('GET', '/api/devices/'.$this->import($file).'/frame');
         self::assertSame('5 of 11 shown', self::text($old, 'spine', 0, 'evidence'));
         $build = self::text($old, 'spine', 0, 'revision', 'id');

@@ -85,7 +85,7 @@ final class MessagesTest extends TestCase
         $names = [];
         preg_match_all('/\{(\w+)(?:,\s*(plural|select|number))?\s*[,}]/', $pattern, $found, \PREG_SET_ORDER);
         foreach ($found as [$whole, $name]) {
-            $kind = $found === [] ? '' : (str_contains($whole, 'plural') || str_contains($whole, 'number') ? 'number' : 'text');
+            $kind = str_contains($whole, 'plural') || str_contains($whole, 'number') ? 'number' : 'text';
             $names[$name] = ($names[$name] ?? '') === 'number' || $kind === 'number' ? 'number' : 'text';
         }
 

@@ -38,7 +38,7 @@ function requirementFields(metrics: string[]): Field[] {
     { name: 'limit', label: 'Limit', kind: 'number', half: true },
     { name: 'unit', label: 'Unit', half: true },
     { name: 'kind', label: 'Shown by', kind: 'select', half: true, options: options(KIND) },
-    { name: 'coverage', label: 'For “every unit”: share of units', kind: 'number', half: true },
+    { name: 'coverage', label: 'For “every article”: share of articles', kind: 'number', half: true },
     { name: 'must', label: 'It must (else: it should)', kind: 'check', half: true },
     { name: 'conditions', label: 'Conditions that must be covered', kind: 'lines', hint: 'One a line: soil=moist.' },
     {

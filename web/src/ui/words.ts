@@ -66,7 +66,7 @@ export const CHOICE: Record<Schemas['Choice'], string> = {
 
 export const KIND: Record<Schemas['Kind'], string> = {
   mean: 'the mean over runs',
-  every: 'every unit',
+  every: 'every article',
   rate: 'share of tries',
   rating: 'people’s ratings',
   check: 'looked at and so',

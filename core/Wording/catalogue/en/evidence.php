@@ -20,6 +20,7 @@ return [
     'bounds' => '{n, plural, one {# more ended early and counts only as a bound} other {# more ended early and count only as bounds}}.',
     'lost' => '{n, plural, other {# lost in handling}}.',
     'carried' => 'Carried over: nothing that it depends on has changed.',
+    'more' => '{n, plural, one {# thing more} other {# things more}}',
     'older' => 'Older: differs in {what}.',
     'added' => '{name} ({is}, new since)',
     'removed' => '{name} ({was}, taken out since)',

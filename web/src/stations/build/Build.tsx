@@ -25,8 +25,9 @@ export type Form = {
 } | null;
 
 /** What is edited may also have been written down wrongly from the start. */
-function asEdited(fields: Field[], form: Form): Field[] {
-  return typeof form?.editing.record['version'] === 'number' ? [...fields, CORRECTION] : fields;
+/** Once there are runs, what is added or edited may always have been so: only whoever knows the build can say. */
+function asEdited(fields: Field[], form: Form, tried: boolean): Field[] {
+  return tried || typeof form?.editing.record['version'] === 'number' ? [...fields, CORRECTION] : fields;
 }
 
 /** The Build station: what this build is, beside its parent. */
@@ -42,6 +43,7 @@ export default function Build() {
 
 function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
   const { frame, write } = usePlace();
+  const tried = sheet.articles.some((row) => row.runs > 0);
   const [form, setForm] = useState<Form>(null);
   const [opened, setOpened] = useState<Opened>(null);
   const revision = sheet.revision;
@@ -197,7 +199,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         title="Parameter"
         kind={`parameter:${revision.id}`}
         editing={editing('parameter')}
-        fields={asEdited(PARAMETER_FIELDS, form)}
+        fields={asEdited(PARAMETER_FIELDS, form, tried)}
         onClose={close}
         save={(id, values, version) => putRecord('parameters', id, { ...values, revision: revision.id, version })}
       />
@@ -205,7 +207,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         title="Part"
         kind={`part:${revision.id}`}
         editing={editing('part')}
-        fields={asEdited(PART_FIELDS, form)}
+        fields={asEdited(PART_FIELDS, form, tried)}
         onClose={close}
         save={(id, values, version) => putRecord('parts', id, { ...values, revision: revision.id, version })}
       />
@@ -221,7 +223,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         title={`Build ${revision.letter}`}
         kind={`revision:${revision.device}`}
         editing={editing('revision')}
-        fields={asEdited(REVISION_FIELDS, form)}
+        fields={asEdited(REVISION_FIELDS, form, tried)}
         onClose={close}
         save={(id, values, version) =>
           putRecord('revisions', id, { ...values, device: revision.device, parent: revision.parent, version })

@@ -7,13 +7,13 @@ namespace Lustrum\Domain\Decision;
 use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Cost\Sums;
 use Lustrum\Core\Wording\DecisionWords;
-use Lustrum\Core\Wording\Messages;
 
 /** A candidate as it stood when the decision was taken. */
 final readonly class DecisionLine
 {
-    /** Cost and hours as they are written. */
-    public string $sum;
+    public string $costText;
+
+    public string $hoursText;
 
     public function __construct(
         public string $what,
@@ -26,6 +26,7 @@ final readonly class DecisionLine
         public string $expected,
         public string $askedBy,
     ) {
-        $this->sum = Messages::say('decision.sum', ['cost' => Sums::of([(string) $cost]), 'hours' => DecisionWords::hours($hours)]);
+        $this->costText = Sums::of([(string) $cost]);
+        $this->hoursText = DecisionWords::hours($hours);
     }
 }

@@ -1196,7 +1196,8 @@ export interface components {
             version?: number | null;
         };
         "Domain.Decision.DecisionLine": {
-            sum: string;
+            costText: string;
+            hoursText: string;
             what: string;
             why: string;
             class: components["schemas"]["Core.Change.ChangeClass"];

@@ -11,7 +11,6 @@ return [
     'noBaseline' => '{metric} was not measured on this build, so the effect has nothing to stand on.',
     'forecast' => '{metric} is {now} now ({n, plural, one {# run} other {# runs}}); expected {low} to {high}{meets, select, would {, all of it within the limit of {limit}} could {, part of it within the limit of {limit}} wouldNot {, none of it within the limit of {limit}} other {}}.',
     'effect' => '{metric} {low} to {high} {unit}{known, select, yes {, likely {likely}} other {}}',
-    'sum' => '{cost} · {hours} h',
     'likely' => '{metric} {amount}',
     'unanswered' => '“{what}” has no answer yet{more, plural, =0 {} other { (and # more)}}. Put it in, let it wait, or drop it, with a reason.',
     'also' => 'Also expected: {effects}.',

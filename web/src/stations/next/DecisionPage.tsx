@@ -96,7 +96,7 @@ function Lines({ title, lines, currency }: { title: string; lines: Schemas['Deci
               <td className="cell">{l.reason}</td>
               <td className="cell">{l.expected}</td>
               <td className="cell text-right whitespace-nowrap">
-                {currency} {l.sum}
+                {l.costText} {currency} · {l.hoursText} h
               </td>
             </tr>
           ))}

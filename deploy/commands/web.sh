@@ -32,10 +32,20 @@ fill() { # TEMPLATE TARGET
 	is_root || sed -i -E '/^(user|group|listen\.owner) ?[= ]/d' "$2"
 }
 
-web_running() { [ -f "$STACK_RUN/nginx.pid" ] && kill -0 "$(cat "$STACK_RUN/nginx.pid")" 2>/dev/null; }
+# A number in a file may since have become another process: its name is asked as well.
+web_alive() { # NAME
+	[ -f "$STACK_RUN/$1.pid" ] && grep -qs "^$1" "/proc/$(cat "$STACK_RUN/$1.pid")/comm"
+}
+
+web_running() { web_alive nginx && web_alive php-fpm; }
 
 web_start() {
-	web_running && return 0
+	if web_running; then
+		fill deploy/nginx.conf "$STACK_RUN/nginx.conf.new"
+		if cmp -s "$STACK_RUN/nginx.conf.new" "$STACK_RUN/nginx.conf"; then return 0; fi
+	fi
+	# One of the two alone, or another configuration: both begin anew.
+	web_stop
 	port_taken "$STACK_PORT" && die "port $STACK_PORT is taken; choose another with LUSTRUM_PORT=… ./lustrum start"
 	own "$APP_USER" "$STACK_RUN" "$STACK_RUN/tmp" "$STACK_FILES"
 	(umask 077 && fill deploy/php-fpm.conf "$STACK_RUN/php-fpm.conf")
@@ -60,10 +70,16 @@ web_start() {
 web_stop() {
 	local name
 	for name in nginx php-fpm; do
-		if [ -f "$STACK_RUN/$name.pid" ]; then
-			kill "$(cat "$STACK_RUN/$name.pid")" 2>/dev/null || true
-			rm -f "$STACK_RUN/$name.pid"
+		if web_alive "$name"; then
+			local pid
+			pid="$(cat "$STACK_RUN/$name.pid")"
+			kill "$pid" 2>/dev/null || true
+			for _ in $(seq 1 50); do
+				kill -0 "$pid" 2>/dev/null || break
+				sleep 0.1
+			done
 		fi
+		rm -f "$STACK_RUN/$name.pid"
 	done
 }
 

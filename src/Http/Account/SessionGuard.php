@@ -8,11 +8,15 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
+use Symfony\Component\Security\Core\Authorization\Voter\AuthenticatedVoter;
+use Symfony\Component\Security\Core\Exception\AccessDeniedException;
+use Symfony\Component\Security\Http\AccessMapInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -27,6 +31,8 @@ final readonly class SessionGuard
         private EntityManagerInterface $em,
         private TokenStorageInterface $tokens,
         private ClockInterface $clock,
+        #[Autowire(service: 'security.access_map')]
+        private AccessMapInterface $map,
     ) {
     }
 
@@ -56,11 +62,25 @@ final readonly class SessionGuard
             $this->end();
             $this->tokens->setToken(null);
             $event->getRequest()->getSession()->invalidate();
+            $this->askAgain($event->getRequest());
 
             return;
         }
         if ($place->seen($now)) {
             $this->em->flush();
+        }
+    }
+
+    /**
+     * The firewall let this request through as somebody; nobody may only go where everybody may.
+     *
+     * @throws AccessDeniedException which without anybody signed in is answered with 401
+     */
+    private function askAgain(Request $request): void
+    {
+        [$attributes] = $this->map->getPatterns($request);
+        if ($attributes !== null && !in_array(AuthenticatedVoter::PUBLIC_ACCESS, $attributes, true)) {
+            throw new AccessDeniedException();
         }
     }
 

@@ -22,6 +22,10 @@ final class Instant
         } catch (\Exception) {
             throw Invalid::at($path, 'There is no such date and time.');
         }
+        // 30 February would otherwise be read as 2 March.
+        if (date_parse($text)['warning_count'] > 0) {
+            throw Invalid::at($path, 'There is no such date and time.');
+        }
         $year = (int) $moment->format('Y');
         if ($year < Limit::FIRST_YEAR || $year > Limit::LAST_YEAR) {
             throw Invalid::at($path, sprintf('The year lies between %d and %d.', Limit::FIRST_YEAR, Limit::LAST_YEAR));

@@ -35,6 +35,16 @@ final class BadInputTest extends ApiTestCase
         yield 'dropped without a reason' => ['candidates', ['choice' => 'drop'], 'reason'];
         yield 'confirmed without a finding' => ['causes', ['standing' => 'confirmed'], 'findings'];
         yield 'a list for a text' => ['observations', ['text' => ['x']], 'text'];
+        yield 'nothing in a list' => ['methods', ['channels' => [null]], 'channels[0].key'];
+        yield 'an object in a list of texts' => ['articles', ['lots' => [['sheet' => 'P-1']]], 'lots[0]'];
+        yield 'a text for a list' => ['articles', ['lots' => 'sheet: P-1'], 'lots'];
+        yield 'a number for a text' => ['observations', ['text' => 3], 'text'];
+        yield 'a number as text' => ['parts', ['cost' => '1.25'], 'cost'];
+        yield 'a half as a whole number' => ['devices', ['changesLimit' => 2.5], 'changesLimit'];
+        yield 'a unit that measures something else' => ['candidates', ['effects' => [['metric' => 'push force', 'unit' => 'flurb', 'low' => 1, 'likely' => 2, 'high' => 3]]], 'effects[0].unit'];
+        yield 'the year nought' => ['runs', ['startedAt' => '0000-01-01T00:00:00Z'], 'startedAt'];
+        yield 'a year of five digits' => ['runs', ['startedAt' => '+12345-01-01T00:00:00Z'], 'startedAt'];
+        yield 'a day that is none' => ['runs', ['startedAt' => '2026-02-30T00:00:00Z'], 'startedAt'];
         yield 'a null character' => ['observations', ['text' => "a\0b"], 'text'];
     }
 
@@ -61,6 +71,8 @@ final class BadInputTest extends ApiTestCase
             'causes' => ['failure' => $this->put('failures', ['revision' => $bench->a, 'mode' => 'x']), 'text' => 'x'],
             'parameters' => ['revision' => $bench->a, 'name' => 'p', 'text' => '3 mm'],
             'parts' => ['revision' => $bench->a, 'name' => 'p'],
+            'articles' => ['revision' => $bench->a, 'serial' => 's'],
+            'runs' => ['trial' => $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'x']), 'article' => $bench->unitA],
             default => ['revision' => $bench->a, 'what' => 'x', 'text' => 'x'],
         };
     }

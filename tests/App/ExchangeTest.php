@@ -101,6 +101,39 @@ final class ExchangeTest extends ApiTestCase
         self::assertSame($said($new), $said($old));
     }
 
+    /** What was written under older rules, or in another order, comes back as it is. */
+    public function testWhatHasMovedOnSinceComesBackToo(): void
+    {
+        $bench = $this->bench();
+        $this->trial($bench, $bench->a, $bench->unitA, [43.0, 44.1]);
+        // The channel leaves its method, which is what the readings above were read by.
+        $this->json('PUT', '/api/methods/'.$bench->method, ['device' => $bench->device, 'name' => 'Push', 'version' => 1, 'channels' => [], 'conditions' => [], 'safety' => ['abort' => 'When it hurts.']]);
+        self::assertSame(200, $this->answered());
+        // A build is put under one that was written down after it.
+        $late = $this->put('revisions', ['device' => $bench->device, 'letter' => 'Z']);
+        $this->json('PUT', '/api/revisions/'.$bench->a, ['device' => $bench->device, 'letter' => 'A', 'parent' => $late, 'version' => 1]);
+        self::assertSame(200, $this->answered());
+        $withdrawn = $this->put('failures', ['revision' => $bench->b, 'mode' => 'Broke']);
+        $this->json('POST', '/api/failures/'.$withdrawn.'/withdraw', ['because' => 'It was another one']);
+        $out = $this->export($bench->device);
+        $again = $this->export($this->import($out));
+        self::assertSame(self::anonymous($out), self::anonymous($again));
+        self::assertCount(2, (array) $again['readings']);
+        self::assertSame('It was another one', self::text($again, 'failures', 0, 'origin', 'withdrawnBecause'));
+    }
+
+    public function testADeviceThatIsItsOwnAncestorIsRefused(): void
+    {
+        $file = $this->demo('rook');
+        $builds = (array) $file['revisions'];
+        $builds[0] = ['parent' => self::text($builds, 3, 'id')] + (array) $builds[0];
+        $file['revisions'] = $builds;
+        $before = $this->counts();
+        $answer = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $file);
+        self::assertSame(422, $this->answered(), json_encode($answer) ?: '');
+        self::assertSame($before, $this->counts());
+    }
+
     public function testABrokenOrHalfFileStoresNothing(): void
     {
         $file = $this->demo('rook');

@@ -51,4 +51,10 @@ final class FrameWords
     {
         return Messages::say('frame.methods', ['n' => $methods, 'unsafe' => $unsafe]);
     }
+
+    /** What the tag of a build says before anything was tried on it. */
+    public static function building(): string
+    {
+        return Messages::say('frame.building');
+    }
 }

@@ -100,6 +100,17 @@ final class JudgementTest extends ApiTestCase
         self::assertSame(['B try: 1 unfinished', 'B next: 1 to decide'], $waits());
     }
 
+    public function testABuildIsBeingBuiltUntilItIsTried(): void
+    {
+        $bench = $this->bench();
+        $tag = fn (): string => self::text($this->json('GET', '/api/devices/'.$bench->device.'/frame'), 'spine', 0, 'evidence');
+        self::assertSame('being built', $tag());
+        $this->trial($bench, $bench->a, $bench->unitA, [41.0]);
+        self::assertSame('being built', $tag(), 'Its parent was tried, it was not.');
+        $this->trial($bench, $bench->b, $bench->unitB, [41.0]);
+        self::assertSame('0 of 1 shown', $tag());
+    }
+
     public function testAnythingButTheParentMayBeComparedWith(): void
     {
         $bench = $this->bench();

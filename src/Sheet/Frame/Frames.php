@@ -13,6 +13,7 @@ use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FrameWords;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Revision\RevisionState;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
@@ -60,11 +61,16 @@ final readonly class Frames
     /** @param list<StationMark> $waits */
     private static function tag(Build $build, RevisionView $view, Book $book, array $waits): SpineTag
     {
-        $bar = array_map(static fn (Cell $c): Texture => $c->texture, $book->cells($build));
+        $cells = $book->cells($build);
+        $tried = array_filter($cells, static fn (Cell $c): bool => $c->runs > 0 && $c->source->id === $build->id) !== [];
+        $bar = array_map(static fn (Cell $c): Texture => $c->texture, $cells);
         usort($bar, static fn (Texture $a, Texture $b): int => array_search($a, self::STRENGTH, true) <=> array_search($b, self::STRENGTH, true));
         $shown = count(array_filter($bar, static fn (Texture $t): bool => $t === Texture::Solid));
 
-        return new SpineTag($view, $bar, EvidenceWords::bar($shown, count($bar)), $waits, $book->lineage()->depth($build));
+        // A build that has been tried has been built, whatever its record still says.
+        $words = $view->state === RevisionState::Building && !$tried ? FrameWords::building() : EvidenceWords::bar($shown, count($bar));
+
+        return new SpineTag($view, $bar, $words, $waits, $book->lineage()->depth($build));
     }
 
     /** @return array<string, list<StationMark>> by build */

@@ -41,11 +41,7 @@ export function Spine({ frame, current, station }: { frame: Frame; current: Spin
                 <span
                   className={`block truncate text-xs text-soft ${revision.state === 'abandoned' ? 'line-through' : ''}`}
                 >
-                  {revision.state === 'building'
-                    ? 'being built'
-                    : revision.state === 'abandoned'
-                      ? 'abandoned'
-                      : tag.evidence}
+                  {revision.state === 'abandoned' ? 'abandoned' : tag.evidence}
                 </span>
               </span>
             </Link>

@@ -137,7 +137,7 @@ final class Version20261125110000 extends AbstractMigration
         );
         foreach ($found as $row) {
             $scale = match ($row['unit']) {
-                '%' => 'share', 'count' => 'count', default => 'numeric'
+                '%' => 'share', 'count' => 'count', default => 'numeric',
             };
             $this->run(
                 "INSERT INTO metric SELECT ?, 1, '', d.created_at, 'Lustrum', now(), now(), false, NULL, d.id, ?, '', ?, d.workspace_id, d.id FROM device d WHERE d.id = ?",

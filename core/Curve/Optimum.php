@@ -26,7 +26,7 @@ final readonly class Optimum
      * @param list<float> $x
      * @param list<float> $y
      */
-    public static function of(array $x, array $y, bool $maximum, float $confidence = 0.95): self
+    public static function of(array $x, array $y, bool $maximum, float $confidence): self
     {
         // In a centred variable: near the optimum the three coefficients are then nearly independent.
         if ($x === []) {

@@ -32,9 +32,9 @@ final readonly class Requirement
      */
     public static function of(
         Kind $kind,
-        Direction $direction = Direction::AtLeast,
-        float $limit = 1.0,
-        float $confidence = 0.95,
+        Direction $direction,
+        float $limit,
+        float $confidence,
         float $coverage = 0.9,
         array $conditions = [],
         bool $nonParametric = false,

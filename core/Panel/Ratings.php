@@ -27,7 +27,7 @@ final readonly class Ratings
     }
 
     /** @param list<array{rater: string, item: string, value: float}> $ratings several of one rater for one item are averaged */
-    public static function of(array $ratings, float $confidence = 0.95): self
+    public static function of(array $ratings, float $confidence): self
     {
         $by = [];
         foreach ($ratings as $rating) {

@@ -25,7 +25,7 @@ final readonly class Growth
     }
 
     /** @param list<float> $failures cumulative times */
-    public static function of(array $failures, float $until, float $confidence = 0.95): self
+    public static function of(array $failures, float $until, float $confidence): self
     {
         $n = count($failures);
         if ($n < 2) {

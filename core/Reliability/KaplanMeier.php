@@ -25,7 +25,7 @@ final readonly class KaplanMeier
     ) {
     }
 
-    public static function of(Lives $lives, float $confidence = 0.95): self
+    public static function of(Lives $lives, float $confidence): self
     {
         $z = Normal::quantile(0.5 + $confidence / 2);
         $surviving = 1.0;

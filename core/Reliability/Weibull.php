@@ -29,7 +29,7 @@ final readonly class Weibull
      *
      * @throws NotEstimable
      */
-    public static function of(Lives $lives, float $percent = 10.0, float $confidence = 0.95): self
+    public static function of(Lives $lives, float $percent, float $confidence): self
     {
         if (!($percent > 0 && $percent < 100)) {
             throw InvalidInput::because('The share failed lies between 0 and 100 per cent.', 'b');

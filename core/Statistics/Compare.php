@@ -21,7 +21,7 @@ final class Compare
      *
      * @throws NoValues|InvalidInput
      */
-    public static function independent(array $a, array $b, float $confidence = 0.95): Comparison
+    public static function independent(array $a, array $b, float $confidence): Comparison
     {
         $a = Sample::of($a, 'a');
         $b = Sample::of($b, 'b');
@@ -50,7 +50,7 @@ final class Compare
      *
      * @throws NoValues|InvalidInput
      */
-    public static function paired(array $a, array $b, float $confidence = 0.95): Comparison
+    public static function paired(array $a, array $b, float $confidence): Comparison
     {
         if (count($a) !== count($b)) {
             throw InvalidInput::because(sprintf('Pairs need as many values on both sides; there are %d and %d.', count($a), count($b)), 'b');

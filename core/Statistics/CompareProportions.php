@@ -20,7 +20,7 @@ final readonly class CompareProportions
     ) {
     }
 
-    public static function of(Proportion $a, Proportion $b, float $confidence = 0.95): self
+    public static function of(Proportion $a, Proportion $b, float $confidence): self
     {
         $x = $a->score($confidence);
         $y = $b->score($confidence);

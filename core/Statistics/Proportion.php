@@ -30,7 +30,7 @@ final readonly class Proportion
     }
 
     /** Two-sided interval; 0 and 1 exactly where none or all held. */
-    public function interval(float $confidence = 0.95): Interval
+    public function interval(float $confidence): Interval
     {
         $half = (1 - $confidence) / 2;
 
@@ -38,7 +38,7 @@ final readonly class Proportion
     }
 
     /** Wilson's score interval (1927), which Newcombe's interval of a difference is made from. */
-    public function score(float $confidence = 0.95): Interval
+    public function score(float $confidence): Interval
     {
         $z = Distribution\Normal::quantile(0.5 + $confidence / 2);
         $p = $this->held / $this->tried;
@@ -49,7 +49,7 @@ final readonly class Proportion
     }
 
     /** One-sided lower bound. */
-    public function lower(float $confidence = 0.95): float
+    public function lower(float $confidence): float
     {
         return $this->lowerAt(1 - $confidence);
     }

@@ -54,7 +54,7 @@ final readonly class Sample
     }
 
     /** The mean with its t interval. */
-    public function interval(float $confidence = 0.95): Interval
+    public function interval(float $confidence): Interval
     {
         if ($this->sd === null) {
             return new Interval($this->mean, null, null);

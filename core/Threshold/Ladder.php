@@ -31,7 +31,7 @@ final readonly class Ladder
     }
 
     /** @param list<array{level: float, held: int, tried: int}> $rungs */
-    public static function of(array $rungs, float $confidence = 0.95): self
+    public static function of(array $rungs, float $confidence): self
     {
         if ($rungs === []) {
             throw NoValues::given('rungs');

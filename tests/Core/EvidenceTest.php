@@ -30,7 +30,7 @@ final class EvidenceTest extends TestCase
     /** @param list<float> $values */
     private static function mean(array $values, Direction $direction, float $limit, Kind $kind = Kind::Mean): Assessment
     {
-        return Assess::results(Requirement::of($kind, $direction, $limit), array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), $values));
+        return Assess::results(Requirement::of($kind, $direction, $limit, 0.95), array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), $values));
     }
 
     public function testNothingTriedSaysNothing(): void
@@ -90,7 +90,7 @@ final class EvidenceTest extends TestCase
 
     public function testABoundIsNeverAveraged(): void
     {
-        $requirement = Requirement::of(Kind::Every, Direction::AtLeast, 400);
+        $requirement = Requirement::of(Kind::Every, Direction::AtLeast, 400, 0.95);
         $results = [...array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), [440.0, 450.0, 460.0]), Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 410.0)];
         $a = Assess::results($requirement, $results);
         self::assertEqualsWithDelta(450.0, (float) $a->estimate, 1e-12);
@@ -105,25 +105,25 @@ final class EvidenceTest extends TestCase
     public function testHeldOfTriedIsNotCertainty(): void
     {
         $held = static fn (int $n): array => array_fill(0, $n, Result::of(ResultKind::Held));
-        $rate = Requirement::of(Kind::Rate, Direction::AtLeast, 0.8);
+        $rate = Requirement::of(Kind::Rate, Direction::AtLeast, 0.8, 0.95);
         self::assertSame(State::Leaning, Assess::results($rate, $held(9))->state);
         self::assertSame(5, Assess::results($rate, $held(9))->runsNeeded, '0.8^14 is the first power under 5 %.');
         self::assertSame(State::Shown, Assess::results($rate, $held(14))->state);
         self::assertEqualsWithDelta(0.05 ** (1 / 9), (float) Assess::results($rate, $held(9))->bound, 1e-12);
-        $most = Assess::results(Requirement::of(Kind::Rate, Direction::AtMost, 0.3), [...array_fill(0, 20, Result::of(ResultKind::Failed)), Result::of(ResultKind::Held)]);
+        $most = Assess::results(Requirement::of(Kind::Rate, Direction::AtMost, 0.3, 0.95), [...array_fill(0, 20, Result::of(ResultKind::Failed)), Result::of(ResultKind::Held)]);
         self::assertSame(State::Shown, $most->state);
     }
 
     public function testLostInHandlingCountsAsMadeButSaysNothing(): void
     {
-        $a = Assess::results(Requirement::of(Kind::Rate, Direction::AtLeast, 0.8), [Result::of(ResultKind::Held), Result::of(ResultKind::Lost)]);
+        $a = Assess::results(Requirement::of(Kind::Rate, Direction::AtLeast, 0.8, 0.95), [Result::of(ResultKind::Held), Result::of(ResultKind::Lost)]);
         self::assertSame(1, $a->n);
         self::assertSame(1, $a->lost);
     }
 
     public function testConditionsThatWereNotCovered(): void
     {
-        $requirement = Requirement::of(Kind::Mean, Direction::AtMost, 45, conditions: ['soil=dry', 'soil=moist']);
+        $requirement = Requirement::of(Kind::Mean, Direction::AtMost, 45, 0.95, conditions: ['soil=dry', 'soil=moist']);
         $a = Assess::results($requirement, array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v, ['soil' => 'Dry']), [40.0, 40.5, 41.0, 40.2]));
         self::assertSame(['soil=moist'], $a->missingConditions);
         self::assertSame(Texture::Dense, Texture::of($a), 'Shown, but not everywhere.');
@@ -141,7 +141,7 @@ final class EvidenceTest extends TestCase
     public function testAChangeIsClosedByAVerdict(): void
     {
         $before = [10.0, 10.4, 9.8, 10.2];
-        $seen = static fn (float ...$after): \Lustrum\Core\Statistics\Comparison => Compare::independent($before, array_values($after));
+        $seen = static fn (float ...$after): \Lustrum\Core\Statistics\Comparison => Compare::independent($before, array_values($after), 0.95);
         self::assertSame(ChangeVerdict::Fixed, JudgeChange::seen(-2, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::Partly, JudgeChange::seen(-4, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::NoEffect, JudgeChange::seen(-2, $seen(10.1, 9.9, 10.3, 10.0)));

@@ -387,7 +387,7 @@ function wrenDecisions(Story $s): void
         $line('Second wheel', 'shape', 'drop', 'Wren has to fit between beds. Would come back for a tractor version.', 44, 10), $line('Rubber lip', 'shape', 'drop', 'Wears through in two days. Would come back with a lip that lasts a season.', 9, 2),
     ], ['Doubles: one build cannot tell “Acetal plate” and “Brush gap 0.8 mm” apart.']);
     $decide('dec-F', 'E', 'F', '2026-09-28', 'Make it quick to change and cheap to build.', '118.00', 31.5, [
-        $line('Cells 0.25 mm deeper', 'shape', 'in', 'Misses with large seed.', 21, 5, 'misses −1.5 to −0.5 %'), $line('Quick-change lid', 'shape', 'in', '147 s in gloves.', 33, 9, 'seed change time −45 to −20 s'),
+        $line('Cells 0.25 mm deeper', 'shape', 'in', 'Misses with large seed.', 21, 5, 'misses −1.5 to −0.5 points'), $line('Quick-change lid', 'shape', 'in', '147 s in gloves.', 33, 9, 'seed change time −45 to −20 s'),
         $line('Riveted gusset in place of the weld', 'process', 'in', 'Saves 3 EUR and the welder.', 14, 6), $line('Lighter wheel hub', 'shape', 'in', 'Asked for by all six growers.', 26, 7, 'push force −3 to −1 N', 'Grower panel'),
         $line('Thicker hopper seam', 'strength', 'in', 'Drops from 1 m must be safe.', 24, 4.5), $line('Bigger battery', 'electrical', 'wait', 'Waits for the battery runs in cold weather.', 31, 2),
     ], []);

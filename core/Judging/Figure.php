@@ -24,9 +24,4 @@ final readonly class Figure
     {
         return new self($interval->estimate, $interval->low, $interval->high, $unit, $decimals, $n);
     }
-
-    public function hasInterval(): bool
-    {
-        return $this->low !== null && $this->high !== null;
-    }
 }

@@ -64,6 +64,15 @@ final readonly class FailureFacts
         return $out;
     }
 
+    /** @return array<string, int> failures for which nobody has suspected a cause yet, by build */
+    public function withoutCause(string $device): array
+    {
+        return array_map(Row::whole(...), $this->db->fetchAllKeyValue(
+            'SELECT f.revision_id, count(*) FROM failure f WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL
+             AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL) GROUP BY 1', [$device],
+        ));
+    }
+
     /** @return array{modes: list<string>, places: list<string>} words known on a device, for choosing from */
     public function known(string $device): array
     {

@@ -198,11 +198,6 @@ abstract class Record
         return $this->withdrawnBecause;
     }
 
-    public function isWithdrawn(): bool
-    {
-        return $this->withdrawnBecause !== null;
-    }
-
     /** Has it been written before? False while a new one is being put together. */
     protected function isWritten(): bool
     {

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\CurrentUser;
 use Lustrum\Action\Run\Configurations;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Revision\Correction;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\ParameterInput;
@@ -15,7 +16,6 @@ use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\PartInput;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionInput;
-use Lustrum\Domain\Trial\Run;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -104,22 +104,26 @@ final readonly class Correcting implements Writing
      */
     private function apply(Revision $build, Record $record, string $was): int
     {
-        $count = 0;
-        foreach ($this->em->createQuery('SELECT r FROM '.Run::class.' r JOIN r.trial t WHERE t.revision = :build')->setParameter('build', $build->id(), 'uuid')->toIterable() as $run) {
-            if (!$run instanceof Run) {
-                continue;
-            }
-            $row = $run->configuration()->toRow();
+        $db = $this->em->getConnection();
+        $id = $build->id()->toRfc4122();
+        // Runs share what they were made with: a few rows stand for thousands of them.
+        foreach ($db->fetchAllKeyValue(
+            'SELECT c.hash, c.content FROM configuration c
+             WHERE c.hash IN (SELECT r.configuration FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ?)', [$id],
+        ) as $hash => $content) {
+            $row = Row::json($content);
             $changed = Configuration::fromRow(match (true) {
-                $record instanceof Parameter => ['parameters' => self::with($row['parameters'], $was, get_object_vars($record->asFact()))] + $row,
-                $record instanceof Part => ['parts' => self::with($row['parts'], $was, get_object_vars($record->asFact()))] + $row,
+                $record instanceof Parameter => ['parameters' => self::with($row['parameters'] ?? [], $was, get_object_vars($record->asFact()))] + $row,
+                $record instanceof Part => ['parts' => self::with($row['parts'] ?? [], $was, get_object_vars($record->asFact()))] + $row,
                 default => ['firmware' => $build->firmware()] + $row,
             });
-            $run->corrected($this->configurations->stored($changed, $run->belongsTo()));
-            ++$count;
+            $db->executeStatement(
+                'UPDATE run SET configuration = ? WHERE configuration = ? AND trial_id IN (SELECT id FROM trial WHERE revision_id = ?)',
+                [$this->configurations->keep($changed, $build->belongsTo()), $hash, $id],
+            );
         }
 
-        return $count;
+        return Row::whole($db->fetchOne('SELECT count(*) FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ?', [$id]));
     }
 
     /**

@@ -17,6 +17,7 @@ use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\StoredConfiguration;
 use Lustrum\Record\AfterWrite;
 use Lustrum\Record\History;
 use Lustrum\Record\Inputs;
@@ -50,6 +51,9 @@ final class Importer
     /** @var array<string, mixed> configurations of the file by hash */
     private array $configurations = [];
 
+    /** @var array<string, StoredConfiguration> by trial, article and content */
+    private array $frozen = [];
+
     public function __construct(
         private readonly EntityManagerInterface $em,
         private readonly Records $records,
@@ -82,7 +86,7 @@ final class Importer
         } catch (UniqueConstraintViolationException $e) {
             throw Invalid::at(self::place($e), 'Something in this list is there twice under one name, which nothing can tell apart.');
         } finally {
-            $this->ids = $this->configurations = [];
+            $this->ids = $this->configurations = $this->frozen = [];
         }
     }
 
@@ -189,14 +193,24 @@ final class Importer
 
             return;
         }
-        $frozen = Frozen::read($configuration, $run, $this->metric(...), $this->runs->present(...));
         $number = Row::whole($row['number'] ?? 0);
         if ($number < 1 || $number > Limit::WHOLE) {
             throw Invalid::at('number', 'A run has a number from 1 on.');
         }
         // Files of version 1 keep the past of the article in the configuration.
         $past = static fn (string $key): int => Row::whole($row[$key] ?? (is_array($configuration) ? $configuration[$key] ?? 0 : 0));
-        $run->freeze($this->stored->stored($frozen, $run->belongsTo()), $number, max(0, $past('earlierRuns')), max(0, $past('earlierFailures')));
+        $run->freeze($this->frozen($configuration, $run), $number, max(0, $past('earlierRuns')), max(0, $past('earlierFailures')));
+    }
+
+    /** Runs of one trial and article share what they were made with: it is read and stored once. */
+    private function frozen(mixed $configuration, Run $run): StoredConfiguration
+    {
+        $own = is_array($configuration) ? array_diff_key($configuration, ['earlierRuns' => true, 'earlierFailures' => true]) : $configuration;
+        $key = $run->trial()->id()->toRfc4122().$run->article()?->id()->toRfc4122().hash('xxh128', serialize($own));
+
+        return $this->frozen[$key] ??= $this->stored->stored(
+            Frozen::read($configuration, $run, $this->metric(...), $this->runs->present(...)), $run->belongsTo(),
+        );
     }
 
     /** The identifier here of a metric that a configuration names, by identifier or, in older files, by name. */

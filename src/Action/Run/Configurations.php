@@ -19,6 +19,14 @@ final readonly class Configurations
 
     public function stored(Configuration $content, Uuid $device): StoredConfiguration
     {
+        $hash = $this->keep($content, $device);
+
+        return $this->em->getReference(StoredConfiguration::class, $hash) ?? throw new \LogicException('It was just stored.');
+    }
+
+    /** @return string the hash that it lies under */
+    public function keep(Configuration $content, Uuid $device): string
+    {
         // As it will be read back, so that the same content has the same hash on either way.
         $content = Configuration::fromRow($content->toRow());
         $hash = $content->hash();
@@ -27,6 +35,6 @@ final readonly class Configurations
             [$hash, json_encode($content, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION | \JSON_UNESCAPED_UNICODE), $device->toRfc4122()],
         );
 
-        return $this->em->getReference(StoredConfiguration::class, $hash) ?? throw new \LogicException('It was just stored.');
+        return $hash;
     }
 }

@@ -169,12 +169,6 @@ class Run extends Record
         $this->outcomeReason = trim($reason);
     }
 
-    /** The build was always so: what it was made with is told anew. */
-    public function corrected(StoredConfiguration $configuration): void
-    {
-        $this->configuration = $configuration;
-    }
-
     public function trial(): Trial
     {
         return $this->trial;

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Find;
 
-use Doctrine\DBAL\Connection;
 use Lustrum\Core\Failure\FailureStatus;
 use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Mode;
-use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\FailureWords;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Finding\Observation;
@@ -36,7 +34,6 @@ final readonly class FindSheets
         private FailureFacts $failures,
         private FailureRows $rows,
         private Pages $pages,
-        private Connection $db,
     ) {
     }
 
@@ -53,7 +50,7 @@ final readonly class FindSheets
         [$seen, $nextSeen, $allSeen] = $this->pages->ofBuild(Observation::class, 'observation', $build->id, $first);
 
         return new FindSheet(
-            FailureWords::sentence($build->letter, $modes, $lineage, self::byMode($modes, $build), $this->cameBack($build, $failures), $this->withoutCause($build)),
+            FailureWords::sentence($build->letter, $modes, $lineage, self::byMode($modes, $build), $this->cameBack($build, $failures), $this->failures->withoutCause($book->device->id)[$build->id] ?? 0),
             $revision->view(),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $photos), $nextPhotos, $allPhotos,
             $this->rows->of($shown, $failures), $next, $total,
@@ -117,14 +114,6 @@ final readonly class FindSheets
         }
 
         return null;
-    }
-
-    private function withoutCause(Build $build): int
-    {
-        return Row::whole($this->db->fetchOne(
-            'SELECT count(*) FROM failure f WHERE f.revision_id = ? AND f.withdrawn_because IS NULL
-             AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL)', [$build->id],
-        ));
     }
 
     private static function mode(Mode $mode, Lineage $lineage): ModeRow

@@ -17,6 +17,7 @@ use Lustrum\Domain\Revision\RevisionState;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\FailureFacts;
 use Lustrum\Record\Records;
 
 /** Works out the spine and what waits where. */
@@ -26,17 +27,15 @@ final readonly class Frames
         Texture::Solid, Texture::Dotted, Texture::Dense, Texture::Sparse, Texture::DottedBroken, Texture::DenseBroken, Texture::Broken, Texture::Outline,
     ];
 
-    private const WAITS = [
-        'try' => 'SELECT t.revision_id, count(*) FROM run r JOIN trial t ON t.id = r.trial_id
-                  WHERE r.belongs_to = ? AND r.outcome IS NULL AND r.withdrawn_because IS NULL GROUP BY 1',
-        'find' => 'SELECT f.revision_id, count(*) FROM failure f WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL
-                   AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL) GROUP BY 1',
-        'next' => "SELECT c.revision_id, count(*) FROM candidate c JOIN revision v ON v.id = c.revision_id
-                   WHERE c.belongs_to = ? AND c.decision_id IS NULL AND c.choice = 'open' AND c.withdrawn_because IS NULL AND v.state <> 'abandoned' GROUP BY 1",
-    ];
+    private const UNFINISHED = 'SELECT t.revision_id, count(*) FROM run r JOIN trial t ON t.id = r.trial_id
+        WHERE r.belongs_to = ? AND r.outcome IS NULL AND r.withdrawn_because IS NULL GROUP BY 1';
+
+    private const UNDECIDED = "SELECT c.revision_id, count(*) FROM candidate c JOIN revision v ON v.id = c.revision_id
+        WHERE c.belongs_to = ? AND c.decision_id IS NULL AND c.choice = 'open' AND c.withdrawn_because IS NULL AND v.state <> 'abandoned' GROUP BY 1";
 
     public function __construct(
         private Books $books,
+        private FailureFacts $failures,
         private Connection $db,
         private Records $records,
     ) {
@@ -76,9 +75,14 @@ final readonly class Frames
     /** @return array<string, list<StationMark>> by build */
     private function waits(Device $device): array
     {
+        $id = $device->id()->toRfc4122();
         $waits = [];
-        foreach (self::WAITS as $station => $sql) {
-            foreach ($this->db->fetchAllKeyValue($sql, [$device->id()->toRfc4122()]) as $build => $count) {
+        foreach ([
+            'try' => $this->db->fetchAllKeyValue(self::UNFINISHED, [$id]),
+            'find' => $this->failures->withoutCause($id),
+            'next' => $this->db->fetchAllKeyValue(self::UNDECIDED, [$id]),
+        ] as $station => $counts) {
+            foreach ($counts as $build => $count) {
                 $waits[$build][] = new StationMark($station, FrameWords::waits($station, Row::whole($count)));
             }
         }

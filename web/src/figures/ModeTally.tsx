@@ -39,7 +39,7 @@ export function ModeTally({ rows, device, current }: { rows: Schemas['ModeRow'][
                       <span className="sr-only">{c.failures}</span>
                     </span>
                   ) : c.tried > 0 ? (
-                    <span className="text-xs text-soft">0 of {c.tried}</span>
+                    <span className="text-xs whitespace-nowrap text-soft">0 of {c.tried}</span>
                   ) : (
                     <span className="text-xs text-soft">·</span>
                   )}

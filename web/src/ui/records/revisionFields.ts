@@ -4,7 +4,7 @@ import type { Field } from '../fields';
 export const CORRECTION: Field = {
   name: 'correction',
   label: 'It was always so: why?',
-  hint: 'Only where it was written down wrongly. Its runs then take it over, and the reason stays beside them. Empty: it is a change from now on.',
+  hint: 'Only where it was forgotten or written down wrongly. Its runs then take it over, and the reason stays beside them. Empty: it is a change from now on.',
 };
 
 /** What is asked of a build as such. */

@@ -1,9 +1,33 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+/** Scripts and styles are packed once, as small as they get, and handed out as they lie. */
+function packed(): Plugin {
+  return {
+    name: 'packed',
+    apply: 'build',
+    writeBundle({ dir = '' }) {
+      const folder = join(dir, 'assets');
+      for (const name of readdirSync(folder).filter((file) => /\.(js|css)$/.test(file))) {
+        const file = join(folder, name);
+        const content = readFileSync(file);
+        writeFileSync(`${file}.gz`, gzipSync(content, { level: 9 }));
+        writeFileSync(
+          `${file}.br`,
+          brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY } }),
+        );
+      }
+    },
+  };
+}
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), packed()],
   build: { outDir: '../public/app', emptyOutDir: true, assetsInlineLimit: 0, manifest: true },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
 });

@@ -88,7 +88,8 @@ final readonly class Input
     {
         $out = [];
         foreach ($this->list($name) as $i => $value) {
-            $out[] = self::float($value, $this->at($name).'/'.$i);
+            // Long lists come by here: where a value stands is put together only for one that is wrong.
+            $out[] = is_float($value) && abs($value) <= self::LARGEST ? $value : self::float($value, $this->at($name).'/'.$i);
         }
 
         return $out;
@@ -105,7 +106,7 @@ final readonly class Input
     {
         $out = [];
         foreach ($this->list($name) as $i => $value) {
-            $out[] = $value === null ? null : self::float($value, $this->at($name).'/'.$i);
+            $out[] = $value === null || (is_float($value) && abs($value) <= self::LARGEST) ? $value : self::float($value, $this->at($name).'/'.$i);
         }
 
         return $out;

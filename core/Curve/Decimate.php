@@ -43,24 +43,32 @@ final readonly class Decimate
         for ($b = 0; $b < $buckets; ++$b) {
             $from = intdiv($b * $n, $buckets);
             $to = intdiv(($b + 1) * $n, $buckets);
-            $low = $high = $gap = null;
-            for ($i = $from; $i < $to; ++$i) {
-                if ($y[$i] === null) {
-                    $gap ??= $i;
-                    continue;
-                }
-                $low = $low === null || $y[$i] < $y[$low] ? $i : $low;
-                $high = $high === null || $y[$i] > $y[$high] ? $i : $high;
-            }
-            foreach ([$low, $high, $gap] as $i) {
-                if ($i !== null) {
-                    $kept[$i] = true;
-                }
+            foreach (self::bucket(array_slice($y, $from, $to - $from)) as $i) {
+                $kept[$from + $i] = true;
             }
         }
         ksort($kept);
         $at = array_keys($kept);
 
         return new self(array_map(static fn (int $i): float => $t[$i], $at), array_map(static fn (int $i): ?float => $y[$i], $at));
+    }
+
+    /**
+     * Where the first least and the first greatest of some values stand, and the first gap.
+     *
+     * @param list<float|null> $values
+     *
+     * @return list<int>
+     */
+    private static function bucket(array $values): array
+    {
+        $there = $values;
+        $gap = array_search(null, $values, true);
+        if ($gap !== false) {
+            $there = array_filter($values, static fn (?float $v): bool => $v !== null);
+        }
+        $at = $there === [] ? [] : [array_search(min($there), $there, true), array_search(max($there), $there, true)];
+
+        return array_values(array_filter([...$at, $gap], is_int(...)));
     }
 }

@@ -17,6 +17,15 @@ use Lustrum\Core\Statistics\LeastSquares;
  */
 final readonly class Exponential
 {
+    /** Steps of the search over seven decades of k. */
+    private const GRID = 120;
+
+    /** So many samples, evenly chosen, tell where to look. */
+    private const FEW = 400;
+
+    /** A decay of this size cannot be seen beside the rounding of what it is added to. */
+    private const NOTHING = 1e-12;
+
     private function __construct(
         public float $k,
         public float $ambient,
@@ -39,30 +48,20 @@ final readonly class Exponential
         if ($most - $least <= 1e-12 * max(abs($most), 1e-300)) {
             throw NotEstimable::because('curve.flat', 'The curve does not move, so it has no rate.', 'y');
         }
-        $cost = static fn (float $u): float => self::linear($samples, exp($u), $ambient)->residualSquares;
         // From a curve that is almost straight over the whole time to one that is over within a hundredth of it.
-        $best = null;
-        $grid = [];
-        for ($i = 0; $i <= 120; ++$i) {
-            $u = log(1e-4 / $span) + $i / 120 * log(1e7);
-            $grid[] = [$u, $cost($u)];
-            if ($best === null || $grid[$i][1] < $grid[$best][1]) {
-                $best = $i;
-            }
-        }
+        $at = static fn (int $i): float => log(1e-4 / $span) + $i / self::GRID * log(1e7);
+        $best = self::lowest($samples, $ambient, $at);
         if ($best === 0) {
             throw NotEstimable::because('curve.straight', 'The curve is a straight line over this time, so its rate cannot be told. Watch it for longer.', 't');
         }
-        if ($best === 120) {
+        if ($best === self::GRID || self::isOver($samples, exp($at($best)))) {
             throw NotEstimable::because('curve.tooFast', 'The curve is over before the second value. Read it more often.', 't');
         }
-        $u = self::minimum($samples, $ambient, $grid[$best - 1][0], $grid[$best + 1][0]);
+        $u = self::minimum($samples, $ambient, $at($best - 1), $at($best + 1));
         $k = exp($u);
-        $fit = self::linear($samples, $k, $ambient);
-        $level = $ambient ?? $fit->coefficients[1];
-        $rise = $fit->coefficients[0];
+        [$rise, $level, $squares] = self::linear($samples, $k, $ambient);
 
-        return new self($k, $level, $level + $rise, sqrt($fit->residualSquares / $n), self::se($samples, $k, $rise, $ambient === null, $fit->residualSquares));
+        return new self($k, $level, $level + $rise, sqrt($squares / $n), self::se($samples, $k, $rise, $ambient === null, $squares));
     }
 
     /** Time from one value to another at a known rate. */
@@ -79,14 +78,78 @@ final readonly class Exponential
         return -log($share) / $k;
     }
 
-    private static function linear(Samples $samples, float $k, ?float $ambient): LeastSquares
+    /** Has everything happened before the second value? */
+    private static function isOver(Samples $samples, float $k): bool
+    {
+        foreach ($samples->t as $t) {
+            if ($t > $samples->t[0]) {
+                return exp(-$k * ($t - $samples->t[0])) < self::NOTHING;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The place in the grid where the cost is least. Of many samples an even choice finds it; the whole says whether the
+     * choice was right, and is gone through where it was not.
+     *
+     * @param callable(int): float $at logarithm of k at a place
+     */
+    private static function lowest(Samples $samples, ?float $ambient, callable $at): int
+    {
+        $cost = static fn (int $i): float => self::linear($samples, exp($at($i)), $ambient)[2];
+        $few = $samples->thinned(self::FEW);
+        if ($few !== $samples) {
+            $best = self::least(array_map(static fn (int $i): float => self::linear($few, exp($at($i)), $ambient)[2], range(0, self::GRID)));
+            if ($best > 0 && $best < self::GRID && $cost($best) < min($cost($best - 1), $cost($best + 1))) {
+                return $best;
+            }
+        }
+
+        return self::least(array_map($cost, range(0, self::GRID)));
+    }
+
+    /** @param list<float> $costs */
+    private static function least(array $costs): int
+    {
+        $best = 0;
+        foreach ($costs as $i => $cost) {
+            $best = $cost < $costs[$best] ? $i : $best;
+        }
+
+        return $best;
+    }
+
+    /**
+     * What is linear once k is known, from values about their means, so that nothing is lost between large numbers.
+     *
+     * @return array{float, float, float} rise, ambient, and squares that are left
+     */
+    private static function linear(Samples $samples, float $k, ?float $ambient): array
     {
         $t0 = $samples->t[0];
-        $decay = array_map(static fn (float $t): float => exp(-$k * ($t - $t0)), $samples->t);
-        $ones = array_fill(0, count($decay), 1.0);
-        $fit = $ambient === null ? LeastSquares::fit([$decay, $ones], $samples->y) : LeastSquares::fit([$decay], array_map(static fn (float $y): float => $y - $ambient, $samples->y));
+        $n = count($samples->t);
+        $decay = [];
+        foreach ($samples->t as $t) {
+            $decay[] = exp(-$k * ($t - $t0));
+        }
+        $meanDecay = $ambient === null ? array_sum($decay) / $n : 0.0;
+        $meanY = $ambient ?? array_sum($samples->y) / $n;
+        $both = $own = 0.0;
+        foreach ($decay as $i => $d) {
+            $d -= $meanDecay;
+            $both += $d * ($samples->y[$i] - $meanY);
+            $own += $d * $d;
+        }
+        $rise = $own > 0 ? $both / $own : 0.0;
+        $level = $ambient ?? $meanY - $rise * $meanDecay;
+        $squares = 0.0;
+        foreach ($decay as $i => $d) {
+            $squares += ($samples->y[$i] - $level - $rise * $d) ** 2;
+        }
 
-        return $fit;
+        return [$rise, $level, $squares];
     }
 
     private static function minimum(Samples $samples, ?float $ambient, float $low, float $high): float
@@ -94,12 +157,13 @@ final readonly class Exponential
         // The slope of the cost in ln k, by the envelope theorem: only the decay itself moves.
         $slope = static function (float $u) use ($samples, $ambient): float {
             $k = exp($u);
-            $fit = self::linear($samples, $k, $ambient);
+            [$rise, $level] = self::linear($samples, $k, $ambient);
+            $t0 = $samples->t[0];
             $sum = 0.0;
             foreach ($samples->t as $i => $t) {
-                $tau = $t - $samples->t[0];
-                $model = ($ambient ?? $fit->coefficients[1]) + $fit->coefficients[0] * exp(-$k * $tau);
-                $sum += ($samples->y[$i] - $model) * $fit->coefficients[0] * $k * $tau * exp(-$k * $tau);
+                $tau = $t - $t0;
+                $decay = exp(-$k * $tau);
+                $sum += ($samples->y[$i] - $level - $rise * $decay) * $rise * $k * $tau * $decay;
             }
 
             return $sum;

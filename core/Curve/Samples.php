@@ -46,4 +46,16 @@ final readonly class Samples
     {
         return [min($this->y), max($this->y)];
     }
+
+    /** So many of them at even steps, the first and the last among them; itself where there are no more. */
+    public function thinned(int $most): self
+    {
+        $n = count($this->t);
+        if ($n <= $most) {
+            return $this;
+        }
+        $at = array_map(static fn (int $i): int => intdiv($i * ($n - 1), $most - 1), range(0, $most - 1));
+
+        return new self(array_map(fn (int $i): float => $this->t[$i], $at), array_map(fn (int $i): float => $this->y[$i], $at));
+    }
 }

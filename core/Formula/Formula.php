@@ -28,6 +28,9 @@ final class Formula
 
     private static ?ExpressionLanguage $language = null;
 
+    /** @var array<string, true> units of variables that fit together: that does not depend on values */
+    private array $fitting = [];
+
     private function __construct(
         public readonly string $expression,
         private readonly Node $tree,
@@ -116,7 +119,7 @@ final class Formula
      */
     public function evaluate(array $variables, ?string $unit = null): Result
     {
-        (new Walk($variables, true))->term($this->tree);
+        $this->mustFit($variables);
         $term = (new Walk($variables, false))->term($this->tree);
         $variance = 0.0;
         foreach ($term->slopes as $name => $slope) {
@@ -131,5 +134,22 @@ final class Formula
         }
 
         return new Result($target->fromSi($term->value), $target->symbol, sqrt($variance) / $target->factor);
+    }
+
+    /**
+     * @param array<string, Variable> $variables
+     *
+     * @throws InvalidFormula
+     */
+    private function mustFit(array $variables): void
+    {
+        $units = '';
+        foreach ($variables as $name => $variable) {
+            $units .= $name.($variable->series ? '[] ' : ' ').$variable->unit->symbol."\n";
+        }
+        if (!isset($this->fitting[$units])) {
+            (new Walk($variables, true))->term($this->tree);
+            $this->fitting = [$units => true] + array_slice($this->fitting, 0, self::MOST_KEPT);
+        }
     }
 }

@@ -30,6 +30,14 @@ final readonly class Variable
         return new self([$parsed->toSi($value)], $parsed, ($u ?? ($resolution ?? 0.0) / sqrt(12)) * $parsed->factor, false);
     }
 
+    /** A value that stands in the SI already; its resolution is in its unit. */
+    public static function si(float $value, string $unit, float $resolution = 0.0): self
+    {
+        $parsed = Units::parse($unit);
+
+        return new self([$value], $parsed, $resolution / sqrt(12) * $parsed->factor, false);
+    }
+
     /** @param non-empty-list<float> $values */
     public static function series(array $values, string $unit, float $u = 0.0): self
     {

@@ -29,7 +29,18 @@ final class Differences
      */
     public static function touching(Configuration $was, Build $is, array $dependsOn): array
     {
-        return array_values(array_filter(self::of($was, $is), static fn (Difference $d): bool => $d->touches($dependsOn)));
+        return self::that(self::of($was, $is), $dependsOn);
+    }
+
+    /**
+     * @param list<Difference> $differences
+     * @param list<string>     $dependsOn   what something depends on; empty: on everything
+     *
+     * @return list<Difference> those that matter to it
+     */
+    public static function that(array $differences, array $dependsOn): array
+    {
+        return array_values(array_filter($differences, static fn (Difference $d): bool => $d->touches($dependsOn)));
     }
 
     /**

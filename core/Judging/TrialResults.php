@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\Proportion;
@@ -52,5 +53,26 @@ final readonly class TrialResults
         $told = $held + $failed > 0 && ($failed > 0 || $answers);
 
         return new self($metrics, $held, $failed, $told ? Proportion::of($failed, $held + $failed)->interval($confidence) : null);
+    }
+
+    /**
+     * What each channel came to, where there are two values or more.
+     *
+     * @param list<Channel> $channels
+     * @param list<RunFact> $runs
+     *
+     * @return array<string, Figure> by metric
+     */
+    public static function soFar(array $channels, array $runs, float $confidence): array
+    {
+        $out = [];
+        foreach ($channels as $channel) {
+            $m = Measured::of($channel->metric, $runs, $channel->unit);
+            if (count($m->values) > 1) {
+                $out[$channel->metric] = Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values));
+            }
+        }
+
+        return $out;
     }
 }

@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace Lustrum\Core\Panel;
 
 use Lustrum\Core\NotEstimable;
-use Lustrum\Core\Statistics\LeastSquares;
+use Lustrum\Core\Statistics\Cholesky;
 use Lustrum\Core\Statistics\NoValues;
 
 /**
- * Which of two do people prefer? Bradley and Terry (1952), fitted by Hunter's MM steps (2004) and finished by Newton
- * (`panel.rank`). A finite answer exists only where everybody can be beaten: the graph of wins must be strongly connected
+ * Which of two do people prefer? Bradley and Terry (1952), fitted to the counts of each pair by Newton's steps from a few
+ * of Hunter's (2004) (`panel.rank`). A finite answer exists only where everybody can be beaten: the graph of wins must be strongly connected
  * (Ford 1957).
  */
 final readonly class PairedComparisons
 {
+    /** Steps that come near from anywhere, and steps that end it. */
+    private const HUNTER = 5;
+    private const NEWTON = 100;
+
+    /** A step of this size changes nothing that is shown. */
+    private const STILL = 1e-12;
+
     /**
      * @param array<string, float>                $strengths   sum 1, in order of first appearance
      * @param array<string, float>                $se          of the logarithm of each strength, against their mean
@@ -41,7 +48,9 @@ final readonly class PairedComparisons
         }
         $names = array_map(strval(...), array_keys($names));
         self::mustBeConnected($names, $wins);
-        $log = self::fit($names, $wins);
+        [$won, $met] = self::counts($names, $wins);
+        $found = self::fit($won, $met);
+        $log = array_combine($names, $found);
         $total = array_sum(array_map(exp(...), $log));
         $strengths = array_map(static fn (float $l): float => exp($l) / $total, $log);
         $preference = [];
@@ -53,74 +62,156 @@ final readonly class PairedComparisons
             }
         }
 
-        return new self($strengths, self::errors($names, $wins, $log), $preference);
+        return new self($strengths, array_combine($names, self::errors($met, $found)), $preference);
     }
 
     /**
      * @param list<string>                     $names
      * @param array<string, array<string, int>> $wins
      *
-     * @return array<string, float> logarithms of the strengths, mean nought
+     * @return array{list<int>, list<list<int>>} how often each won, and how often each pair met
      */
-    private static function fit(array $names, array $wins): array
+    private static function counts(array $names, array $wins): array
     {
-        $p = array_fill_keys($names, 1.0);
-        for ($step = 0; $step < 20_000; ++$step) {
-            $next = [];
-            $moved = 0.0;
-            foreach ($names as $a) {
-                $won = array_sum($wins[$a] ?? []);
-                $weight = 0.0;
-                foreach ($names as $b) {
-                    $met = ($wins[$a][$b] ?? 0) + ($wins[$b][$a] ?? 0);
-                    $weight += $met > 0 && $a !== $b ? $met / ($p[$a] + $p[$b]) : 0.0;
+        $won = array_map(static fn (string $name): int => array_sum($wins[$name] ?? []), $names);
+        $met = array_map(static fn (string $a): array => array_map(
+            static fn (string $b): int => $a === $b ? 0 : ($wins[$a][$b] ?? 0) + ($wins[$b][$a] ?? 0), $names,
+        ), $names);
+
+        return [$won, $met];
+    }
+
+    /**
+     * @param list<int>       $won
+     * @param list<list<int>> $met
+     *
+     * @return list<float> logarithms of the strengths, mean nought
+     */
+    private static function fit(array $won, array $met): array
+    {
+        $log = array_fill(0, count($won), 0.0);
+        for ($step = 0; $step < self::HUNTER; ++$step) {
+            $log = self::hunter($won, $met, $log);
+        }
+        $likely = self::likelihood($won, $met, $log);
+        for ($step = 0; $step < self::NEWTON; ++$step) {
+            $move = self::information($met, $log)->solve(self::slope($won, $met, $log));
+            // The likelihood has one summit; a step too far is halved until it climbs.
+            for ($part = 1.0; $part > 1e-6; $part /= 2) {
+                $next = array_map(static fn (float $l, float $m): float => $l + $part * $m, $log, $move);
+                $reached = self::likelihood($won, $met, $next);
+                if ($reached >= $likely - 1e-9 * abs($likely)) {
+                    break;
                 }
-                $next[$a] = $won / $weight;
             }
-            $mean = array_sum(array_map(log(...), $next)) / count($next);
-            foreach ($next as $a => $value) {
-                $next[$a] = exp(log($value) - $mean);
-                $moved = max($moved, abs(log($next[$a] / $p[$a])));
-            }
-            $p = $next;
-            if ($moved < 1e-13) {
+            [$log, $likely] = [$next, $reached];
+            if (max(0.0, ...array_map(abs(...), $move)) < self::STILL) {
                 break;
             }
         }
 
-        return array_map(log(...), $p);
+        return $log;
     }
 
     /**
-     * From the information, with the mean of the logarithms held at nought.
+     * @param list<int>       $won
+     * @param list<list<int>> $met
+     * @param list<float>     $log
      *
-     * @param list<string>                     $names
-     * @param array<string, array<string, int>> $wins
-     * @param array<string, float>             $log
-     *
-     * @return array<string, float>
+     * @return list<float>
      */
-    private static function errors(array $names, array $wins, array $log): array
+    private static function hunter(array $won, array $met, array $log): array
     {
-        $k = count($names);
-        // Adding 1/k everywhere fills the direction in which the information is blind.
-        $information = array_fill(0, $k, array_fill(0, $k, 1 / $k));
-        foreach ($names as $i => $a) {
-            foreach ($names as $j => $b) {
-                $met = $i === $j ? 0 : ($wins[$a][$b] ?? 0) + ($wins[$b][$a] ?? 0);
-                $chance = 1 / (1 + exp($log[$b] - $log[$a]));
-                $information[$i][$i] += $met * $chance * (1 - $chance);
-                $information[$i][$j] -= $met * $chance * (1 - $chance);
+        $p = array_map(exp(...), $log);
+        $next = [];
+        foreach ($met as $i => $row) {
+            $weight = 0.0;
+            foreach ($row as $j => $n) {
+                $weight += $n === 0 ? 0.0 : $n / ($p[$i] + $p[$j]);
+            }
+            $next[] = log($won[$i] / $weight);
+        }
+        $mean = array_sum($next) / count($next);
+
+        return array_map(static fn (float $l): float => $l - $mean, $next);
+    }
+
+    /**
+     * @param list<int>       $won
+     * @param list<list<int>> $met
+     * @param list<float>     $log
+     */
+    private static function likelihood(array $won, array $met, array $log): float
+    {
+        $sum = 0.0;
+        foreach ($log as $i => $own) {
+            $sum += $won[$i] * $own;
+            for ($j = 0; $j < $i; ++$j) {
+                // log(eᵃ + eᵇ), which may not overflow.
+                $high = max($own, $log[$j]);
+                $sum -= $met[$i][$j] === 0 ? 0.0 : $met[$i][$j] * ($high + log1p(exp(-abs($own - $log[$j]))));
             }
         }
+
+        return $sum;
+    }
+
+    /**
+     * @param list<int>       $won
+     * @param list<list<int>> $met
+     * @param list<float>     $log
+     *
+     * @return list<float>
+     */
+    private static function slope(array $won, array $met, array $log): array
+    {
         $out = [];
-        foreach ($names as $i => $a) {
-            $unit = array_map(static fn (int $j): float => $i === $j ? 1.0 : 0.0, range(0, $k - 1));
-            $column = LeastSquares::fit(array_map(static fn (int $j): array => array_column($information, $j), range(0, $k - 1)), $unit)->coefficients;
-            $out[$a] = sqrt(max(0.0, $column[$i] - 1 / $k));
+        foreach ($met as $i => $row) {
+            $expected = 0.0;
+            foreach ($row as $j => $n) {
+                $expected += $n === 0 ? 0.0 : $n / (1 + exp($log[$j] - $log[$i]));
+            }
+            $out[] = $won[$i] - $expected;
         }
 
         return $out;
+    }
+
+    /**
+     * The information, with the mean of the logarithms held at nought: adding 1/k everywhere fills the direction in which
+     * it is blind.
+     *
+     * @param list<list<int>> $met
+     * @param list<float>     $log
+     */
+    private static function information(array $met, array $log): Cholesky
+    {
+        $k = count($log);
+        $information = array_fill(0, $k, array_fill(0, $k, 1 / $k));
+        foreach ($met as $i => $row) {
+            foreach ($row as $j => $n) {
+                if ($n > 0) {
+                    $chance = 1 / (1 + exp($log[$j] - $log[$i]));
+                    $information[$i][$i] += $n * $chance * (1 - $chance);
+                    $information[$i][$j] -= $n * $chance * (1 - $chance);
+                }
+            }
+        }
+
+        return Cholesky::of(array_map(array_values(...), $information));
+    }
+
+    /**
+     * @param list<list<int>> $met
+     * @param list<float>     $log
+     *
+     * @return list<float>
+     */
+    private static function errors(array $met, array $log): array
+    {
+        $k = count($log);
+
+        return array_map(static fn (float $v): float => sqrt(max(0.0, $v - 1 / $k)), self::information($met, $log)->inverseDiagonal());
     }
 
     /**

@@ -15,37 +15,56 @@ final class Derivation
 {
     /**
      * @param list<Channel>           $channels of the method
-     * @param array<string, Quantity> $readings current values by channel
+     * @param array<string, Variable> $readings current values by channel
      *
      * @return list<DerivedReading>
      */
     public static function of(array $channels, array $readings): array
     {
-        $derived = array_values(array_filter($channels, static fn (Channel $c): bool => $c->isDerived()));
-        if ($derived === []) {
-            return [];
+        $out = [];
+        foreach ($channels as $channel) {
+            if ($channel->isDerived()) {
+                $out[] = self::one($channel, $readings);
+            }
         }
-        $variables = array_map(static fn (Quantity $q): Variable => Variable::of($q->value, $q->unit->symbol, null, $q->resolution), $readings);
+
+        return $out;
+    }
+
+    /**
+     * @param array<string, Quantity> $readings current values by channel
+     *
+     * @return array<string, Variable> as a formula takes them: a reading is as uncertain as its last digit
+     */
+    public static function variables(array $readings): array
+    {
+        return array_map(static fn (Quantity $q): Variable => Variable::of($q->value, $q->unit->symbol, null, $q->resolution), $readings);
+    }
+
+    /**
+     * @param array<string, Quantity> $readings current values by channel
+     *
+     * @return list<string> as 'pull = 12.5 N'
+     */
+    public static function inputs(array $readings): array
+    {
         $inputs = [];
         foreach ($readings as $key => $q) {
             $inputs[] = $key.' = '.Digits::typed($q->value, $q->resolution).' '.$q->unit->symbol;
         }
 
-        return array_map(static fn (Channel $c): DerivedReading => self::one($c, $variables, $inputs), $derived);
+        return $inputs;
     }
 
-    /**
-     * @param array<string, Variable> $variables
-     * @param list<string>            $inputs
-     */
-    private static function one(Channel $channel, array $variables, array $inputs): DerivedReading
+    /** @param array<string, Variable> $variables */
+    private static function one(Channel $channel, array $variables): DerivedReading
     {
         try {
             $result = Formula::read($channel->formula, array_keys($variables))->evaluate($variables, $channel->unit);
         } catch (CoreException $e) {
-            return new DerivedReading($channel, null, null, $inputs, $e->problem === 'variable.unknown', $e->getMessage());
+            return new DerivedReading($channel, null, null, $e->problem === 'variable.unknown', $e->getMessage());
         }
 
-        return new DerivedReading($channel, $result->value, $result->u, $inputs, false, '');
+        return new DerivedReading($channel, $result->value, $result->u, false, '');
     }
 }

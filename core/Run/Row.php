@@ -12,6 +12,21 @@ final class Row
         return is_scalar($value) ? (string) $value : '';
     }
 
+    /**
+     * @param array<mixed> $row
+     *
+     * @return list<string>
+     */
+    public static function cells(array $row): array
+    {
+        $out = [];
+        foreach ($row as $cell) {
+            $out[] = is_scalar($cell) ? (string) $cell : '';
+        }
+
+        return $out;
+    }
+
     public static function textOrNull(mixed $value): ?string
     {
         return is_string($value) && $value !== '' ? $value : null;

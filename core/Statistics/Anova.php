@@ -54,15 +54,17 @@ final readonly class Anova
             }
             $terms[implode(':', $names)] = $names;
         }
-        $columns = array_map(static fn (array $names): array => self::columns($names, $factors, $n), $terms);
-        $full = self::fit(array_keys($terms), $columns, $y);
+        [$cells, $means, $counts, $within] = self::cells($y, $factors);
+        $columns = array_map(static fn (array $names): array => self::columns($names, $cells, count($means)), $terms);
+        $full = self::fit(array_keys($terms), $columns, $means, $counts);
         $rows = [];
         $residualDf = $n - $full->rank;
-        $ms = $residualDf > 0 ? $full->residualSquares / $residualDf : null;
+        $residual = $within + $full->residualSquares;
+        $ms = $residualDf > 0 ? $residual / $residualDf : null;
         foreach ($terms as $name => $names) {
             $others = array_keys(array_filter($terms, static fn (array $other): bool => array_diff($names, $other) !== []));
-            $without = self::fit($others, $columns, $y);
-            $with = self::fit([...$others, $name], $columns, $y);
+            $without = self::fit($others, $columns, $means, $counts);
+            $with = self::fit([...$others, $name], $columns, $means, $counts);
             $df = $with->rank - $without->rank;
             if ($df < count($columns[$name])) {
                 throw NotEstimable::because('term.inestimable', sprintf('%s cannot be told from the other terms: some combinations were never run.', $name), count($names) > 1 ? 'interactions' : 'factors/'.$name);
@@ -72,17 +74,58 @@ final readonly class Anova
             $rows[] = ['name' => $name, 'df' => $df, 'ss' => $ss, 'ms' => $ss / $df, 'f' => $f, 'p' => $f === null ? null : FisherF::upper($f, $df, $residualDf)];
         }
 
-        return new self($rows, ['df' => $residualDf, 'ss' => $full->residualSquares, 'ms' => $ms], self::effects($terms, $factors, $columns, $full, $y));
+        return new self($rows, ['df' => $residualDf, 'ss' => $residual, 'ms' => $ms], self::effects($terms, $factors, $columns, $full));
     }
 
     /**
-     * @param list<string>                           $names
-     * @param array<string, list<list<float>>>       $columns
-     * @param list<float>                            $y
+     * Values at the same levels of all factors are one cell: what is fitted depends on their mean and number alone, and
+     * how far they lie apart is no term's doing.
+     *
+     * @param list<float>                 $y
+     * @param array<string, list<string>> $factors
+     *
+     * @return array{array<string, list<string>>, list<float>, list<int>, float} levels of each cell by factor, means, counts,
+     *                                                                           and the squares within cells
      */
-    private static function fit(array $names, array $columns, array $y): LeastSquares
+    private static function cells(array $y, array $factors): array
     {
-        return LeastSquares::fit([array_fill(0, count($y), 1.0), ...array_merge(...array_map(static fn (string $n): array => $columns[$n], $names))], $y);
+        $values = [];
+        $levels = array_fill_keys(array_keys($factors), []);
+        foreach ($y as $i => $value) {
+            $at = array_map(static fn (array $f): string => $f[$i], $factors);
+            $cell = json_encode(array_values($at), \JSON_THROW_ON_ERROR);
+            if (!isset($values[$cell])) {
+                foreach ($at as $name => $level) {
+                    $levels[$name][] = $level;
+                }
+            }
+            $values[$cell][] = $value;
+        }
+        $means = $counts = [];
+        $within = 0.0;
+        foreach ($values as $cell) {
+            $counts[] = count($cell);
+            $means[] = $mean = array_sum($cell) / count($cell);
+            foreach ($cell as $value) {
+                $within += ($value - $mean) ** 2;
+            }
+        }
+
+        return [$levels, $means, $counts, $within];
+    }
+
+    /**
+     * @param list<string>                     $names
+     * @param array<string, list<list<float>>> $columns one value for each cell
+     * @param list<float>                      $means   of the cells
+     * @param list<int>                        $counts
+     */
+    private static function fit(array $names, array $columns, array $means, array $counts): LeastSquares
+    {
+        $weighted = static fn (array $values): array => array_map(static fn (float $v, int $n): float => $v * sqrt($n), $values, $counts);
+        $used = array_merge([array_fill(0, count($means), 1.0)], ...array_map(static fn (string $n): array => $columns[$n], $names));
+
+        return LeastSquares::fit(array_map($weighted, $used), $weighted($means));
     }
 
     /**
@@ -132,11 +175,10 @@ final readonly class Anova
      * @param array<string, list<string>>      $terms
      * @param array<string, list<string>>      $factors
      * @param array<string, list<list<float>>> $columns
-     * @param list<float>                      $y
      *
      * @return array<string, list<array{level: string, mean: float, n: int}>>
      */
-    private static function effects(array $terms, array $factors, array $columns, LeastSquares $full, array $y): array
+    private static function effects(array $terms, array $factors, array $columns, LeastSquares $full): array
     {
         $effects = [];
         $at = 1;

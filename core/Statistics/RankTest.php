@@ -33,23 +33,41 @@ final readonly class RankTest
      */
     public static function of(array $a, array $b): self
     {
-        $na = Sample::of($a, 'a')->n;
-        $nb = Sample::of($b, 'b')->n;
-        $u = 0.0;
-        $shifts = [];
-        foreach ($a as $x) {
-            foreach ($b as $y) {
-                $u += $x > $y ? 1.0 : ($x === $y ? 0.5 : 0.0);
-                $shifts[] = $y - $x;
-            }
-        }
+        [$first, $second] = [Sample::of($a, 'a'), Sample::of($b, 'b')];
+        [$na, $nb] = [$first->n, $second->n];
+        $u = self::above($a, $b);
         $ties = 0.0;
         foreach (array_count_values(array_map(strval(...), [...$a, ...$b])) as $count) {
             $ties += $count ** 3 - $count;
         }
         $exact = $ties === 0.0 && $na * $nb <= self::EXACT;
 
-        return new self($u, $exact ? self::exact((int) min($u, $na * $nb - $u), $na, $nb) : self::normal($u, $na, $nb, $ties), Sample::median($shifts), $exact);
+        return new self($u, $exact ? self::exact((int) min($u, $na * $nb - $u), $na, $nb) : self::normal($u, $na, $nb, $ties), Shift::median($first->values, $second->values), $exact);
+    }
+
+    /**
+     * Pairs in which a lies above b, ties half: both in their order, gone through once.
+     *
+     * @param list<float> $a
+     * @param list<float> $b
+     */
+    private static function above(array $a, array $b): float
+    {
+        sort($a);
+        sort($b);
+        $u = 0.0;
+        $below = $upTo = 0;
+        foreach ($a as $x) {
+            while ($below < count($b) && $b[$below] < $x) {
+                ++$below;
+            }
+            while ($upTo < count($b) && $b[$upTo] <= $x) {
+                ++$upTo;
+            }
+            $u += $below + ($upTo - $below) / 2;
+        }
+
+        return $u;
     }
 
     private static function exact(int $u, int $na, int $nb): float

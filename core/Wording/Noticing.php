@@ -10,12 +10,10 @@ use Lustrum\Core\Footing\Difference;
 use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Judging\Contexts;
 use Lustrum\Core\Judging\Figure;
-use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\SettingRule;
-use Lustrum\Core\Statistics\Sample;
 
 /** What Lustrum notices about a run that the person at the bench may not know. */
 final readonly class Noticing
@@ -29,25 +27,24 @@ final readonly class Noticing
     /** @param array<string, string> $names of metrics */
     public function __construct(
         private array $names,
-        private float $confidence,
     ) {
     }
 
     /**
      * @param array<string, array<string, int>> $seen  modes of this run's failures => letters of builds => times seen elsewhere
      * @param RunFact|null                      $good  the last run of this kind before it that held
-     * @param list<RunFact>                     $trial finished runs of its trial
+     * @param array<string, Figure>             $soFar what the channels of its trial came to, by metric
      *
      * @return list<string> in sentences
      */
-    public function about(RunFact $run, array $seen, ?RunFact $good, array $trial): array
+    public function about(RunFact $run, array $seen, ?RunFact $good, array $soFar): array
     {
         return array_values(array_filter([
             ...self::recurrences($seen),
             ...self::settings($run),
             ...($run->failed() ? [$this->differences($run, $good)] : []),
             self::past($run),
-            ...$this->soFar($run, $trial),
+            ...$this->soFar($soFar),
             self::missing($run),
         ], static fn (string $s): bool => $s !== ''));
     }
@@ -154,22 +151,17 @@ final readonly class Noticing
     }
 
     /**
-     * @param list<RunFact> $trial
+     * @param array<string, Figure> $soFar by metric
      *
      * @return list<string> the mean so far of this trial's channels
      */
-    private function soFar(RunFact $run, array $trial): array
+    private function soFar(array $soFar): array
     {
         $out = [];
-        foreach ($run->configuration->channels as $channel) {
-            $m = Measured::of($channel->metric, $trial, $channel->unit);
-            $n = count($m->values);
-            if ($n > 1) {
-                $out[] = Messages::say('notice.soFar', [
-                    'metric' => Messages::begin($this->names[$channel->metric] ?? ''), 'n' => $n,
-                    'figure' => Numbers::figure(Figure::of(Sample::of($m->values)->interval($this->confidence), $m->unit, $m->decimals)),
-                ]);
-            }
+        foreach ($soFar as $metric => $figure) {
+            $out[] = Messages::say('notice.soFar', [
+                'metric' => Messages::begin($this->names[$metric] ?? ''), 'n' => $figure->n, 'figure' => Numbers::figure($figure),
+            ]);
         }
 
         return $out;

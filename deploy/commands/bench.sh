@@ -11,14 +11,16 @@ run_bench() {
 	db_drop lustrum_bench
 	db_create lustrum_bench
 	warm_cache
-	step 'Loading the demo ten times over'
+	step 'Making the large workspace'
 	console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	own "$APP_USER" "$STACK_FILES"
-	console lustrum:demo --times=10 --without-pictures
-	PGPASSWORD="$(secret database)" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U lustrum -d lustrum_bench -qc 'VACUUM ANALYZE'
+	load_demo
+	local psql=("$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U lustrum -d lustrum_bench -v ON_ERROR_STOP=1 -qtA)
+	PGPASSWORD="$(secret database)" "${psql[@]}" -f deploy/bench/large.sql | grep -v '^$'
+	PGPASSWORD="$(secret database)" "${psql[@]}" -c 'VACUUM ANALYZE'
 	web_start
 	step 'Measuring'
-	php deploy/bench.php "http://127.0.0.1:$STACK_PORT" "$(cat demo/password)"
+	php deploy/bench/bench.php "http://127.0.0.1:$STACK_PORT" "$(cat demo/password)" "$VAR/bench.json" "$@"
 	web_stop
 	local before after
 	"$ROOT/lustrum" start >/dev/null

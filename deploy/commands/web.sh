@@ -27,7 +27,7 @@ warm_cache() {
 
 fill() { # TEMPLATE TARGET
 	sed -e "s|@ROOT@|$ROOT|g" -e "s|@RUN@|$STACK_RUN|g" -e "s|@PORT@|$STACK_PORT|g" -e "s|@FILES@|$STACK_FILES|g" -e "s|@CACHE@|$STATE/cache-app|g" \
-		-e "s|@DATABASE_URL@|$(db_url "$STACK_DB" | sed 's/&/\\\&/g')|g" -e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" "$1" >"$2"
+		-e "s|@DATABASE_URL@|$(db_url "$STACK_DB" | sed 's/&/\\\&/g')|g" -e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" -e "s|@MEASURE@|$([ "$STACK" = bench ] && echo 1 || echo 0)|g" "$1" >"$2"
 	# Only root may say under whom the workers run.
 	is_root || sed -i -E '/^(user|group|listen\.owner) ?[= ]/d' "$2"
 }

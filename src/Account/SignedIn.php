@@ -56,6 +56,12 @@ class SignedIn
         return $this->lastSeen < $now->modify(sprintf('-%d days', self::IDLE_DAYS)) || $this->since < $now->modify(sprintf('-%d days', self::LONGEST_DAYS));
     }
 
+    /** When it ends where it is not used any more. */
+    public function ends(): \DateTimeImmutable
+    {
+        return min($this->lastSeen->modify(sprintf('+%d days', self::IDLE_DAYS)), $this->since->modify(sprintf('+%d days', self::LONGEST_DAYS)));
+    }
+
     /** Notes that it is in use, but not at every request; true where that is to be written. */
     public function seen(\DateTimeImmutable $now): bool
     {

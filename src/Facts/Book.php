@@ -13,6 +13,7 @@ use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Own;
@@ -187,16 +188,25 @@ final class Book
         });
     }
 
+    /** @return array<string, Figure> what the channels of a run's trial came to, by metric, where there are two values or more */
+    public function soFar(RunFact $run): array
+    {
+        return $this->kept('soFar', [$this->build($run->revision)], fn (): array => TrialResults::soFar(
+            $run->configuration->channels, $this->runFacts->ofTrial($run->trial), $this->device->confidence,
+        ), $run->trial.':'.substr($run->configuration->hash(), 0, 16));
+    }
+
     /**
      * @template T
      *
      * @param list<Build>   $builds  that it rests on
      * @param callable(): T $workOut
+     * @param string        $of      what else tells it from others of its kind
      *
      * @return T
      */
-    private function kept(string $what, array $builds, callable $workOut): mixed
+    private function kept(string $what, array $builds, callable $workOut, string $of = ''): mixed
     {
-        return $this->summaries->kept($this->device->id, $this->counter, $what, array_map(static fn (Build $b): string => $b->id, $builds), $workOut);
+        return $this->summaries->kept($this->device->id, $this->counter, $what, array_map(static fn (Build $b): string => $b->id, $builds), $workOut, $of);
     }
 }

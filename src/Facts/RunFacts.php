@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Core\Formula\Variable;
 use Lustrum\Core\Outcome\ResultKind;
-use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Configuration;
@@ -16,14 +16,23 @@ use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 
-/** Reads runs with their current readings, as the sums need them: three queries, whatever their number. */
+/** Reads runs with their current readings, as the sums need them: two queries, whatever their number. */
 final class RunFacts
 {
-    private const RUN = 'r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, t.revision_id, r.number, r.outcome, r.outcome_reason,
-        r.started_at, r.operator, r.position, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures';
+    private const RUN = "r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, t.revision_id, r.number, r.outcome, r.outcome_reason,
+        r.started_at, r.operator, r.position, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures,
+        (SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, coalesce(g.current_resolution, 0)), E'\\x1e' ORDER BY g.created_at, g.channel)
+         FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL) readings";
+
+    /** Between readings of a run, and between what is known of one: characters that no text of ours may hold. */
+    private const BETWEEN = "\x1e";
+    private const WITHIN = "\x1f";
 
     /** @var array<string, Configuration> by hash: runs in a row share theirs */
     private array $configurations = [];
+
+    /** @var array<string, array{array<string, Channel>, bool}> by hash of the configuration */
+    private array $channels = [];
 
     public function __construct(
         private readonly Connection $db,
@@ -79,16 +88,17 @@ final class RunFacts
     {
         $from = ' FROM run r JOIN trial t ON t.id = r.trial_id WHERE '.$where;
         $this->configure($from, $with);
-        $readings = $this->readings($from, $with);
-        $runs = $found = [];
-        foreach ($this->db->iterateNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
-            [$id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $position, $conditions, $settings, $hash, $earlier, $failed] = array_map(Row::text(...), $row);
+        $runs = $found = $texts = [];
+        // All rows at once: ten thousands of them come by here, and one by one they would cost more than what is done with them.
+        foreach ($this->db->fetchAllNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
+            [$id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $position, $conditions, $settings, $hash, $earlier, $failed, $readings] = Row::cells($row);
             $configuration = $this->configurations[$hash];
             $ended = RunOutcome::tryFrom($outcome);
             $runs[] = new RunFact(
-                $id, $trial, $trialName, $method, $build, (int) $number, $ended, $reason, $at, $operator, $position,
+                $id, $texts[$trial] ??= $trial, $texts[$trialName] ??= $trialName, $texts[$method] ??= $method, $texts[$build] ??= $build,
+                (int) $number, $ended, $reason, $at, $texts[$operator] ??= $operator, $texts[$position] ??= $position,
                 $found[$conditions] ??= self::found($conditions), $found[$settings] ??= self::found($settings), $configuration,
-                (int) $earlier, (int) $failed, self::facts($configuration, $ended, $readings[$id] ?? []), $repeats === 'untilItHolds',
+                (int) $earlier, (int) $failed, $readings === '' ? [] : $this->facts($hash, $ended, $readings), $repeats === 'untilItHolds',
             );
         }
 
@@ -103,46 +113,32 @@ final class RunFacts
         }
     }
 
-    /**
-     * @param array<string, string> $with
-     *
-     * @return array<string, list<array{string, string, float, float}>> by run: channel, unit, SI, resolution
-     */
-    private function readings(string $from, array $with): array
+    /** @return list<ReadingFact> */
+    private function facts(string $hash, ?RunOutcome $outcome, string $packed): array
     {
-        $out = [];
-        foreach ($this->db->iterateNumeric(
-            'SELECT g.run_id, g.channel, g.current_unit, g.current_si, g.current_resolution FROM reading g
-             WHERE g.withdrawn_because IS NULL AND g.run_id IN (SELECT r.id'.$from.') ORDER BY g.run_id, g.created_at, g.channel', $with,
-        ) as [$run, $channel, $unit, $si, $resolution]) {
-            $out[Row::text($run)][] = [Row::text($channel), Row::text($unit), Row::number($si), Row::number($resolution)];
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param list<array{string, string, float, float}> $readings
-     *
-     * @return list<ReadingFact>
-     */
-    private static function facts(Configuration $configuration, ?RunOutcome $outcome, array $readings): array
-    {
-        $out = [];
-        $derives = false;
-        $channels = [];
-        foreach ($configuration->channels as $channel) {
-            $channels[$channel->key] = $channel;
-            $derives = $derives || $channel->isDerived();
-        }
-        foreach ($readings as [$key, $unit, $si, $resolution]) {
+        $configuration = $this->configurations[$hash];
+        [$channels, $derives] = $this->channels[$hash] ??= self::channels($configuration);
+        $out = $readings = [];
+        foreach (explode(self::BETWEEN, $packed) as $reading) {
+            [$key, $unit, $si, $resolution] = explode(self::WITHIN, $reading);
             $channel = $channels[$key] ?? null;
             if ($channel !== null) {
-                $out[] = self::fact($channel, $outcome, $unit, $si, $resolution);
+                $out[] = self::fact($channel, $outcome, $unit, (float) $si, (float) $resolution);
+            }
+            if ($derives) {
+                $readings[] = [$key, $unit, (float) $si, (float) $resolution];
             }
         }
 
         return $derives ? [...$out, ...self::derived($configuration, $outcome, $readings)] : $out;
+    }
+
+    /** @return array{array<string, Channel>, bool} by key, and whether any is worked out from others */
+    private static function channels(Configuration $configuration): array
+    {
+        $derives = array_filter($configuration->channels, static fn (Channel $c): bool => $c->isDerived()) !== [];
+
+        return [array_column($configuration->channels, null, 'key'), $derives];
     }
 
     private static function fact(Channel $channel, ?RunOutcome $outcome, string $unit, float $si, float $resolution): ReadingFact
@@ -162,12 +158,12 @@ final class RunFacts
      */
     private static function derived(Configuration $configuration, ?RunOutcome $outcome, array $readings): array
     {
-        $quantities = [];
+        $variables = [];
         foreach ($readings as [$key, $unit, $si, $resolution]) {
-            $quantities[$key] = Quantity::of(Units::parse($unit)->fromSi($si), $unit, $resolution > 0 ? $resolution : null);
+            $variables[$key] = Variable::si($si, $unit, $resolution);
         }
         $out = [];
-        foreach (Derivation::of($configuration->channels, $quantities) as $result) {
+        foreach (Derivation::of($configuration->channels, $variables) as $result) {
             if ($result->value !== null) {
                 $channel = $result->channel;
                 // What can be told of it is of the size of its uncertainty.

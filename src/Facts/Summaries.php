@@ -31,12 +31,13 @@ final class Summaries
      * @param int          $counter of the device, read before anything that the summary rests on
      * @param list<string> $builds  that it rests on
      * @param callable(): T $workOut
+     * @param string        $of     what else tells it from others of its kind
      *
      * @return T
      */
-    public function kept(string $device, int $counter, string $what, array $builds, callable $workOut): mixed
+    public function kept(string $device, int $counter, string $what, array $builds, callable $workOut, string $of = ''): mixed
     {
-        $key = $what.':'.implode(':', $builds);
+        $key = $what.':'.implode(':', $builds).($of === '' ? '' : ':'.$of);
         $row = $this->db->fetchAssociative('SELECT content, seal FROM summary WHERE belongs_to = ? AND key = ? AND code = ?', [$device, $key, $this->code->version]);
         $known = $row === false ? null : $this->open($row);
         if ($known !== null) {

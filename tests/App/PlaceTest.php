@@ -114,6 +114,6 @@ final class PlaceTest extends ApiTestCase
         $answer = $this->json('GET', '/api/signed-in');
         self::assertSame(200, $this->answered());
 
-        return array_is_list($answer) ? $answer : (array) $answer['rows'];
+        return array_map(static fn (mixed $row): mixed => ((array) $row)['place'], array_values((array) $answer['places']));
     }
 }

@@ -12,6 +12,8 @@ import { BrowserRouter } from 'react-router';
 import { ProblemError } from './api/client';
 import { onStale } from './api/stale';
 import { App } from './app/App';
+import { fetchAhead } from './app/views';
+import { fetchForms } from './ui/lateForm';
 import { TextureDefinitions } from './ui/Texture';
 
 // The scroll lock behind the dialogs writes one style element; the policy lets it through by this nonce.
@@ -37,6 +39,8 @@ onStale((names) =>
   }),
 );
 
+fetchAhead(queries, window.location.pathname);
+
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
@@ -47,3 +51,4 @@ createRoot(document.getElementById('root')!).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+fetchForms();

@@ -12,7 +12,6 @@ use Lustrum\Account\FirstAccountInput;
 use Lustrum\Account\MemberInput;
 use Lustrum\Account\MemberView;
 use Lustrum\Account\SignedIn;
-use Lustrum\Account\SignedInView;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
 use Lustrum\Action\People\Members;
@@ -24,6 +23,8 @@ use Lustrum\Shared\Refusal\NotAllowed;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Sheet\People\PeopleSheet;
 use Lustrum\Sheet\People\PeopleSheets;
+use Lustrum\Sheet\You\YouSheet;
+use Lustrum\Sheet\You\YouSheets;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -106,14 +107,12 @@ final readonly class AccountController
         return new JsonResponse(null, 204);
     }
 
-    /** Where one is signed in. */
+    /** One's own account, and where one is signed in. */
     #[Route('/api/signed-in', methods: ['GET'])]
-    #[Answers(SignedInView::class, list: true)]
-    public function places(SessionGuard $guard): JsonResponse
+    #[Answers(YouSheet::class)]
+    public function places(SessionGuard $guard, YouSheets $sheets): JsonResponse
     {
-        $places = $this->em->getRepository(SignedIn::class)->findBy(['user' => $this->me()], ['lastSeen' => 'DESC']);
-
-        return new JsonResponse(array_map(static fn (SignedIn $s): SignedInView => $s->view($guard->isHere($s)), $places));
+        return new JsonResponse($sheets->of($this->me(), $guard->isHere(...)));
     }
 
     /** Signs out somewhere else. */

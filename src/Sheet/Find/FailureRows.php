@@ -12,6 +12,7 @@ use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Finding\Cause;
 use Lustrum\Domain\Finding\CauseView;
 use Lustrum\Domain\Finding\Failure;
+use Lustrum\Domain\Trial\Run;
 use Lustrum\Record\Records;
 
 /** Failures with their causes, with what was proposed against them, and where they stand. */
@@ -32,6 +33,7 @@ final readonly class FailureRows
         if ($shown === []) {
             return [];
         }
+        $this->records->together(Run::class, ['t' => 'x.trial', 'm' => 't.method', 'a' => 'x.article', 'c' => 'x.configuration'], array_map(static fn (Failure $f): ?Run => $f->run(), $shown));
         $causes = $candidates = [];
         foreach ($this->records->all(Cause::class, ['failure' => $shown]) as $cause) {
             $view = $cause->view();

@@ -25,8 +25,9 @@ final readonly class DerivedView
     ) {
     }
 
-    public static function of(DerivedReading $d, string $metric): self
+    /** @param list<string> $inputs */
+    public static function of(DerivedReading $d, string $metric, array $inputs): self
     {
-        return new self($d->channel->key, $metric, $d->channel->formula, ReadingWords::derived($d), $d->inputs, ReadingWords::whyNot($d));
+        return new self($d->channel->key, $metric, $d->channel->formula, ReadingWords::derived($d), $inputs, ReadingWords::whyNot($d));
     }
 }

@@ -64,10 +64,10 @@ final readonly class RunSheets
     /** @return list<string> */
     private function noticed(RunFact $fact, Book $book, string $device): array
     {
-        return (new Noticing($book->metrics(), $book->device->confidence))->about(
+        return (new Noticing($book->metrics()))->about(
             $fact, $this->failures->seenElsewhere($device, $fact->id),
             $fact->failed() ? $this->runs->lastHeld($fact->method, $fact->startedAt, $fact->id) : null,
-            $this->runs->ofTrial($fact->trial),
+            $book->soFar($fact),
         );
     }
 
@@ -97,9 +97,11 @@ final readonly class RunSheets
             $quantities[$reading->channel()] = $reading->current()->quantity();
         }
 
+        $inputs = Derivation::inputs($quantities);
+
         return array_map(
-            static fn (DerivedReading $d): DerivedView => DerivedView::of($d, $book->metric($d->channel->metric)),
-            Derivation::of($run->configuration()->channels, $quantities),
+            static fn (DerivedReading $d): DerivedView => DerivedView::of($d, $book->metric($d->channel->metric), $inputs),
+            Derivation::of($run->configuration()->channels, Derivation::variables($quantities)),
         );
     }
 }

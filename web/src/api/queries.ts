@@ -25,6 +25,11 @@ export const membersQuery = (workspace: string) =>
     queryFn: () => must(api.GET('/api/workspaces/{id}/members', { params: { path: { id: workspace } } })),
   });
 
+export const youQuery = queryOptions({
+  queryKey: ['you'],
+  queryFn: () => must(api.GET('/api/signed-in')),
+});
+
 export const frameQuery = (device: string) =>
   queryOptions({
     queryKey: ['sheet', 'frame', device],

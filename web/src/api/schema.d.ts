@@ -882,7 +882,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Where one is signed in. */
+        /** One's own account, and where one is signed in. */
         get: operations["lustrum_http_account_account_places"];
         put?: never;
         post?: never;
@@ -2096,6 +2096,17 @@ export interface components {
             comparisons: components["schemas"]["Sheet.Weigh.ComparisonRow"][];
             outcomes: components["schemas"]["Sheet.Weigh.OutcomeRow"][];
             confidence: string;
+        };
+        "Sheet.You.SignedInRow": {
+            place: components["schemas"]["Account.SignedInView"];
+            what: string;
+            ends: string;
+        };
+        "Sheet.You.YouSheet": {
+            sentence: string;
+            name: string;
+            email: string;
+            places: components["schemas"]["Sheet.You.SignedInRow"][];
         };
     };
     responses: never;
@@ -3929,7 +3940,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Account.SignedInView"][];
+                    "application/json": components["schemas"]["Sheet.You.YouSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -2,23 +2,21 @@ import { lazy, Suspense } from 'react';
 import { Route, Routes } from 'react-router';
 
 import { useSession } from '../api/queries';
+import { keepFor } from '../outbox/drafts';
 import { Button } from '../ui/Button';
-import type { Registered } from '../ui/place';
 import { Sheet } from '../ui/Sheet';
-import { Devices } from './Devices';
 import { DeviceFrame } from './DeviceFrame';
-import { FirstAccount } from './FirstAccount';
-import { SignIn } from './SignIn';
+import { STATION_VIEWS } from './views';
 
 const Brief = lazy(() => import('../plate/Brief'));
 const Methods = lazy(() => import('../plate/Methods'));
 const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
 
-/** Every folder of a station that registers itself; another one appears without a line here. */
-const STATION_VIEWS = Object.values(
-  import.meta.glob<{ station: Registered }>('../stations/*/station.ts', { eager: true }),
-).flatMap(({ station }) => station.views);
+const You = lazy(() => import('./You'));
+const Devices = lazy(() => import('./Devices'));
+const FirstAccount = lazy(() => import('./FirstAccount'));
+const SignIn = lazy(() => import('./SignIn'));
 
 export function App() {
   const session = useSession();
@@ -33,14 +31,18 @@ export function App() {
       </main>
     );
   }
-  if (session.data === undefined) return <main className="p-10 text-soft">Opening …</main>;
-  if (session.data.empty) return <FirstAccount />;
-  if (session.data.name === null) return <SignIn />;
+  if (session.data?.email !== undefined && session.data.email !== null) keepFor(session.data.email);
+  const opening = <main className="p-10 text-soft">Opening …</main>;
+  if (session.data === undefined) return opening;
+  if (session.data.empty || session.data.name === null) {
+    return <Suspense fallback={opening}>{session.data.empty ? <FirstAccount /> : <SignIn />}</Suspense>;
+  }
   return (
-    <Suspense fallback={<main className="p-10 text-soft">Opening …</main>}>
+    <Suspense fallback={opening}>
       <Routes>
         <Route path="/" element={<Devices />} />
         <Route path="/people/:workspace" element={<People />} />
+        <Route path="/you" element={<You />} />
         <Route path="/d/:device" element={<DeviceFrame />}>
           <Route path="brief" element={<Brief />} />
           <Route path="methods" element={<Methods />} />

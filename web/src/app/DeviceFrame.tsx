@@ -1,19 +1,21 @@
-import { useQuery } from '@tanstack/react-query';
-import { Suspense, useEffect, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useNavigate, useParams, useLocation } from 'react-router';
 
 import { frameQuery } from '../api/queries';
 import { useOnline } from '../outbox/useOnline';
 import { Sheet } from '../ui/Sheet';
 import { Waiting } from '../ui/Waiting';
-import { LookUp } from './LookUp';
-import { KeysSlip } from './KeysSlip';
 import { forgetBegin, PlaceContext, STATIONS, stationPath, type Frame, type Station } from '../ui/place';
 import { Plate } from './Plate';
 import { Spine } from './Spine';
 import { Stations } from './Stations';
 import { TopRight } from './TopRight';
 import { useKeys } from '../ui/useKeys';
+import { fetchSheet } from './views';
+
+const LookUp = lazy(() => import('./LookUp'));
+const KeysSlip = lazy(() => import('./KeysSlip'));
 
 /** What surrounds every sheet of a device: plate, spine and stations. */
 export function DeviceFrame() {
@@ -38,6 +40,12 @@ function Framed({ frame }: { frame: Frame }) {
   const tag =
     frame.spine.find((t) => t.revision.letter === letter) ?? (letter === undefined ? frame.spine[0] : undefined);
   const station = STATIONS.find((s) => pathname.includes(`/${s}`) && letter !== undefined);
+
+  const client = useQueryClient();
+  const build = tag?.revision.id;
+  useEffect(() => {
+    if (build !== undefined && letter !== undefined) fetchSheet(client, pathname, build);
+  }, [client, pathname, build, letter]);
 
   function go(to: Station | null, by: number) {
     if (tag === undefined) return;
@@ -95,8 +103,10 @@ function Framed({ frame }: { frame: Frame }) {
           )}
         </Suspense>
       </main>
-      <LookUp frame={frame} open={looking} onClose={() => setLooking(false)} />
-      <KeysSlip open={keys} onClose={() => setKeys(false)} />
+      <Suspense fallback={null}>
+        {looking && <LookUp frame={frame} open onClose={() => setLooking(false)} />}
+        {keys && <KeysSlip open onClose={() => setKeys(false)} />}
+      </Suspense>
     </div>
   );
 }

@@ -17,7 +17,7 @@ import { useKeys } from '../ui/useKeys';
 import { TopRight } from './TopRight';
 
 /** All workspaces of a person with their devices. */
-export function Devices() {
+export default function Devices() {
   const session = useSession();
   useKeys();
   return (

@@ -13,7 +13,7 @@ const FIELDS: Field[] = [
 ];
 
 /** The first visitor of an empty Lustrum makes the first account. */
-export function FirstAccount() {
+export default function FirstAccount() {
   const client = useQueryClient();
   return (
     <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center p-4">

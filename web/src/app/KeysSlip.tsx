@@ -9,7 +9,7 @@ const KEYS: [string, string][] = [
   ['Esc', 'close what is open'],
 ];
 
-export function KeysSlip({ open, onClose }: { open: boolean; onClose: () => void }) {
+export default function KeysSlip({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Slip open={open} onClose={onClose} title="Keys">
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">

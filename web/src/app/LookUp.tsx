@@ -5,7 +5,7 @@ import { Slip } from '../ui/Slip';
 import { STATIONS, stationPath, type Frame } from '../ui/place';
 
 /** Looks up a place by a few letters: a build, a station, a sheet of the device. */
-export function LookUp({ frame, open, onClose }: { frame: Frame; open: boolean; onClose: () => void }) {
+export default function LookUp({ frame, open, onClose }: { frame: Frame; open: boolean; onClose: () => void }) {
   return (
     <Slip open={open} onClose={onClose} title="Look up">
       <Places frame={frame} onClose={onClose} />

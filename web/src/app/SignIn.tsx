@@ -6,7 +6,7 @@ import { sessionQuery } from '../api/queries';
 import { Button } from '../ui/Button';
 
 /** Signing in keeps the address: who was sent a link lands where it points. */
-export function SignIn() {
+export default function SignIn() {
   const client = useQueryClient();
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);

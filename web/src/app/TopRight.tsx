@@ -4,7 +4,6 @@ import { Link, useNavigate } from 'react-router';
 
 import { api, must } from '../api/client';
 import { sessionQuery, useSession } from '../api/queries';
-import { dropAllDrafts } from '../outbox/drafts';
 
 const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';
 
@@ -17,8 +16,7 @@ export function TopRight() {
 
   async function signOut() {
     await must(api.DELETE('/api/session'));
-    // What one person typed is nothing for the next one at this device.
-    await dropAllDrafts();
+    // What one person saw is nothing for the next one at this device; the answer empties the browser's own store.
     client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
     await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
     await navigate('/');
@@ -50,6 +48,11 @@ export function TopRight() {
               </Link>
             </DropdownMenu.Item>
           ))}
+          <DropdownMenu.Item asChild>
+            <Link className={ITEM} to="/you">
+              Password and places
+            </Link>
+          </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => void signOut()}>
             Sign out
           </DropdownMenu.Item>

@@ -7,6 +7,9 @@ import { Button } from './Button';
 import { fromForm, toForm, type FieldOrRows, type Rows, type Values } from './fields';
 import { FieldInput } from './FieldInput';
 
+const without = (values: Values, names: string[]): Values =>
+  Object.fromEntries(Object.entries(values).filter(([name]) => !names.includes(name)));
+
 type Conflict = { theirs: Values; version: number };
 
 /**
@@ -33,6 +36,7 @@ export function RecordForm<T = Values>({
   // The names of the fields are the input's; from here on they are only names.
   const fields: FieldOrRows[] = typed;
   const initial = toForm(fields, record);
+  const secret = fields.filter((f) => f.kind === 'password').map((f) => f.name);
   const { register, control, handleSubmit, reset, subscribe, setError, formState } = useForm<Values>({
     defaultValues: initial,
   });
@@ -50,7 +54,8 @@ export function RecordForm<T = Values>({
     });
     const unsubscribe = subscribe({
       formState: { values: true },
-      callback: ({ values }) => void keepDraft(draft, values),
+      // A password is typed again rather than kept anywhere.
+      callback: ({ values }) => void keepDraft(draft, without(values, secret)),
     });
     return () => {
       gone = true;

@@ -1,5 +1,7 @@
+import { Suspense } from 'react';
+
 import type { FieldOrRows, Values } from './fields';
-import { RecordForm } from './RecordForm';
+import { RecordForm } from './lateForm';
 import { Slip } from './Slip';
 
 /** What a slip is open for: a new record or one that is edited. */
@@ -10,7 +12,7 @@ export function RecordSlip<T = Values>({
   title,
   kind,
   editing,
-  fields,
+  fields: typed,
   save,
   onClose,
   label,
@@ -28,17 +30,21 @@ export function RecordSlip<T = Values>({
   wide?: boolean;
   draft?: string;
 }) {
+  // The names of the fields are the input's; from here on they are only names.
+  const fields: FieldOrRows[] = typed;
   return (
     <Slip open={editing !== null} onClose={onClose} title={title} wide={wide}>
       {editing !== null && (
-        <RecordForm
-          fields={fields}
-          record={editing.record}
-          draft={draft ?? (typeof editing.record['version'] === 'number' ? `${kind}:${editing.id}` : `${kind}:new`)}
-          save={(values, version) => save(editing.id, values, version)}
-          onSaved={onClose}
-          {...(label === undefined ? {} : { label })}
-        />
+        <Suspense fallback={<p className="text-soft">Opening …</p>}>
+          <RecordForm
+            fields={fields}
+            record={editing.record}
+            draft={draft ?? (typeof editing.record['version'] === 'number' ? `${kind}:${editing.id}` : `${kind}:new`)}
+            save={(values, version) => save(editing.id, values, version)}
+            onSaved={onClose}
+            {...(label === undefined ? {} : { label })}
+          />
+        </Suspense>
       )}
     </Slip>
   );

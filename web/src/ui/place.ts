@@ -1,16 +1,35 @@
-import { createContext, useContext, useEffect, type ComponentType, type LazyExoticComponent } from 'react';
+import type { QueryClient } from '@tanstack/react-query';
+import { createContext, lazy, useContext, useEffect, type ComponentType, type LazyExoticComponent } from 'react';
 
 import type { Schemas } from '../api/client';
 
 export const STATIONS = ['build', 'try', 'find', 'weigh', 'next'] as const;
 export type Station = (typeof STATIONS)[number];
 
-/** How a station makes itself known: its place in the order of work, and what it shows at which address. */
-export type Registered = {
-  name: Station;
-  place: number;
-  views: { path: string; view: LazyExoticComponent<ComponentType> }[];
+/** What a station shows at an address behind a build: its code, and how its sheet is fetched where that hangs on the build alone. */
+export type View = {
+  path: string;
+  load: () => Promise<{ default: ComponentType }>;
+  view: LazyExoticComponent<ComponentType>;
+  fetch: ((client: QueryClient, revision: string) => Promise<void>) | undefined;
 };
+
+/** How a station makes itself known: its place in the order of work, and what it shows at which address. */
+export type Registered = { name: Station; place: number; views: View[] };
+
+/** Code and sheet are fetched at once rather than one after the other. */
+export function view(path: string, load: View['load'], fetch?: View['fetch']): View {
+  return { path, load, view: lazy(load), fetch };
+}
+
+/** The view at an address such as 'build' or 'try/run/…'. */
+export function viewAt(views: View[], at: string): View | undefined {
+  const parts = at.split('/');
+  return views.find(({ path }) => {
+    const wanted = path.split('/');
+    return wanted.length === parts.length && wanted.every((part, i) => part.startsWith(':') || part === parts[i]);
+  });
+}
 
 export type Frame = Schemas['FrameView'];
 export type SpineTag = Schemas['SpineTag'];

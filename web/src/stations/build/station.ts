@@ -1,9 +1,14 @@
-import { lazy } from 'react';
-
-import type { Registered } from '../../ui/place';
+import { buildQuery } from '../../api/queries';
+import { view, type Registered } from '../../ui/place';
 
 export const station: Registered = {
   name: 'build',
   place: 1,
-  views: [{ path: 'build', view: lazy(() => import('./Build')) }],
+  views: [
+    view(
+      'build',
+      () => import('./Build'),
+      (client, revision) => client.prefetchQuery(buildQuery(revision)),
+    ),
+  ],
 };

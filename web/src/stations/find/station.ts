@@ -1,9 +1,14 @@
-import { lazy } from 'react';
-
-import type { Registered } from '../../ui/place';
+import { findQuery } from '../../api/queries';
+import { view, type Registered } from '../../ui/place';
 
 export const station: Registered = {
   name: 'find',
   place: 3,
-  views: [{ path: 'find', view: lazy(() => import('./Find')) }],
+  views: [
+    view(
+      'find',
+      () => import('./Find'),
+      (client, revision) => client.prefetchQuery(findQuery(revision)),
+    ),
+  ],
 };

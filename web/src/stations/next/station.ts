@@ -1,12 +1,15 @@
-import { lazy } from 'react';
-
-import type { Registered } from '../../ui/place';
+import { nextQuery } from '../../api/queries';
+import { view, type Registered } from '../../ui/place';
 
 export const station: Registered = {
   name: 'next',
   place: 5,
   views: [
-    { path: 'next', view: lazy(() => import('./Next')) },
-    { path: 'next/decision/:decision', view: lazy(() => import('./DecisionPage')) },
+    view(
+      'next',
+      () => import('./Next'),
+      (client, revision) => client.prefetchQuery(nextQuery(revision)),
+    ),
+    view('next/decision/:decision', () => import('./DecisionPage')),
   ],
 };

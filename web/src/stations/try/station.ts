@@ -1,12 +1,15 @@
-import { lazy } from 'react';
-
-import type { Registered } from '../../ui/place';
+import { tryQuery } from '../../api/queries';
+import { view, type Registered } from '../../ui/place';
 
 export const station: Registered = {
   name: 'try',
   place: 2,
   views: [
-    { path: 'try', view: lazy(() => import('./Try')) },
-    { path: 'try/run/:run', view: lazy(() => import('./Run')) },
+    view(
+      'try',
+      () => import('./Try'),
+      (client, revision) => client.prefetchQuery(tryQuery(revision)),
+    ),
+    view('try/run/:run', () => import('./Run')),
   ],
 };

@@ -1,9 +1,14 @@
-import { lazy } from 'react';
-
-import type { Registered } from '../../ui/place';
+import { weighQuery } from '../../api/queries';
+import { view, type Registered } from '../../ui/place';
 
 export const station: Registered = {
   name: 'weigh',
   place: 4,
-  views: [{ path: 'weigh', view: lazy(() => import('./Weigh')) }],
+  views: [
+    view(
+      'weigh',
+      () => import('./Weigh'),
+      (client, revision) => client.prefetchQuery(weighQuery(revision, '')),
+    ),
+  ],
 };

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+/** The large device out into its file, and the readings as a table. */
+return static function (Client $client, string $device, string $file): void {
+    $took = $client->raw('GET', '/api/devices/'.$device.'/export.json')[1];
+    [$content] = $client->raw('GET', '/api/devices/'.$device.'/export.json');
+    file_put_contents($file, $content);
+    Table::row('device file out', $took / 1000, 's', '20 s, 96 MB', sprintf('%.1f MB unpacked', strlen($content) / 1e6));
+    $took = $client->raw('GET', '/api/devices/'.$device.'/readings.csv')[1];
+    Table::row('readings out as CSV', $took / 1000, 's', '');
+    Table::notYet('import of a CSV of 1,000,000 rows × 3 channels', '12 s, 96 MB');
+    Table::notYet('a chart of 1,000,000 samples', '300 ms');
+};

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\You;
+
+/** One's own account: who one is, and where one is signed in. */
+final readonly class YouSheet
+{
+    /** @param list<SignedInRow> $places the last used first */
+    public function __construct(
+        public string $sentence,
+        public string $name,
+        public string $email,
+        public array $places,
+    ) {
+    }
+}

@@ -1,0 +1,12 @@
+import { lazy } from 'react';
+
+import type { Values } from './fields';
+
+const load = () => import('./RecordForm').then(({ RecordForm }) => ({ default: RecordForm<Values> }));
+
+/** The form of records is fetched when the sheet stands: nobody fills one in before, and without a connection it is there. */
+export const RecordForm = lazy(load);
+
+export function fetchForms(): void {
+  window.setTimeout(() => void load().catch(() => undefined), 1500);
+}

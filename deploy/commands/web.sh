@@ -8,9 +8,20 @@ stack() { # NAME PORT DATABASE
 	STACK_FILES="$STATE/files-$STACK"
 }
 
+# What the application is told, in a file that only its account reads: arguments of a process are there for all to see.
+app_env() {
+	own "$APP_USER" "$STACK_RUN"
+	(
+		umask 077
+		printf '%s=%q\n' APP_ENV prod APP_DEBUG 0 APP_SECRET "$(secret app)" DATABASE_URL "$(db_url "$STACK_DB")" \
+			LUSTRUM_FILES "$STACK_FILES" LUSTRUM_CACHE "$STATE/cache-app" >"$STACK_RUN/app.env"
+	)
+	own "$APP_USER" "$STACK_RUN"
+}
+
 console() {
-	as "$APP_USER" env APP_ENV=prod APP_DEBUG=0 "APP_SECRET=$(secret app)" "DATABASE_URL=$(db_url "$STACK_DB")" "LUSTRUM_FILES=$STACK_FILES" \
-		"LUSTRUM_CACHE=$STATE/cache-app" php -d memory_limit=1G bin/console "$@"
+	app_env
+	as "$APP_USER" bash -c 'set -a; . "$0"; set +a; exec php -d memory_limit=1G bin/console "$@"' "$STACK_RUN/app.env" "$@"
 }
 
 # The compiled container, anew whenever the code has changed.
@@ -37,7 +48,7 @@ web_alive() { # NAME
 	[ -f "$STACK_RUN/$1.pid" ] && grep -qs "^$1" "/proc/$(cat "$STACK_RUN/$1.pid")/comm"
 }
 
-web_running() { web_alive nginx && web_alive php-fpm; }
+web_running() { web_alive nginx && web_alive php-fpm && web_alive lustrum-worker; }
 
 web_start() {
 	if web_running; then
@@ -58,6 +69,7 @@ web_start() {
 	if [ "$APP_USER" != root ]; then preload=(-d "opcache.preload=$STATE/cache-app/prod/Lustrum_KernelProdContainer.preload.php" -d "opcache.preload_user=$APP_USER"); fi
 	"$fpm" $([ "$APP_USER" = root ] && echo -R) "${preload[@]}" --daemonize --fpm-config "$STACK_RUN/php-fpm.conf" -c deploy/php.ini 2>"$STACK_RUN/php-fpm.start" || { cat "$STACK_RUN/php-fpm.start" >&2; die 'php-fpm did not start'; }
 	"$(command -v nginx || echo /usr/sbin/nginx)" -p "$STACK_RUN" -c "$STACK_RUN/nginx.conf" 2>"$STACK_RUN/nginx.start" || { cat "$STACK_RUN/nginx.start" >&2; die 'nginx did not start'; }
+	worker_start
 	local i
 	for i in $(seq 1 50); do
 		curl -fsS -o /dev/null "http://127.0.0.1:$STACK_PORT/api/health" 2>/dev/null && return 0
@@ -67,9 +79,15 @@ web_start() {
 	die 'the application does not answer'
 }
 
+# Does in the background what takes long.
+worker_start() {
+	app_env
+	as "$APP_USER" setsid -f "$ROOT/deploy/lustrum-worker" "$ROOT" "$STACK_RUN" </dev/null >>"$STACK_RUN/worker.log" 2>&1
+}
+
 web_stop() {
 	local name
-	for name in nginx php-fpm; do
+	for name in nginx php-fpm lustrum-worker; do
 		if web_alive "$name"; then
 			local pid
 			pid="$(cat "$STACK_RUN/$name.pid")"
@@ -84,7 +102,10 @@ web_stop() {
 }
 
 # New code is taken up without a gap in service.
-web_reload() { if [ -f "$STACK_RUN/php-fpm.pid" ]; then kill -USR2 "$(cat "$STACK_RUN/php-fpm.pid")" 2>/dev/null || true; fi; }
+web_reload() {
+	if web_alive lustrum-worker; then kill "$(cat "$STACK_RUN/lustrum-worker.pid")" 2>/dev/null || true; worker_start; fi
+	if [ -f "$STACK_RUN/php-fpm.pid" ]; then kill -USR2 "$(cat "$STACK_RUN/php-fpm.pid")" 2>/dev/null || true; fi
+}
 
 load_demo() {
 	if [ "$(db_sql 'SELECT count(*) FROM account' "$STACK_DB")" = 0 ]; then

@@ -19,6 +19,7 @@ final readonly class Kind
      * @param array<string, string>                    $references   field of the input => name of the kind that it names
      * @param bool                                     $withdrawable may it be taken back by hand, with a reason?
      * @param bool                                     $put          is it written at the common address, or has it one of its own?
+     * @param bool                                     $carriesFile  does a file go with it, in and out?
      */
     public function __construct(
         public string $name,
@@ -29,6 +30,7 @@ final readonly class Kind
         public array $references,
         public bool $withdrawable = true,
         public bool $put = true,
+        public bool $carriesFile = false,
     ) {
     }
 }

@@ -131,6 +131,18 @@ abstract class Record
     }
 
     /**
+     * An entry of a device file in the shape that a form sends.
+     *
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    public static function asTyped(array $row): array
+    {
+        return $row;
+    }
+
+    /**
      * Takes back from an export what a form cannot say; called after take().
      *
      * @param array<string, mixed> $row

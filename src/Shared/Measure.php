@@ -7,6 +7,7 @@ namespace Lustrum\Shared;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Row;
 
 /** A quantity as it was typed, and in the SI; kept together in four columns. */
@@ -50,5 +51,22 @@ final readonly class Measure
     public function view(): MeasureView
     {
         return new MeasureView($this->value, $this->unit, $this->resolution, $this->si);
+    }
+
+    /**
+     * An entry of a device file with a text as somebody would type it; value and resolution are restored afterwards.
+     *
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    public static function asTyped(array $row, string $field): array
+    {
+        $measure = $row[$field] ?? null;
+        if (is_array($measure) && is_numeric($measure['value'] ?? null) && is_string($measure['unit'] ?? null) && Units::knows($measure['unit'])) {
+            $row['text'] = sprintf('%.12g %s', $measure['value'], $measure['unit']);
+        }
+
+        return $row;
     }
 }

@@ -122,11 +122,11 @@ abstract class ApiTestCase extends WebTestCase
      *
      * @return array<array-key, mixed>
      */
-    protected function upload(string $url, string $file, array $fields): array
+    protected function upload(string $url, string $file, array $fields, string $name = 'photo.jpg'): array
     {
         $copy = (string) tempnam(sys_get_temp_dir(), 'up');
         copy($file, $copy);
-        $this->client->request('POST', $url, $fields, ['file' => new UploadedFile($copy, 'photo.jpg', null, null, true)], ['HTTP_X_CSRF_TOKEN' => $this->token, 'CONTENT_TYPE' => 'multipart/form-data; boundary=x'] + self::ORIGIN);
+        $this->client->request('POST', $url, $fields, ['file' => new UploadedFile($copy, $name, null, null, true)], ['HTTP_X_CSRF_TOKEN' => $this->token, 'CONTENT_TYPE' => 'multipart/form-data; boundary=x'] + self::ORIGIN);
         $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
 
         return is_array($decoded) ? $decoded : [];

@@ -132,7 +132,7 @@ final class BadInputTest extends ApiTestCase
         @mkdir($folder);
         $good = imagecreatetruecolor(300, 200);
         imagejpeg($good, $folder.'/good.jpg');
-        file_put_contents($folder.'/text.jpg', 'no picture at all');
+        file_put_contents($folder.'/text.jpg', '<!doctype html><html><body><script>alert(1)</script></body></html>');
         file_put_contents($folder.'/cut.jpg', substr((string) file_get_contents($folder.'/good.jpg'), 0, 400));
         // A PNG of 30,000 by 30,000 pixels in sixty bytes: only its header is there.
         $header = pack('NNC5', 30_000, 30_000, 8, 2, 0, 0, 0);

@@ -19,7 +19,7 @@ test.describe('on a phone', () => {
   test('a run with a photo, in another unit, in gloves', async ({ page }) => {
     await signIn(page, 'yusuf@hollowlane.example');
     await startRun(page, 'Phone run');
-    for (const name of ['Keep push force', 'Held', 'Failed', 'Stopped early', 'Add photo']) {
+    for (const name of ['Keep push force', 'Held', 'Failed', 'Stopped early', 'Add photo or file']) {
       const box = await page.getByRole('button', { name, exact: true }).boundingBox();
       expect(box!.height, name).toBeGreaterThanOrEqual(56);
     }
@@ -27,7 +27,7 @@ test.describe('on a phone', () => {
     await expect(page.getByText('9.0 lbf is 40.0 N')).toBeVisible();
     await press(page, 'Keep push force');
     await expect(page.getByText('9.0 lbf').first()).toBeVisible();
-    await page.getByLabel('Photo file').setInputFiles({
+    await page.getByLabel('File', { exact: true }).setInputFiles({
       name: 'bed.png',
       mimeType: 'image/png',
       buffer: Buffer.from(

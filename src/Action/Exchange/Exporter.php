@@ -14,7 +14,7 @@ use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Registry;
 use Lustrum\Shared\Instant;
-use Lustrum\Storage\Pictures;
+use Lustrum\Storage\Files;
 
 /** Writes a whole device as JSON, piece by piece; the format is described in docs/guide/formats.md. */
 final readonly class Exporter
@@ -27,7 +27,7 @@ final readonly class Exporter
     public function __construct(
         private EntityManagerInterface $em,
         private Registry $registry,
-        private Pictures $pictures,
+        private Files $files,
     ) {
     }
 
@@ -95,7 +95,7 @@ final readonly class Exporter
             return [];
         }
 
-        return ['picture' => $this->pictures->has($record->sha256()) ? base64_encode((string) stream_get_contents($this->pictures->open($record->sha256(), false))) : ''];
+        return ['picture' => $this->files->has($record->sha256()) ? base64_encode((string) stream_get_contents($this->files->open($record->sha256()))) : ''];
     }
 
     /**

@@ -11,7 +11,6 @@ use Lustrum\Account\Workspace;
 use Lustrum\Action\Run\Configurations;
 use Lustrum\Action\Run\RunBeginning;
 use Lustrum\Core\CoreException;
-use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
@@ -30,7 +29,7 @@ use Lustrum\Record\Registry;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\Refusal;
-use Lustrum\Storage\Pictures;
+use Lustrum\Storage\Files;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -59,7 +58,7 @@ final class Importer
         private readonly Records $records,
         private readonly Registry $registry,
         private readonly Inputs $inputs,
-        private readonly Pictures $pictures,
+        private readonly Files $files,
         private readonly History $history,
         private readonly CurrentUser $user,
         private readonly AfterWrite $after,
@@ -110,9 +109,9 @@ final class Importer
         foreach ($kinds as $kind) {
             foreach ($lists[$kind->name] as $i => $row) {
                 $path = $kind->plural.'/'.$i;
-                $this->one($kind, $kind->name === 'photo' ? $this->withPicture($row, $path) : $row, $path);
+                $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
                 ++$count;
-                $pictures += $kind->name === 'photo' ? 1 : 0;
+                $pictures += $kind->carriesFile ? 1 : 0;
             }
             if ($kind->class === Revision::class) {
                 $this->parents($lists[$kind->name]);
@@ -238,15 +237,8 @@ final class Importer
                 $row[$field] = $this->ids[$known] ?? $known;
             }
         }
-        if ($kind->name === 'reading' || $kind->name === 'parameter') {
-            $measure = $row[$kind->name === 'reading' ? 'typed' : 'measure'] ?? null;
-            if (is_array($measure) && is_numeric($measure['value'] ?? null) && is_string($measure['unit'] ?? null) && Units::knows($measure['unit'])) {
-                // The exact value and resolution are restored afterwards; this text only has to be readable.
-                $row['text'] = sprintf('%.12g %s', $measure['value'], $measure['unit']);
-            }
-        }
 
-        return ['correction' => '', 'version' => null] + ($kind->name === 'decision' ? ['letter' => $row['nextLetter'] ?? ''] : []) + $row;
+        return ['correction' => '', 'version' => null] + $kind->class::asTyped($row);
     }
 
     /**
@@ -254,24 +246,24 @@ final class Importer
      *
      * @return array<string, mixed>
      */
-    private function withPicture(array $row, string $path): array
+    private function withFile(array $row, string $path): array
     {
         $encoded = $row['picture'] ?? null;
         $bytes = is_string($encoded) ? base64_decode($encoded, true) : false;
         if ($bytes === false || $bytes === '') {
-            throw Invalid::at($path.'/picture', 'The picture is missing or damaged.');
+            throw Invalid::at($path.'/picture', 'The file is missing or damaged.');
         }
         $file = (string) tempnam(sys_get_temp_dir(), 'lustrum');
         try {
             file_put_contents($file, $bytes);
-            $stored = $this->pictures->take($file);
+            $stored = $this->files->takeWhole($file);
         } catch (Refusal $e) {
             throw Invalid::at($path.'/picture', $e->getMessage());
         } finally {
             @unlink($file);
         }
 
-        return ['picture' => get_object_vars($stored)] + $row;
+        return ['picture' => ['kind' => $stored->kind->value, 'takenAt' => $stored->takenAt ?? Row::textOrNull($row['takenAt'] ?? null)] + get_object_vars($stored)] + $row;
     }
 
     /**

@@ -79,4 +79,9 @@ class Decision extends Record
     {
         return $this->revision;
     }
+
+    public static function asTyped(array $row): array
+    {
+        return ['letter' => $row['nextLetter'] ?? ''] + $row;
+    }
 }

@@ -11,10 +11,13 @@ use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Instant;
+use Lustrum\Storage\FileKind;
+use Lustrum\Storage\StoredFile;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * A photograph: of a run, of a failure, or of the revision as such. The picture itself lies in the file store.
+ * A photograph, or a sound, a clip or a document in its place: of a run, of a failure, or of the revision as such. The
+ * file itself lies in the store; what takes long to prepare waits its turn, and the record says so.
  *
  * @extends Record<PhotoInput>
  */
@@ -46,15 +49,36 @@ class Photo extends Record
     #[ORM\Column]
     private int $bytes = 0;
 
+    #[ORM\Column(length: 10)]
+    private FileKind $kind = FileKind::Picture;
+
+    /** As the content says: 'video/mp4'. */
+    #[ORM\Column(length: 80)]
+    private string $type = 'image/jpeg';
+
+    #[ORM\Column(length: 8)]
+    private FileState $state = FileState::Ready;
+
+    /** Why it could not be prepared, in a sentence. */
+    #[ORM\Column(length: 300)]
+    private string $problem = '';
+
+    /** By the clock of what took it, with its offset where that is known: no moment, but what the camera said. */
+    #[ORM\Column(length: 40, nullable: true)]
+    private ?string $takenAt = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $seconds = null;
+
+    /** SHA-256 of what was sent: the same file sent again is known by it. */
+    #[ORM\Column(length: 64)]
+    private string $source = '';
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
         $new->revision = $records->named(Revision::class, $input->revision, 'revision');
-        $picture = $input->picture;
-        $new->sha256 = $picture->sha256;
-        $new->width = $picture->width;
-        $new->height = $picture->height;
-        $new->bytes = $picture->bytes;
+        $new->is($input->picture);
 
         return $new->beginUnder($id, $new->revision);
     }
@@ -73,7 +97,57 @@ class Photo extends Record
 
     public function view(): PhotoView
     {
-        return new PhotoView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->failure?->id()->toRfc4122(), $this->caption, $this->width, $this->height, $this->bytes, $this->sha256, $this->createdBy(), Instant::write($this->createdAt()));
+        return new PhotoView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->failure?->id()->toRfc4122(),
+            $this->caption, $this->kind, $this->type, $this->state, $this->problem, $this->takenAt, $this->seconds,
+            $this->width, $this->height, $this->bytes, $this->sha256, $this->createdBy(), Instant::write($this->createdAt()),
+        );
+    }
+
+    public function is(StoredFile $file): void
+    {
+        [$this->sha256, $this->width, $this->height, $this->bytes] = [$file->sha256, $file->width, $file->height, $file->bytes];
+        [$this->kind, $this->type, $this->takenAt, $this->seconds] = [$file->kind, $file->type, $file->takenAt, $file->seconds];
+        $this->source = $file->source;
+        $this->state = $file->waits() ? FileState::Waiting : FileState::Ready;
+    }
+
+    public function isBroken(string $why): void
+    {
+        $this->state = FileState::Broken;
+        $this->problem = mb_substr($why, 0, 300);
+    }
+
+    public function isWaiting(): bool
+    {
+        return $this->state === FileState::Waiting;
+    }
+
+    public function isReady(): bool
+    {
+        return $this->state === FileState::Ready;
+    }
+
+    /** Is this the same file, in the same place, under the same words? */
+    public function isTheSame(string $source, PhotoInput $input): bool
+    {
+        return $this->source === $source && $this->caption === trim($input->caption) && $this->revision->id()->toRfc4122() === $input->revision
+            && $this->run?->id()->toRfc4122() === $input->run && $this->failure?->id()->toRfc4122() === $input->failure;
+    }
+
+    public function source(): string
+    {
+        return $this->source;
+    }
+
+    public function type(): string
+    {
+        return $this->type;
+    }
+
+    public function kind(): FileKind
+    {
+        return $this->kind;
     }
 
     public function sha256(): string

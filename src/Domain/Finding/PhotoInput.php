@@ -8,7 +8,7 @@ use Lustrum\Record\RecordInput;
 use Lustrum\Shared\Identifier;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Version;
-use Lustrum\Storage\StoredPicture;
+use Lustrum\Storage\StoredFile;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class PhotoInput implements RecordInput
@@ -16,7 +16,7 @@ final readonly class PhotoInput implements RecordInput
     public function __construct(
         #[Identifier]
         public string $revision,
-        public StoredPicture $picture,
+        public StoredFile $picture,
         #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
         public string $caption = '',
         #[Identifier]

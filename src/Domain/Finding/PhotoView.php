@@ -4,8 +4,16 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Finding;
 
+use Lustrum\Storage\FileKind;
+
 final readonly class PhotoView
 {
+    /**
+     * @param string      $type    as the content says: 'video/mp4'
+     * @param string      $problem why it could not be prepared; empty where it could
+     * @param string|null $takenAt by the clock of what took it
+     * @param float|null  $seconds how long it plays
+     */
     public function __construct(
         public string $id,
         public int $version,
@@ -13,6 +21,12 @@ final readonly class PhotoView
         public ?string $run,
         public ?string $failure,
         public string $caption,
+        public FileKind $kind,
+        public string $type,
+        public FileState $state,
+        public string $problem,
+        public ?string $takenAt,
+        public ?float $seconds,
         public int $width,
         public int $height,
         public int $bytes,

@@ -81,4 +81,9 @@ class Parameter extends Record
     {
         return new ParameterView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name, $this->measure->view());
     }
+
+    public static function asTyped(array $row): array
+    {
+        return Measure::asTyped($row, 'measure');
+    }
 }

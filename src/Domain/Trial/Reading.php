@@ -172,4 +172,9 @@ class Reading extends Record
     {
         return $this->run;
     }
+
+    public static function asTyped(array $row): array
+    {
+        return Measure::asTyped($row, 'typed');
+    }
 }

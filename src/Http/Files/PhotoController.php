@@ -4,24 +4,21 @@ declare(strict_types=1);
 
 namespace Lustrum\Http\Files;
 
+use Lustrum\Action\Files\TakingIn;
 use Lustrum\Domain\Finding\Photo;
-use Lustrum\Domain\Finding\PhotoInput;
 use Lustrum\Domain\Finding\PhotoView;
-use Lustrum\Domain\Revision\Revision;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
-use Lustrum\Http\Cached;
-use Lustrum\Record\Inputs;
 use Lustrum\Record\Records;
-use Lustrum\Record\RecordWriter;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Shared\Refusal\TooLarge;
-use Lustrum\Storage\Pictures;
+use Lustrum\Storage\FileKind;
+use Lustrum\Storage\Files;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
-use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Uid\Uuid;
@@ -32,23 +29,21 @@ final readonly class PhotoController
 
     public function __construct(
         private Records $records,
-        private RecordWriter $writer,
-        private Pictures $pictures,
-        private Inputs $inputs,
+        private Files $files,
     ) {
     }
 
-    /** Takes in a photograph as a form: file, revision, and optionally run, failure and caption. */
+    /** Takes in a photograph, sound, clip or document as a form: file, revision, and optionally run, failure and caption. */
     #[Route('/api/photos/{id}', requirements: self::ID, methods: ['POST'])]
     #[Answers(PhotoView::class)]
-    public function post(Uuid $id, Request $request): JsonResponse
+    public function post(Uuid $id, Request $request, TakingIn $taking): JsonResponse
     {
         $file = $request->files->get('file');
         if (!$file instanceof UploadedFile) {
-            throw Invalid::at('file', 'No picture arrived. Choose one and send it again.');
+            throw Invalid::at('file', 'No file arrived. Choose one and send it again.');
         }
         if (!$file->isValid()) {
-            throw TooLarge::cutOff(Pictures::MOST_BYTES);
+            throw TooLarge::cutOff(FileKind::Clip->mostBytes());
         }
         $fields = [];
         foreach (['revision', 'run', 'failure', 'caption'] as $name) {
@@ -58,28 +53,41 @@ final readonly class PhotoController
             }
             $fields[$name] = $value === '' ? null : $value;
         }
-        // Before the picture is decoded: a stranger's or a viewer's upload should not cost anything.
-        $revision = $this->records->named(Revision::class, (string) $fields['revision'], 'revision');
-        $this->records->mustWrite($revision->workspace());
-        $picture = $this->pictures->take($file->getPathname());
-        $input = $this->inputs->read(PhotoInput::class, ['picture' => get_object_vars($picture), 'caption' => $fields['caption'] ?? ''] + $fields);
-
-        return Answer::written($this->writer->put(Photo::class, $id, $input));
+        $written = $taking->take($id, $fields, $file->getPathname());
+        $answer = Answer::written($written);
+        // Taken, and not there yet: it waits its turn.
+        return $written->view instanceof PhotoView && $written->view->sha256 === '' && $written->view->problem === '' ? $answer->setStatusCode(202) : $answer;
     }
 
-    /** The picture itself; ?preview for a small one. */
+    /** The picture itself, or the still of a clip; ?preview for a small one. */
     #[Route('/api/photos/{id}/picture', requirements: self::ID, methods: ['GET'])]
     #[Answers(null, query: ['preview'])]
-    public function picture(Uuid $id, Request $request): StreamedResponse
+    public function picture(Uuid $id, Request $request): Response
     {
         $photo = $this->records->find(Photo::class, $id);
-        if (!$this->pictures->has($photo->sha256())) {
+        $preview = $request->query->has('preview') || $photo->kind() === FileKind::Clip;
+        if (!in_array($photo->kind(), [FileKind::Picture, FileKind::Clip], true) || !$this->files->has($photo->sha256(), $preview)) {
             throw NotThere::picture();
         }
-        $stream = $this->pictures->open($photo->sha256(), $request->query->has('preview'));
 
-        return new StreamedResponse(static function () use ($stream): void {
-            fpassthru($stream);
-        }, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', Cached::HEADER => '1']);
+        return FileAnswer::of($request, $this->files, $photo->sha256(), $preview, 'image/jpeg');
+    }
+
+    /** The file as it is kept, whole or in part (a Range of bytes). */
+    #[Route('/api/photos/{id}/file', requirements: self::ID, methods: ['GET'])]
+    #[Answers(null)]
+    public function file(Uuid $id, Request $request): Response
+    {
+        $photo = $this->records->find(Photo::class, $id);
+        if (!$this->files->has($photo->sha256())) {
+            throw NotThere::picture();
+        }
+        $answer = FileAnswer::of($request, $this->files, $photo->sha256(), false, $photo->type());
+        if ($photo->kind() === FileKind::Document) {
+            // What others wrote is saved, never opened in our name.
+            $answer->headers->set('Content-Disposition', 'attachment; filename="'.substr($photo->sha256(), 0, 12).'.'.FileKind::ending($photo->type()).'"');
+        }
+
+        return $answer;
     }
 }

@@ -13,6 +13,8 @@ use Symfony\Component\Clock\ClockInterface;
 /** Works out the sheet of one's own account. */
 final readonly class YouSheets
 {
+    private const DAY = 86_400;
+
     public function __construct(
         private EntityManagerInterface $em,
         private ClockInterface $clock,
@@ -33,7 +35,7 @@ final readonly class YouSheets
             if (!$view->here) {
                 $idle[] = $days;
             }
-            $rows[] = new SignedInRow($view, AccountWords::place($view->device, $view->here), AccountWords::ends((int) $now->diff($place->ends())->days));
+            $rows[] = new SignedInRow($view, AccountWords::place($view->device, $view->here), AccountWords::ends((int) ceil(($place->ends()->getTimestamp() - $now->getTimestamp()) / self::DAY)));
         }
 
         return new YouSheet(AccountWords::sentence($user->name(), count($rows), $idle === [] ? null : max($idle)), $user->name(), $user->email(), $rows);

@@ -524,8 +524,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes in a photograph as a form: file, revision, and optionally run, failure and caption. */
+        /** Takes in a photograph, sound, clip or document as a form: file, revision, and optionally run, failure and caption. */
         post: operations["lustrum_http_files_photo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The file as it is kept, whole or in part (a Range of bytes). */
+        get: operations["lustrum_http_files_photo_file"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -539,7 +556,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The picture itself; ?preview for a small one. */
+        /** The picture itself, or the still of a clip; ?preview for a small one. */
         get: operations["lustrum_http_files_photo_picture"];
         put?: never;
         post?: never;
@@ -1364,6 +1381,8 @@ export interface components {
             by: string;
             at: string;
         };
+        /** @enum {string} */
+        "Domain.Finding.FileState": "waiting" | "ready" | "broken";
         "Domain.Finding.ObservationInput": {
             revision: string;
             text: string;
@@ -1386,6 +1405,12 @@ export interface components {
             run: string | null;
             failure: string | null;
             caption: string;
+            kind: components["schemas"]["Storage.FileKind"];
+            type: string;
+            state: components["schemas"]["Domain.Finding.FileState"];
+            problem: string;
+            takenAt: string | null;
+            seconds: number | null;
             width: number;
             height: number;
             bytes: number;
@@ -2108,6 +2133,8 @@ export interface components {
             email: string;
             places: components["schemas"]["Sheet.You.SignedInRow"][];
         };
+        /** @enum {string} */
+        "Storage.FileKind": "picture" | "sound" | "clip" | "document";
     };
     responses: never;
     parameters: never;
@@ -3162,6 +3189,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Domain.Finding.PhotoView"];
                 };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_files_photo_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem, with a sentence for people */
             default: {

@@ -45,7 +45,7 @@ export function ModeTally({ rows, device, current }: { rows: Schemas['ModeRow'][
                   )}
                 </td>
               ))}
-              <td className="cell max-w-52 text-xs text-soft">{row.sentence}</td>
+              <td className="cell max-w-52 pl-3 text-xs text-soft">{row.sentence}</td>
             </tr>
           ))}
         </tbody>

@@ -11,3 +11,15 @@ export function day(text: string): string {
 export function dayAndTime(text: string): string {
   return `${day(text)}, ${TIME.format(new Date(text))}`;
 }
+
+/** What a camera's clock said, without making a moment of it: it may have stood in any zone. */
+export function localTime(text: string): string {
+  return `${day(text.slice(0, 10))}, ${text.slice(11, 16)}`;
+}
+
+/** How long something plays: '1:05'. */
+export function playing(seconds: number | null): string {
+  if (seconds === null) return '';
+  const whole = Math.round(seconds);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}

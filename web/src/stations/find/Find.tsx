@@ -105,7 +105,7 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
           )}
           <More of={failures} total={sheet.allFailures} words="failures" />
         </Part>
-        <Part title="Photos" actions={write && <AddPhoto revision={revision} />}>
+        <Part title="Photos and files" actions={write && <AddPhoto revision={revision} />}>
           {sheet.photos.length === 0 ? (
             <Empty>
               A photo of the broken place is worth the minute. Position data is taken out when it is uploaded.

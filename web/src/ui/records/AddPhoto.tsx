@@ -5,9 +5,19 @@ import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { Button } from '../Button';
 
-const MOST_BYTES = 25_000_000;
+/** What is taken, and how large it may be; the server looks at the content itself. */
+const TAKEN = 'image/*,audio/*,video/*,application/pdf,text/plain,text/csv';
+const MOST_MB = { image: 25, audio: 50, video: 200 };
 
-/** Takes photographs in; on a phone the camera opens. Position and device data are taken out on the server. */
+function mostMb(type: string): number {
+  const [family = ''] = type.split('/');
+  return family in MOST_MB ? MOST_MB[family as keyof typeof MOST_MB] : 25;
+}
+
+/**
+ * Takes photographs in, and sounds, clips and documents; on a phone the camera opens. Position and device data are taken
+ * out on the server.
+ */
 export function AddPhoto({
   revision,
   run,
@@ -28,7 +38,9 @@ export function AddPhoto({
     for (const file of Array.from(files ?? [])) {
       setState(`Sending ${file.name} …`);
       const kept = await write.run(() => {
-        if (file.size > MOST_BYTES) throw new Error(`${file.name} is too large: at most 25 MB can be taken.`);
+        const most = mostMb(file.type);
+        if (file.size > most * 1_000_000)
+          throw new Error(`${file.name} is too large: at most ${most} MB can be taken.`);
         const form = new FormData();
         for (const [name, value] of Object.entries({ revision, run, failure, caption: '' })) {
           if (value !== undefined) form.append(name, value);
@@ -47,14 +59,14 @@ export function AddPhoto({
       <input
         ref={input}
         type="file"
-        accept="image/*"
+        accept={TAKEN}
         multiple
         className="hidden"
-        aria-label="Photo file"
+        aria-label="File"
         onChange={(e) => void take(e.target.files)}
       />
       <Button large={large} onClick={() => input.current?.click()}>
-        Add photo
+        Add photo or file
       </Button>
       <p role="status" className="text-sm text-soft">
         {state}

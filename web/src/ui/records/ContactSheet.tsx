@@ -1,44 +1,131 @@
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 
 import type { Schemas } from '../../api/client';
 import { Slip } from '../Slip';
-import { dayAndTime } from '../time';
+import { dayAndTime, localTime, playing } from '../time';
 
-/** Photographs in rows like a contact sheet, each with its number. */
-export function ContactSheet({ photos, start = 1 }: { photos: Schemas['PhotoView'][]; start?: number }) {
-  const [open, setOpen] = useState<Schemas['PhotoView'] | null>(null);
+type Photo = Schemas['PhotoView'];
+
+const NAMES: Record<Photo['kind'], string> = { picture: 'Photo', sound: 'Sound', clip: 'Clip', document: 'Document' };
+const LOOK_AGAIN_MS = 2000;
+
+/** Photographs in rows like a contact sheet, each with its number; sounds, clips and documents stand among them. */
+export function ContactSheet({ photos, start = 1 }: { photos: Photo[]; start?: number }) {
+  const [open, setOpen] = useState<Photo | null>(null);
+  const client = useQueryClient();
+  const waits = photos.some((p) => p.state === 'waiting');
+  useEffect(() => {
+    if (!waits) return;
+    const timer = window.setInterval(() => {
+      void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[1] === 'find' || queryKey[1] === 'run' });
+    }, LOOK_AGAIN_MS);
+    return () => window.clearInterval(timer);
+  }, [client, waits]);
   return (
     <>
       <ul className="grid grid-cols-2 gap-3 sm:grid-cols-[repeat(auto-fill,minmax(11rem,1fr))]">
         {photos.map((photo, i) => (
           <li key={photo.id}>
-            <button type="button" className="w-full cursor-pointer text-left" onClick={() => setOpen(photo)}>
-              <img
-                src={`/api/photos/${photo.id}/picture?preview=1`}
-                width={photo.width}
-                height={photo.height}
-                loading="lazy"
-                alt={photo.caption === '' ? `Photo ${start + i}` : photo.caption}
-                className="aspect-[4/3] w-full border border-rule bg-ground object-cover"
-              />
+            <button
+              type="button"
+              className="w-full cursor-pointer text-left disabled:cursor-default"
+              disabled={photo.state !== 'ready'}
+              onClick={() => setOpen(photo)}
+            >
+              <Tile photo={photo} number={start + i} />
               <span className="mt-0.5 block text-xs text-soft">
                 <span className="stamp mr-1 text-ink">{start + i}</span>
                 {photo.caption}
               </span>
             </button>
+            {photo.problem !== '' && <p className="mt-0.5 text-xs text-oxide">{photo.problem}</p>}
           </li>
         ))}
       </ul>
-      <Slip open={open !== null} onClose={() => setOpen(null)} title={open?.caption || 'Photo'} wide>
+      <Slip
+        open={open !== null}
+        onClose={() => setOpen(null)}
+        title={open?.caption || NAMES[open?.kind ?? 'picture']}
+        wide
+      >
         {open !== null && (
           <figure>
-            <img src={`/api/photos/${open.id}/picture`} alt={open.caption} className="w-full border border-rule" />
+            <Opened photo={open} />
             <figcaption className="mt-2 text-sm text-soft">
-              {open.by}, {dayAndTime(open.at)} · {open.width} × {open.height} · position and device data taken out
+              {open.by}, {dayAndTime(open.at)}
+              {open.takenAt !== null && <> · taken {localTime(open.takenAt)} by its own clock</>}
+              {open.width > 0 && (
+                <>
+                  {' '}
+                  · {open.width} × {open.height}
+                </>
+              )}
+              {open.kind !== 'document' && ' · position and device data taken out'}
             </figcaption>
           </figure>
         )}
       </Slip>
     </>
   );
+}
+
+/** A file in small. */
+function Tile({ photo, number }: { photo: Photo; number: number }) {
+  const box = 'aspect-[4/3] w-full border border-rule bg-ground';
+  const name = NAMES[photo.kind];
+  if (photo.state === 'ready' && (photo.kind === 'picture' || photo.kind === 'clip')) {
+    return (
+      <span className="relative block">
+        <img
+          src={`/api/photos/${photo.id}/picture?preview=1`}
+          width={photo.width}
+          height={photo.height}
+          loading="lazy"
+          alt={photo.caption === '' ? `${name} ${number}` : photo.caption}
+          className={`${box} object-cover`}
+        />
+        {photo.kind === 'clip' && (
+          <span className="absolute bottom-1 left-1 bg-sheet px-1.5 py-0.5 text-xs text-ink">
+            {name} {playing(photo.seconds)}
+          </span>
+        )}
+      </span>
+    );
+  }
+  return (
+    <span className={`${box} flex flex-col items-center justify-center gap-1 p-2 text-center text-sm`}>
+      <span className="stamp text-ink">{name}</span>
+      <span className="text-soft">
+        {photo.state === 'waiting' && 'waiting to be prepared'}
+        {photo.state === 'broken' && 'cannot be shown'}
+        {photo.state === 'ready' && (photo.kind === 'document' ? photo.type : playing(photo.seconds))}
+      </span>
+    </span>
+  );
+}
+
+/** A file in large: seen, heard, played, or saved. */
+function Opened({ photo }: { photo: Photo }) {
+  const file = `/api/photos/${photo.id}/file`;
+  if (photo.kind === 'sound') return <audio src={file} controls className="w-full" />;
+  if (photo.kind === 'clip') {
+    return (
+      <video
+        src={file}
+        poster={`/api/photos/${photo.id}/picture`}
+        controls
+        playsInline
+        className="max-h-[70vh] w-full border border-rule bg-ground"
+      />
+    );
+  }
+  if (photo.kind === 'document') {
+    return (
+      <a href={file} className="font-semibold text-blue underline">
+        Save it on this device
+      </a>
+    );
+  }
+  return <img src={`/api/photos/${photo.id}/picture`} alt={photo.caption} className="w-full border border-rule" />;
 }

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Finding;
+
+/** Where a file stands on its way from the upload to the screen. */
+enum FileState: string
+{
+    case Waiting = 'waiting';
+    case Ready = 'ready';
+    case Broken = 'broken';
+}

@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Storage\Decoding;
+use Lustrum\Storage\FileKind;
+use Lustrum\Storage\Files;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Component\Console\Tester\CommandTester;
+use Symfony\Component\Process\Process;
+use Symfony\Component\Uid\Uuid;
+
+/** Pictures, sounds, clips and documents: taken in, prepared in line, given out in parts, stripped of what tells on people. */
+final class FileTest extends ApiTestCase
+{
+    private string $folder = '';
+
+    private string $build = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = sys_get_temp_dir().'/lustrum-files-'.getmypid();
+        @mkdir($this->folder);
+        $this->build = $this->bench()->a;
+    }
+
+    /** @return iterable<string, array{string, string, string, list<string>}> kind, type, ending, how it is made */
+    public static function recordings(): iterable
+    {
+        $where = ['-metadata', 'location=+48.1234+011.5678/', '-metadata', 'make=Pocketcam', '-metadata', 'creation_time=2026-03-02T14:05:11Z'];
+        yield 'a clip' => ['clip', 'video/mp4', 'mp4', ['-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=10:duration=2', '-f', 'lavfi', '-i', 'sine=duration=2', '-pix_fmt', 'yuv420p', '-shortest', ...$where]];
+        yield 'a clip of a web camera' => ['clip', 'video/webm', 'webm', ['-f', 'lavfi', '-i', 'testsrc=size=160x120:rate=5:duration=1', '-c:v', 'libvpx', ...$where]];
+        yield 'a sound' => ['sound', 'audio/mpeg', 'mp3', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=2', '-metadata', 'comment=at 48.1234 north']];
+        yield 'a sound as it is' => ['sound', 'audio/wav', 'wav', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=1', '-metadata', 'comment=at 48.1234 north']];
+    }
+
+    /** @param list<string> $how */
+    #[DataProvider('recordings')]
+    public function testARecordingWaitsItsTurnAndIsThenThere(string $kind, string $type, string $ending, array $how): void
+    {
+        $file = $this->folder.'/sent.'.$ending;
+        (new Process(['ffmpeg', '-v', 'error', '-y', ...$how, $file]))->mustRun();
+        $id = Uuid::v7()->toRfc4122();
+        $taken = $this->upload('/api/photos/'.$id, $file, ['revision' => $this->build, 'caption' => 'Passing by'], 'anything.bin');
+        self::assertSame(202, $this->answered(), json_encode($taken) ?: '');
+        self::assertSame([$kind, 'waiting'], [$taken['kind'], $taken['state']]);
+        $this->client->request('GET', '/api/photos/'.$id.'/file');
+        self::assertSame(404, $this->answered(), 'Nothing is given out before it is stripped.');
+
+        $before = $this->counter();
+        $this->work();
+        self::assertGreaterThan($before, $this->counter(), 'Who looks at the sheet is told.');
+        $ready = $this->photo();
+        self::assertSame(['ready', $type, ''], [$ready['state'], $ready['type'], $ready['problem']]);
+        self::assertGreaterThan(0.8, $ready['seconds']);
+        self::assertSame($kind === 'clip' ? ($ending === 'mp4' ? 320 : 160) : 0, $ready['width']);
+        if ($ending === 'mp4') {
+            self::assertSame('2026-03-02T14:05:11+00:00', $ready['takenAt']);
+        }
+        $this->client->request('GET', '/api/photos/'.$id.'/file');
+        $kept = $this->client->getInternalResponse()->getContent();
+        self::assertSame($type, $this->client->getResponse()->headers->get('Content-Type'));
+        foreach (['48.1234', '+011.5678', 'Pocketcam'] as $told) {
+            self::assertStringNotContainsString($told, $kept);
+        }
+        if ($kind === 'clip') {
+            $this->client->request('GET', '/api/photos/'.$id.'/picture?preview=1');
+            self::assertStringStartsWith("\xff\xd8", $this->client->getInternalResponse()->getContent());
+        }
+        // The same once more: it is that one, and nothing is prepared anew.
+        $this->upload('/api/photos/'.$id, $file, ['revision' => $this->build, 'caption' => 'Passing by']);
+        self::assertSame(200, $this->answered());
+        self::assertSame(0, $this->inLine());
+    }
+
+    public function testWhatIsDamagedSaysSoAtItsPlace(): void
+    {
+        $file = $this->folder.'/cut.mp4';
+        (new Process(['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=10:duration=2', '-pix_fmt', 'yuv420p', $file]))->mustRun();
+        file_put_contents($file, substr((string) file_get_contents($file), 0, 3000));
+        $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build]);
+        self::assertSame(202, $this->answered());
+        $this->work();
+        $broken = $this->photo();
+        self::assertSame('broken', $broken['state']);
+        self::assertStringContainsString('damaged', self::text($broken, 'problem'));
+        $this->client->request('GET', '/api/photos/'.self::text($broken, 'id').'/file');
+        self::assertSame(404, $this->answered());
+    }
+
+    public function testADocumentIsKeptAsItIsAndOnlyEverSaved(): void
+    {
+        $file = $this->folder.'/drawing.pdf';
+        file_put_contents($file, "%PDF-1.4\n1 0 obj<</Type/Catalog>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n");
+        $id = Uuid::v7()->toRfc4122();
+        $taken = $this->upload('/api/photos/'.$id, $file, ['revision' => $this->build], 'drawing.pdf');
+        self::assertSame(201, $this->answered(), json_encode($taken) ?: '');
+        self::assertSame(['document', 'ready', 'application/pdf'], [$taken['kind'], $taken['state'], $taken['type']]);
+        $this->client->request('GET', '/api/photos/'.$id.'/file');
+        $headers = $this->client->getResponse()->headers;
+        self::assertStringStartsWith('attachment; filename="', (string) $headers->get('Content-Disposition'));
+        self::assertSame("default-src 'none'; sandbox", $headers->get('Content-Security-Policy'));
+        self::assertSame(file_get_contents($file), $this->client->getInternalResponse()->getContent());
+        $this->client->request('GET', '/api/photos/'.$id.'/picture');
+        self::assertSame(404, $this->answered(), 'There is nothing to see of it.');
+    }
+
+    public function testPartsOfAFile(): void
+    {
+        $file = $this->folder.'/notes.txt';
+        file_put_contents($file, 'abcdefghij');
+        $id = Uuid::v7()->toRfc4122();
+        $this->upload('/api/photos/'.$id, $file, ['revision' => $this->build]);
+        foreach (['bytes=2-4' => 'cde', 'bytes=7-' => 'hij', 'bytes=-2' => 'ij', 'bytes=0-99' => 'abcdefghij'] as $range => $expected) {
+            $this->client->request('GET', '/api/photos/'.$id.'/file', [], [], ['HTTP_RANGE' => $range]);
+            self::assertSame([206, $expected], [$this->answered(), $this->client->getInternalResponse()->getContent()], $range);
+            self::assertSame((string) strlen($expected), $this->client->getResponse()->headers->get('Content-Length'), $range);
+        }
+        $this->client->request('GET', '/api/photos/'.$id.'/file', [], [], ['HTTP_RANGE' => 'bytes=10-12']);
+        self::assertSame([416, 'bytes */10'], [$this->answered(), $this->client->getResponse()->headers->get('Content-Range')]);
+        $this->client->request('GET', '/api/photos/'.$id.'/file', [], [], ['HTTP_RANGE' => 'pages=1-2']);
+        self::assertSame(200, $this->answered(), 'What is not understood is as if it had not been asked.');
+    }
+
+    public function testAPictureWaitsWhereBothPlacesAreTaken(): void
+    {
+        $file = $this->picture(40, 30);
+        $id = Uuid::v7()->toRfc4122();
+        $places = self::service(Decoding::class);
+        $places->now(fn (): bool => (bool) $places->now(function () use ($file, $id): bool {
+            $this->upload('/api/photos/'.$id, $file, ['revision' => $this->build]);
+            self::assertSame(202, $this->answered());
+
+            return true;
+        }));
+        self::assertSame('waiting', $this->photo()['state']);
+        $this->work();
+        self::assertSame(['ready', 40, 30], [$this->photo()['state'], $this->photo()['width'], $this->photo()['height']]);
+    }
+
+    public function testTheTimeOfACameraIsKeptAndNothingElse(): void
+    {
+        $file = $this->picture(64, 48);
+        // An EXIF block whose one entry points at the sub-block with DateTimeOriginal (Exif 2.32, tag 0x9003).
+        $sub = pack('n', 1).pack('nnNN', 0x9003, 2, 20, 44).pack('N', 0);
+        $exif = "Exif\0\0MM\0*".pack('N', 8).pack('n', 1).pack('nnNN', 0x8769, 4, 1, 26).pack('N', 0).$sub."2026:03:02 14:05:11\0";
+        $bytes = (string) file_get_contents($file);
+        file_put_contents($file, substr($bytes, 0, 2)."\xff\xe1".pack('n', strlen($exif) + 2).$exif.substr($bytes, 2));
+        $taken = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build]);
+        self::assertSame('2026-03-02T14:05:11', $taken['takenAt'] ?? '');
+        $this->client->request('GET', '/api/photos/'.self::text($taken, 'id').'/picture');
+        self::assertStringNotContainsString('2026:03:02', $this->client->getInternalResponse()->getContent());
+    }
+
+    public function testOnlyTheFirstFrameOfAMovingPicture(): void
+    {
+        $file = $this->folder.'/moving.gif';
+        (new Process(['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc=size=80x60:rate=5:duration=2', $file]))->mustRun();
+        $taken = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build]);
+        self::assertSame([201, 'picture', 80], [$this->answered(), $taken['kind'], $taken['width']]);
+    }
+
+    public function testAFileThatIsNoneOfThese(): void
+    {
+        foreach (['page.html' => '<html><script>alert(1)</script></html>', 'tool.sh' => "#!/bin/sh\necho hello\n", 'pack.zip' => "PK\x03\x04".str_repeat("\0", 40), 'drawing.svg' => '<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>'] as $name => $content) {
+            file_put_contents($this->folder.'/'.$name, $content);
+            $answer = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $this->folder.'/'.$name, ['revision' => $this->build], 'innocent.jpg');
+            self::assertSame(415, $this->answered(), $name.json_encode($answer));
+        }
+    }
+
+    public function testFilesComeAlongInADeviceFile(): void
+    {
+        $file = $this->folder.'/notes.txt';
+        file_put_contents($file, 'as it was said');
+        $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build, 'caption' => 'Said']);
+        $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/build'), 'revision', 'device');
+        $this->client->request('GET', '/api/devices/'.$device.'/export.json');
+        $exported = json_decode($this->client->getInternalResponse()->getContent(), true);
+        self::assertIsArray($exported);
+        $view = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $exported);
+        self::assertSame(201, $this->answered(), json_encode($view) ?: '');
+        $db = self::service(Connection::class);
+        $rows = $db->fetchAllAssociative('SELECT kind, type, state, sha256 FROM photo WHERE belongs_to = ?', [self::text($view, 'device')]);
+        self::assertSame([['kind' => 'document', 'type' => 'text/plain', 'state' => 'ready', 'sha256' => hash_file('sha256', $file)]], $rows);
+    }
+
+    public function testEveryTypeHasAnEndingAndALimit(): void
+    {
+        foreach (FileKind::cases() as $kind) {
+            self::assertGreaterThan(1_000_000, $kind->mostBytes());
+        }
+        self::assertSame('mp4', FileKind::ending('video/mp4'));
+        self::assertSame('bin', FileKind::ending('application/x-unheard-of'));
+        self::assertNull(FileKind::ofType('text/html'));
+        self::assertSame('text/plain', Files::sniff($this->write('a.txt', 'plain words')));
+    }
+
+    private function picture(int $width, int $height): string
+    {
+        $file = $this->folder.'/picture.jpg';
+        imagejpeg(imagecreatetruecolor(max(1, $width), max(1, $height)), $file);
+
+        return $file;
+    }
+
+    private function write(string $name, string $content): string
+    {
+        file_put_contents($this->folder.'/'.$name, $content);
+
+        return $this->folder.'/'.$name;
+    }
+
+    /** @return array<array-key, mixed> the one of the build, as the sheet shows it */
+    private function photo(): array
+    {
+        return (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/find'), 'photos', 0);
+    }
+
+    private function counter(): int
+    {
+        $counter = self::service(Connection::class)->fetchOne('SELECT counter FROM device d JOIN revision v ON v.device_id = d.id WHERE v.id = ?', [$this->build]);
+
+        return is_numeric($counter) ? (int) $counter : 0;
+    }
+
+    private function inLine(): int
+    {
+        $n = self::service(Connection::class)->fetchOne('SELECT count(*) FROM messenger_messages');
+
+        return is_numeric($n) ? (int) $n : -1;
+    }
+
+    /** What the worker does, as it does it: everything that waits, once. */
+    private function work(): void
+    {
+        self::assertNotNull(self::$kernel);
+        $command = (new Application(self::$kernel))->find('messenger:consume');
+        (new CommandTester($command))->execute(['receivers' => ['files'], '--limit' => $this->inLine(), '--time-limit' => 60]);
+        self::assertSame(0, $this->inLine());
+    }
+}

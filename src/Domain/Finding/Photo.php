@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Finding;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Wording\FileWords;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Record\Record;
@@ -99,7 +100,7 @@ class Photo extends Record
     {
         return new PhotoView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->failure?->id()->toRfc4122(),
-            $this->caption, $this->kind, $this->type, $this->state, $this->problem, $this->takenAt, $this->seconds,
+            $this->caption, $this->kind, $this->type, $this->state, $this->problem, $this->takenAt, $this->seconds, FileWords::plays($this->seconds),
             $this->width, $this->height, $this->bytes, $this->sha256, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }

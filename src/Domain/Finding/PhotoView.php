@@ -13,6 +13,7 @@ final readonly class PhotoView
      * @param string      $problem why it could not be prepared; empty where it could
      * @param string|null $takenAt by the clock of what took it
      * @param float|null  $seconds how long it plays
+     * @param string      $plays   the same in words: '1:05'
      */
     public function __construct(
         public string $id,
@@ -27,6 +28,7 @@ final readonly class PhotoView
         public string $problem,
         public ?string $takenAt,
         public ?float $seconds,
+        public string $plays,
         public int $width,
         public int $height,
         public int $bytes,

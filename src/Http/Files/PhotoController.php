@@ -55,6 +55,7 @@ final readonly class PhotoController
         }
         $written = $taking->take($id, $fields, $file->getPathname());
         $answer = Answer::written($written);
+
         // Taken, and not there yet: it waits its turn.
         return $written->view instanceof PhotoView && $written->view->sha256 === '' && $written->view->problem === '' ? $answer->setStatusCode(202) : $answer;
     }

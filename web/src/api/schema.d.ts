@@ -1411,6 +1411,7 @@ export interface components {
             problem: string;
             takenAt: string | null;
             seconds: number | null;
+            plays: string;
             width: number;
             height: number;
             bytes: number;

@@ -16,10 +16,3 @@ export function dayAndTime(text: string): string {
 export function localTime(text: string): string {
   return `${day(text.slice(0, 10))}, ${text.slice(11, 16)}`;
 }
-
-/** How long something plays: '1:05'. */
-export function playing(seconds: number | null): string {
-  if (seconds === null) return '';
-  const whole = Math.round(seconds);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
-}

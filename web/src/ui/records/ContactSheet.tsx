@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 
 import type { Schemas } from '../../api/client';
 import { Slip } from '../Slip';
-import { dayAndTime, localTime, playing } from '../time';
+import { dayAndTime, localTime } from '../time';
 
 type Photo = Schemas['PhotoView'];
 
@@ -87,7 +87,7 @@ function Tile({ photo, number }: { photo: Photo; number: number }) {
         />
         {photo.kind === 'clip' && (
           <span className="absolute bottom-1 left-1 bg-sheet px-1.5 py-0.5 text-xs text-ink">
-            {name} {playing(photo.seconds)}
+            {name} {photo.plays}
           </span>
         )}
       </span>
@@ -99,7 +99,7 @@ function Tile({ photo, number }: { photo: Photo; number: number }) {
       <span className="text-soft">
         {photo.state === 'waiting' && 'waiting to be prepared'}
         {photo.state === 'broken' && 'cannot be shown'}
-        {photo.state === 'ready' && (photo.kind === 'document' ? photo.type : playing(photo.seconds))}
+        {photo.state === 'ready' && (photo.kind === 'document' ? photo.type : photo.plays)}
       </span>
     </span>
   );

@@ -50,13 +50,37 @@ final class Client
         return [json_decode($answer, true), $took];
     }
 
-    public function signIn(string $password): string
+    public function signIn(string $password, string $email = 'maren@hollowlane.example'): string
     {
         $this->token = $this->ask('GET', '/api/session')[0]['token'];
-        $session = $this->ask('POST', '/api/session', ['email' => 'maren@hollowlane.example', 'password' => $password])[0];
+        $session = $this->ask('POST', '/api/session', ['email' => $email, 'password' => $password])[0];
         $this->token = $session['token'];
 
         return $session['workspaces'][0]['id'];
+    }
+
+    /** @param array<string, string> $account */
+    public function first(array $account): void
+    {
+        $this->token = $this->ask('GET', '/api/session')[0]['token'];
+        $this->token = $this->ask('POST', '/api/first-account', $account)[0]['token'];
+    }
+
+    /** Sends a small picture. */
+    public function picture(string $build, string $id): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'heal');
+        imagejpeg(imagecreatetruecolor(60, 40), $file);
+        curl_setopt_array($this->curl, $this->options('POST', '/api/photos/'.$id, null, []));
+        curl_setopt_array($this->curl, [
+            CURLOPT_POSTFIELDS => ['revision' => $build, 'file' => new CURLFile($file)],
+            CURLOPT_HTTPHEADER => ['Origin: '.$this->address, 'X-Csrf-Token: '.$this->token],
+        ]);
+        curl_exec($this->curl);
+        unlink($file);
+        if (curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE) !== 201) {
+            throw new RuntimeException('The picture was not taken.');
+        }
     }
 
     /**

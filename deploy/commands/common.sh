@@ -15,13 +15,14 @@ hash_of() { printf '%s' "$*" | sha256sum | cut -c1-12; }
 
 # As root, PostgreSQL and the application run under Debian's own accounts: neither should be root.
 # A checkout that these accounts cannot reach (below /root, say) keeps its state in /var/lib instead.
-STATE="$VAR"
+# LUSTRUM_STATE puts data, secrets and processes elsewhere: for tests that break them.
+STATE="${LUSTRUM_STATE:-$VAR}"
 DB_USER="$(id -un)"
 APP_USER="$(id -un)"
 if is_root; then
 	DB_USER=postgres
 	APP_USER=www-data
-	if id postgres >/dev/null 2>&1 && ! runuser -u postgres -- test -x "$VAR" 2>/dev/null; then
+	if [ -z "${LUSTRUM_STATE:-}" ] && id postgres >/dev/null 2>&1 && ! runuser -u postgres -- test -x "$VAR" 2>/dev/null; then
 		STATE="/var/lib/lustrum-$(hash_of "$ROOT")"
 		APP_USER=root
 		mkdir -p "$STATE"
@@ -49,8 +50,10 @@ own() {
 }
 
 # done_before NAME HASH: has this step been done for this state of its inputs?
-done_before() { [ "$(cat "$VAR/stamp/$1" 2>/dev/null || true)" = "$2" ]; }
-mark_done() { printf '%s' "$2" >"$VAR/stamp/$1"; }
+done_before() { [ "$(cat "$(stamp "$1")" 2>/dev/null || true)" = "$2" ]; }
+mark_done() { mkdir -p "$(dirname "$(stamp "$1")")" && printf '%s' "$2" >"$(stamp "$1")"; }
+# What is installed goes for the checkout, what is prepared for the state.
+stamp() { case "$1" in cache | migrations) echo "$STATE/stamp/$1" ;; *) echo "$VAR/stamp/$1" ;; esac; }
 hash_files() { find "$@" -type f -not -path '*/node_modules/*' -print0 2>/dev/null | sort -z | xargs -0 -r sha256sum | sha256sum | cut -d' ' -f1; }
 
 # A secret that is made once.

@@ -1,7 +1,14 @@
 # shellcheck shell=bash
 # A PostgreSQL cluster of the project's own, on loopback.
-db_running() { [ -f "$PG_DATA/postmaster.pid" ] && as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" status >/dev/null 2>&1; }
-db_url() { printf 'postgresql://lustrum:%s@127.0.0.1:%s/%s?serverVersion=15&charset=utf8' "$(secret database)" "$DB_PORT" "$1"; }
+# Not by the number in its file alone: that may be a process that is dead and not yet buried, or somebody else's by now.
+db_running() {
+	local pid
+	pid="$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" || return 1
+	[ -n "$pid" ] && grep -qs '^postgres' "/proc/$pid/comm" && ! grep -qs '^State:[[:space:]]*Z' "/proc/$pid/status" &&
+		tr '\0' ' ' <"/proc/$pid/cmdline" | grep -qF "$PG_DATA"
+}
+# The application is no superuser: it owns its databases and nothing else.
+db_url() { printf 'postgresql://lustrum_app:%s@127.0.0.1:%s/%s?serverVersion=15&charset=utf8' "$(secret database-app)" "$DB_PORT" "$1"; }
 db_sql() { PGPASSWORD="$(secret database)" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U lustrum -d "${2:-postgres}" -v ON_ERROR_STOP=1 -qtAc "$1"; }
 
 db_start() {
@@ -26,10 +33,68 @@ db_start() {
 	fi
 	own "$DB_USER" "$PG_DATA"
 	chmod 700 "$PG_DATA"
-	db_running && return 0
+	if db_running; then
+		db_know
+		return 0
+	fi
 	port_taken "$DB_PORT" && die "port $DB_PORT is taken; choose another with LUSTRUM_DB_PORT=… ./lustrum start"
 	step "Starting PostgreSQL on 127.0.0.1:$DB_PORT"
-	as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_DATA/server.log" -o "-p $DB_PORT" start >/dev/null || { tail -n 20 "$PG_DATA/server.log" >&2; die 'PostgreSQL did not start'; }
+	rm -f "$PG_DATA/postmaster.pid"
+	# What a killed server leaves behind goes within a moment; until then the next one is not let in.
+	local i
+	for i in $(seq 1 20); do
+		if as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_DATA/server.log" -o "-p $DB_PORT" start >/dev/null 2>&1; then
+			db_know
+			return 0
+		fi
+		if db_running; then break; fi
+		sleep 0.5
+	done
+	if ! db_running; then
+		tail -n 20 "$PG_DATA/server.log" >&2
+		die 'PostgreSQL did not start'
+	fi
+	db_know
+}
+
+# The server knows our passwords, also where a secret was lost and made anew.
+db_know() {
+	local i
+	for i in $(seq 1 50); do
+		if db_sql 'SELECT 1' >/dev/null 2>"$STATE/db_know.log"; then break; fi
+		if grep -q 'password authentication failed' "$STATE/db_know.log"; then
+			step 'The secret of the database was lost; setting a new one'
+			as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null
+			printf "ALTER ROLE lustrum PASSWORD '%s'\n" "$(secret database)" |
+				as "$DB_USER" "$PG_BIN/postgres" --single -D "$PG_DATA" postgres >/dev/null 2>&1 || die 'the database could not be given a new secret'
+			as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_DATA/server.log" -o "-p $DB_PORT" start >/dev/null
+		fi
+		sleep 0.2
+	done
+	rm -f "$STATE/db_know.log"
+	local want
+	want="$(hash_of "$(secret database-app)")"
+	if [ "$(db_sql "SELECT shobj_description(oid, 'pg_authid') FROM pg_roles WHERE rolname = 'lustrum_app'")" != "$want" ]; then
+		db_sql "DO \$\$ BEGIN IF NOT EXISTS (SELECT 1 FROM pg_roles WHERE rolname = 'lustrum_app') THEN CREATE ROLE lustrum_app; END IF; END \$\$"
+		db_sql "ALTER ROLE lustrum_app LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE PASSWORD '$(secret database-app)'"
+		db_sql "COMMENT ON ROLE lustrum_app IS '$want'"
+	fi
+}
+
+# Everything in a database belongs to the application; what an earlier release made as superuser is handed over.
+db_hand_over() { # DATABASE
+	[ "$(db_sql "SELECT pg_get_userbyid(datdba) FROM pg_database WHERE datname = '$1'")" = lustrum_app ] || db_sql "ALTER DATABASE $1 OWNER TO lustrum_app"
+	db_sql "DO \$\$ DECLARE o RECORD; BEGIN
+		EXECUTE 'ALTER SCHEMA public OWNER TO lustrum_app';
+		FOR o IN SELECT c.oid::regclass AS name, c.relkind FROM pg_class c WHERE relnamespace = 'public'::regnamespace AND relkind IN ('r', 'S')
+			AND pg_get_userbyid(relowner) <> 'lustrum_app'
+			AND NOT EXISTS (SELECT 1 FROM pg_depend d WHERE d.objid = c.oid AND d.deptype IN ('a', 'i') AND c.relkind = 'S') LOOP
+			EXECUTE format('ALTER %s %s OWNER TO lustrum_app', CASE o.relkind WHEN 'r' THEN 'TABLE' ELSE 'SEQUENCE' END, o.name);
+		END LOOP;
+		FOR o IN SELECT p.oid::regprocedure AS name FROM pg_proc p WHERE pronamespace = 'public'::regnamespace AND pg_get_userbyid(proowner) <> 'lustrum_app' LOOP
+			EXECUTE format('ALTER FUNCTION %s OWNER TO lustrum_app', o.name);
+		END LOOP;
+	END \$\$" "$1"
 }
 
 db_stop() {
@@ -38,5 +103,8 @@ db_stop() {
 	as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null
 }
 
-db_create() { [ "$(db_sql "SELECT 1 FROM pg_database WHERE datname = '$1'")" = 1 ] || db_sql "CREATE DATABASE $1"; }
+db_create() { # DATABASE
+	[ "$(db_sql "SELECT 1 FROM pg_database WHERE datname = '$1'")" = 1 ] || db_sql "CREATE DATABASE $1 OWNER lustrum_app"
+	db_hand_over "$1"
+}
 db_drop() { db_sql "DROP DATABASE IF EXISTS $1 WITH (FORCE)"; }

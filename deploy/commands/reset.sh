@@ -8,7 +8,7 @@ run_reset() {
 	step 'Throwing the data away'
 	db_drop lustrum
 	rm -rf "$STACK_FILES"
-	rm -f "$VAR/stamp/migrations"
+	rm -f "$STATE/stamp/migrations"
 	. deploy/commands/start.sh
 	run_start "$@"
 }

@@ -1,42 +1,85 @@
 # shellcheck shell=bash
-# Nothing is touched before the whole archive has been read; what was there before is set aside, not thrown away.
+# Nothing is touched before the whole archive has been read; what was there before is set aside, not thrown away. Where it
+# gives up, what ran before runs again.
 run_restore() {
 	[ $# -eq 1 ] && [ -f "$1" ] || die 'name the file to read: ./lustrum restore FILE'
+	db_start
+	stack main "$PORT" lustrum
+	local work="$STATE/restore"
+	restore_check "$1" "$work"
+	restore_database "$work"
+	restore_pictures "$work"
+	local ran=no
+	if [ -n "$(web_all nginx)" ]; then ran=yes; fi
+	web_stop
+	restore_swap "$work" || {
+		if [ "$ran" = yes ]; then web_start; fi
+		die 'the restored state could not be put in place; the one that was there is as it was'
+	}
+	say "Restored. What was there before lies in the database lustrum_before and in $STACK_FILES.before until the next restore."
+	. deploy/commands/start.sh
+	# Brings an older database up to date as well.
+	run_start --empty
+}
+
+# Reads the archive from end to end and unpacks it beside.
+restore_check() { # FILE FOLDER
 	local names
 	names="$(tar -tzf "$1" 2>/dev/null)" || die "$1 is damaged or no backup of Lustrum; nothing was changed"
 	grep -qx 'database.dump' <<<"$names" || die "$1 is not a backup of Lustrum; nothing was changed"
 	if grep -qE '^/|(^|/)\.\.(/|$)' <<<"$names"; then die "$1 names files outside of itself; nothing was changed"; fi
-	db_start
-	stack main "$PORT" lustrum
-	local work="$STATE/restore"
-	rm -rf "$work"
-	(umask 077 && mkdir -p "$work")
-	tar -xzf "$1" -C "$work" --no-same-owner
-	"$PG_BIN/pg_restore" -l "$work/database.dump" >/dev/null 2>&1 || { rm -rf "$work"; die "the database in $1 is damaged; nothing was changed"; }
-	step 'Putting the database back'
+	rm -rf "$2"
+	(umask 077 && mkdir -p "$2")
+	tar -xzf "$1" -C "$2" --no-same-owner
+	"$PG_BIN/pg_restore" -l "$2/database.dump" >/dev/null 2>&1 || restore_give_up "$2" "the database in $1 is damaged; nothing was changed"
+}
+
+restore_give_up() { # FOLDER WORDS
+	rm -rf "$1"
 	db_drop lustrum_restore
-	db_sql 'CREATE DATABASE lustrum_restore'
-	PGPASSWORD="$(secret database)" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$DB_PORT" -U lustrum --no-owner --exit-on-error -d lustrum_restore "$work/database.dump" ||
-		{ db_drop lustrum_restore; rm -rf "$work"; die 'the database could not be put back; the one that was there is as it was'; }
-	rm -f "$work/database.dump"
+	die "$2"
+}
+
+# The dump goes into a database of its own.
+restore_database() { # FOLDER
+	step 'Reading the database'
+	db_drop lustrum_restore
+	db_create lustrum_restore
+	PGPASSWORD="$(secret database)" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$DB_PORT" -U lustrum --no-owner --exit-on-error -d lustrum_restore "$1/database.dump" ||
+		restore_give_up "$1" 'the database could not be read; the one that was there is as it was'
+	db_hand_over lustrum_restore
+	rm -f "$1/database.dump"
 	# Nobody stays signed in through a restore, not even those of an older backup.
 	db_sql "DO \$\$ BEGIN
 		IF to_regclass('session') IS NOT NULL THEN TRUNCATE session; END IF;
 		IF to_regclass('signed_in') IS NOT NULL THEN TRUNCATE signed_in CASCADE; END IF;
 	END \$\$" lustrum_restore
-	web_stop
+}
+
+# Every picture that the database names is in the archive.
+restore_pictures() { # FOLDER
+	local sha missing=0
+	for sha in $(db_sql "SELECT DISTINCT sha256 FROM photo WHERE sha256 <> ''" lustrum_restore); do
+		[ -f "$1/${sha:0:2}/${sha:2:2}/$sha.jpg" ] || missing=$((missing + 1))
+	done
+	[ "$missing" = 0 ] || restore_give_up "$1" "$missing pictures or files that the database names are not in the archive; nothing was changed"
+}
+
+restore_swap() { # FOLDER
+	step 'Putting database and pictures in place'
 	db_drop lustrum_before
 	if [ "$(db_sql "SELECT 1 FROM pg_database WHERE datname = 'lustrum'")" = 1 ]; then
 		db_sql "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = 'lustrum'" >/dev/null
-		db_sql 'ALTER DATABASE lustrum RENAME TO lustrum_before'
+		db_sql 'ALTER DATABASE lustrum RENAME TO lustrum_before' || return 1
 	fi
-	db_sql 'ALTER DATABASE lustrum_restore RENAME TO lustrum'
-	step 'Putting the pictures back'
+	if ! db_sql 'ALTER DATABASE lustrum_restore RENAME TO lustrum'; then
+		db_sql 'ALTER DATABASE lustrum_before RENAME TO lustrum'
+		return 1
+	fi
 	rm -rf "$STACK_FILES.before"
 	if [ -d "$STACK_FILES" ]; then mv "$STACK_FILES" "$STACK_FILES.before"; fi
-	mv "$work" "$STACK_FILES"
+	mv "$1" "$STACK_FILES"
 	chmod 755 "$STACK_FILES"
 	own "$APP_USER" "$STACK_FILES"
-	say "Restored. What was there before lies in the database lustrum_before and in $STACK_FILES.before until the next restore."
-	say 'Start with ./lustrum start'
+	rm -f "$STATE/stamp/migrations"
 }

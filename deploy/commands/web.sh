@@ -36,26 +36,46 @@ warm_cache() {
 	mark_done cache "$want"
 }
 
+pool() { printf 'lustrum-%s' "$(hash_of "$STACK_RUN")"; }
+
 fill() { # TEMPLATE TARGET
 	sed -e "s|@ROOT@|$ROOT|g" -e "s|@RUN@|$STACK_RUN|g" -e "s|@PORT@|$STACK_PORT|g" -e "s|@FILES@|$STACK_FILES|g" -e "s|@CACHE@|$STATE/cache-app|g" \
-		-e "s|@DATABASE_URL@|$(db_url "$STACK_DB" | sed 's/&/\\\&/g')|g" -e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" -e "s|@MEASURE@|$([ "$STACK" = bench ] && echo 1 || echo 0)|g" "$1" >"$2"
+		-e "s|@DATABASE_URL@|$(db_url "$STACK_DB" | sed 's/&/\\\&/g')|g" -e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" -e "s|@POOL@|$(pool)|g" -e "s|@MEASURE@|$([ "$STACK" = bench ] && echo 1 || echo 0)|g" "$1" >"$2"
 	# Only root may say under whom the workers run.
 	is_root || sed -i -E '/^(user|group|listen\.owner) ?[= ]/d' "$2"
 }
 
-# A number in a file may since have become another process: its name is asked as well.
+# Is this process one of this stack's, by that name? A number in a file may since have become somebody else's: its name
+# is asked, and whether it was started with our folder or writes into it.
+is_ours() { # PID NAME
+	[[ "$1" =~ ^[0-9]+$ ]] && grep -qs "^$2" "/proc/$1/comm" &&
+		{ tr '\0' ' ' <"/proc/$1/cmdline" 2>/dev/null | grep -qE "$STACK_RUN(/| |$)|pool $(pool)" || ls -l "/proc/$1/fd" 2>/dev/null | grep -qF " $STACK_RUN/"; }
+}
+
 web_alive() { # NAME
-	[ -f "$STACK_RUN/$1.pid" ] && grep -qs "^$1" "/proc/$(cat "$STACK_RUN/$1.pid")/comm"
+	[ -f "$STACK_RUN/$1.pid" ] && is_ours "$(cat "$STACK_RUN/$1.pid")" "$1"
+}
+
+# All of them, also those whose master is gone and those that no file names any more.
+web_all() { # NAME
+	local proc
+	for proc in /proc/[0-9]*; do
+		if is_ours "${proc#/proc/}" "$1"; then echo "${proc#/proc/}"; fi
+	done
 }
 
 web_running() { web_alive nginx && web_alive php-fpm && web_alive lustrum-worker; }
 
 web_start() {
 	if web_running; then
+		(umask 077 && fill deploy/php-fpm.conf "$STACK_RUN/php-fpm.conf.new")
 		fill deploy/nginx.conf "$STACK_RUN/nginx.conf.new"
-		if cmp -s "$STACK_RUN/nginx.conf.new" "$STACK_RUN/nginx.conf"; then return 0; fi
+		if cmp -s "$STACK_RUN/nginx.conf.new" "$STACK_RUN/nginx.conf" && cmp -s "$STACK_RUN/php-fpm.conf.new" "$STACK_RUN/php-fpm.conf" && web_answers; then return 0; fi
 	fi
-	# One of the two alone, or another configuration: both begin anew.
+	# Some of them alone, or another configuration: all begin anew.
+	local name found=""
+	for name in nginx php-fpm lustrum-worker; do if [ -f "$STACK_RUN/$name.pid" ] && ! web_alive "$name"; then found="$found $name"; fi; done
+	if [ -n "$found" ]; then step "Found stopped:$found; beginning anew"; fi
 	web_stop
 	port_taken "$STACK_PORT" && die "port $STACK_PORT is taken; choose another with LUSTRUM_PORT=… ./lustrum start"
 	own "$APP_USER" "$STACK_RUN" "$STACK_RUN/tmp" "$STACK_FILES"
@@ -72,12 +92,15 @@ web_start() {
 	worker_start
 	local i
 	for i in $(seq 1 50); do
-		curl -fsS -o /dev/null "http://127.0.0.1:$STACK_PORT/api/health" 2>/dev/null && return 0
+		if web_answers; then return 0; fi
 		sleep 0.1
 	done
 	tail -n 20 "$STACK_RUN"/*.log >&2 || true
 	die 'the application does not answer'
 }
+
+# No address is reported that does not answer.
+web_answers() { curl -fsS -m 20 -o /dev/null "http://127.0.0.1:$STACK_PORT/api/health" 2>/dev/null; }
 
 # Does in the background what takes long.
 worker_start() {
@@ -88,15 +111,16 @@ worker_start() {
 web_stop() {
 	local name
 	for name in nginx php-fpm lustrum-worker; do
-		if web_alive "$name"; then
-			local pid
-			pid="$(cat "$STACK_RUN/$name.pid")"
-			kill "$pid" 2>/dev/null || true
-			for _ in $(seq 1 50); do
-				kill -0 "$pid" 2>/dev/null || break
-				sleep 0.1
-			done
-		fi
+		local pid left=""
+		if web_alive "$name"; then kill "$(cat "$STACK_RUN/$name.pid")" 2>/dev/null || true; fi
+		for _ in $(seq 1 50); do
+			left="$(web_all "$name")"
+			[ -n "$left" ] || break
+			# The master is asked alone first; workers without one are asked themselves.
+			if ! web_alive "$name"; then for pid in $left; do kill "$pid" 2>/dev/null || true; done; fi
+			sleep 0.1
+		done
+		for pid in $left; do kill -9 "$pid" 2>/dev/null || true; done
 		rm -f "$STACK_RUN/$name.pid"
 	done
 }

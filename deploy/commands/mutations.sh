@@ -1,0 +1,16 @@
+# shellcheck shell=bash
+# Breaks deciding lines one by one in a copy and sees a test fail; the list is tests/mutations.php.
+test_mutations() {
+	local copy="$VAR/mutations" code=0
+	rm -rf "$copy"
+	mkdir -p "$copy/var"
+	cp -a bin config core demo docs migrations public src tests vendor composer.json phpunit.xml.dist "$copy/"
+	db_create lustrum_mutations
+	export DATABASE_URL LUSTRUM_FILES="$copy/var/files"
+	DATABASE_URL="$(db_url lustrum_mutations)"
+	APP_ENV=test php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
+	step 'Breaking deciding lines'
+	php deploy/mutations.php "$copy" || code=$?
+	if [ "$code" = 0 ]; then PASSED=$((PASSED + 1)); else FAILED=$((FAILED + 1)); fi
+	rm -rf "$copy"
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Breaks one deciding line after the other in a copy of the project and sees a test fail.
+ *
+ * php deploy/mutations.php COPY; DATABASE_URL and LUSTRUM_FILES are those of the tests
+ */
+[, $copy] = $argv;
+$survived = $stale = $caught = 0;
+foreach (require $copy.'/tests/mutations.php' as [$file, $from, $to, $tests]) {
+    $path = $copy.'/'.$file;
+    $was = (string) file_get_contents($path);
+    if (substr_count($was, $from) < 1) {
+        ++$stale;
+        printf("  stale     %s: %s\n", $file, $from);
+        continue;
+    }
+    file_put_contents($path, substr_replace($was, $to, (int) strpos($was, $from), strlen($from)));
+    $only = $tests === 'Core' ? 'tests/Core' : '--filter '.escapeshellarg($tests);
+    exec(sprintf('cd %s && rm -rf var/cache/test && APP_ENV=test php -d memory_limit=1G vendor/bin/phpunit --no-progress --stop-on-defect %s 2>&1', escapeshellarg($copy), $only), $said, $code);
+    file_put_contents($path, $was);
+    if ($code === 0) {
+        ++$survived;
+        printf("  survived  %s: %s\n", $file, $from);
+    } else {
+        ++$caught;
+    }
+}
+printf("  %d caught, %d survived, %d stale\n", $caught, $survived, $stale);
+exit($survived + $stale === 0 ? 0 : 1);

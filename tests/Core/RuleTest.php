@@ -1,0 +1,372 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\Core;
+
+use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\Evidence\Direction;
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\State;
+use Lustrum\Core\Evidence\Texture;
+use Lustrum\Core\Failure\Standing;
+use Lustrum\Core\Judging\Baseline;
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\ChangesSeen;
+use Lustrum\Core\Judging\CompareBuilds;
+use Lustrum\Core\Judging\CompareOutcomes;
+use Lustrum\Core\Judging\Device;
+use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Judging\Failures;
+use Lustrum\Core\Judging\Forecasts;
+use Lustrum\Core\Judging\Measured;
+use Lustrum\Core\Judging\Meets;
+use Lustrum\Core\Judging\NextLetter;
+use Lustrum\Core\Judging\Own;
+use Lustrum\Core\Judging\Proposal;
+use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Judging\Wanted;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Parameter;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Tables of judgement: these runs, this conclusion. */
+final class RuleTest extends TestCase
+{
+    private const CONFIDENCE = 0.95;
+
+    /** @return iterable<string, array{Wanted, list<RunFact>, State, Texture}> */
+    public static function evidence(): iterable
+    {
+        $mean = Judged::wanted(Kind::Mean, 40.0);
+        yield 'nothing tried' => [$mean, [], State::None, Texture::Outline];
+        yield 'one good run' => [$mean, Judged::runs([60.0]), State::Thin, Texture::Sparse];
+        yield 'two good runs' => [$mean, Judged::runs([60.0, 61.0]), State::Thin, Texture::Sparse];
+        yield 'three alike, far above' => [$mean, Judged::runs([60.0, 61.0, 60.5]), State::Shown, Texture::Solid];
+        yield 'three on the right side, wide apart' => [$mean, Judged::runs([41.0, 55.0, 44.0]), State::Leaning, Texture::Dense];
+        yield 'three on the wrong side, wide apart' => [$mean, Judged::runs([25.0, 39.0, 50.0]), State::Against, Texture::DenseBroken];
+        yield 'three far below' => [$mean, Judged::runs([20.0, 21.0, 20.5]), State::Against, Texture::Broken];
+        yield 'exactly at the limit' => [$mean, Judged::runs([40.0, 40.0, 40.0]), State::Shown, Texture::Solid];
+        yield 'an upper limit kept' => [Judged::wanted(Kind::Mean, 40.0, Direction::AtMost), Judged::runs([20.0, 21.0, 20.5]), State::Shown, Texture::Solid];
+        yield 'a void run counts for nothing' => [$mean, [...Judged::runs([60.0, 61.0]), Judged::run(10.0, RunOutcome::Void)], State::Thin, Texture::Sparse];
+        yield 'an unreadable unit counts for nothing' => [$mean, [...Judged::runs([60.0, 61.0]), Judged::run(60.5, unit: 'kg')], State::Thin, Texture::Sparse];
+        yield 'a lost article counts for nothing' => [$mean, [...Judged::runs([60.0, 61.0]), Judged::run(1.0, RunOutcome::Lost)], State::Thin, Texture::Sparse];
+        $bound = Judged::run(60.5, RunOutcome::StoppedEarly, ResultKind::AtLeast);
+        yield 'a bound is no value' => [$mean, [...Judged::runs([60.0, 61.0]), $bound], State::Thin, Texture::Sparse];
+        $every = Judged::wanted(Kind::Every, 40.0);
+        yield 'every one: three alike do not speak of nine in ten' => [$every, Judged::runs([45.0, 47.0, 46.0]), State::Leaning, Texture::Dense];
+        yield 'every one: ten alike, far above' => [$every, Judged::runs([60.0, 60.1, 60.2, 60.3, 60.1, 60.0, 60.2, 60.1, 60.3, 60.2]), State::Shown, Texture::Solid];
+        $rate = Judged::wanted(Kind::Rate, 0.9, metric: 'strong');
+        yield 'two tries of two' => [$rate, Judged::tries(2, 0), State::Thin, Texture::Sparse];
+        yield 'ten of ten do not show nine in ten' => [$rate, Judged::tries(10, 0), State::Leaning, Texture::Dense];
+        yield 'forty of forty do' => [$rate, Judged::tries(40, 0), State::Shown, Texture::Solid];
+        yield 'five of ten' => [$rate, Judged::tries(5, 5), State::Against, Texture::Broken];
+        yield 'eight of ten are on the wrong side, and not sure' => [$rate, Judged::tries(8, 2), State::Against, Texture::DenseBroken];
+        yield 'stopped early answers no rate' => [$rate, [...Judged::tries(2, 0), Judged::run(null, RunOutcome::StoppedEarly, outcomeMetric: 'strong')], State::Thin, Texture::Sparse];
+        $check = Judged::wanted(Kind::Check, 1.0, metric: 'strong');
+        yield 'a check held once' => [$check, Judged::tries(1, 0), State::Shown, Texture::Solid];
+        yield 'a check failed once of five' => [$check, Judged::tries(4, 1), State::Against, Texture::Broken];
+        yield 'runs of another question' => [$check, Judged::tries(3, 0, metric: 'tight'), State::None, Texture::Outline];
+    }
+
+    /** @param list<RunFact> $runs */
+    #[DataProvider('evidence')]
+    public function testWhatIsShown(Wanted $wanted, array $runs, State $state, Texture $texture): void
+    {
+        $build = Judged::build('a');
+        $own = Evidence::own($wanted, $build, $runs);
+        $cell = Evidence::cell($wanted, $build, Judged::line($build), static fn (): array => [$wanted->id => $own]);
+        self::assertSame([$state, $texture], [$cell->state, $cell->texture]);
+        // The order in which runs were made is no part of the conclusion.
+        self::assertEquals($own->assessment->state, Evidence::own($wanted, $build, array_reverse($runs))->assessment->state);
+    }
+
+    public function testRunsOfABuildAsItWasThenCountOnlyWhereTheDifferenceDoesNotMatter(): void
+    {
+        $arm = static fn (float $mm): Parameter => new Parameter('arm', $mm, 'mm', null, $mm / 1000);
+        $before = Judged::configuration(parameters: [$arm(3.0)], firmware: '1.0');
+        $build = Judged::build('a', parameters: [$arm(3.0)], firmware: '1.1');
+        $runs = array_map(static fn (float $n): RunFact => Judged::run($n, with: $before), [60.0, 61.0, 60.5]);
+        foreach ([[[], State::None, Texture::Outline], [['shape'], State::Shown, Texture::Solid]] as [$dependsOn, $state, $texture]) {
+            $wanted = Judged::wanted(Kind::Mean, 40.0, dependsOn: $dependsOn);
+            $own = Evidence::own($wanted, $build, $runs);
+            $cell = Evidence::cell($wanted, $build, Judged::line($build), static fn (): array => [$wanted->id => $own]);
+            self::assertSame([$state, $texture], [$cell->state, $cell->texture], implode(',', $dependsOn));
+            self::assertSame($dependsOn === [] ? ['firmware'] : [], array_column($cell->differs, 'name'));
+        }
+        // A parameter that nobody explained matters to everything.
+        $thicker = Judged::build('a', parameters: [$arm(4.0)], firmware: '1.0');
+        $own = Evidence::own(Judged::wanted(Kind::Mean, 40.0, dependsOn: ['shape']), $thicker, $runs);
+        self::assertSame([0, 3, ['arm']], [$own->runs, $own->olderRuns, array_column($own->differs, 'name')]);
+    }
+
+    /** @return iterable<string, array{ChangeClass, list<string>, Texture}> */
+    public static function carried(): iterable
+    {
+        yield 'paint' => [ChangeClass::Cosmetic, [], Texture::Dotted];
+        yield 'a new shape' => [ChangeClass::Shape, [], Texture::Outline];
+        yield 'a new shape, where only firmware matters' => [ChangeClass::Shape, ['firmware'], Texture::Dotted];
+        yield 'firmware, where it matters' => [ChangeClass::Firmware, ['firmware', 'setting'], Texture::Outline];
+    }
+
+    /** @param list<string> $dependsOn */
+    #[DataProvider('carried')]
+    public function testEvidenceIsCarriedOver(ChangeClass $class, array $dependsOn, Texture $texture): void
+    {
+        $wanted = Judged::wanted(Kind::Mean, 40.0, dependsOn: $dependsOn);
+        [$a, $b, $c] = [Judged::build('a'), Judged::build('b', 'a'), Judged::build('c', 'b', [Judged::change('one', $class)])];
+        $runs = ['a' => Judged::runs([60.0, 61.0, 60.5]), 'b' => [], 'c' => []];
+        $own = static fn (Build $x): array => [$wanted->id => Evidence::own($wanted, $x, $runs[$x->id] ?? [])];
+        $cell = Evidence::cell($wanted, $c, Judged::line($a, $b, $c), $own);
+        self::assertSame([$texture, 'a'], [$cell->texture, $cell->source->id]);
+        self::assertSame($texture === Texture::Outline ? State::None : State::Shown, $cell->state);
+    }
+
+    /** @return iterable<string, array{list<float>, list<float>, Direction, string}> this build, the other, judged */
+    public static function values(): iterable
+    {
+        yield 'higher, and higher is better' => [[60.0, 61.0, 60.5], [50.0, 51.0, 50.5], Direction::AtLeast, 'better'];
+        yield 'higher, and lower is better' => [[60.0, 61.0, 60.5], [50.0, 51.0, 50.5], Direction::AtMost, 'worse'];
+        yield 'lower, and higher is better' => [[50.0, 51.0, 50.5], [60.0, 61.0, 60.5], Direction::AtLeast, 'worse'];
+        yield 'not to be told apart' => [[50.0, 55.0, 60.0], [51.0, 54.0, 61.0], Direction::AtLeast, ''];
+        yield 'single runs' => [[60.0], [50.0], Direction::AtLeast, ''];
+    }
+
+    /**
+     * @param list<float> $here
+     * @param list<float> $there
+     */
+    #[DataProvider('values')]
+    public function testBetterAndWorse(array $here, array $there, Direction $direction, string $judged): void
+    {
+        $compare = new CompareBuilds([Judged::wanted(Kind::Mean, 40.0, $direction)], ['force' => 'Force'], self::CONFIDENCE);
+        $found = $compare->metric('force', Judged::build('b', 'a'), Judged::runs($here, build: 'b'), Judged::build('a'), Judged::runs($there));
+        self::assertSame($judged, $found->judged);
+        self::assertEqualsWithDelta(array_sum($here) / count($here) - array_sum($there) / count($there), $found->difference->value ?? null, 1e-9);
+    }
+
+    public function testOnlyRunsOfTheMethodThatBothShareAreCompared(): void
+    {
+        $here = [...Judged::runs([60.0, 61.0], build: 'b'), ...Judged::runs([5.0, 6.0, 7.0], build: 'b', method: 'drop')];
+        $there = [...Judged::runs([50.0]), ...Judged::runs([1.0, 2.0, 3.0], method: 'swing')];
+        [$mine, $theirs] = CompareBuilds::sameMethod('force', $here, $there);
+        self::assertSame([2, 1], [count($mine), count($theirs)]);
+        self::assertSame(['pull'], array_values(array_unique(array_map(static fn (RunFact $r): string => $r->method, [...$mine, ...$theirs]))));
+        [$mine, $theirs] = CompareBuilds::sameMethod('force', Judged::runs([1.0], method: 'drop'), Judged::runs([2.0], method: 'swing'));
+        self::assertSame([1, 1], [count($mine), count($theirs)], 'Where no method is shared, all are compared, and the footing says so.');
+    }
+
+    /** @return iterable<string, array{array{int, int}, array{int, int}, string}> held and failed here, there, verdict */
+    public static function shares(): iterable
+    {
+        yield 'all held on both' => [[5, 0], [8, 0], 'bothPass'];
+        yield 'all held here, and not there, in a few' => [[3, 0], [2, 1], 'indistinct'];
+        yield 'many more' => [[30, 0], [10, 20], 'more'];
+        yield 'many fewer' => [[10, 20], [30, 0], 'less'];
+        yield 'a little more of many' => [[16, 4], [14, 6], 'indistinct'];
+    }
+
+    /**
+     * @param array{int, int} $here
+     * @param array{int, int} $there
+     */
+    #[DataProvider('shares')]
+    public function testHowOftenItHolds(array $here, array $there, string $verdict): void
+    {
+        [$a, $b] = [Judged::build('a'), Judged::build('b', 'a')];
+        $found = CompareOutcomes::all($b, Judged::tries($here[0], $here[1], 'b'), $a, Judged::tries($there[0], $there[1]), self::CONFIDENCE);
+        self::assertCount(1, $found);
+        self::assertSame($verdict, $found[0]->verdict);
+        $turned = CompareOutcomes::all($a, Judged::tries($there[0], $there[1]), $b, Judged::tries($here[0], $here[1], 'b'), self::CONFIDENCE);
+        self::assertSame(['more' => 'less', 'less' => 'more'][$verdict] ?? $verdict, $turned[0]->verdict);
+    }
+
+    /** @return iterable<string, array{?float, list<float>, list<float>, ChangeVerdict}> expected, this build, parent */
+    public static function changes(): iterable
+    {
+        yield 'as expected' => [5.0, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Fixed];
+        yield 'less than expected' => [20.0, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Partly];
+        yield 'the other way' => [5.0, [40.0, 41.0, 40.5], [50.0, 51.0, 50.5], ChangeVerdict::Worse];
+        yield 'not to be told' => [5.0, [50.0, 55.0, 60.0], [51.0, 54.0, 61.0], ChangeVerdict::NoEffect];
+        yield 'nothing expected in numbers' => [null, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Fixed];
+        yield 'nobody tried it here' => [5.0, [], [50.0, 51.0, 50.5], ChangeVerdict::NobodyLooked];
+        yield 'nobody tried it there' => [5.0, [60.0, 61.0, 60.5], [], ChangeVerdict::NobodyLooked];
+        yield 'one run each' => [5.0, [60.0], [50.0], ChangeVerdict::NobodyLooked];
+    }
+
+    /**
+     * @param list<float> $here
+     * @param list<float> $there
+     */
+    #[DataProvider('changes')]
+    public function testWhatBecameOfAChange(?float $expected, array $here, array $there, ChangeVerdict $verdict): void
+    {
+        $seen = new ChangesSeen(new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], self::CONFIDENCE), self::CONFIDENCE);
+        $build = Judged::build('b', 'a', [Judged::change('one', metric: 'force', expected: $expected)]);
+        self::assertSame($verdict, $seen->of($build, Judged::runs($here, build: 'b'), Judged::runs($there))[0]->verdict);
+    }
+
+    /** @return iterable<string, array{array{int, int}, array{int, int}, ChangeVerdict}> */
+    public static function sharesOfChanges(): iterable
+    {
+        yield 'it ended it' => [[30, 0], [10, 20], ChangeVerdict::Fixed];
+        yield 'it made it worse' => [[10, 20], [30, 0], ChangeVerdict::Worse];
+        yield 'a little of few' => [[3, 1], [2, 2], ChangeVerdict::NoEffect];
+        yield 'all held before as well' => [[6, 0], [5, 0], ChangeVerdict::NobodyLooked];
+    }
+
+    /**
+     * @param array{int, int} $here
+     * @param array{int, int} $there
+     */
+    #[DataProvider('sharesOfChanges')]
+    public function testWhatBecameOfAChangeByHowOftenItHolds(array $here, array $there, ChangeVerdict $verdict): void
+    {
+        $seen = new ChangesSeen(new CompareBuilds([], ['strong' => 'Strong'], self::CONFIDENCE), self::CONFIDENCE);
+        $build = Judged::build('b', 'a', [Judged::change('one', metric: 'strong'), Judged::change('two', metric: 'strong'), Judged::change('three')]);
+        $all = $seen->of($build, Judged::tries($here[0], $here[1], 'b'), Judged::tries($there[0], $there[1]));
+        self::assertSame([$verdict, ['Two']], [$all[0]->verdict, $all[0]->together]);
+        self::assertSame(ChangeVerdict::NobodyLooked, $all[2]->verdict, 'Nobody said what it should move.');
+    }
+
+    /** @return iterable<string, array{array<string, int>, list<string>, Standing, string}> runs that held by build, builds that failed again, standing */
+    public static function failures(): iterable
+    {
+        yield 'no fix tried' => [[], [], Standing::FixUntried, 'B'];
+        yield 'held on the build with the fix' => [['b' => 3], [], Standing::Closed, 'B'];
+        yield 'held on a build that came from it' => [['c' => 2], [], Standing::Closed, 'C'];
+        yield 'came back later' => [['b' => 3], ['c'], Standing::CameBack, 'C'];
+        yield 'came back at once, held afterwards' => [['c' => 4], ['b'], Standing::Closed, 'C'];
+    }
+
+    /**
+     * @param array<string, int> $held
+     * @param list<string>       $again
+     */
+    #[DataProvider('failures')]
+    public function testWhereAFailureStands(array $held, array $again, Standing $standing, string $letter): void
+    {
+        $lineage = Judged::line(Judged::build('a'), Judged::build('b', 'a', [Judged::change('fix', against: 'f0')]), Judged::build('c', 'b'), Judged::build('d', 'a'));
+        $failures = [new FailureFact('f0', 'a', 'Arm broke', 'arm', 'pull')];
+        foreach ($again as $i => $build) {
+            $failures[] = new FailureFact('f'.($i + 1), $build, 'arm BROKE ', 'arm', 'pull');
+        }
+        // What held under another method says nothing of it; nor does a branch without the fix.
+        $other = array_fill_keys(['b', 'c', 'd'], ['swing' => 50]) + ['d' => ['pull' => 50]];
+        foreach ($held as $build => $n) {
+            $other[$build] = ['pull' => $n, 'swing' => 50];
+        }
+        $all = new Failures($lineage, $failures, $other, $other);
+        $status = $all->status($failures[0]);
+        self::assertSame([$standing, $letter], [$status->standing, $status->letter]);
+    }
+
+    public function testWithoutAFixAFailureStaysOpenHoweverOftenItHolds(): void
+    {
+        $lineage = Judged::line(Judged::build('a'), Judged::build('b', 'a'));
+        $failure = new FailureFact('f0', 'a', 'Arm broke', 'arm', 'pull');
+        $held = ['b' => ['pull' => 100]];
+        self::assertSame(Standing::Open, (new Failures($lineage, [$failure], $held, $held))->status($failure)->standing);
+    }
+
+    /** @return iterable<string, array{Device, list<string>, list<float>, array{bool, bool, bool}}> limits, costs, hours, what is passed */
+    public static function limits(): iterable
+    {
+        $device = static fn (?string $cost, ?float $hours, ?int $changes): Device => new Device('d', 'Wagtail', 0.95, 'EUR', $cost, $hours, $changes);
+        yield 'no limits' => [$device(null, null, null), ['1000', '1000'], [99.0, 99.0], [false, false, false]];
+        yield 'all exactly reached' => [$device('30.00', 4.0, 2), ['10.10', '19.90'], [1.5, 2.5], [false, false, false]];
+        yield 'a cent over' => [$device('30.00', 4.0, 2), ['10.10', '19.91'], [1.5, 2.5], [true, false, false]];
+        yield 'an hour over' => [$device('30.00', 4.0, 2), ['10', '10'], [1.5, 3.5], [false, true, false]];
+        yield 'one too many' => [$device('30.00', 4.0, 1), ['10', '10'], [1.0, 1.0], [false, false, true]];
+    }
+
+    /**
+     * @param list<string>               $costs
+     * @param list<float>                $hours
+     * @param array{bool, bool, bool}    $over
+     */
+    #[DataProvider('limits')]
+    public function testLimitsOfANextBuild(Device $device, array $costs, array $hours, array $over): void
+    {
+        $chosen = array_map(static fn (string $cost, float $h): Proposal => new Proposal('One', $cost, $h, []), $costs, $hours);
+        $all = Forecasts::together($chosen, $device, [], []);
+        self::assertSame($over, [$all->overCost !== null, $all->overHours, $all->overChanges]);
+        self::assertSame(count(array_filter($over)), $all->over());
+    }
+
+    /** @return iterable<string, array{float, float, Meets}> least and greatest effect on a mean of 50, limit 45 at most */
+    public static function forecasts(): iterable
+    {
+        yield 'even the least does' => [-12.0, -6.0, Meets::Would];
+        yield 'only the greatest does' => [-12.0, -2.0, Meets::Could];
+        yield 'not even the greatest does' => [-4.0, -2.0, Meets::WouldNot];
+        yield 'exactly to the limit' => [-5.0, -5.0, Meets::Would];
+    }
+
+    #[DataProvider('forecasts')]
+    public function testWhatAForecastWouldMeet(float $low, float $high, Meets $meets): void
+    {
+        $wanted = [Judged::wanted(Kind::Mean, 45.0, Direction::AtMost)];
+        $proposal = new Proposal('Wider', '0', 0.0, [['metric' => 'force', 'unit' => 'N', 'low' => $low, 'likely' => ($low + $high) / 2, 'high' => $high]]);
+        $baselines = Baseline::of(Judged::build('a'), Judged::runs([49.0, 50.0, 51.0]), $wanted);
+        $found = Forecasts::together([$proposal], new Device('d', 'Wagtail', 0.95, 'EUR'), $wanted, $baselines);
+        self::assertSame($meets, $found->forecasts[0]->meets);
+        $unknown = Forecasts::together([$proposal], new Device('d', 'Wagtail', 0.95, 'EUR'), $wanted, []);
+        self::assertSame(Meets::Unknown, $unknown->forecasts[0]->meets, 'What was never measured can meet nothing.');
+    }
+
+    public function testValuesBoundsAndLostOnesAreKeptApart(): void
+    {
+        $m = Measured::of('force', [
+            ...Judged::runs([10.0, 20.0]), Judged::run(30.0, RunOutcome::StoppedEarly, ResultKind::AtLeast), Judged::run(40.0, RunOutcome::Lost),
+            Judged::run(50.0, RunOutcome::Void), Judged::run(60.0, unit: 'kg'), Judged::run(null),
+        ], 'N');
+        self::assertSame([[10.0, 20.0], 1, 1, 'N', 1], [$m->values, count($m->bounds), count($m->lost), $m->unit, $m->decimals]);
+    }
+
+    public function testWhatATrialCameTo(): void
+    {
+        $results = TrialResults::of([...Judged::runs([10.0, 12.0]), Judged::run(11.0, RunOutcome::Failed)], [], self::CONFIDENCE);
+        self::assertSame([2, 1], [$results->held, $results->failed]);
+        self::assertNotNull($results->mayFail);
+        self::assertSame(3, $results->metrics[0]['figure']->n ?? 0);
+        // Runs that all ended well, of a question that nobody asked, say nothing of how often it would fail.
+        self::assertNull(TrialResults::of(Judged::runs([10.0, 12.0]), [], self::CONFIDENCE)->mayFail);
+        self::assertNotNull(TrialResults::of(Judged::tries(3, 0), [], self::CONFIDENCE)->mayFail);
+    }
+
+    public function testTheOrderOfBuildsIsThatOfDescentAndTime(): void
+    {
+        $late = new Build('z', 'A', null, '', '', '2026-01-01T00:00:00Z');
+        $child = new Build('a', 'B', 'z', 'side', '', '2025-12-01T00:00:00Z');
+        $grandchild = new Build('m', 'C', 'a', 'side', '', '2026-02-01T00:00:00Z');
+        $line = Judged::line($grandchild, $child, $late);
+        self::assertSame(['z', 'a', 'm'], array_keys($line->builds), 'None before its parent, whatever its date.');
+        self::assertSame(['a', 'z'], array_column($line->ancestors($grandchild), 'id'));
+        self::assertSame([0, 1, 1], array_map($line->depth(...), [$late, $child, $grandchild]));
+        foreach ([[[], 'A'], [['A', 'B'], 'C'], [['A', 'Z'], 'AA'], [['A', 'D′', 'B'], 'C'], [['ZZ'], 'AAA']] as [$letters, $next]) {
+            self::assertSame($next, NextLetter::after($letters));
+        }
+    }
+
+    public function testACircleOfBuildsEndsTheWalk(): void
+    {
+        $line = Judged::line(new Build('a', 'A', 'b', '', '', '1'), new Build('b', 'B', 'a', '', '', '2'));
+        self::assertLessThanOrEqual(2, count($line->ancestors($line->builds['a'])));
+    }
+
+    public function testAnOwnIsTheSameHoweverItsRunsAreSplitUp(): void
+    {
+        $wanted = Judged::wanted(Kind::Mean, 40.0);
+        $runs = Judged::runs([60.0, 61.0, 59.0, 62.0]);
+        $own = Evidence::own($wanted, Judged::build('a'), $runs);
+        self::assertInstanceOf(Own::class, $own);
+        self::assertSame([4, 1], [$own->runs, $own->decimals]);
+        self::assertEqualsWithDelta(60.5, $own->assessment->estimate, 1e-12);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Lines that decide something, each broken once: a test must fail. Run by './lustrum test mutations', in a copy.
+ *
+ * Each: file, what stands there, what is put there, and which tests are asked.
+ */
+return [
+    // What is shown, and what is not.
+    ['core/Evidence/Assess.php', '$tried < self::FEW => State::Thin,', '$tried < 0 => State::Thin,', 'Core'],
+    ['core/Evidence/Assess.php', '$lower >= $limit => State::Shown,', '$estimate >= $limit => State::Shown,', 'Core'],
+    ['core/Evidence/Assess.php', '$n < self::FEW => State::Thin,', '$n < 0 => State::Thin,', 'Core'],
+    ['core/Evidence/Assess.php', 'ResultKind::Lost => null,', 'ResultKind::Lost => false,', 'Core'],
+    ['core/Evidence/Assess.php', '$kind === $r->direction && $r->direction->met($value, $limit) => true,', '$kind === $r->direction => true,', 'Core'],
+    ['core/Evidence/Carry.php', "\$change['class'] !== 'cosmetic'", 'false', 'Core'],
+    ['core/Judging/Evidence.php', 'if ($found === []) {', 'if ($found !== null) {', 'FreezeTest|JudgementTest'],
+    ['core/Judging/Evidence.php', '$stale = $differs !== [] || ($carry !== null && !$carry->carried);', '$stale = false;', 'FreezeTest|JudgementTest|ExchangeTest'],
+    ['core/Judging/Evidence.php', 'if ($run->lost()) {', 'if (false) {', 'JudgementTest|ExchangeTest|LoopTest'],
+    ['core/Judging/Measured.php', 'if ($reading->kind !== ResultKind::Equal) {', 'if (false) {', 'JudgementTest|ExchangeTest'],
+    ['core/Judging/Measured.php', 'if ($reading === null || !$run->says()) {', 'if ($reading === null) {', 'JudgementTest|ExchangeTest|SummaryTest|RuleTest'],
+    // Comparisons and what became of a change.
+    ['core/Judging/CompareBuilds.php', '$wanted->rule->direction->sign() > 0) ?', '$wanted->rule->direction->sign() < 0) ?', 'JudgementTest|ExchangeTest|LoopTest'],
+    ['core/Judging/CompareOutcomes.php', "\$points->low > 0 => 'more',", "\$points->estimate > 0 => 'more',", 'JudgementTest|ExchangeTest|RuleTest'],
+    ['core/Judging/CompareOutcomes.php', '$mine->held === $mine->tried && $theirs->held === $theirs->tried', '$mine->held === $mine->tried', 'JudgementTest|ExchangeTest|RuleTest'],
+    ['core/Judging/ChangesSeen.php', '$c->low > 0 => ChangeVerdict::Fixed,', '$c->estimate > 0 => ChangeVerdict::Fixed,', 'JudgementTest|ExchangeTest|RuleTest'],
+    ['core/Judging/ChangesSeen.php', 'if ($n === 0 || $before === 0) {', 'if ($n === 0 && $before === 0) {', 'JudgementTest|ExchangeTest|LoopTest|RuleTest'],
+    ['core/Change/JudgeChange.php', '$near <= 0 => ChangeVerdict::NoEffect,', '$near < -1e9 => ChangeVerdict::NoEffect,', 'Core'],
+    ['core/Change/JudgeChange.php', '$far < 0 => ChangeVerdict::Worse,', '$near < 0 => ChangeVerdict::Worse,', 'Core'],
+    ['core/Failure/FailureStatus.php', 'if ($revision->recurred > 0) {', 'if ($revision->recurred > 1) {', 'Core'],
+    ['core/Judging/Failures.php', '$fixed[$one->id] = $own !== [] ||', '$fixed[$one->id] =', 'RuleTest|JudgementTest|LoopTest'],
+    ['core/Judging/Forecasts.php', 'count($chosen) > $device->changesLimit', 'count($chosen) >= $device->changesLimit', 'RuleTest|LoopTest|JudgementTest|ExchangeTest'],
+    ['core/Judging/Forecasts.php', '[true, true] => Meets::Would,', '[true, false] => Meets::Would,', 'RuleTest|LoopTest|ExchangeTest'],
+    ['core/Judging/CompareBuilds.php', 'if ($pairs === [] || $pairs[$method] === 0) {', 'if (true) {', 'RuleTest|JudgementTest|ExchangeTest'],
+    // What may be started, typed, decided.
+    ['src/Domain/Trial/Trial.php', 'if ($safety->needsSignOff && $this->signOff === null) {', 'if (false) {', 'RecordTest|LoopTest|BadInputTest|RuleTest'],
+    ['src/Domain/Trial/Trial.php', "if (trim(\$safety->abort) === '' && \$this->override === null) {", 'if (false) {', 'RecordTest|LoopTest|BadInputTest|RuleTest'],
+    ['src/Action/Read/ReadingCheck.php', 'if ($questions !== []) {', 'if (false) {', 'RecordTest|LoopTest|BadInputTest|JudgementTest'],
+    ['src/Action/Decide/Deciding.php', 'if ($undecided !== []) {', 'if (false) {', 'RecordTest|LoopTest|JudgementTest|RuleTest'],
+    ['src/Domain/Decision/Candidate.php', "if (\$input->choice !== Choice::Open && trim(\$input->reason) === '') {", 'if (false) {', 'RecordTest|LoopTest|BadInputTest|RuleTest'],
+    ['src/Domain/Trial/Run.php', 'if ($this->outcome !== null && $this->outcome !== $input->outcome) {', 'if (false) {', 'RecordTest|LoopTest|RuleTest'],
+    // Who gets in, and how far.
+    ['src/Account/WorkspaceVoter.php', '$role === Role::Lead || $role === Role::Member,', '$role !== null,', 'AccessTest'],
+    ['src/Account/WorkspaceVoter.php', 'Access::Lead => $role === Role::Lead,', 'Access::Lead => $role !== null,', 'AccessTest'],
+    ['src/Account/WorkspaceVoter.php', 'Access::Read => $role !== null,', 'Access::Read => true,', 'AccessTest'],
+    ['src/Record/Records.php', 'if ($record === null || !$this->mayRead($record->workspace())) {', 'if ($record === null) {', 'AccessTest'],
+    ['src/Record/Records.php', "        if (!\$this->mayWrite(\$workspace)) {\n            throw", "        if (false) {\n            throw", 'AccessTest'],
+    ['src/Record/RecordWriter.php', "if ((get_object_vars(\$input)['version'] ?? null) !== \$known->version()) {", 'if (false) {', 'RecordTest'],
+    ['src/Record/RecordWriter.php', 'if ($known->bears($fingerprint)) {', 'if (false) {', 'RecordTest|BadInputTest'],
+    ['src/Record/RecordWriter.php', 'if (!$other->belongsTo()->equals($record->belongsTo())) {', 'if (false) {', 'BadInputTest|RecordTest|StrangerTest'],
+    ['src/Action/People/Members.php', 'if (!is_numeric($leads) || (int) $leads < 2) {', 'if (false) {', 'AccountTest'],
+    ['src/Http/Account/SessionGuard.php', '$place === null || $place->user() !== $token->getUser() || $place->isOver($now)', '$place === null', 'PlaceTest|AccountTest'],
+    ['src/Http/Account/AccountController.php', 'if ($place === null || $place->user() !== $this->me()) {', 'if ($place === null) {', 'PlaceTest'],
+    ['src/Http/RequestGuard.php', "if (!\$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, (string) \$request->headers->get('X-Csrf-Token', '')))) {", 'if (false) {', 'AccountTest|StrangerTest|BadInputTest'],
+    // What is kept of what was worked out.
+    ['src/Facts/Summaries.php', 'if (Row::whole($now) === $counter) {', 'if (true) {', 'SummaryTest'],
+    ['src/Facts/Summaries.php', 'hash_equals($this->seal($content), Row::text($row[\'seal\']))', 'true', 'SummaryTest'],
+    ['src/Facts/Invalidation.php', 'Reading::class => [self::BUILD, self::JUDGED],', 'Reading::class => [self::NOTHING, self::JUDGED],', 'SummaryTest'],
+    // Files.
+    ['src/Storage/Pictures.php', 'max($header[0], $header[1]) > self::MOST_SIDE ||', 'false &&', 'BadInputTest'],
+    ['src/Http/Files/FileAnswer.php', 'return $from <= $to && $from < $size ?', 'return true ?', 'FileTest'],
+    ['src/Storage/FileKind.php', 'return $this === self::Sound || $this === self::Clip;', 'return false;', 'FileTest'],
+];

@@ -15,9 +15,9 @@ return [
     ['core/Evidence/Assess.php', 'ResultKind::Lost => null,', 'ResultKind::Lost => false,', 'Core'],
     ['core/Evidence/Assess.php', '$kind === $r->direction && $r->direction->met($value, $limit) => true,', '$kind === $r->direction => true,', 'Core'],
     ['core/Evidence/Carry.php', "\$change['class'] !== 'cosmetic'", 'false', 'Core'],
-    ['core/Judging/Evidence.php', 'if ($found === []) {', 'if ($found !== null) {', 'FreezeTest|JudgementTest'],
+    ['core/Judging/Evidence.php', 'if ($found === []) {', 'if ($found !== null) {', 'RuleTest|FreezeTest|JudgementTest'],
     ['core/Judging/Evidence.php', '$stale = $differs !== [] || ($carry !== null && !$carry->carried);', '$stale = false;', 'FreezeTest|JudgementTest|ExchangeTest'],
-    ['core/Judging/Evidence.php', 'if ($run->lost()) {', 'if (false) {', 'JudgementTest|ExchangeTest|LoopTest'],
+    ['core/Judging/Evidence.php', 'if ($run->lost()) {', 'if (false) {', 'RuleTest|JudgementTest|ExchangeTest|LoopTest'],
     ['core/Judging/Measured.php', 'if ($reading->kind !== ResultKind::Equal) {', 'if (false) {', 'JudgementTest|ExchangeTest'],
     ['core/Judging/Measured.php', 'if ($reading === null || !$run->says()) {', 'if ($reading === null) {', 'JudgementTest|ExchangeTest|SummaryTest|RuleTest'],
     // Comparisons and what became of a change.

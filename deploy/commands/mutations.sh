@@ -6,7 +6,9 @@ test_mutations() {
 	mkdir -p "$copy/var"
 	cp -a bin config core demo docs migrations public src tests vendor composer.json phpunit.xml.dist "$copy/"
 	db_create lustrum_mutations
-	export DATABASE_URL LUSTRUM_FILES="$copy/var/files"
+	db_create lustrum_moved
+	export DATABASE_URL LUSTRUM_FILES="$copy/var/files" LUSTRUM_MOVED_URL
+	LUSTRUM_MOVED_URL="$(db_url lustrum_moved)"
 	DATABASE_URL="$(db_url lustrum_mutations)"
 	APP_ENV=test php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	step 'Breaking deciding lines'

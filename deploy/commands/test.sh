@@ -46,7 +46,8 @@ test_php() {
 	check 'Code style' env PHP_CS_FIXER_IGNORE_ENV=1 vendor/bin/php-cs-fixer check --diff --show-progress=none
 	step 'PHPUnit'
 	db_create lustrum_test
-	local run=(env APP_ENV=test "DATABASE_URL=$(db_url lustrum_test)" "LUSTRUM_FILES=$VAR/files-test")
+	db_create lustrum_moved
+	local run=(env APP_ENV=test "DATABASE_URL=$(db_url lustrum_test)" "LUSTRUM_FILES=$VAR/files-test" "LUSTRUM_MOVED_URL=$(db_url lustrum_moved)")
 	rm -rf "$VAR/cache/test" "$VAR/files-test"
 	"${run[@]}" php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	local code=0
@@ -63,6 +64,12 @@ test_web() {
 	check 'Types of the interface are those of its description' bash -c 'cd web && npx openapi-typescript ../docs/openapi.json -o src/api/schema.d.ts --check'
 	check 'TypeScript' bash -c 'cd web && npx tsc --noEmit'
 	check 'ESLint' bash -c 'cd web && npx eslint . --max-warnings 0'
+	step 'Vitest'
+	local code=0
+	(cd web && npx vitest run --reporter=json --outputFile="$VAR/vitest.json") >"$VAR/test.log" 2>&1 || code=$?
+	[ "$code" = 0 ] || tail -n 60 "$VAR/test.log"
+	# shellcheck disable=SC2046
+	count $(node -e 'const r = require(process.argv[1]); console.log(r.numPassedTests, r.numFailedTests + r.numFailedTestSuites)' "$VAR/vitest.json" 2>/dev/null || echo '0 1')
 	check 'Prettier' bash -c 'cd web && npx prettier --check "src/**/*.{ts,tsx,css}" "../tests/browser/*.ts"'
 }
 

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\Role;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Where somebody is signed in, and how that ends. */
 final class PlaceTest extends ApiTestCase
@@ -86,6 +89,37 @@ final class PlaceTest extends ApiTestCase
         $this->with($member);
         $this->json('PUT', '/api/observations/01a21294-32e2-7a5d-bc72-82bbb3790e4f', ['revision' => $bench->a, 'text' => 'Squeaks again']);
         self::assertSame(403, $this->answered());
+    }
+
+    /** @return iterable<string, array{string, int}> */
+    public static function ages(): iterable
+    {
+        yield 'used yesterday' => ["last_seen = now() - interval '1 day'", 200];
+        yield 'not used for a fortnight' => ["last_seen = now() - interval '15 days'", 401];
+        yield 'old, though in use' => ["since = now() - interval '91 days'", 401];
+    }
+
+    #[DataProvider('ages')]
+    public function testAPlaceEndsByItself(string $age, int $status): void
+    {
+        $this->cookie('member@example.test');
+        self::service(Connection::class)->executeStatement('UPDATE signed_in SET '.$age);
+        self::service(EntityManagerInterface::class)->clear();
+        $this->json('GET', '/api/workspaces/'.$this->workspace.'/devices');
+        self::assertSame($status, $this->answered());
+    }
+
+    public function testOnesOwnSheetSaysWhereOneIsSignedIn(): void
+    {
+        $this->cookie('member@example.test');
+        $sheet = $this->json('GET', '/api/signed-in');
+        self::assertSame('Member, you are signed in here and nowhere else.', $sheet['sentence']);
+        $this->cookie('member@example.test');
+        self::service(Connection::class)->executeStatement("UPDATE signed_in SET last_seen = now() - interval '5 days' WHERE id = (SELECT s.id FROM signed_in s JOIN account a ON a.id = s.user_id WHERE a.email = 'member@example.test' ORDER BY since LIMIT 1)");
+        self::service(EntityManagerInterface::class)->clear();
+        $sheet = $this->json('GET', '/api/signed-in');
+        self::assertStringStartsWith('Member, you are signed in at 2 places. One of them was not used for 5 days', self::text($sheet, 'sentence'));
+        self::assertSame(['A program, this one', 'A program'], array_map(static fn (mixed $r): string => self::text((array) $r, 'what'), (array) $sheet['places']));
     }
 
     /** Signs in by the form, and returns what the browser holds from then on. */

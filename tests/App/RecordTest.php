@@ -4,11 +4,41 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
 /** The manners of every write. */
 final class RecordTest extends ApiTestCase
 {
+    /** @return iterable<string, array{string, string, array<string, mixed>}> kind, field, the rest of the body */
+    public static function references(): iterable
+    {
+        yield 'a failure of another device\'s run' => ['failures', 'run', ['mode' => 'Bent']];
+        yield 'a failure of another device\'s article' => ['failures', 'article', ['mode' => 'Bent']];
+        yield 'an observation of another device\'s run' => ['observations', 'run', ['text' => 'Squeaks']];
+        yield 'a candidate against another device\'s failure' => ['candidates', 'failure', ['what' => 'Wider']];
+        yield 'a change against another device\'s failure' => ['changes', 'against', ['what' => 'Wider']];
+    }
+
+    /** @param array<string, mixed> $body */
+    #[DataProvider('references')]
+    public function testWhatARecordRefersToIsOfTheSameDevice(string $kind, string $field, array $body): void
+    {
+        $mine = $this->bench();
+        $other = $this->bench();
+        $trial = $this->trial($other, $other->a, $other->unitA, [40.0]);
+        $run = self::text($this->json('GET', '/api/revisions/'.$other->a.'/try'), 'trials', 0, 'runs', 0, 'id');
+        self::assertNotSame('', $trial);
+        $named = match ($field) {
+            'run' => $run,
+            'article' => $other->unitA,
+            default => $this->put('failures', ['revision' => $other->a, 'mode' => 'Theirs']),
+        };
+        $answer = $this->json('PUT', '/api/'.$kind.'/'.Uuid::v7()->toRfc4122(), ['revision' => $mine->a, $field => $named] + $body);
+        self::assertSame(422, $this->answered(), json_encode($answer) ?: '');
+        self::assertSame($field, self::text($answer, 'violations', 0, 'path'));
+    }
+
     public function testTheSameWriteTwiceIsOneRecord(): void
     {
         $bench = $this->bench();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Facts\Summaries;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
@@ -131,6 +132,25 @@ final class SummaryTest extends ApiTestCase
         $this->ask('PUT', '/api/observations/'.$id, $body);
         $this->ask('PUT', '/api/observations/'.$id, $body);
         self::assertSame('', $this->stale(), 'Nothing was written the second time.');
+    }
+
+    public function testNothingIsKeptOfWhatAWriteCameBetween(): void
+    {
+        $db = self::service(Connection::class);
+        $summaries = self::service(Summaries::class);
+        $counter = is_numeric($c = $db->fetchOne('SELECT counter FROM device WHERE id = ?', [$this->bench->device])) ? (int) $c : 0;
+        $before = $this->kept();
+        // The counter is read, then somebody writes, and then what was worked out would be stored.
+        $worked = $summaries->kept($this->bench->device, $counter, 'evidence', [$this->bench->b], function (): string {
+            $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm']);
+
+            return 'worked out from what was there before';
+        });
+        self::assertSame('worked out from what was there before', $worked);
+        self::assertLessThanOrEqual($before, $this->kept());
+        self::assertSame('0', (string) (is_scalar($n = $db->fetchOne('SELECT count(*) FROM summary WHERE key = ?', ['evidence:'.$this->bench->b])) ? $n : ''));
+        $summaries->kept($this->bench->device, $counter + 1, 'evidence', [$this->bench->b], static fn (): string => 'anew');
+        self::assertSame('1', (string) (is_scalar($n = $db->fetchOne('SELECT count(*) FROM summary WHERE key = ?', ['evidence:'.$this->bench->b])) ? $n : ''));
     }
 
     private function stale(): string

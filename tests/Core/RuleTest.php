@@ -24,7 +24,6 @@ use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Meets;
 use Lustrum\Core\Judging\NextLetter;
-use Lustrum\Core\Judging\Own;
 use Lustrum\Core\Judging\Proposal;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
@@ -334,7 +333,7 @@ final class RuleTest extends TestCase
         $results = TrialResults::of([...Judged::runs([10.0, 12.0]), Judged::run(11.0, RunOutcome::Failed)], [], self::CONFIDENCE);
         self::assertSame([2, 1], [$results->held, $results->failed]);
         self::assertNotNull($results->mayFail);
-        self::assertSame(3, $results->metrics[0]['figure']->n ?? 0);
+        self::assertSame(3, $results->metrics[0]['figure']?->n);
         // Runs that all ended well, of a question that nobody asked, say nothing of how often it would fail.
         self::assertNull(TrialResults::of(Judged::runs([10.0, 12.0]), [], self::CONFIDENCE)->mayFail);
         self::assertNotNull(TrialResults::of(Judged::tries(3, 0), [], self::CONFIDENCE)->mayFail);
@@ -365,7 +364,6 @@ final class RuleTest extends TestCase
         $wanted = Judged::wanted(Kind::Mean, 40.0);
         $runs = Judged::runs([60.0, 61.0, 59.0, 62.0]);
         $own = Evidence::own($wanted, Judged::build('a'), $runs);
-        self::assertInstanceOf(Own::class, $own);
         self::assertSame([4, 1], [$own->runs, $own->decimals]);
         self::assertEqualsWithDelta(60.5, $own->assessment->estimate, 1e-12);
     }

@@ -56,10 +56,11 @@ final class MigrationTest extends TestCase
         }
         // What the runs froze is whole: with the method of that time, from its history, and with what the build is made of.
         self::assertSame('1', $this->one('SELECT count(DISTINCT configuration) FROM run'));
-        $frozen = json_decode($this->one('SELECT content FROM configuration'), true);
-        self::assertIsArray($frozen);
-        self::assertSame(['history', 'When nothing bends.', 2.5], [$frozen['filled'], $frozen['heldWhen'], $frozen['conditions'][0]['tolerance']]);
-        self::assertSame(['arm', 'Bracket'], [$frozen['parameters'][0]['name'], $frozen['parts'][0]['name']]);
+        self::assertSame(
+            ['history', 'When nothing bends.', '2.5', 'arm', 'Bracket'],
+            array_values($this->db->fetchAssociative("SELECT content->>'filled' a, content->>'heldWhen' b, content->'conditions'->0->>'tolerance' c,
+                content->'parameters'->0->>'name' d, content->'parts'->0->>'name' e FROM configuration") ?: []),
+        );
         self::assertSame([['earlier_runs' => 0], ['earlier_runs' => 1], ['earlier_runs' => 2]], $this->db->fetchAllAssociative('SELECT earlier_runs FROM run ORDER BY number'));
         // What was there twice under one name is numbered; identifiers are known over all kinds.
         self::assertSame(['U-1', 'U-1 2'], $this->db->fetchFirstColumn('SELECT serial FROM article ORDER BY created_at, serial'));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 /*
  * Somebody who goes on writing while things break, and who afterwards asks for everything that was acknowledged.
  *
- * php deploy/heal.php begin|write|check|mark|restored|summary ADDRESS LOG
+ * php deploy/heal.php begin|write|check|mark|restored|summary|together ADDRESS LOG
  */
 require __DIR__.'/bench/Client.php';
 [, $what, $address, $log] = $argv;
@@ -36,13 +36,18 @@ function known(string $log): array
     return $head + ['acknowledged' => array_values(array_filter($lines, static fn (string $l): bool => $l !== '-')), 'refused' => count(array_keys($lines, '-', true))];
 }
 
-/** @return list<string> texts of all observations by identifier, as the database has them */
+function database(): PDO
+{
+    return new PDO(
+        sprintf('pgsql:host=127.0.0.1;port=%s;dbname=lustrum', getenv('LUSTRUM_DB_PORT')), 'lustrum_app',
+        trim((string) file_get_contents(dirname($GLOBALS['log']).'/secret-database-app')),
+    );
+}
+
+/** @return array<string, string> texts of all observations by identifier, as the database has them */
 function kept(): array
 {
-    $state = dirname($GLOBALS['log']);
-    $db = new PDO(sprintf('pgsql:host=127.0.0.1;port=%s;dbname=lustrum', getenv('LUSTRUM_DB_PORT')), 'lustrum_app', trim((string) file_get_contents($state.'/secret-database-app')));
-
-    return $db->query('SELECT id, text FROM observation')->fetchAll(PDO::FETCH_KEY_PAIR);
+    return database()->query('SELECT id, text FROM observation')->fetchAll(PDO::FETCH_KEY_PAIR);
 }
 
 /** @return int how many of the acknowledged are not there */
@@ -99,6 +104,44 @@ switch ($what) {
     case 'restored':
         // What was written after the backup is gone, and what was before is there.
         exit(in_array('After the backup', kept(), true) || lost($log) > 0 ? 1 : 0);
+    case 'together':
+        ['build' => $build, 'device' => $device] = known($log);
+        $lead = signedIn($address);
+        $workspace = $lead->ask('GET', '/api/session')[0]['workspaces'][0]['id'];
+        $twenty = static fn (string $method, string $url, mixed $body): array => Client::atOnce(array_fill(0, 20, [$lead, $method, $url, $body]));
+        $wrong = [];
+        $same = static function (string $what, array $answers, array $statuses) use (&$wrong): void {
+            $bodies = array_unique(array_map(static fn (array $a): string => $a[1], $answers));
+            $other = array_diff(array_column($answers, 0), $statuses);
+            if (count($bodies) !== 1 || $other !== []) {
+                $wrong[] = sprintf('%s: %d kinds of answers, with %s', $what, count($bodies), implode(', ', array_unique(array_column($answers, 0))).' '.substr((string) end($bodies), 0, 200));
+            }
+        };
+        [$seen, $next, $candidate, $decision, $opened] = [uuid(), uuid(), uuid(), uuid(), uuid()];
+        $same('a record', $twenty('PUT', "/api/observations/$seen", ['revision' => $build, 'text' => 'Twenty times']), [200, 201]);
+        $same('a withdrawal', $twenty('POST', "/api/observations/$seen/withdraw", ['because' => 'Once is enough']), [200]);
+        $same('a member', $twenty('PUT', "/api/workspaces/$workspace/members", ['name' => 'Other', 'email' => 'other@example.test', 'role' => 'lead', 'password' => PASSWORD]), [200]);
+        $lead->ask('PUT', "/api/revisions/$next", ['device' => $device, 'letter' => 'K', 'parent' => $build]);
+        $lead->ask('PUT', "/api/candidates/$candidate", ['revision' => $next, 'what' => 'Wider', 'choice' => 'in', 'reason' => 'Why not']);
+        $same('a decision', $twenty('PUT', "/api/decisions/$decision", ['revision' => $next, 'next' => $opened, 'letter' => 'L', 'note' => 'Now']), [200, 201]);
+        // Two leads take each other out: one of them is still there afterwards.
+        $other = new Client($address);
+        $other->signIn(PASSWORD, 'other@example.test');
+        $people = array_column($lead->ask('GET', "/api/workspaces/$workspace/members")[0]['people'], 'id', 'email');
+        Client::atOnce([[$lead, 'DELETE', "/api/workspaces/$workspace/members/".$people['other@example.test'], null], [$other, 'DELETE', "/api/workspaces/$workspace/members/".$people[EMAIL], null]]);
+        $leads = database()->query("SELECT count(*) FROM membership WHERE role = 'lead'")->fetchColumn();
+        if ($leads < 1) {
+            $wrong[] = 'the last lead was lost';
+        }
+        $counts = database()->query("SELECT (SELECT count(*) FROM revision WHERE letter = 'L'), (SELECT count(*) FROM decision), (SELECT count(*) FROM account WHERE email LIKE 'other%'), (SELECT count(*) FROM observation WHERE text = 'Twenty times')")->fetch(PDO::FETCH_NUM);
+        if (array_map(intval(...), $counts) !== [1, 1, 1, 1]) {
+            $wrong[] = 'not one of each: '.implode(', ', $counts);
+        }
+        if ($wrong !== []) {
+            fwrite(STDERR, implode("\n", $wrong)."\n");
+            exit(1);
+        }
+        break;
     case 'summary':
         ['acknowledged' => $acknowledged, 'refused' => $refused] = known($log);
         printf("  %d writes acknowledged, %d of them lost; %d were refused or cut off\n", count($acknowledged), lost($log), $refused);

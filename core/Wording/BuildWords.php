@@ -35,6 +35,14 @@ final class BuildWords
         ]);
     }
 
+    /** What all parts cost more or less than the parent's; empty where there is no parent. */
+    public static function costAgainst(?string $difference, ?string $parent): string
+    {
+        return $difference === null ? '' : Messages::say('build.costAgainst', [
+            'amount' => Numbers::signed((float) $difference, ltrim($difference, '-'), ''), 'parent' => $parent ?? '',
+        ]);
+    }
+
     /** What a run was made with was not frozen whole when it began. */
     public static function filled(Filled $filled): string
     {

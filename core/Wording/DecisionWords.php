@@ -81,6 +81,14 @@ final class DecisionWords
         return Digits::decimals($hours, 1);
     }
 
+    /** What was decided, as the record of it begins. */
+    public static function record(string $by, string $next, string $letter, int $chosen, string $cost, string $currency, float $hours): string
+    {
+        return Messages::say('decision.record', [
+            'by' => $by, 'next' => $next, 'letter' => $letter, 'n' => $chosen, 'cost' => $cost, 'currency' => $currency, 'hours' => self::hours($hours),
+        ]);
+    }
+
     /** @param string|null $decided letter of the build that the last decision on this one opened */
     public static function sentence(string $letter, int $open, int $undecided, Consequences $c, Device $device, ?string $decided): string
     {

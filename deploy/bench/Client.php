@@ -127,6 +127,32 @@ final class Client
         return (hrtime(true) - $from) / 1e9;
     }
 
+    /**
+     * Sends each by its own client, all in the same moment.
+     *
+     * @param list<array{self, string, string, mixed}> $asked client, method, address, body
+     *
+     * @return list<array{int, string}> status and answer of each
+     */
+    public static function atOnce(array $asked): array
+    {
+        $multi = curl_multi_init();
+        $handles = [];
+        foreach ($asked as [$client, $method, $url, $body]) {
+            $curl = curl_init();
+            $cookie = 'Cookie: '.implode('; ', array_map(static fn (string $l): string => implode('=', array_slice(explode("\t", $l), 5, 2)), curl_getinfo($client->curl, CURLINFO_COOKIELIST)));
+            curl_setopt_array($curl, $client->options($method, $url, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR), [$cookie]));
+            curl_multi_add_handle($multi, $curl);
+            $handles[] = $curl;
+        }
+        do {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.05);
+        } while ($running > 0);
+
+        return array_map(static fn (CurlHandle $c): array => [curl_getinfo($c, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($c)], $handles);
+    }
+
     /** What the last answer says of what it took: processor ms, memory MB, statements. */
     public function cost(string $which): float
     {

@@ -113,6 +113,7 @@ test_heal() {
 	done
 	kill "$HEAL_WRITER" 2>/dev/null || true
 	check 'Backup and restore' heal_backup
+	check 'The same write twenty times at once, and two leads at once' heal_php together
 	heal_end
 }
 

@@ -142,6 +142,6 @@ test('one person goes once round, from an empty device to the decided next build
   await expect(page).toHaveURL(/\/A\/build$/);
   await page.keyboard.press('5');
   await page.getByRole('link', { name: 'Read the record' }).click();
-  await expect(sentence(page)).toContainText('decided build B after A: 1 change, 8.00 EUR, 2 h');
+  await expect(sentence(page)).toContainText('decided build B after A: 1 change, 8.00 EUR, 2.0 h');
   await expect(page.getByText('Cheap first.')).toBeVisible();
 });

@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Decision;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Wording\DecisionWords;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -72,7 +73,14 @@ class Decision extends Record
 
     public function view(): DecisionView
     {
-        return new DecisionView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->revision->letter(), $this->next->id()->toRfc4122(), $this->next->letter(), $this->note, $this->known, $this->createdBy(), Instant::write($this->createdAt()));
+        $chosen = count(array_filter($this->known->lines, static fn (DecisionLine $l): bool => $l->choice === Choice::In));
+
+        return new DecisionView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->revision->letter(), $this->next->id()->toRfc4122(),
+            $this->next->letter(), $this->note,
+            DecisionWords::record($this->createdBy(), $this->next->letter(), $this->revision->letter(), $chosen, $this->known->cost, $this->known->currency, $this->known->hours),
+            $this->known, $this->createdBy(), Instant::write($this->createdAt()),
+        );
     }
 
     public function revision(): Revision

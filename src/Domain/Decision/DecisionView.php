@@ -14,6 +14,7 @@ final readonly class DecisionView
         public string $next,
         public string $nextLetter,
         public string $note,
+        public string $sentence,
         public DecisionRecord $known,
         public string $by,
         public string $at,

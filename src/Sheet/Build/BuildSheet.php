@@ -14,6 +14,7 @@ final readonly class BuildSheet
      * @param list<ParameterRow> $parameters
      * @param list<PartRow>      $parts
      * @param list<ArticleRow>   $articles
+     * @param string             $costAgainst difference and the parent's cost in words; empty where there is no parent
      * @param list<string>       $metrics    known on this device, for choosing from
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class BuildSheet
         public string $cost,
         public ?string $parentCost,
         public ?string $costDifference,
+        public string $costAgainst,
         public string $currency,
         public array $articles,
         public array $metrics,

@@ -49,7 +49,7 @@ final readonly class BuildSheets
                 $this->records->all(Parameter::class, ['revision' => $revision]),
                 $parent === null ? null : $this->records->all(Parameter::class, ['revision' => $parent]),
             ),
-            PartRows::of($parts, $parent === null ? null : $parentParts), $cost, $parentCost, $difference, $book->device->currency,
+            PartRows::of($parts, $parent === null ? null : $parentParts), $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
             $articles, $book->metricNames(),
         );
     }

@@ -1243,6 +1243,7 @@ export interface components {
             next: string;
             nextLetter: string;
             note: string;
+            sentence: string;
             known: components["schemas"]["Domain.Decision.DecisionRecord"];
             by: string;
             at: string;
@@ -1762,6 +1763,7 @@ export interface components {
             cost: string;
             parentCost: string | null;
             costDifference: string | null;
+            costAgainst: string;
             currency: string;
             articles: components["schemas"]["Sheet.Build.ArticleRow"][];
             metrics: string[];

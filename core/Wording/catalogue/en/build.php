@@ -9,6 +9,7 @@ return [
     'material' => 'material was {named, select, yes {{material}} other {not named}}',
     'quantity' => 'was {quantity}',
     'cost' => 'cost was {cost}',
+    'costAgainst' => '{amount} against {parent}',
     'gone' => 'no longer there',
     'otherKind' => 'another kind of quantity',
     'filled' => '{filled, select, history {What it was made with was filled in from the history of its method.} other {What it was made with was filled in from the method and the build as they are now; it may have been different.}}',

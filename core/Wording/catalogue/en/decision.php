@@ -16,5 +16,6 @@ return [
     'also' => 'Also expected: {effects}.',
     'none' => 'No candidates yet. Propose what the next build could change; sums, limits and overlaps appear as you choose.',
     'decided' => 'Decided: build {next} followed {letter}.',
+    'record' => '{by} decided build {next} after {letter}: {n, plural, one {# change} other {# changes}}, {cost} {currency}, {hours} h.',
     'sentence' => '{chosen, plural, =0 {{n, plural, one {# candidate} other {# candidates}}, none chosen yet} one {# of {n, number} candidates goes in: {cost} {currency} and {hours} h} other {# of {n, number} candidates go in: {cost} {currency} and {hours} h}}{over, plural, =0 {} one {, over one limit} other {, over # limits}}{within, select, yes {, within the limits} other {}}{entangled, plural, =0 {} one {; effects on one metric cannot be told apart} other {; effects on # metrics cannot be told apart}}. {undecided, plural, =0 {Every candidate has an answer: you can decide.} other {# still to decide.}}',
 ];

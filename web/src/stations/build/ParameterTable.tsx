@@ -1,6 +1,8 @@
 import type { Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { Table, type Column } from '../../ui/Table';
 import type { Form } from './Build';
+
+type Row = Schemas['ParameterRow'];
 
 export function ParameterTable({
   rows,
@@ -8,57 +10,41 @@ export function ParameterTable({
   write,
   edit,
 }: {
-  rows: Schemas['ParameterRow'][];
+  rows: Row[];
   parent: string | null;
   write: boolean;
   edit: (form: Form) => void;
 }) {
+  const here: Column<Row> = { head: 'This build', right: true, whole: true, cell: (r) => r.here?.measure.text ?? '–' };
+  const beside: Column<Row>[] =
+    parent === null
+      ? [here]
+      : [
+          { head: parent, right: true, whole: true, cell: (r) => r.parent?.text ?? '–' },
+          here,
+          { head: 'Difference', right: true, whole: true, cell: (r) => <Difference row={r} /> },
+        ];
   return (
-    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Parameters">
-      <table className="text-sm">
-        <thead>
-          <tr className="text-xs text-soft">
-            <th className="cell pr-8 font-normal">Parameter</th>
-            {parent !== null && <th className="cell pr-8 text-right font-normal">{parent}</th>}
-            <th className="cell pr-8 text-right font-normal">This build</th>
-            {parent !== null && <th className="cell pr-8 text-right font-normal">Difference</th>}
-            {write && <th className="cell sr-only">Edit</th>}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.name} className={`border-t border-rule ${row.mark === 'same' ? '' : 'font-semibold'}`}>
-              <td className="cell pr-8">{row.name}</td>
-              {parent !== null && <td className="cell pr-8 text-right whitespace-nowrap">{row.parent?.text ?? '–'}</td>}
-              <td className="cell pr-8 text-right whitespace-nowrap">{row.here?.measure.text ?? '–'}</td>
-              {parent !== null && (
-                <td className="cell pr-8 text-right whitespace-nowrap">
-                  {row.mark === 'new' ? 'new' : row.mark === 'gone' ? 'gone' : (row.difference ?? '')}
-                  {row.percent !== null && <span className="ml-2 text-soft">{row.percent}</span>}
-                </td>
-              )}
-              {write && (
-                <td className="py-0">
-                  {row.here !== null && (
-                    <Button
-                      look="quiet"
-                      aria-label={`Edit ${row.name}`}
-                      onClick={() =>
-                        edit({
-                          kind: 'parameter',
-                          editing: { id: row.here!.id, record: { ...row.here!, text: row.here!.measure.text } },
-                        })
-                      }
-                    >
-                      Edit
-                    </Button>
-                  )}
-                </td>
-              )}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <Table
+      label="Parameters"
+      rows={rows}
+      keyOf={(r) => r.name}
+      look={(r) => (r.mark === 'same' ? '' : 'font-semibold')}
+      columns={[{ head: 'Parameter', cell: (r) => r.name }, ...beside]}
+      edit={write ? ({ here }) => here && { name: here.name, open: () => edit(form(here)) } : undefined}
+    />
+  );
+}
+
+function form(here: NonNullable<Row['here']>): Form {
+  return { kind: 'parameter', editing: { id: here.id, record: { ...here, text: here.measure.text } } };
+}
+
+function Difference({ row }: { row: Row }) {
+  return (
+    <>
+      {row.mark === 'new' || row.mark === 'gone' ? row.mark : (row.difference ?? '')}
+      {row.percent !== null && <span className="ml-2 text-soft">{row.percent}</span>}
+    </>
   );
 }

@@ -6,10 +6,11 @@ import { decisionQuery } from '../../api/queries';
 import { stationPath, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import { Part, Sheet } from '../../ui/Sheet';
+import { Table } from '../../ui/Table';
 import { Texture } from '../../ui/Texture';
 import { Waiting } from '../../ui/Waiting';
 import { CHANGE_CLASS } from '../../ui/words';
-import { day } from '../../ui/time';
+import { dayAndTime } from '../../ui/time';
 
 /** The record of a decision, as one page that can be printed. */
 export default function DecisionPage() {
@@ -29,7 +30,7 @@ function Page({ record }: { record: Schemas['DecisionView'] }) {
   return (
     <Sheet
       title={`Decision · ${record.letter} to ${record.nextLetter}`}
-      sentence={`On ${day(record.at)} ${record.by} decided build ${record.nextLetter} after ${record.letter}: ${of('in').length} ${of('in').length === 1 ? 'change' : 'changes'}, ${known.cost} ${known.currency}, ${known.hours} h.`}
+      sentence={record.sentence}
       actions={
         <>
           <Link
@@ -44,6 +45,7 @@ function Page({ record }: { record: Schemas['DecisionView'] }) {
         </>
       }
     >
+      <p className="mt-1 text-sm text-soft">{dayAndTime(record.at)}</p>
       {record.note !== '' && <p className="mt-3 font-serif text-lg">{record.note}</p>}
       <Lines title="Goes in" lines={of('in')} currency={known.currency} />
       <Lines title="Waits" lines={of('wait')} currency={known.currency} />
@@ -82,26 +84,30 @@ function Lines({ title, lines, currency }: { title: string; lines: Schemas['Deci
   if (lines.length === 0) return null;
   return (
     <Part title={title}>
-      <table className="w-full text-sm">
-        <tbody>
-          {lines.map((l) => (
-            <tr key={l.what} className="border-t border-rule">
-              <td className="cell font-semibold">
+      <Table
+        wide
+        label={title}
+        rows={lines}
+        keyOf={(l) => l.what}
+        columns={[
+          {
+            head: 'Change',
+            look: 'font-semibold',
+            cell: (l) => (
+              <>
                 {l.what}
                 <span className="block text-xs font-normal text-soft">
                   {CHANGE_CLASS[l.class]}
                   {l.askedBy !== '' && ` · asked for by ${l.askedBy}`}
                 </span>
-              </td>
-              <td className="cell">{l.reason}</td>
-              <td className="cell">{l.expected}</td>
-              <td className="cell text-right whitespace-nowrap">
-                {l.costText} {currency} · {l.hoursText} h
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          },
+          { head: 'Reason', cell: (l) => l.reason },
+          { head: 'Expected', cell: (l) => l.expected },
+          { head: 'Takes', right: true, whole: true, cell: (l) => `${l.costText} ${currency} · ${l.hoursText} h` },
+        ]}
+      />
     </Part>
   );
 }

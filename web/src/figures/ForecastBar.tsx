@@ -1,6 +1,7 @@
 import { scaleLinear } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
+import { Axis, LimitLine } from './Axis';
 
 const WIDTH = 400;
 
@@ -12,18 +13,10 @@ export function ForecastBar({ forecast: f }: { forecast: Schemas['ForecastView']
   const x = scaleLinear({ domain: [Math.min(...numbers) - pad, Math.max(...numbers) + pad], range: [14, WIDTH - 14] });
   return (
     <svg viewBox={`0 0 ${WIDTH} 56`} className="w-full" role="img" aria-label={f.sentence}>
-      <line x1="10" x2={WIDTH - 10} y1="34" y2="34" stroke="var(--color-soft)" strokeWidth="0.8" />
+      <Axis from={10} to={WIDTH - 10} y={34} ticks={[]} />
       {f.limit !== null && (
         <g>
-          <line
-            x1={x(f.limit)}
-            x2={x(f.limit)}
-            y1="14"
-            y2="40"
-            stroke="var(--color-blue)"
-            strokeWidth="1.4"
-            strokeDasharray="5 3"
-          />
+          <LimitLine at={x(f.limit)} top={14} bottom={40} />
           <text x={x(f.limit)} y="12" textAnchor="middle" fontSize="14" fill="var(--color-blue)">
             limit {f.limitText}
           </text>

@@ -1,6 +1,7 @@
 import { scaleLinear } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
+import { Axis, LimitLine } from './Axis';
 
 const WIDTH = 560;
 const LEFT = 44;
@@ -42,15 +43,7 @@ export function IntervalPlot({
     >
       {limit !== null && (
         <g>
-          <line
-            x1={x(limit.value)}
-            x2={x(limit.value)}
-            y1={2}
-            y2={bottom}
-            stroke="var(--color-blue)"
-            strokeWidth="1.4"
-            strokeDasharray="6 3"
-          />
+          <LimitLine at={x(limit.value)} top={2} bottom={bottom} />
           <text
             x={x(limit.value)}
             y={bottom - 3}
@@ -111,18 +104,13 @@ export function IntervalPlot({
           </g>
         );
       })}
-      <line x1={LEFT} x2={WIDTH - 16} y1={bottom} y2={bottom} stroke="var(--color-soft)" strokeWidth="0.8" />
-      {x.ticks(5).map((t) => (
-        <g key={t}>
-          <line x1={x(t)} x2={x(t)} y1={bottom} y2={bottom + 5} stroke="var(--color-soft)" />
-          <text x={x(t)} y={bottom + 19} textAnchor="middle" fontSize="12" fill="var(--color-soft)">
-            {String(t).replace('-', '−')}
-          </text>
-        </g>
-      ))}
-      <text x={(LEFT + WIDTH) / 2} y={bottom + 36} textAnchor="middle" fontSize="13" fill="var(--color-soft)">
-        {metric}, {unit}
-      </text>
+      <Axis
+        from={LEFT}
+        to={WIDTH - 16}
+        y={bottom}
+        ticks={x.ticks(5).map((t) => ({ at: x(t), label: String(t).replace('-', '−') }))}
+        title={`${metric}, ${unit}`}
+      />
     </svg>
   );
 }

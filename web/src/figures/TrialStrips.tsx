@@ -1,7 +1,8 @@
 import { scaleTime } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
-import { day } from '../ui/time';
+import { dayAndHour } from '../ui/time';
+import { Axis } from './Axis';
 
 const WIDTH = 960;
 const LEFT = 226;
@@ -24,14 +25,13 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
           role="img"
           aria-label={`${timed.length} trials along time; the table below holds the same`}
         >
-          {x.ticks(6).map((t) => (
-            <g key={+t}>
-              <line x1={x(t)} x2={x(t)} y1={4} y2={height - 26} stroke="var(--color-rule)" />
-              <text x={x(t)} y={height - 10} textAnchor="middle" fontSize="13" fill="var(--color-soft)">
-                {day(t.toISOString())}
-              </text>
-            </g>
-          ))}
+          <Axis
+            from={LEFT}
+            to={WIDTH - 14}
+            y={height - 26}
+            top={4}
+            ticks={x.ticks(6).map((t) => ({ at: x(t), label: dayAndHour(t, x.ticks(6)) }))}
+          />
           {timed.map((row, i) => {
             const y = i * ROW + 20;
             const spread = spreadOut(row.runs.map((r) => x(new Date(r.startedAt))));

@@ -40,7 +40,11 @@ export function Table<T>({
         <thead>
           <tr className="text-xs text-soft">
             {columns.map((column, i) => (
-              <th key={i} scope="col" className={`${pad} font-normal whitespace-nowrap ${column.right ? 'text-right' : ''}`}>
+              <th
+                key={i}
+                scope="col"
+                className={`${pad} font-normal whitespace-nowrap ${column.right ? 'text-right' : ''}`}
+              >
                 {column.head}
               </th>
             ))}

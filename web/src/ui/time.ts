@@ -16,3 +16,10 @@ export function dayAndTime(text: string): string {
 export function localTime(text: string): string {
   return `${day(text.slice(0, 10))}, ${text.slice(11, 16)}`;
 }
+
+/** A mark along time: the day, and the hour where marks share a day. */
+export function dayAndHour(at: Date, all: Date[]): string {
+  const days = all.map((t) => day(t.toISOString()));
+  const own = day(at.toISOString());
+  return days.indexOf(own) === days.lastIndexOf(own) ? own : `${own}, ${TIME.format(at)}`;
+}

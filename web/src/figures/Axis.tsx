@@ -1,0 +1,54 @@
+/** A mark on an axis: where it stands in the figure, and what is written at it. */
+export type Tick = { at: number; label: string };
+
+/**
+ * The one axis of all figures: a line along the bottom with marks and their labels. With `top`, the marks are rules
+ * through the figure up to there instead.
+ */
+export function Axis({
+  from,
+  to,
+  y,
+  ticks,
+  top,
+  title,
+}: {
+  from: number;
+  to: number;
+  y: number;
+  ticks: Tick[];
+  top?: number;
+  title?: string;
+}) {
+  return (
+    <g>
+      {top === undefined && <line x1={from} x2={to} y1={y} y2={y} stroke="var(--color-soft)" strokeWidth="0.8" />}
+      {ticks.map(({ at, label }) => (
+        <g key={label}>
+          <line
+            x1={at}
+            x2={at}
+            y1={top ?? y}
+            y2={top === undefined ? y + 5 : y}
+            stroke={top === undefined ? 'var(--color-soft)' : 'var(--color-rule)'}
+          />
+          <text x={at} y={y + (top === undefined ? 19 : 16)} textAnchor="middle" fontSize="12" fill="var(--color-soft)">
+            {label}
+          </text>
+        </g>
+      ))}
+      {title !== undefined && (
+        <text x={(from + to) / 2} y={y + 36} textAnchor="middle" fontSize="13" fill="var(--color-soft)">
+          {title}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** A limit that a requirement sets, as a broken line. */
+export function LimitLine({ at, top, bottom }: { at: number; top: number; bottom: number }) {
+  return (
+    <line x1={at} x2={at} y1={top} y2={bottom} stroke="var(--color-blue)" strokeWidth="1.4" strokeDasharray="6 3" />
+  );
+}

@@ -16,7 +16,9 @@ function uuid(): string
 {
     $hex = bin2hex(random_bytes(16));
 
-    return sprintf('%s-%s-7%s-a%s-%s', substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 13, 3), substr($hex, 17, 3), substr($hex, 20, 12));
+    return sprintf(
+        '%s-%s-7%s-a%s-%s', substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 13, 3), substr($hex, 17, 3), substr($hex, 20, 12),
+    );
 }
 
 function signedIn(string $address): Client
@@ -33,7 +35,10 @@ function known(string $log): array
     $lines = file($log, FILE_IGNORE_NEW_LINES) ?: [];
     $head = json_decode((string) array_shift($lines), true);
 
-    return $head + ['acknowledged' => array_values(array_filter($lines, static fn (string $l): bool => $l !== '-')), 'refused' => count(array_keys($lines, '-', true))];
+    return $head + [
+        'acknowledged' => array_values(array_filter($lines, static fn (string $l): bool => $l !== '-')),
+        'refused' => count(array_keys($lines, '-', true)),
+    ];
 }
 
 function database(): PDO
@@ -108,32 +113,55 @@ switch ($what) {
         ['build' => $build, 'device' => $device] = known($log);
         $lead = signedIn($address);
         $workspace = $lead->ask('GET', '/api/session')[0]['workspaces'][0]['id'];
-        $twenty = static fn (string $method, string $url, mixed $body): array => Client::atOnce(array_fill(0, 20, [$lead, $method, $url, $body]));
+        $twenty = static fn (string $method, string $url, mixed $body): array => Client::atOnce(
+            array_fill(0, 20, [$lead, $method, $url, $body]),
+        );
         $wrong = [];
         $same = static function (string $what, array $answers, array $statuses) use (&$wrong): void {
             $bodies = array_unique(array_map(static fn (array $a): string => $a[1], $answers));
             $other = array_diff(array_column($answers, 0), $statuses);
             if (count($bodies) !== 1 || $other !== []) {
-                $wrong[] = sprintf('%s: %d kinds of answers, with %s', $what, count($bodies), implode(', ', array_unique(array_column($answers, 0))).' '.substr((string) end($bodies), 0, 200));
+                $wrong[] = sprintf(
+                    '%s: %d kinds of answers, with %s', $what, count($bodies),
+                    implode(', ', array_unique(array_column($answers, 0))).' '.substr((string) end($bodies), 0, 200),
+                );
             }
         };
         [$seen, $next, $candidate, $decision, $opened] = [uuid(), uuid(), uuid(), uuid(), uuid()];
         $same('a record', $twenty('PUT', "/api/observations/$seen", ['revision' => $build, 'text' => 'Twenty times']), [200, 201]);
         $same('a withdrawal', $twenty('POST', "/api/observations/$seen/withdraw", ['because' => 'Once is enough']), [200]);
-        $same('a member', $twenty('PUT', "/api/workspaces/$workspace/members", ['name' => 'Other', 'email' => 'other@example.test', 'role' => 'lead', 'password' => PASSWORD]), [200]);
+        $same(
+            'a member',
+            $twenty(
+                'PUT', "/api/workspaces/$workspace/members",
+                ['name' => 'Other', 'email' => 'other@example.test', 'role' => 'lead', 'password' => PASSWORD],
+            ),
+            [200],
+        );
         $lead->ask('PUT', "/api/revisions/$next", ['device' => $device, 'letter' => 'K', 'parent' => $build]);
         $lead->ask('PUT', "/api/candidates/$candidate", ['revision' => $next, 'what' => 'Wider', 'choice' => 'in', 'reason' => 'Why not']);
-        $same('a decision', $twenty('PUT', "/api/decisions/$decision", ['revision' => $next, 'next' => $opened, 'letter' => 'L', 'note' => 'Now']), [200, 201]);
+        $same(
+            'a decision',
+            $twenty('PUT', "/api/decisions/$decision", ['revision' => $next, 'next' => $opened, 'letter' => 'L', 'note' => 'Now']),
+            [200, 201],
+        );
         // Two leads take each other out: one of them is still there afterwards.
         $other = new Client($address);
         $other->signIn(PASSWORD, 'other@example.test');
         $people = array_column($lead->ask('GET', "/api/workspaces/$workspace/members")[0]['people'], 'id', 'email');
-        Client::atOnce([[$lead, 'DELETE', "/api/workspaces/$workspace/members/".$people['other@example.test'], null], [$other, 'DELETE', "/api/workspaces/$workspace/members/".$people[EMAIL], null]]);
+        Client::atOnce(
+            [
+                [$lead, 'DELETE', "/api/workspaces/$workspace/members/".$people['other@example.test'], null],
+                [$other, 'DELETE', "/api/workspaces/$workspace/members/".$people[EMAIL], null],
+            ],
+        );
         $leads = database()->query("SELECT count(*) FROM membership WHERE role = 'lead'")->fetchColumn();
         if ($leads < 1) {
             $wrong[] = 'the last lead was lost';
         }
-        $counts = database()->query("SELECT (SELECT count(*) FROM revision WHERE letter = 'L'), (SELECT count(*) FROM decision), (SELECT count(*) FROM account WHERE email LIKE 'other%'), (SELECT count(*) FROM observation WHERE text = 'Twenty times')")->fetch(PDO::FETCH_NUM);
+        $counts = database()->query(
+            "SELECT (SELECT count(*) FROM revision WHERE letter = 'L'), (SELECT count(*) FROM decision), (SELECT count(*) FROM account WHERE email LIKE 'other%'), (SELECT count(*) FROM observation WHERE text = 'Twenty times')",
+        )->fetch(PDO::FETCH_NUM);
         if (array_map(intval(...), $counts) !== [1, 1, 1, 1]) {
             $wrong[] = 'not one of each: '.implode(', ', $counts);
         }

@@ -19,7 +19,13 @@ foreach (require $copy.'/tests/mutations.php' as [$file, $from, $to, $tests]) {
     }
     file_put_contents($path, substr_replace($was, $to, (int) strpos($was, $from), strlen($from)));
     $only = $tests === 'Core' ? 'tests/Core' : '--filter '.escapeshellarg($tests);
-    exec(sprintf('cd %s && rm -rf var/cache/test && APP_ENV=test php -d memory_limit=1G vendor/bin/phpunit --no-progress --stop-on-defect %s 2>&1', escapeshellarg($copy), $only), $said, $code);
+    exec(
+        sprintf(
+            'cd %s && rm -rf var/cache/test && APP_ENV=test php -d memory_limit=1G vendor/bin/phpunit --no-progress --stop-on-defect %s 2>&1',
+            escapeshellarg($copy), $only,
+        ),
+        $said, $code,
+    );
     file_put_contents($path, $was);
     if ($code === 0) {
         ++$survived;

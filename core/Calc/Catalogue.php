@@ -10,7 +10,10 @@ use Lustrum\Core\InvalidInput;
 /** All operations by name. */
 final class Catalogue
 {
-    private const GROUPS = [QuantityOperations::class, FormulaOperations::class, StatisticsOperations::class, InferenceOperations::class, LifeOperations::class, CurveOperations::class, PlanOperations::class, EvidenceOperations::class, FootingOperations::class, ChangeOperations::class];
+    private const GROUPS = [
+        QuantityOperations::class, FormulaOperations::class, StatisticsOperations::class, InferenceOperations::class, LifeOperations::class,
+        CurveOperations::class, PlanOperations::class, EvidenceOperations::class, FootingOperations::class, ChangeOperations::class,
+    ];
 
     /** @var array<string, Operation>|null */
     private static ?array $operations = null;
@@ -42,10 +45,15 @@ final class Catalogue
             if (!is_array($request)) {
                 throw InvalidInput::because('A line is an object with op and input.');
             }
-            $operation = self::operations()[$op] ?? throw new InvalidInput('op.unknown', sprintf('There is no operation “%s”; lustrum:calc --list names them all.', mb_substr($op, 0, 60)), 'op');
+            $operation = self::operations()[$op] ?? throw new InvalidInput(
+                'op.unknown', sprintf('There is no operation “%s”; lustrum:calc --list names them all.', mb_substr($op, 0, 60)), 'op',
+            );
             $input = $request['input'] ?? [];
 
-            return ['op' => $op, 'ok' => true, 'output' => $operation->answer(is_array($input) ? $input : throw InvalidInput::because('The input is an object.', 'input'))];
+            return [
+                'op' => $op, 'ok' => true,
+                'output' => $operation->answer(is_array($input) ? $input : throw InvalidInput::because('The input is an object.', 'input')),
+            ];
         } catch (CoreException $e) {
             return ['op' => $op, 'ok' => false, 'error' => ['code' => $e->problem, 'message' => $e->getMessage(), 'path' => $e->path]];
         }

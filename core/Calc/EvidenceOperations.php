@@ -21,13 +21,24 @@ final class EvidenceOperations implements OperationGroup
     {
         return [
             new Operation('evidence.assess', 'How far results show a requirement.',
-                ['requirement' => 'kind (mean, every, rate, rating, check), direction (atLeast, atMost), limit (number, or value and unit), confidence, coverage, conditions, nonParametric', 'results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value (number, or value and unit), conditions'],
-                ['state' => 'none, thin, leaning, shown, against', 'estimate' => 'mean or share held', 'bound' => 'one-sided', 'probabilityMet' => 'null for a single run', 'runsNeeded' => 'more runs that would make the bound pass', 'missingConditions' => 'not covered yet', 'n' => 'results used', 'bounds' => 'results that are bounds', 'lost' => 'lost in handling', 'confirmed' => 'shown NOT to meet', 'method' => 'words'],
+                [
+                    'requirement' => 'kind (mean, every, rate, rating, check), direction (atLeast, atMost), limit (number, or value and unit), confidence, coverage, conditions, nonParametric',
+                    'results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value (number, or value and unit), conditions',
+                ],
+                [
+                    'state' => 'none, thin, leaning, shown, against', 'estimate' => 'mean or share held', 'bound' => 'one-sided',
+                    'probabilityMet' => 'null for a single run', 'runsNeeded' => 'more runs that would make the bound pass',
+                    'missingConditions' => 'not covered yet', 'n' => 'results used', 'bounds' => 'results that are bounds',
+                    'lost' => 'lost in handling', 'confirmed' => 'shown NOT to meet', 'method' => 'words',
+                ],
                 static function (Input $in): array {
                     $r = $in->object('requirement');
                     $r->only(['kind', 'direction', 'limit', 'confidence', 'coverage', 'conditions', 'nonParametric']);
                     [$limit, $unit] = self::value($r, 'limit', null, 1.0);
-                    $requirement = Requirement::of($r->one('kind', Kind::class), $r->one('direction', Direction::class, Direction::AtLeast), $limit, $r->confidence(), $r->number('coverage', 0.9), $r->texts('conditions'), $r->flag('nonParametric'));
+                    $requirement = Requirement::of(
+                        $r->one('kind', Kind::class), $r->one('direction', Direction::class, Direction::AtLeast), $limit, $r->confidence(),
+                        $r->number('coverage', 0.9), $r->texts('conditions'), $r->flag('nonParametric'),
+                    );
                     $results = array_map(static function (Input $one) use ($unit): Result {
                         $one->only(['kind', 'value', 'conditions']);
                         $kind = $one->one('kind', ResultKind::class, ResultKind::Equal);
@@ -45,7 +56,10 @@ final class EvidenceOperations implements OperationGroup
                         + array_diff_key(get_object_vars($a), ['basis' => true]);
                 }),
             new Operation('evidence.carry', 'Does earlier evidence still hold after these changes?',
-                ['dependsOn' => 'change classes that the requirement depends on; empty: all but cosmetic', 'changes' => 'list of what, class'],
+                [
+                    'dependsOn' => 'change classes that the requirement depends on; empty: all but cosmetic',
+                    'changes' => 'list of what, class',
+                ],
                 ['carried' => 'true or false', 'because' => 'changes in the way', 'sentence' => 'in words'],
                 static function (Input $in): array {
                     $carry = Carry::over($in->texts('dependsOn'), array_map(static function (Input $c): array {

@@ -14,7 +14,10 @@ use Lustrum\Core\Wording\FootingWords;
 
 final class FootingOperations implements OperationGroup
 {
-    private const FIELDS = ['method', 'methodVersion', 'rig', 'instruments', 'operators', 'units', 'lots', 'firmware', 'settings', 'conditions', 'from', 'to', 'runs', 'stoppedEarly', 'changes', 'about'];
+    private const FIELDS = [
+        'method', 'methodVersion', 'rig', 'instruments', 'operators', 'units', 'lots', 'firmware', 'settings', 'conditions', 'from', 'to',
+        'runs', 'stoppedEarly', 'changes', 'about',
+    ];
 
     public static function operations(): array
     {
@@ -44,13 +47,28 @@ final class FootingOperations implements OperationGroup
 
         return new Context(
             $in->text('method'), $in->whole('methodVersion', 1), $in->textOrNull('rig'),
-            array_map(static fn (Input $i): Instrument => new Instrument($i->text('channel'), $i->text('name'), $i->text('unit'), $i->numberOrNull('resolution')), $in->objects('instruments')),
+            array_map(
+                static fn (Input $i): Instrument => new Instrument(
+                    $i->text('channel'), $i->text('name'), $i->text('unit'), $i->numberOrNull('resolution'),
+                ),
+                $in->objects('instruments'),
+            ),
             $in->texts('operators'),
-            array_map(static fn (Input $u): UnitPast => new UnitPast($u->text('serial'), $u->whole('earlierRuns', 0), $u->whole('earlierFailures', 0)), $in->objects('units')),
+            array_map(
+                static fn (Input $u): UnitPast => new UnitPast(
+                    $u->text('serial'), $u->whole('earlierRuns', 0), $u->whole('earlierFailures', 0),
+                ),
+                $in->objects('units'),
+            ),
             $in->textLists('lots'), $in->texts('firmware'),
             array_map(self::level(...), $in->map('settings')), array_map(self::level(...), $in->map('conditions')),
             $in->textOrNull('from'), $in->textOrNull('to'), $in->whole('runs', 0), $in->whole('stoppedEarly', 0),
-            array_map(static fn (Input $c): array => ['what' => $c->text('what'), 'class' => $c->text('class', ''), 'bears' => $c->flag('bears', true)], $in->objects('changes')),
+            array_map(
+                static fn (Input $c): array => [
+                    'what' => $c->text('what'), 'class' => $c->text('class', ''), 'bears' => $c->flag('bears', true),
+                ],
+                $in->objects('changes'),
+            ),
             $in->texts('about'),
         );
     }
@@ -59,6 +77,9 @@ final class FootingOperations implements OperationGroup
     {
         $in->only(['numbers', 'words', 'unknown', 'tolerance', 'unit']);
 
-        return new Level($in->has('numbers') ? $in->numbers('numbers') : [], $in->texts('words'), $in->whole('unknown', 0), $in->numberOrNull('tolerance'), $in->text('unit', ''));
+        return new Level(
+            $in->has('numbers') ? $in->numbers('numbers') : [], $in->texts('words'), $in->whole('unknown', 0),
+            $in->numberOrNull('tolerance'), $in->text('unit', ''),
+        );
     }
 }

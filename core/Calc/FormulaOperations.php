@@ -23,7 +23,10 @@ final class FormulaOperations implements OperationGroup
                     return ['unit' => $dimension->siUnit(), 'dimension' => $dimension->name()];
                 }),
             new Operation('formula.evaluate', 'Works a formula out, with its standard uncertainty.',
-                ['expression' => 'text', 'variables' => 'name: value (or a list of values), unit, u, resolution', 'unit?' => 'wanted for the result'],
+                [
+                    'expression' => 'text', 'variables' => 'name: value (or a list of values), unit, u, resolution',
+                    'unit?' => 'wanted for the result',
+                ],
                 ['value' => '', 'unit' => '', 'u' => 'standard uncertainty'],
                 static function (Input $in): array {
                     $variables = [];
@@ -41,7 +44,11 @@ final class FormulaOperations implements OperationGroup
                             : Variable::series($series, $v->text('unit'), $v->number('u', 0));
                     }
 
-                    return get_object_vars(Formula::read($in->text('expression'), array_map(strval(...), array_keys($variables)))->evaluate($variables, $in->textOrNull('unit')));
+                    return get_object_vars(
+                        Formula::read(
+                            $in->text('expression'), array_map(strval(...), array_keys($variables)),
+                        )->evaluate($variables, $in->textOrNull('unit')),
+                    );
                 }),
         ];
     }

@@ -80,7 +80,9 @@ final readonly class Input
     {
         $value = $this->number($name, 0.95);
 
-        return $value > 0 && $value < 1 ? $value : throw InvalidInput::because('Confidence lies between 0 and 1, both excluded.', $this->at($name));
+        return $value > 0 && $value < 1 ? $value : throw InvalidInput::because(
+            'Confidence lies between 0 and 1, both excluded.', $this->at($name),
+        );
     }
 
     /** @return list<float> */
@@ -98,7 +100,12 @@ final readonly class Input
     /** @return list<int> */
     public function wholes(string $name): array
     {
-        return array_map(fn (float $v, int $i): int => $v === floor($v) && abs($v) <= 9e15 ? (int) $v : throw InvalidInput::because('A whole number is wanted here.', $this->at($name).'/'.$i), $v = $this->numbers($name), array_keys($v));
+        return array_map(
+            fn (float $v, int $i): int => $v === floor($v) && abs($v) <= 9e15 ? (int) $v : throw InvalidInput::because(
+                'A whole number is wanted here.', $this->at($name).'/'.$i,
+            ),
+            $v = $this->numbers($name), array_keys($v),
+        );
     }
 
     /** @return list<float|null> */
@@ -106,7 +113,10 @@ final readonly class Input
     {
         $out = [];
         foreach ($this->list($name) as $i => $value) {
-            $out[] = $value === null || (is_float($value) && abs($value) <= self::LARGEST) ? $value : self::float($value, $this->at($name).'/'.$i);
+            $out[] = $value === null || (
+                is_float($value)
+                && abs($value) <= self::LARGEST
+            ) ? $value : self::float($value, $this->at($name).'/'.$i);
         }
 
         return $out;
@@ -183,7 +193,9 @@ final readonly class Input
     {
         $value = $this->fields[$name] ?? null;
 
-        return is_array($value) && ($value === [] || !array_is_list($value)) ? new self($value, $this->at($name)) : throw InvalidInput::because('An object is wanted here.', $this->at($name));
+        return is_array($value) && ($value === [] || !array_is_list($value)) ? new self($value, $this->at($name)) : throw InvalidInput::because(
+            'An object is wanted here.', $this->at($name),
+        );
     }
 
     /** @return list<self> */
@@ -191,7 +203,9 @@ final readonly class Input
     {
         $out = [];
         foreach ($this->has($name) ? $this->list($name) : [] as $i => $value) {
-            $out[] = is_array($value) ? new self($value, $this->at($name).'/'.$i) : throw InvalidInput::because('An object is wanted here.', $this->at($name).'/'.$i);
+            $out[] = is_array($value) ? new self($value, $this->at($name).'/'.$i) : throw InvalidInput::because(
+                'An object is wanted here.', $this->at($name).'/'.$i,
+            );
         }
 
         return $out;
@@ -242,7 +256,12 @@ final readonly class Input
         }
         $value = $enum::tryFrom($this->text($name));
 
-        return $value ?? throw InvalidInput::because('One of these is wanted here: '.implode(', ', array_map(static fn (\BackedEnum $e): string => (string) $e->value, $enum::cases())).'.', $this->at($name));
+        return $value ?? throw InvalidInput::because(
+            'One of these is wanted here: '.implode(
+                ', ', array_map(static fn (\BackedEnum $e): string => (string) $e->value, $enum::cases()),
+            ).'.',
+            $this->at($name),
+        );
     }
 
     public function at(string $name): string
@@ -270,6 +289,8 @@ final readonly class Input
             throw InvalidInput::notANumber($path);
         }
 
-        return abs((float) $value) <= self::LARGEST ? (float) $value : throw InvalidInput::because('This number is larger than can be worked with (1e150 at most).', $path);
+        return abs((float) $value) <= self::LARGEST ? (float) $value : throw InvalidInput::because(
+            'This number is larger than can be worked with (1e150 at most).', $path,
+        );
     }
 }

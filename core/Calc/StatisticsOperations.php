@@ -19,16 +19,25 @@ final class StatisticsOperations implements OperationGroup
         return [
             new Operation('stats.describe', 'Mean, spread and t interval of the mean.',
                 ['values' => 'numbers', 'confidence?' => '0.95'],
-                ['n' => 'count', 'mean' => '', 'sd' => 'null for one', 'se' => 'null for one', 'median' => '', 'min' => '', 'max' => '', 'low' => 'null for one', 'high' => 'null for one'],
+                [
+                    'n' => 'count', 'mean' => '', 'sd' => 'null for one', 'se' => 'null for one', 'median' => '', 'min' => '', 'max' => '',
+                    'low' => 'null for one', 'high' => 'null for one',
+                ],
                 static function (Input $in): array {
                     $s = Sample::of($in->numbers('values'));
                     $interval = $s->interval($in->confidence());
 
-                    return ['n' => $s->n, 'mean' => $s->mean, 'sd' => $s->sd, 'se' => $s->se(), 'median' => Sample::median($s->values), 'min' => min($s->values), 'max' => max($s->values), 'low' => $interval->low, 'high' => $interval->high];
+                    return [
+                        'n' => $s->n, 'mean' => $s->mean, 'sd' => $s->sd, 'se' => $s->se(), 'median' => Sample::median($s->values),
+                        'min' => min($s->values), 'max' => max($s->values), 'low' => $interval->low, 'high' => $interval->high,
+                    ];
                 }),
             new Operation('stats.compare', 'Two samples: difference b − a (Welch, or paired) and percentage change (Fieller).',
                 ['a' => 'numbers', 'b' => 'numbers', 'paired?' => 'true when the i-th of each belong together', 'confidence?' => '0.95'],
-                ['mean' => 'a, b', 'difference' => 'estimate, low, high', 'change' => 'percent, low, high, method, note', 't' => '', 'df' => '', 'p' => 'two-sided', 'verdict' => 'higher, lower, indistinct, single'],
+                [
+                    'mean' => 'a, b', 'difference' => 'estimate, low, high', 'change' => 'percent, low, high, method, note', 't' => '',
+                    'df' => '', 'p' => 'two-sided', 'verdict' => 'higher, lower, indistinct, single',
+                ],
                 static fn (Input $in): array => self::comparison($in->flag('paired')
                     ? Compare::paired($in->numbers('a'), $in->numbers('b'), $in->confidence())
                     : Compare::independent($in->numbers('a'), $in->numbers('b'), $in->confidence()))),
@@ -39,7 +48,10 @@ final class StatisticsOperations implements OperationGroup
                     $p = Proportion::of($in->whole('held'), $in->whole('tried'));
                     $interval = $p->interval($in->confidence());
 
-                    return ['estimate' => $interval->estimate, 'low' => $interval->low, 'high' => $interval->high, 'lower' => $p->lower($in->confidence())];
+                    return [
+                        'estimate' => $interval->estimate, 'low' => $interval->low, 'high' => $interval->high,
+                        'lower' => $p->lower($in->confidence()),
+                    ];
                 }),
             new Operation('stats.compareProportions', 'Two shares: Fisher’s exact test and Newcombe’s interval of the difference b − a.',
                 ['a' => 'held, tried', 'b' => 'held, tried', 'confidence?' => '0.95'],
@@ -55,7 +67,10 @@ final class StatisticsOperations implements OperationGroup
                     return ['p' => $c->p, 'difference' => get_object_vars($c->difference)];
                 }),
             new Operation('stats.tolerance', 'Factor and bound beyond which a share of all articles lies (normal).',
-                ['n?' => 'count', 'coverage' => 'share of articles', 'confidence?' => '0.95', 'values?' => 'numbers', 'side?' => 'lower or upper'],
+                [
+                    'n?' => 'count', 'coverage' => 'share of articles', 'confidence?' => '0.95', 'values?' => 'numbers',
+                    'side?' => 'lower or upper',
+                ],
                 ['k' => 'factor', 'bound' => 'null without values'],
                 static function (Input $in): array {
                     $sample = $in->has('values') ? Sample::of($in->numbers('values')) : null;
@@ -70,7 +85,10 @@ final class StatisticsOperations implements OperationGroup
                     $coverage = $in->number('coverage');
                     $k = Tolerance::factor($n, $coverage, $in->confidence());
 
-                    return ['k' => $k, 'bound' => $sample === null ? null : $sample->mean + ($side === 'lower' ? -1 : 1) * $k * (float) $sample->sd];
+                    return [
+                        'k' => $k,
+                        'bound' => $sample === null ? null : $sample->mean + ($side === 'lower' ? -1 : 1) * $k * (float) $sample->sd,
+                    ];
                 }),
         ];
     }
@@ -81,7 +99,10 @@ final class StatisticsOperations implements OperationGroup
         return [
             'mean' => ['a' => $c->meanA, 'b' => $c->meanB],
             'difference' => get_object_vars($c->difference),
-            'change' => ['percent' => $c->change?->estimate, 'low' => $c->change?->low, 'high' => $c->change?->high, 'method' => $c->method, 'note' => $c->note],
+            'change' => [
+                'percent' => $c->change?->estimate, 'low' => $c->change?->low, 'high' => $c->change?->high, 'method' => $c->method,
+                'note' => $c->note,
+            ],
             't' => $c->t, 'df' => $c->df, 'p' => $c->p, 'verdict' => $c->verdict->value,
         ];
     }

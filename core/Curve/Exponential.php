@@ -52,7 +52,9 @@ final readonly class Exponential
         $at = static fn (int $i): float => log(1e-4 / $span) + $i / self::GRID * log(1e7);
         $best = self::lowest($samples, $ambient, $at);
         if ($best === 0) {
-            throw NotEstimable::because('curve.straight', 'The curve is a straight line over this time, so its rate cannot be told. Watch it for longer.', 't');
+            throw NotEstimable::because(
+                'curve.straight', 'The curve is a straight line over this time, so its rate cannot be told. Watch it for longer.', 't',
+            );
         }
         if ($best === self::GRID || self::isOver($samples, exp($at($best)))) {
             throw NotEstimable::because('curve.tooFast', 'The curve is over before the second value. Read it more often.', 't');
@@ -72,7 +74,9 @@ final readonly class Exponential
         }
         $share = $from === $ambient ? 0.0 : ($to - $ambient) / ($from - $ambient);
         if ($share <= 0 || $share > 1) {
-            throw NotEstimable::because('target.unreachable', sprintf('From %g it never reaches %g in surroundings of %g.', $from, $to, $ambient), 'to');
+            throw NotEstimable::because(
+                'target.unreachable', sprintf('From %g it never reaches %g in surroundings of %g.', $from, $to, $ambient), 'to',
+            );
         }
 
         return -log($share) / $k;
@@ -101,7 +105,9 @@ final readonly class Exponential
         $cost = static fn (int $i): float => self::linear($samples, exp($at($i)), $ambient)[2];
         $few = $samples->thinned(self::FEW);
         if ($few !== $samples) {
-            $best = self::least(array_map(static fn (int $i): float => self::linear($few, exp($at($i)), $ambient)[2], range(0, self::GRID)));
+            $best = self::least(
+                array_map(static fn (int $i): float => self::linear($few, exp($at($i)), $ambient)[2], range(0, self::GRID)),
+            );
             if ($best > 0 && $best < self::GRID && $cost($best) < min($cost($best - 1), $cost($best + 1))) {
                 return $best;
             }
@@ -181,7 +187,10 @@ final readonly class Exponential
             return null;
         }
         $tau = array_map(static fn (float $t): float => $t - $samples->t[0], $samples->t);
-        $columns = [array_map(static fn (float $t): float => exp(-$k * $t), $tau), array_map(static fn (float $t): float => -$rise * $t * exp(-$k * $t), $tau)];
+        $columns = [
+            array_map(static fn (float $t): float => exp(-$k * $t), $tau),
+            array_map(static fn (float $t): float => -$rise * $t * exp(-$k * $t), $tau),
+        ];
         if ($freeAmbient) {
             $columns[] = array_fill(0, $n, 1.0);
         }

@@ -36,7 +36,10 @@ final readonly class Optimum
         $fit = Regression::polynomial(array_map(static fn (float $v): float => $v - $centre, $x), $y, 2);
         [$a, $b, $c] = array_map(static fn (array $k): float => $k['estimate'], $fit->coefficients);
         if ($maximum ? $c >= 0 : $c <= 0) {
-            throw NotEstimable::because('optimum.none', sprintf('The points bend the other way: between them there is no %s.', $maximum ? 'maximum' : 'minimum'), 'y');
+            throw NotEstimable::because(
+                'optimum.none', sprintf('The points bend the other way: between them there is no %s.', $maximum ? 'maximum' : 'minimum'),
+                'y',
+            );
         }
         $at = -$b / (2 * $c);
         $variance = $fit->covariance(1, 1);
@@ -49,6 +52,9 @@ final readonly class Optimum
         }
         $place = $at + $centre;
 
-        return new self($place, $half === null ? null : $place - $half, $half === null ? null : $place + $half, $a + $b * $at + $c * $at * $at, $place >= min($x) && $place <= max($x));
+        return new self(
+            $place, $half === null ? null : $place - $half, $half === null ? null : $place + $half, $a + $b * $at + $c * $at * $at,
+            $place >= min($x) && $place <= max($x),
+        );
     }
 }

@@ -43,7 +43,10 @@ final readonly class Returns
             }
             $gain = $result[$i] - $result[$i - 1];
             $dearer = $cost === null ? null : $cost[$i] - $cost[$i - 1];
-            $steps[] = ['from' => $amount[$i - 1], 'to' => $amount[$i], 'gain' => $gain, 'perAmount' => $gain / $more, 'perCost' => $dearer === null || $dearer === 0.0 ? null : $gain / $dearer];
+            $steps[] = [
+                'from' => $amount[$i - 1], 'to' => $amount[$i], 'gain' => $gain, 'perAmount' => $gain / $more,
+                'perCost' => $dearer === null || $dearer === 0.0 ? null : $gain / $dearer,
+            ];
             if ($stops === null && $noise !== null && $gain < $noise) {
                 $stops = $i - 1;
             }

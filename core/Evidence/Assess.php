@@ -32,7 +32,9 @@ final class Assess
         $missing = self::missingConditions($requirement, $results);
         $lost = count(array_filter($results, static fn (Result $r): bool => $r->kind === ResultKind::Lost));
         $values = self::values($results);
-        $bounds = array_values(array_filter($results, static fn (Result $r): bool => in_array($r->kind, [ResultKind::AtLeast, ResultKind::AtMost], true)));
+        $bounds = array_values(
+            array_filter($results, static fn (Result $r): bool => in_array($r->kind, [ResultKind::AtLeast, ResultKind::AtMost], true)),
+        );
         if (in_array($requirement->kind, [Kind::Mean, Kind::Every, Kind::Rating], true) && $values !== []) {
             return $requirement->kind === Kind::Every && !$requirement->nonParametric
                 ? self::every($requirement, Sample::of($values), $missing, count($bounds), $lost)
@@ -58,7 +60,9 @@ final class Assess
         $probability = $se > 0 ? StudentT::cdf($margin / $se, $s->n - 1) : null;
         $needed = self::least($s->n, static fn (int $n): bool => $margin >= $t($n) * (float) $s->sd / sqrt($n), $margin > 0);
 
-        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $s->mean + $sign * $t($s->n) * $se, Basis::TBound);
+        return self::of(
+            $r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $s->mean + $sign * $t($s->n) * $se, Basis::TBound,
+        );
     }
 
     /** @param list<string> $missing */
@@ -75,7 +79,10 @@ final class Assess
             ? NonCentralT::cdf($margin / $s->sd * sqrt($s->n), $s->n - 1, Normal::quantile($r->coverage) * sqrt($s->n)) : null;
         // Searched with the rough factor, decided with the exact one.
         $enough = static fn (int $n): bool => $margin >= Tolerance::factor($n, $r->coverage, $r->confidence) * $s->sd;
-        $needed = self::least($s->n, static fn (int $n): bool => $margin >= Tolerance::roughFactor($n, $r->coverage, $r->confidence) * $s->sd, $margin > Normal::quantile($r->coverage) * $s->sd);
+        $needed = self::least(
+            $s->n, static fn (int $n): bool => $margin >= Tolerance::roughFactor($n, $r->coverage, $r->confidence) * $s->sd,
+            $margin > Normal::quantile($r->coverage) * $s->sd,
+        );
         while ($needed !== null && $needed < self::MOST_RUNS && !$enough($s->n + $needed)) {
             ++$needed;
         }
@@ -88,7 +95,9 @@ final class Assess
         // Shown not to meet: even the weaker bound, on the other side of that value, misses the limit.
         $best = $s->mean - $sign * Tolerance::factor($s->n, $r->coverage, 1 - $r->confidence) * $s->sd;
 
-        return self::of($r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $best, Basis::ToleranceBound, $reached);
+        return self::of(
+            $r, $s->mean, $bound, $probability, $needed, $missing, $s->n, $bounds, $lost, $best, Basis::ToleranceBound, $reached,
+        );
     }
 
     /**
@@ -99,7 +108,9 @@ final class Assess
      */
     private static function share(Requirement $r, array $results, array $missing, int $bounds, int $lost): Assessment
     {
-        $verdicts = array_filter(array_map(static fn (Result $x): ?bool => self::holds($r, $x), $results), static fn (?bool $v): bool => $v !== null);
+        $verdicts = array_filter(
+            array_map(static fn (Result $x): ?bool => self::holds($r, $x), $results), static fn (?bool $v): bool => $v !== null,
+        );
         $tried = count($verdicts);
         $share = match ($r->kind) {
             Kind::Rate => $r->limit,
@@ -118,7 +129,10 @@ final class Assess
         $lower = Proportion::of($good, $tried)->lower($r->confidence);
         $upper = 1 - Proportion::of($tried - $good, $tried)->lower($r->confidence);
         $probability = $tried < 2 ? null : Beta::upper($limit, $good + 0.5, $tried - $good + 0.5);
-        $needed = self::least($tried, static fn (int $n): bool => Proportion::of((int) floor($estimate * $n + 1e-9), $n)->lower($r->confidence) >= $limit, $estimate > $limit || $estimate === 1.0);
+        $needed = self::least(
+            $tried, static fn (int $n): bool => Proportion::of((int) floor($estimate * $n + 1e-9), $n)->lower($r->confidence) >= $limit,
+            $estimate > $limit || $estimate === 1.0,
+        );
         $state = match (true) {
             $r->kind === Kind::Check && $held === $tried => State::Shown,
             $r->kind === Kind::Check => State::Against,
@@ -128,12 +142,17 @@ final class Assess
             default => State::Against,
         };
 
-        return new Assessment($state, $held / $tried, $atMost ? 1 - $lower : $lower, $probability, $r->kind === Kind::Check ? null : $needed, $missing, $tried, $bounds, $lost, $r->kind === Kind::Check ? $held < $tried : $upper < $limit, Basis::ExactShare);
+        return new Assessment(
+            $state, $held / $tried, $atMost ? 1 - $lower : $lower, $probability, $r->kind === Kind::Check ? null : $needed, $missing,
+            $tried, $bounds, $lost, $r->kind === Kind::Check ? $held < $tried : $upper < $limit, Basis::ExactShare,
+        );
     }
 
     /** @param list<string> $missing */
-    private static function of(Requirement $r, float $estimate, ?float $bound, ?float $probability, ?int $needed, array $missing, int $n, int $bounds, int $lost, ?float $opposite, Basis $basis, ?float $reached = null): Assessment
-    {
+    private static function of(
+        Requirement $r, float $estimate, ?float $bound, ?float $probability, ?int $needed, array $missing, int $n, int $bounds, int $lost,
+        ?float $opposite, Basis $basis, ?float $reached = null,
+    ): Assessment {
         $right = $r->direction->met($reached ?? $estimate, $r->limit);
         $state = match (true) {
             $n < self::FEW => State::Thin,
@@ -143,7 +162,10 @@ final class Assess
         };
         $confirmed = $n >= self::FEW && !$right && $opposite !== null && !$r->direction->met($opposite, $r->limit);
 
-        return new Assessment($state, $estimate, $bound, $probability, $state === State::Shown ? 0 : $needed, $missing, $n, $bounds, $lost, $confirmed, $basis);
+        return new Assessment(
+            $state, $estimate, $bound, $probability, $state === State::Shown ? 0 : $needed, $missing, $n, $bounds, $lost, $confirmed,
+            $basis,
+        );
     }
 
     private static function holds(Requirement $r, Result $result): ?bool

@@ -45,7 +45,9 @@ final readonly class Requirement
             }
         }
         if (!is_finite($limit) || ($kind === Kind::Rate && ($limit < 0 || $limit > 1))) {
-            throw InvalidInput::because($kind === Kind::Rate ? 'The limit of a rate is a share from 0 to 1.' : 'The limit is not a number.', 'requirement/limit');
+            throw InvalidInput::because(
+                $kind === Kind::Rate ? 'The limit of a rate is a share from 0 to 1.' : 'The limit is not a number.', 'requirement/limit',
+            );
         }
 
         return new self($kind, $direction, $limit, $confidence, $coverage, $conditions, $nonParametric);

@@ -37,7 +37,9 @@ final readonly class FootingCheck
             ...self::sets(Reason::Operator, $a->operators, $b->operators), ...self::sets(Reason::Firmware, $a->firmware, $b->firmware),
             ...self::articles($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
         ];
-        usort($found, static fn (Difference $x, Difference $y): int => ($y->weight === Footing::Broken) <=> ($x->weight === Footing::Broken));
+        usort(
+            $found, static fn (Difference $x, Difference $y): int => ($y->weight === Footing::Broken) <=> ($x->weight === Footing::Broken),
+        );
         $footing = match (true) {
             $found === [] => Footing::Level,
             $found[0]->weight === Footing::Broken => Footing::Broken,
@@ -133,7 +135,9 @@ final readonly class FootingCheck
                 return self::halfRecorded($what, $name, $x, $y);
             }
 
-            return self::tilted($what, self::number($mx, $x->unit, $shift), self::number($my, $y->unit, $shift), Reason::Level, ['name' => $name]);
+            return self::tilted(
+                $what, self::number($mx, $x->unit, $shift), self::number($my, $y->unit, $shift), Reason::Level, ['name' => $name],
+            );
         }
         if (!$x->recorded() || !$y->recorded()) {
             $word = static fn (Level $l): string => $l->recorded() ? 'recorded' : 'unknown';
@@ -240,7 +244,9 @@ final readonly class FootingCheck
         }
         $stopped = $a->stoppedEarly + $b->stoppedEarly;
         if ($stopped > 0) {
-            $out[] = self::tilted('stopped early', (string) $a->stoppedEarly, (string) $b->stoppedEarly, Reason::StoppedEarly, ['n' => $stopped]);
+            $out[] = self::tilted(
+                'stopped early', (string) $a->stoppedEarly, (string) $b->stoppedEarly, Reason::StoppedEarly, ['n' => $stopped],
+            );
         }
 
         return $out;

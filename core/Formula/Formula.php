@@ -58,7 +58,10 @@ final class Formula
         if (mb_strlen($expression) > self::MOST_CHARACTERS) {
             throw InvalidFormula::syntax(sprintf('it is longer than %d characters.', self::MOST_CHARACTERS));
         }
-        $text = strtr($expression, ['−' => '-', '·' => '*', '×' => '*', '÷' => '/', '^' => '**', '²' => '**2', '³' => '**3', '≤' => '<=', '≥' => '>=']);
+        $text = strtr(
+            $expression,
+            ['−' => '-', '·' => '*', '×' => '*', '÷' => '/', '^' => '**', '²' => '**2', '³' => '**3', '≤' => '<=', '≥' => '>='],
+        );
         if (trim($text) === '') {
             throw InvalidFormula::syntax('it is empty.');
         }

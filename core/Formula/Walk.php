@@ -20,7 +20,10 @@ use Symfony\Component\ExpressionLanguage\Node\UnaryNode;
  */
 final class Walk
 {
-    public const FUNCTIONS = ['min', 'max', 'abs', 'sqrt', 'exp', 'ln', 'log10', 'sin', 'cos', 'tan', 'asin', 'acos', 'atan', 'atan2', 'mean', 'sd', 'first', 'last', 'peak'];
+    public const FUNCTIONS = [
+        'min', 'max', 'abs', 'sqrt', 'exp', 'ln', 'log10', 'sin', 'cos', 'tan', 'asin', 'acos', 'atan', 'atan2', 'mean', 'sd', 'first',
+        'last', 'peak',
+    ];
 
     /** Value and SI exponents. */
     public const CONSTANTS = ['pi' => [M_PI, []], 'g0' => [9.80665, [0, 1, -2]]];
@@ -60,7 +63,9 @@ final class Walk
 
     private function constant(mixed $value): Term
     {
-        return is_int($value) || is_float($value) ? new Term((float) $value, Dimension::of([])) : throw InvalidFormula::notAllowed('A text');
+        return is_int($value) || is_float($value) ? new Term(
+            (float) $value, Dimension::of([]),
+        ) : throw InvalidFormula::notAllowed('A text');
     }
 
     private function name(string $name): Term
@@ -133,12 +138,17 @@ final class Walk
         if ($base->dimension->isRatio()) {
             $value = $base->value ** $exponent->value;
 
-            return $base->with($exponent, $value, $exponent->value * $base->value ** ($exponent->value - 1), $base->value > 0 ? $value * log($base->value) : 0.0, $base->dimension);
+            return $base->with(
+                $exponent, $value, $exponent->value * $base->value ** ($exponent->value - 1),
+                $base->value > 0 ? $value * log($base->value) : 0.0, $base->dimension,
+            );
         }
         if ($exponent->slopes !== []) {
             throw InvalidFormula::dimensions($node->dump(), 'the exponent of something with a unit must be a plain number.');
         }
-        $dimension = self::root($base->dimension, $exponent->value) ?? throw InvalidFormula::dimensions($node->dump(), sprintf('%s to the power of %g has no unit.', $base->dimension->name(), $exponent->value));
+        $dimension = self::root($base->dimension, $exponent->value) ?? throw InvalidFormula::dimensions(
+            $node->dump(), sprintf('%s to the power of %g has no unit.', $base->dimension->name(), $exponent->value),
+        );
 
         return $base->map($base->value ** $exponent->value, $exponent->value * $base->value ** ($exponent->value - 1), $dimension);
     }
@@ -175,7 +185,9 @@ final class Walk
             return $x->map(abs($v), $v < 0 ? -1.0 : 1.0, $x->dimension);
         }
         if ($name === 'sqrt') {
-            $dimension = self::root($x->dimension, 0.5) ?? throw InvalidFormula::dimensions($node->dump(), sprintf('a root of %s has no unit.', $x->dimension->name()));
+            $dimension = self::root($x->dimension, 0.5) ?? throw InvalidFormula::dimensions(
+                $node->dump(), sprintf('a root of %s has no unit.', $x->dimension->name()),
+            );
 
             return $x->map($v < 0 ? NAN : sqrt($v), $v > 0 ? 0.5 / sqrt($v) : 0.0, $dimension);
         }
@@ -254,14 +266,18 @@ final class Walk
     private function mustBeAlike(Term $a, Term $b, Node $node): void
     {
         if (!$a->dimension->equals($b->dimension)) {
-            throw InvalidFormula::dimensions($node->dump(), sprintf('%s and %s cannot be added or compared.', $a->dimension->name(), $b->dimension->name()));
+            throw InvalidFormula::dimensions(
+                $node->dump(), sprintf('%s and %s cannot be added or compared.', $a->dimension->name(), $b->dimension->name()),
+            );
         }
     }
 
     private function mustBeRatio(Term $x, Node $node): void
     {
         if (!$x->dimension->isRatio()) {
-            throw InvalidFormula::dimensions($node->dump(), sprintf('a plain number or an angle is wanted, not %s.', $x->dimension->name()));
+            throw InvalidFormula::dimensions(
+                $node->dump(), sprintf('a plain number or an angle is wanted, not %s.', $x->dimension->name()),
+            );
         }
     }
 

@@ -93,7 +93,9 @@ final readonly class ChangesSeen
         }
         [$held, $before] = [$heldOf($mine), $heldOf($theirs)];
         $allHeld = $held === count($mine) && $before === count($theirs);
-        $c = CompareProportions::of(Proportion::of($before, count($theirs)), Proportion::of($held, count($mine)), $this->confidence)->difference;
+        $c = CompareProportions::of(
+            Proportion::of($before, count($theirs)), Proportion::of($held, count($mine)), $this->confidence,
+        )->difference;
         $verdict = match (true) {
             $allHeld => ChangeVerdict::NobodyLooked,
             $c->low > 0 => ChangeVerdict::Fixed,

@@ -121,7 +121,9 @@ final readonly class CompareBuilds
      */
     public static function sameMethod(string $metric, array $here, array $other): array
     {
-        $with = static fn (array $runs): array => array_values(array_filter($runs, static fn (RunFact $r): bool => $r->reading($metric) !== null));
+        $with = static fn (array $runs): array => array_values(
+            array_filter($runs, static fn (RunFact $r): bool => $r->reading($metric) !== null),
+        );
         $here = $with($here);
         $other = $with($other);
         $count = static fn (array $runs): array => array_count_values(array_map(static fn (RunFact $r): string => $r->method, $runs));
@@ -156,7 +158,12 @@ final readonly class CompareBuilds
         }
         $rank = array_flip(array_reverse(array_map(static fn (Wanted $w): string => $w->metric, $this->wanted), true));
         $metrics = array_map(strval(...), array_keys($found));
-        usort($metrics, fn (string $a, string $b): int => [$rank[$a] ?? \PHP_INT_MAX, $this->names[$a] ?? $a] <=> [$rank[$b] ?? \PHP_INT_MAX, $this->names[$b] ?? $b]);
+        usort(
+            $metrics,
+            fn (string $a, string $b): int => [
+                $rank[$a] ?? \PHP_INT_MAX, $this->names[$a] ?? $a,
+            ] <=> [$rank[$b] ?? \PHP_INT_MAX, $this->names[$b] ?? $b],
+        );
 
         return $metrics;
     }

@@ -47,7 +47,10 @@ final class CompareLives
             $why = $e->getMessage();
         }
 
-        return new Life($letter, count($m->values), count($m->bounds), $curve->median, $curve->low, $curve->high, $m->unit, $m->decimals, $oneInTen, $why);
+        return new Life(
+            $letter, count($m->values), count($m->bounds), $curve->median, $curve->low, $curve->high, $m->unit, $m->decimals, $oneInTen,
+            $why,
+        );
     }
 
     /** @param list<Lives> $groups */

@@ -35,7 +35,9 @@ final class CompareOutcomes
         foreach (array_map(strval(...), array_keys($metrics)) as $metric) {
             $mine = self::side($build, $metric, $here, $confidence);
             if ($mine !== null) {
-                $out[] = self::compare($metric, $mine, $against === null ? null : self::side($against, $metric, $other, $confidence), $confidence);
+                $out[] = self::compare(
+                    $metric, $mine, $against === null ? null : self::side($against, $metric, $other, $confidence), $confidence,
+                );
             }
         }
 
@@ -70,7 +72,9 @@ final class CompareOutcomes
         [$rungs, $unit] = self::rungs($counted);
         $ladder = $rungs === [] ? null : Ladder::of($rungs, $confidence);
         $views = array_map(
-            static fn (array $r): Rung => new Rung($r['level'], $r['held'], $r['tried'], (float) $r['share']->low, (float) $r['share']->high),
+            static fn (array $r): Rung => new Rung(
+                $r['level'], $r['held'], $r['tried'], (float) $r['share']->low, (float) $r['share']->high,
+            ),
             $ladder->rungs ?? [],
         );
 

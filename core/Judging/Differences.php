@@ -82,7 +82,9 @@ final class Differences
             $old = $before[$part->name] ?? null;
             unset($before[$part->name]);
             if ($old === null || $old->quantity !== $part->quantity) {
-                $out[] = new Difference('part', $part->name, $old === null ? '' : Digits::short($old->quantity), Digits::short($part->quantity));
+                $out[] = new Difference(
+                    'part', $part->name, $old === null ? '' : Digits::short($old->quantity), Digits::short($part->quantity),
+                );
             } elseif ($old->material !== $part->material) {
                 $out[] = new Difference('material', $part->name, $old->material, $part->material);
             }

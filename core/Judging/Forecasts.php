@@ -74,7 +74,9 @@ final class Forecasts
                 $unit = $units[$effect['metric']] ??= $effect['unit'];
                 try {
                     $in = static fn (float $v): float => Quantity::of($v, $effect['unit'])->differenceTo($unit);
-                    $effects[] = new Effect($proposal->what, $effect['metric'], $in($effect['low']), $in($effect['likely']), $in($effect['high']));
+                    $effects[] = new Effect(
+                        $proposal->what, $effect['metric'], $in($effect['low']), $in($effect['likely']), $in($effect['high']),
+                    );
                 } catch (CoreException) {
                     // An effect in a unit of another dimension says nothing of this metric.
                     continue;

@@ -69,7 +69,9 @@ final readonly class TrialResults
         foreach ($channels as $channel) {
             $m = Measured::of($channel->metric, $runs, $channel->unit);
             if (count($m->values) > 1) {
-                $out[$channel->metric] = Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values));
+                $out[$channel->metric] = Figure::of(
+                    Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values),
+                );
             }
         }
 

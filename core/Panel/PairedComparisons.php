@@ -221,15 +221,31 @@ final readonly class PairedComparisons
     private static function mustBeConnected(array $names, array $wins): void
     {
         $beaten = self::reached($names[0], static fn (string $a): array => array_keys($wins[$a] ?? []));
-        $beaters = self::reached($names[0], static fn (string $a): array => array_keys(array_filter($wins, static fn (array $l): bool => isset($l[$a]))));
+        $beaters = self::reached(
+            $names[0], static fn (string $a): array => array_keys(array_filter($wins, static fn (array $l): bool => isset($l[$a]))),
+        );
         $apart = array_values(array_diff($names, $beaten, $beaters));
         if ($apart !== []) {
-            throw NotEstimable::because('table.disconnected', sprintf('%s and %s were never linked by a comparison, so they cannot be put in one order.', implode(', ', $apart), implode(', ', array_diff($names, $apart))), 'comparisons');
+            throw NotEstimable::because(
+                'table.disconnected',
+                sprintf(
+                    '%s and %s were never linked by a comparison, so they cannot be put in one order.', implode(', ', $apart),
+                    implode(', ', array_diff($names, $apart)),
+                ),
+                'comparisons',
+            );
         }
         foreach ([[$beaten, 'lost'], [$beaters, 'won']] as [$reached, $word]) {
             $out = array_values(array_diff($names, $reached));
             if ($out !== []) {
-                throw NotEstimable::because('table.oneSided', sprintf('%s never %s against the others, so there is no telling by how much it leads or trails. Compare more.', implode(', ', $out), $word), 'comparisons');
+                throw NotEstimable::because(
+                    'table.oneSided',
+                    sprintf(
+                        '%s never %s against the others, so there is no telling by how much it leads or trails. Compare more.',
+                        implode(', ', $out), $word,
+                    ),
+                    'comparisons',
+                );
             }
         }
     }

@@ -36,12 +36,16 @@ final readonly class Ratings
         if (count($by) < 2) {
             throw InvalidInput::because('At least two items must have been rated.', 'ratings');
         }
-        $means = array_map(static fn (array $raters): array => array_map(static fn (array $v): float => Sample::of($v)->mean, $raters), $by);
+        $means = array_map(
+            static fn (array $raters): array => array_map(static fn (array $v): float => Sample::of($v)->mean, $raters), $by,
+        );
         $items = [];
         foreach ($means as $item => $values) {
             $sample = Sample::of(array_values($values));
             $interval = $sample->interval($confidence);
-            $items[] = ['item' => (string) $item, 'mean' => $sample->mean, 'n' => $sample->n, 'low' => $interval->low, 'high' => $interval->high];
+            $items[] = [
+                'item' => (string) $item, 'mean' => $sample->mean, 'n' => $sample->n, 'low' => $interval->low, 'high' => $interval->high,
+            ];
         }
 
         return new self($items, self::differences($means, $confidence), self::friedman($means));
@@ -62,8 +66,14 @@ final readonly class Ratings
                 if ($both === []) {
                     continue;
                 }
-                $c = Compare::paired(array_map(static fn (string|int $r): float => $means[$a][$r], $both), array_map(static fn (string|int $r): float => $means[$b][$r], $both), $confidence);
-                $out[] = ['a' => $a, 'b' => $b, 'n' => count($both), 'estimate' => $c->difference->estimate, 'low' => $c->difference->low, 'high' => $c->difference->high, 'p' => $c->p, 'adjusted' => null];
+                $c = Compare::paired(
+                    array_map(static fn (string|int $r): float => $means[$a][$r], $both),
+                    array_map(static fn (string|int $r): float => $means[$b][$r], $both), $confidence,
+                );
+                $out[] = [
+                    'a' => $a, 'b' => $b, 'n' => count($both), 'estimate' => $c->difference->estimate, 'low' => $c->difference->low,
+                    'high' => $c->difference->high, 'p' => $c->p, 'adjusted' => null,
+                ];
             }
         }
         $adjusted = Holm::adjust(array_values(array_filter(array_column($out, 'p'), static fn (?float $p): bool => $p !== null)));
@@ -78,7 +88,10 @@ final readonly class Ratings
     private static function friedman(array $means): ?Friedman
     {
         $complete = array_intersect_key(...array_values($means));
-        $blocks = array_map(static fn (string|int $rater): array => array_map(static fn (array $values): float => $values[$rater], array_values($means)), array_keys($complete));
+        $blocks = array_map(
+            static fn (string|int $rater): array => array_map(static fn (array $values): float => $values[$rater], array_values($means)),
+            array_keys($complete),
+        );
         if (count($blocks) < 2) {
             return null;
         }

@@ -32,13 +32,17 @@ final readonly class Plan
     {
         sort($levels);
 
-        return self::of(array_map(static fn (float $l): array => ['level' => $l], $levels), $repeats, Order::AsGiven, 0, $minutes, null, false, true);
+        return self::of(
+            array_map(static fn (float $l): array => ['level' => $l], $levels), $repeats, Order::AsGiven, 0, $minutes, null, false, true,
+        );
     }
 
     /** @param list<float> $levels */
     public static function sweep(array $levels, int $repeats, Order $order, int $seed, Minutes $minutes, ?float $sd): self
     {
-        return self::of(array_map(static fn (float $l): array => ['level' => $l], $levels), $repeats, $order, $seed, $minutes, $sd, false, false);
+        return self::of(
+            array_map(static fn (float $l): array => ['level' => $l], $levels), $repeats, $order, $seed, $minutes, $sd, false, false,
+        );
     }
 
     /** @param array<string, list<string>> $factors name => levels; all combinations are run */
@@ -68,12 +72,16 @@ final readonly class Plan
      */
     public static function pairs(array $arms, int $repeats, Order $order, int $seed, Minutes $minutes, ?float $sd): self
     {
-        return self::of(array_map(static fn (string $a): array => ['arm' => $a], $arms), $repeats, $order === Order::Random ? Order::Blocks : $order, $seed, $minutes, $sd, true, false);
+        return self::of(
+            array_map(static fn (string $a): array => ['arm' => $a], $arms), $repeats, $order === Order::Random ? Order::Blocks : $order,
+            $seed, $minutes, $sd, true, false,
+        );
     }
 
     /** @param list<array<string, mixed>> $settings */
-    private static function of(array $settings, int $repeats, Order $order, int $seed, Minutes $minutes, ?float $sd, bool $paired, bool $levelByLevel): self
-    {
+    private static function of(
+        array $settings, int $repeats, Order $order, int $seed, Minutes $minutes, ?float $sd, bool $paired, bool $levelByLevel,
+    ): self {
         if ($settings === [] || $repeats < 1) {
             throw InvalidInput::because('A plan needs at least one level and one repeat.', $settings === [] ? 'levels' : 'repeats');
         }
@@ -100,6 +108,9 @@ final readonly class Plan
         }
         $numbered = array_map(static fn (array $run, int $i): array => ['number' => $i + 1] + $run, $runs, array_keys($runs));
 
-        return new self($numbered, $minutes->of(array_map(static fn (array $run): string => json_encode($run['setting'], JSON_THROW_ON_ERROR), $runs)), $sd === null || $repeats < 2 ? null : Planning::difference($sd, $repeats, 0.8, 0.95, $paired));
+        return new self(
+            $numbered, $minutes->of(array_map(static fn (array $run): string => json_encode($run['setting'], JSON_THROW_ON_ERROR), $runs)),
+            $sd === null || $repeats < 2 ? null : Planning::difference($sd, $repeats, 0.8, 0.95, $paired),
+        );
     }
 }

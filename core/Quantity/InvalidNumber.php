@@ -11,7 +11,9 @@ final class InvalidNumber extends CoreException
 {
     public static function unreadable(string $text): self
     {
-        return new self('number.invalid', sprintf('“%s” does not begin with a number. Write it as in “12.5 N”.', mb_substr($text, 0, 40)), 'text');
+        return new self(
+            'number.invalid', sprintf('“%s” does not begin with a number. Write it as in “12.5 N”.', mb_substr($text, 0, 40)), 'text',
+        );
     }
 
     public static function empty(): self
@@ -21,7 +23,10 @@ final class InvalidNumber extends CoreException
 
     public static function ambiguous(string $text): self
     {
-        return new self('number.ambiguous', sprintf('“%s” can be read in two ways. Write 1234 or 1.234, without a comma.', mb_substr($text, 0, 40)), 'text');
+        return new self(
+            'number.ambiguous', sprintf('“%s” can be read in two ways. Write 1234 or 1.234, without a comma.', mb_substr($text, 0, 40)),
+            'text',
+        );
     }
 
     public static function tooLarge(string $text): self

@@ -59,7 +59,9 @@ final readonly class Quantity
     {
         $quantity = QuantityText::read($text);
         if ($dimension !== null) {
-            $wanted = Dimension::named($dimension) ?? throw InvalidInput::because(sprintf('“%s” is not a dimension that Lustrum knows.', $dimension), 'dimension');
+            $wanted = Dimension::named($dimension) ?? throw InvalidInput::because(
+                sprintf('“%s” is not a dimension that Lustrum knows.', $dimension), 'dimension',
+            );
             $quantity->mustMeasure($wanted, '', $dimension);
         }
 

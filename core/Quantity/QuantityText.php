@@ -29,7 +29,13 @@ final class QuantityText
 
     private static function tidy(string $text): string
     {
-        $text = strtr($text, ["\u{2212}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', '½' => ' 1/2', '¼' => ' 1/4', '¾' => ' 3/4', '⅛' => ' 1/8', '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8', "\u{00a0}" => ' ', "\u{202f}" => ' ', "\u{2009}" => ' ']);
+        $text = strtr(
+            $text,
+            [
+                "\u{2212}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', '½' => ' 1/2', '¼' => ' 1/4', '¾' => ' 3/4', '⅛' => ' 1/8',
+                '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8', "\u{00a0}" => ' ', "\u{202f}" => ' ', "\u{2009}" => ' ',
+            ],
+        );
 
         return trim(preg_replace('/\s+/u', ' ', mb_check_encoding($text, 'UTF-8') ? $text : '') ?? '');
     }
@@ -44,7 +50,10 @@ final class QuantityText
         $hours = $m[4] !== null || $m[6] === 'h';
         $first = (int) $m[2] * ($hours ? 3600 : 60);
         $second = (float) $m[3] * ($hours ? 60 : 1) + (float) ($m[4] ?? 0) + ($m[5] !== null ? (float) ('0.'.$m[5]) : 0.0);
-        $decimals = $m[5] !== null ? strlen($m[5]) : (isset($m[4]) && str_contains($m[4], '.') ? strlen($m[4]) - (int) strpos($m[4], '.') - 1 : 0);
+        $decimals = $m[5] !== null ? strlen($m[5]) : (
+            isset($m[4])
+            && str_contains($m[4], '.') ? strlen($m[4]) - (int) strpos($m[4], '.') - 1 : 0
+        );
 
         return Quantity::of(($m[1] === '-' ? -1 : 1) * ($first + $second), 's', $hours && $m[4] === null ? 60.0 : 10.0 ** -$decimals);
     }

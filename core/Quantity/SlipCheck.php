@@ -15,7 +15,9 @@ use Lustrum\Core\Statistics\Sample;
  */
 final class SlipCheck
 {
-    private const GROUPS = [['lb', 'kg'], ['N', 'lbf', 'kgf'], ['mm', 'cm', 'in', 'ft', 'm'], ['°C', '°F'], ['s', 'min', 'h'], ['km/h', 'mph'], ['kPa', 'psi']];
+    private const GROUPS = [
+        ['lb', 'kg'], ['N', 'lbf', 'kgf'], ['mm', 'cm', 'in', 'ft', 'm'], ['°C', '°F'], ['s', 'min', 'h'], ['km/h', 'mph'], ['kPa', 'psi'],
+    ];
 
     /**
      * @param list<float> $previous in the unit of the candidate

@@ -38,9 +38,14 @@ final class Units
         'lx' => [[0, -2, 0, 0, 0, 1], 1.0], 'dB' => [[0, 0, 0, 0, 0, 0, 0, 0, 1], 1.0],
     ];
 
-    private const PREFIXABLE = ['g', 'N', 'm', 's', 'Pa', 'bar', 'J', 'Wh', 'W', 'Hz', 'rad', 'K', 'A', 'V', 'Ω', 'C', 'Ah', 'F', 'H', 'T', 'L', 'lx'];
+    private const PREFIXABLE = [
+        'g', 'N', 'm', 's', 'Pa', 'bar', 'J', 'Wh', 'W', 'Hz', 'rad', 'K', 'A', 'V', 'Ω', 'C', 'Ah', 'F', 'H', 'T', 'L', 'lx',
+    ];
 
-    private const PREFIXES = ['p' => 1e-12, 'n' => 1e-9, 'µ' => 1e-6, 'm' => 1e-3, 'c' => 1e-2, 'd' => 1e-1, 'h' => 1e2, 'k' => 1e3, 'M' => 1e6, 'G' => 1e9, 'T' => 1e12];
+    private const PREFIXES = [
+        'p' => 1e-12, 'n' => 1e-9, 'µ' => 1e-6, 'm' => 1e-3, 'c' => 1e-2, 'd' => 1e-1, 'h' => 1e2, 'k' => 1e3, 'M' => 1e6, 'G' => 1e9,
+        'T' => 1e12,
+    ];
 
     /** What people write for a symbol of the table (upper and lower case as given, then in lower case). */
     private const ALIASES = [
@@ -154,7 +159,9 @@ final class Units
             $dimension = $dimension->times($unit->dimension->power($sign * $power));
             $factor *= $unit->factor ** ($sign * $power);
         }
-        $kind = $dimension->equals(Dimension::of([1, 2, -2])) && preg_match('/^(N|kN|lbf|kgf|mN|ozf|gf)[·*]/u', $text) === 1 ? 'torque' : '';
+        $kind = $dimension->equals(Dimension::of([1, 2, -2])) && preg_match(
+            '/^(N|kN|lbf|kgf|mN|ozf|gf)[·*]/u', $text,
+        ) === 1 ? 'torque' : '';
 
         return new Unit($typed, $dimension, $factor, 0.0, $kind);
     }
@@ -203,10 +210,18 @@ final class Units
 
     private static function tidy(string $symbol): string
     {
-        $text = strtr(trim($symbol), ['⁻¹' => '^-1', '⁻²' => '^-2', '⁻³' => '^-3', 'μ' => 'µ', 'Ω' => 'Ω', '⋅' => '·', '×' => '·', '²' => '^2', '³' => '^3', '¹' => '', '−' => '-', '**' => '^']);
+        $text = strtr(
+            trim($symbol),
+            [
+                '⁻¹' => '^-1', '⁻²' => '^-2', '⁻³' => '^-3', 'μ' => 'µ', 'Ω' => 'Ω', '⋅' => '·', '×' => '·', '²' => '^2', '³' => '^3',
+                '¹' => '', '−' => '-', '**' => '^',
+            ],
+        );
         $text = preg_replace('/\s*([·*\/])\s*/u', '$1', $text) ?? $text;
         // A bracketed denominator of plain factors, as in W/(m·K), is the same as dividing by each.
-        $text = preg_replace_callback('/\/\(([^()\/]+)\)/u', static fn (array $m): string => '/'.strtr($m[1], ['·' => '/', '*' => '/']), $text) ?? $text;
+        $text = preg_replace_callback(
+            '/\/\(([^()\/]+)\)/u', static fn (array $m): string => '/'.strtr($m[1], ['·' => '/', '*' => '/']), $text,
+        ) ?? $text;
         $text = preg_replace('/^(deg|°|º)\s*([CF])$/iu', '°$2', $text) ?? $text;
         if (preg_match('/^u(m|s|A|V|F|H|g|L|N|W)$/', $text) === 1) {
             $text = 'µ'.substr($text, 1);

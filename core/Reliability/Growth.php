@@ -48,6 +48,8 @@ final readonly class Growth
         $mtbf = $until / ($n * $beta);
         $factor = exp(Normal::quantile(1 - $alpha) * sqrt(2 / $n));
 
-        return new self(new Interval($beta, $low, $high), $n / $until ** $beta, new Interval($mtbf, $mtbf / $factor, $mtbf * $factor), $high < 1);
+        return new self(
+            new Interval($beta, $low, $high), $n / $until ** $beta, new Interval($mtbf, $mtbf / $factor, $mtbf * $factor), $high < 1,
+        );
     }
 }

@@ -27,7 +27,9 @@ final readonly class LogRank
         }
         $times = array_values(array_unique(array_merge(...array_map(static fn (Lives $l): array => $l->eventTimes(), $groups))));
         if ($times === []) {
-            throw NotEstimable::because('events.tooFew', 'Nothing ended with the event in any group, so the groups cannot be told apart.', 'groups');
+            throw NotEstimable::because(
+                'events.tooFew', 'Nothing ended with the event in any group, so the groups cannot be told apart.', 'groups',
+            );
         }
         $k = count($groups);
         $excess = array_fill(0, $k, 0.0);
@@ -54,7 +56,9 @@ final readonly class LogRank
         $z = array_slice($excess, 0, $size);
         $fit = LeastSquares::fit($columns, $z);
         if ($fit->rank < $size) {
-            throw NotEstimable::because('groups.apart', 'The groups were never at risk at the same time, so they cannot be compared.', 'groups');
+            throw NotEstimable::because(
+                'groups.apart', 'The groups were never at risk at the same time, so they cannot be compared.', 'groups',
+            );
         }
         $chi2 = array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $z, $fit->coefficients));
 

@@ -36,7 +36,9 @@ final readonly class Weibull
         }
         $r = $lives->events();
         if ($r < 2) {
-            throw NotEstimable::because('events.tooFew', sprintf('A life needs at least two events; there %s.', $r === 1 ? 'is one' : 'is none'), 'ended');
+            throw NotEstimable::because(
+                'events.tooFew', sprintf('A life needs at least two events; there %s.', $r === 1 ? 'is one' : 'is none'), 'ended',
+            );
         }
         // In units of the longest life, so that powers neither overflow nor vanish.
         $longest = max($lives->times);
@@ -68,8 +70,9 @@ final readonly class Weibull
     }
 
     /** @param list<float> $logs */
-    private static function describe(Lives $lives, array $logs, float $shape, float $logScale, float $shift, int $r, float $percent, float $confidence): self
-    {
+    private static function describe(
+        Lives $lives, array $logs, float $shape, float $logScale, float $shift, int $r, float $percent, float $confidence,
+    ): self {
         $zez = $zzez = $likelihood = 0.0;
         foreach ($logs as $i => $l) {
             $z = $shape * ($l - $logScale);
@@ -84,9 +87,14 @@ final readonly class Weibull
         $determinant = $iss * $ixx - $isx * $isx;
         [$vss, $vsx, $vxx] = [$ixx / $determinant, -$isx / $determinant, $iss / $determinant];
         $z = Normal::quantile(0.5 + $confidence / 2);
-        $interval = static fn (float $log, float $variance): Interval => new Interval(exp($log), exp($log - $z * sqrt($variance)), exp($log + $z * sqrt($variance)));
+        $interval = static fn (float $log, float $variance): Interval => new Interval(
+            exp($log), exp($log - $z * sqrt($variance)), exp($log + $z * sqrt($variance)),
+        );
         $c = log(-log1p(-$percent / 100)) / $shape;
 
-        return new self($interval(log($shape), $vxx), $interval($logScale + $shift, $vss), $interval($logScale + $shift + $c, $vss + 2 * $c * $vsx + $c * $c * $vxx), $likelihood);
+        return new self(
+            $interval(log($shape), $vxx), $interval($logScale + $shift, $vss),
+            $interval($logScale + $shift + $c, $vss + 2 * $c * $vsx + $c * $c * $vxx), $likelihood,
+        );
     }
 }

@@ -41,10 +41,14 @@ final readonly class Anova
         $terms = [];
         foreach ($factors as $name => $levels) {
             if (count($levels) !== $n) {
-                throw InvalidInput::because(sprintf('There are %d values and %d levels of %s.', $n, count($levels), $name), 'factors/'.$name);
+                throw InvalidInput::because(
+                    sprintf('There are %d values and %d levels of %s.', $n, count($levels), $name), 'factors/'.$name,
+                );
             }
             if (count(array_unique($levels)) < 2) {
-                throw NotEstimable::because('term.inestimable', sprintf('%s has only one level, so nothing can be said of it.', $name), 'factors/'.$name);
+                throw NotEstimable::because(
+                    'term.inestimable', sprintf('%s has only one level, so nothing can be said of it.', $name), 'factors/'.$name,
+                );
             }
             $terms[(string) $name] = [(string) $name];
         }
@@ -67,11 +71,17 @@ final readonly class Anova
             $with = self::fit([...$others, $name], $columns, $means, $counts);
             $df = $with->rank - $without->rank;
             if ($df < count($columns[$name])) {
-                throw NotEstimable::because('term.inestimable', sprintf('%s cannot be told from the other terms: some combinations were never run.', $name), count($names) > 1 ? 'interactions' : 'factors/'.$name);
+                throw NotEstimable::because(
+                    'term.inestimable', sprintf('%s cannot be told from the other terms: some combinations were never run.', $name),
+                    count($names) > 1 ? 'interactions' : 'factors/'.$name,
+                );
             }
             $ss = max(0.0, $without->residualSquares - $with->residualSquares);
             $f = $ms !== null && $ms > 0 ? $ss / $df / $ms : null;
-            $rows[] = ['name' => $name, 'df' => $df, 'ss' => $ss, 'ms' => $ss / $df, 'f' => $f, 'p' => $f === null ? null : FisherF::upper($f, $df, $residualDf)];
+            $rows[] = [
+                'name' => $name, 'df' => $df, 'ss' => $ss, 'ms' => $ss / $df, 'f' => $f,
+                'p' => $f === null ? null : FisherF::upper($f, $df, $residualDf),
+            ];
         }
 
         return new self($rows, ['df' => $residualDf, 'ss' => $residual, 'ms' => $ms], self::effects($terms, $factors, $columns, $full));
@@ -144,7 +154,9 @@ final readonly class Anova
             $next = [];
             foreach ($columns as $column) {
                 foreach (array_slice($levels, 0, -1) as $level) {
-                    $next[] = array_map(static fn (float $v, string $at): float => $v * self::code($at, $level, $levels), $column, $factors[$name]);
+                    $next[] = array_map(
+                        static fn (float $v, string $at): float => $v * self::code($at, $level, $levels), $column, $factors[$name],
+                    );
                 }
             }
             $columns = $next;

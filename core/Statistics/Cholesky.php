@@ -32,7 +32,9 @@ final readonly class Cholesky
                     $sum -= $own[$k] * $other[$k];
                 }
                 if ($j === $i) {
-                    $own[] = $sum > 0 ? sqrt($sum) : throw NotEstimable::because('table.disconnected', 'These values do not say enough to be told apart.', '');
+                    $own[] = $sum > 0 ? sqrt($sum) : throw NotEstimable::because(
+                        'table.disconnected', 'These values do not say enough to be told apart.', '',
+                    );
                 } else {
                     $own[] = $sum / $other[$j];
                 }

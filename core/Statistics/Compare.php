@@ -37,9 +37,14 @@ final class Compare
         $df = self::satterthwaite($va, $a->n, $vb, $b->n);
         $se = sqrt($va + $vb);
         $half = StudentT::quantile(0.5 + $confidence / 2, $df) * $se;
-        [$change, $note] = self::fieller($a->mean, $b->mean, $va, $vb, 0.0, static fn (float $r): float => self::satterthwaite($r * $r * $va, $a->n, $vb, $b->n), $confidence);
+        [$change, $note] = self::fieller(
+            $a->mean, $b->mean, $va, $vb, 0.0, static fn (float $r): float => self::satterthwaite($r * $r * $va, $a->n, $vb, $b->n),
+            $confidence,
+        );
 
-        return self::verdict($a, $b, new Interval($difference, $difference - $half, $difference + $half), $change, $note, $difference / $se, $df);
+        return self::verdict(
+            $a, $b, new Interval($difference, $difference - $half, $difference + $half), $change, $note, $difference / $se, $df,
+        );
     }
 
     /**
@@ -53,7 +58,9 @@ final class Compare
     public static function paired(array $a, array $b, float $confidence): Comparison
     {
         if (count($a) !== count($b)) {
-            throw InvalidInput::because(sprintf('Pairs need as many values on both sides; there are %d and %d.', count($a), count($b)), 'b');
+            throw InvalidInput::because(
+                sprintf('Pairs need as many values on both sides; there are %d and %d.', count($a), count($b)), 'b',
+            );
         }
         $a = Sample::of($a, 'a');
         $b = Sample::of($b, 'b');
@@ -71,7 +78,10 @@ final class Compare
         foreach ($a->values as $i => $x) {
             $covariance += ($x - $a->mean) * ($b->values[$i] - $b->mean) / $df / $a->n;
         }
-        [$change, $note] = self::fieller($a->mean, $b->mean, (float) $a->sd ** 2 / $a->n, (float) $b->sd ** 2 / $b->n, $covariance, static fn (): float => $df, $confidence);
+        [$change, $note] = self::fieller(
+            $a->mean, $b->mean, (float) $a->sd ** 2 / $a->n, (float) $b->sd ** 2 / $b->n, $covariance, static fn (): float => $df,
+            $confidence,
+        );
 
         return self::verdict($a, $b, new Interval($d->mean, $d->mean - $half, $d->mean + $half), $change, $note, $d->mean / $se, $df);
     }
@@ -93,7 +103,9 @@ final class Compare
         $t = StudentT::quantile(0.5 + $confidence / 2, $df($r));
         $g = $t * $t * $va / ($a * $a);
         if ($g >= 1) {
-            return [new Interval($percent, null, null), 'The baseline is not told apart from nought, so a percentage of it has no interval.'];
+            return [
+                new Interval($percent, null, null), 'The baseline is not told apart from nought, so a percentage of it has no interval.',
+            ];
         }
         // With the covariance (nought for independent samples); Fieller (1954), J. R. Statist. Soc. B 16, 175.
         $centre = $r - ($va > 0 ? $g * $cov / $va : 0.0);
@@ -118,13 +130,19 @@ final class Compare
     {
         $which = $a->n < 2 && $b->n < 2 ? 'Both sides are single runs' : 'One side is a single run';
 
-        return new Comparison($a->mean, $b->mean, new Interval($b->mean - $a->mean, null, null), self::bare($a, $b), 'none', $which.', so there is no interval.', null, null, null, Verdict::Single);
+        return new Comparison(
+            $a->mean, $b->mean, new Interval($b->mean - $a->mean, null, null), self::bare($a, $b), 'none',
+            $which.', so there is no interval.', null, null, null, Verdict::Single,
+        );
     }
 
     /** All values equal on both sides: the spread cannot be told, and an interval of no width would be made up. */
     private static function withoutSpread(Sample $a, Sample $b): Comparison
     {
-        return new Comparison($a->mean, $b->mean, new Interval($b->mean - $a->mean, null, null), self::bare($a, $b), 'none', 'All values are equal on each side, so the spread cannot be told.', null, null, null, Verdict::Indistinct);
+        return new Comparison(
+            $a->mean, $b->mean, new Interval($b->mean - $a->mean, null, null), self::bare($a, $b), 'none',
+            'All values are equal on each side, so the spread cannot be told.', null, null, null, Verdict::Indistinct,
+        );
     }
 
     private static function bare(Sample $a, Sample $b): ?Interval
@@ -132,14 +150,18 @@ final class Compare
         return $a->mean === 0.0 ? null : new Interval(100 * ($b->mean / $a->mean - 1), null, null);
     }
 
-    private static function verdict(Sample $a, Sample $b, Interval $difference, ?Interval $change, ?string $note, float $t, float $df): Comparison
-    {
+    private static function verdict(
+        Sample $a, Sample $b, Interval $difference, ?Interval $change, ?string $note, float $t, float $df,
+    ): Comparison {
         $verdict = match (true) {
             $difference->low > 0 => Verdict::Higher,
             $difference->high < 0 => Verdict::Lower,
             default => Verdict::Indistinct,
         };
 
-        return new Comparison($a->mean, $b->mean, $difference, $change, $note === null ? 'fieller' : 'none', $note, $t, $df, StudentT::twoSided($t, $df), $verdict);
+        return new Comparison(
+            $a->mean, $b->mean, $difference, $change, $note === null ? 'fieller' : 'none', $note, $t, $df, StudentT::twoSided($t, $df),
+            $verdict,
+        );
     }
 }

@@ -40,7 +40,9 @@ final readonly class Friedman
         }
         $spread = $squares - $n * $k * ($k + 1) ** 2 / 4;
         if ($spread <= 1e-12) {
-            throw NotEstimable::because('values.equal', 'Every rater gave all items the same value, so there is no order to compare.', 'blocks');
+            throw NotEstimable::because(
+                'values.equal', 'Every rater gave all items the same value, so there is no order to compare.', 'blocks',
+            );
         }
         $chi2 = ($k - 1) * array_sum(array_map(static fn (float $s): float => ($s - $n * ($k + 1) / 2) ** 2, $sums)) / $spread;
 

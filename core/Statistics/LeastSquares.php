@@ -74,7 +74,10 @@ final readonly class LeastSquares
             }
         }
 
-        return new self(array_values($coefficients), array_values(array_map(array_values(...), $inverse)), self::dot($residual, $residual), $rank, $kept);
+        return new self(
+            array_values($coefficients), array_values(array_map(array_values(...), $inverse)), self::dot($residual, $residual), $rank,
+            $kept,
+        );
     }
 
     /**

@@ -67,7 +67,9 @@ final class Planning
     public static function demonstration(float $reliability, float $confidence, int $failures): int
     {
         if (!($reliability > 0 && $reliability < 1) || !($confidence > 0 && $confidence < 1) || $failures < 0) {
-            throw InvalidInput::because('Reliability and confidence lie between 0 and 1, and failures are not below nought.', 'reliability');
+            throw InvalidInput::because(
+                'Reliability and confidence lie between 0 and 1, and failures are not below nought.', 'reliability',
+            );
         }
         $enough = static fn (int $n): bool => Binomial::atMost($failures, $n, 1 - $reliability) <= (1 - $confidence) * (1 + 1e-12);
         for ($high = $failures + 1; !$enough($high); $high *= 2) {

@@ -34,7 +34,9 @@ final readonly class Proportion
     {
         $half = (1 - $confidence) / 2;
 
-        return new Interval($this->held / $this->tried, $this->lowerAt($half), 1 - (new self($this->tried - $this->held, $this->tried))->lowerAt($half));
+        return new Interval(
+            $this->held / $this->tried, $this->lowerAt($half), 1 - (new self($this->tried - $this->held, $this->tried))->lowerAt($half),
+        );
     }
 
     /** Wilson's score interval (1927), which Newcombe's interval of a difference is made from. */

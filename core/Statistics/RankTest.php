@@ -42,7 +42,10 @@ final readonly class RankTest
         }
         $exact = $ties === 0.0 && $na * $nb <= self::EXACT;
 
-        return new self($u, $exact ? self::exact((int) min($u, $na * $nb - $u), $na, $nb) : self::normal($u, $na, $nb, $ties), Shift::median($first->values, $second->values), $exact);
+        return new self(
+            $u, $exact ? self::exact((int) min($u, $na * $nb - $u), $na, $nb) : self::normal($u, $na, $nb, $ties),
+            Shift::median($first->values, $second->values), $exact,
+        );
     }
 
     /**

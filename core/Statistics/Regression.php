@@ -42,7 +42,12 @@ final readonly class Regression
         $width = count($rows[0]);
         $columns = [array_fill(0, count($y), 1.0)];
         for ($j = 0; $j < $width; ++$j) {
-            $columns[] = array_map(static fn (array $row, int $i): float => $row[$j] ?? throw InvalidInput::because('Every row needs as many values as the first.', 'x/'.$i), $rows, array_keys($rows));
+            $columns[] = array_map(
+                static fn (array $row, int $i): float => $row[$j] ?? throw InvalidInput::because(
+                    'Every row needs as many values as the first.', 'x/'.$i,
+                ),
+                $rows, array_keys($rows),
+            );
         }
 
         return self::fit($columns, $y, null, null);
@@ -124,11 +129,19 @@ final readonly class Regression
         $fit = LeastSquares::fit($columns, $y);
         $p = count($columns);
         if ($fit->rank < $p) {
-            throw NotEstimable::because('x.dependent', count($y) < $p ? sprintf('%d values cannot fix %d coefficients.', count($y), $p) : 'The x do not vary enough to tell the terms apart.', 'x');
+            throw NotEstimable::because(
+                'x.dependent',
+                count($y) < $p ? sprintf(
+                    '%d values cannot fix %d coefficients.', count($y), $p,
+                ) : 'The x do not vary enough to tell the terms apart.',
+                'x',
+            );
         }
         $df = count($y) - $p;
         $sd = $df > 0 ? sqrt($fit->residualSquares / $df) : null;
-        $turn ??= array_map(static fn (int $i): array => array_map(static fn (int $j): float => $i === $j ? 1.0 : 0.0, range(0, $p - 1)), range(0, $p - 1));
+        $turn ??= array_map(
+            static fn (int $i): array => array_map(static fn (int $j): float => $i === $j ? 1.0 : 0.0, range(0, $p - 1)), range(0, $p - 1),
+        );
         $covariance = [];
         $coefficients = [];
         for ($i = 0; $i < $p; ++$i) {
@@ -150,7 +163,10 @@ final readonly class Regression
         $mean = array_sum($y) / count($y);
         $total = array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $y));
 
-        return new self($coefficients, $total > 0 ? 1 - $fit->residualSquares / $total : 1.0, $sd, $df, array_values(array_map(array_values(...), $covariance)), $fit, $scaling);
+        return new self(
+            $coefficients, $total > 0 ? 1 - $fit->residualSquares / $total : 1.0, $sd, $df,
+            array_values(array_map(array_values(...), $covariance)), $fit, $scaling,
+        );
     }
 
     /** @param list<float> $y */

@@ -31,7 +31,9 @@ final class Tolerance
         }
         $root = sqrt($n);
 
-        return self::$known[$n.'/'.$coverage.'/'.$confidence] ??= ToleranceTable::factor($n, $coverage, $confidence) ?? NonCentralT::quantile($confidence, $n - 1, Normal::quantile($coverage) * $root) / $root;
+        return self::$known[$n.'/'.$coverage.'/'.$confidence] ??= ToleranceTable::factor($n, $coverage, $confidence) ?? NonCentralT::quantile(
+            $confidence, $n - 1, Normal::quantile($coverage) * $root,
+        ) / $root;
     }
 
     /** The factor to about 1 %, for searching (Natrella 1963, Experimental Statistics, 2-13). */

@@ -45,7 +45,9 @@ final readonly class Staircase
         $useFailures = $failures <= count($held) - $failures;
         $used = array_values(array_filter($levels, static fn (int $i): bool => $held[$i] !== $useFailures, ARRAY_FILTER_USE_KEY));
         if ($used === []) {
-            throw NotEstimable::because('outcomes.same', 'All outcomes are the same, so the threshold lies beyond the levels that were tried.', 'held');
+            throw NotEstimable::because(
+                'outcomes.same', 'All outcomes are the same, so the threshold lies beyond the levels that were tried.', 'held',
+            );
         }
         $lowest = min($used);
         $n = count($used);

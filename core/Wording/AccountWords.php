@@ -16,7 +16,9 @@ final class AccountWords
     /** What kind of thing a browser runs on, as far as it says. */
     public static function place(string $browser, bool $here): string
     {
-        $kind = preg_match('/mobile|android|phone|tablet/i', $browser) === 1 ? 'phone' : (preg_match('/mozilla/i', $browser) === 1 ? 'computer' : 'other');
+        $kind = preg_match(
+            '/mobile|android|phone|tablet/i', $browser,
+        ) === 1 ? 'phone' : (preg_match('/mozilla/i', $browser) === 1 ? 'computer' : 'other');
 
         return Messages::say('account.place', ['kind' => $kind, 'here' => $here]);
     }

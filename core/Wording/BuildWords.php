@@ -15,8 +15,9 @@ final class BuildWords
      * @param int         $unjudged   changes that nobody has looked at
      * @param string|null $difference of the parts' cost to the parent's, as decimal text; null where there is no parent
      */
-    public static function sentence(string $letter, ?string $parent, int $changes, int $unjudged, int $articles, ?string $difference, string $currency): string
-    {
+    public static function sentence(
+        string $letter, ?string $parent, int $changes, int $unjudged, int $articles, ?string $difference, string $currency,
+    ): string {
         if ($parent === null) {
             return Messages::say('build.first', ['letter' => $letter]);
         }
@@ -51,7 +52,9 @@ final class BuildWords
 
     public static function past(int $runs, int $failures, int $lost): string
     {
-        return Messages::say('build.past', ['runs' => $runs, 'failures' => $failures, 'lost' => $lost > 0, 'fresh' => $runs === 0 && $lost === 0]);
+        return Messages::say(
+            'build.past', ['runs' => $runs, 'failures' => $failures, 'lost' => $lost > 0, 'fresh' => $runs === 0 && $lost === 0],
+        );
     }
 
     /** A difference of a parameter from the parent's, with its sign and unit. */

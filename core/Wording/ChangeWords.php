@@ -56,7 +56,9 @@ final class ChangeWords
     {
         $f = $seen->seen;
 
-        return $f === null ? null : Estimate::of(new \Lustrum\Core\Judging\Figure($f->value, $f->low, $f->high, Numbers::differenceUnit($f->unit), $f->decimals, $f->n));
+        return $f === null ? null : Estimate::of(
+            new \Lustrum\Core\Judging\Figure($f->value, $f->low, $f->high, Numbers::differenceUnit($f->unit), $f->decimals, $f->n),
+        );
     }
 
     private static function shares(ChangeSeen $seen, int $held): string

@@ -28,7 +28,9 @@ final class ComparisonWords
             return Messages::say('comparison.onlyBounds', $with + ['n' => $c->here->bounds]);
         }
         if ($c->other === null || $c->difference === null) {
-            return Messages::say('comparison.onlyHere', $with + ['mean' => Numbers::amount($c->here->figure->value, $c->here->decimals, $c->here->unit)]);
+            return Messages::say(
+                'comparison.onlyHere', $with + ['mean' => Numbers::amount($c->here->figure->value, $c->here->decimals, $c->here->unit)],
+            );
         }
         $tilted = $c->footing !== null && $c->footing->footing !== Footing::Level;
 
@@ -59,7 +61,11 @@ final class ComparisonWords
         }
         $sign = $f->value < 0 ? -1 : 1;
 
-        return Numbers::figure(new Figure(abs($f->value), min($sign * $f->low, $sign * $f->high), max($sign * $f->low, $sign * $f->high), $f->unit, $f->decimals, 0));
+        return Numbers::figure(
+            new Figure(
+                abs($f->value), min($sign * $f->low, $sign * $f->high), max($sign * $f->low, $sign * $f->high), $f->unit, $f->decimals, 0,
+            ),
+        );
     }
 
     /** How the difference was worked out. */

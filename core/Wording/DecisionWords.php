@@ -25,7 +25,9 @@ final class DecisionWords
         }
         if ($c->overHours && $device->hoursLimit !== null) {
             $out[] = Messages::say('decision.overHours', [
-                'hours' => self::hours($c->hours), 'by' => self::hours($c->hours - $device->hoursLimit), 'limit' => self::hours($device->hoursLimit),
+                'hours' => self::hours($c->hours), 'by' => self::hours(
+                    $c->hours - $device->hoursLimit,
+                ), 'limit' => self::hours($device->hoursLimit),
             ]);
         }
         if ($c->overChanges && $device->changesLimit !== null) {
@@ -40,7 +42,9 @@ final class DecisionWords
     {
         return Messages::say('decision.entangled', [
             'metric' => Messages::begin($names[$f->metric] ?? ''),
-            'candidates' => Messages::list(array_map(static fn (string $w): string => Messages::say('decision.quoted', ['what' => $w]), $f->candidates)),
+            'candidates' => Messages::list(
+                array_map(static fn (string $w): string => Messages::say('decision.quoted', ['what' => $w]), $f->candidates),
+            ),
         ]);
     }
 
@@ -82,8 +86,9 @@ final class DecisionWords
     }
 
     /** What was decided, as the record of it begins. */
-    public static function record(string $by, string $next, string $letter, int $chosen, string $cost, string $currency, float $hours): string
-    {
+    public static function record(
+        string $by, string $next, string $letter, int $chosen, string $cost, string $currency, float $hours,
+    ): string {
         return Messages::say('decision.record', [
             'by' => $by, 'next' => $next, 'letter' => $letter, 'n' => $chosen, 'cost' => $cost, 'currency' => $currency, 'hours' => self::hours($hours),
         ]);
@@ -93,7 +98,9 @@ final class DecisionWords
     public static function sentence(string $letter, int $open, int $undecided, Consequences $c, Device $device, ?string $decided): string
     {
         if ($open === 0) {
-            return $decided === null ? Messages::say('decision.none') : Messages::say('decision.decided', ['letter' => $letter, 'next' => $decided]);
+            return $decided === null ? Messages::say('decision.none') : Messages::say(
+                'decision.decided', ['letter' => $letter, 'next' => $decided],
+            );
         }
         $limited = $device->costLimit !== null || $device->hoursLimit !== null;
 

@@ -25,6 +25,8 @@ final readonly class Estimate
     /** @return ($figure is null ? null : self) */
     public static function of(?Figure $figure): ?self
     {
-        return $figure === null ? null : new self($figure->value, $figure->low, $figure->high, $figure->unit, $figure->decimals, $figure->n);
+        return $figure === null ? null : new self(
+            $figure->value, $figure->low, $figure->high, $figure->unit, $figure->decimals, $figure->n,
+        );
     }
 }

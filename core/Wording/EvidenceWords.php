@@ -31,12 +31,19 @@ final class EvidenceWords
         }
         $seen = self::seen($cell, $cell->estimate, $metric);
         if ($cell->differs !== []) {
-            return Messages::say('evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::differs($cell->differs)]);
+            return Messages::say(
+                'evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::differs($cell->differs)],
+            );
         }
         if ($cell->carry !== null && !$cell->carry->carried) {
-            return Messages::say('evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::carry($cell->carry)]);
+            return Messages::say(
+                'evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::carry($cell->carry)],
+            );
         }
-        $state = $a->state === State::Against && $a->confirmed ? 'confirmed' : ($a->state === State::Shown && $a->missingConditions !== [] ? 'leaning' : $a->state->value);
+        $state = $a->state === State::Against && $a->confirmed ? 'confirmed' : (
+            $a->state === State::Shown
+            && $a->missingConditions !== [] ? 'leaning' : $a->state->value
+        );
 
         return implode(' ', [
             Messages::say($cell->carry === null ? 'evidence.cell' : 'evidence.cellCarried', [
@@ -64,7 +71,14 @@ final class EvidenceWords
     {
         $out = [];
         if ($a->missingConditions !== []) {
-            $out[] = Messages::say('evidence.missing', ['conditions' => implode(', ', array_map(static fn (string $c): string => str_replace('=', ' ', $c), $a->missingConditions))]);
+            $out[] = Messages::say(
+                'evidence.missing',
+                [
+                    'conditions' => implode(
+                        ', ', array_map(static fn (string $c): string => str_replace('=', ' ', $c), $a->missingConditions),
+                    ),
+                ],
+            );
         }
         if ($a->state === State::Against && !$cell->share && $cell->wanted->kind() === Kind::Every) {
             $out[] = Messages::say('evidence.every');
@@ -90,7 +104,9 @@ final class EvidenceWords
     /** Whether earlier evidence still holds, and if not, why. */
     public static function carry(Carry $carry): string
     {
-        return $carry->carried ? Messages::say('evidence.carried') : Messages::say('evidence.older', ['what' => implode(', ', $carry->because)]);
+        return $carry->carried ? Messages::say('evidence.carried') : Messages::say(
+            'evidence.older', ['what' => implode(', ', $carry->because)],
+        );
     }
 
     /** @param list<Difference> $differs */
@@ -99,7 +115,9 @@ final class EvidenceWords
         $named = array_map(self::difference(...), array_slice($differs, 0, self::NAMED));
         $more = count($differs) - count($named);
 
-        return Messages::say('evidence.older', ['what' => implode(', ', $more > 0 ? [...$named, Messages::say('evidence.more', ['n' => $more])] : $named)]);
+        return Messages::say(
+            'evidence.older', ['what' => implode(', ', $more > 0 ? [...$named, Messages::say('evidence.more', ['n' => $more])] : $named)],
+        );
     }
 
     public static function difference(Difference $d): string
@@ -117,7 +135,9 @@ final class EvidenceWords
     /** How many requirements a build shows, for its tag. */
     public static function bar(int $shown, int $requirements): string
     {
-        return $requirements === 0 ? Messages::say('evidence.barEmpty') : Messages::say('evidence.bar', ['shown' => $shown, 'n' => $requirements]);
+        return $requirements === 0 ? Messages::say('evidence.barEmpty') : Messages::say(
+            'evidence.bar', ['shown' => $shown, 'n' => $requirements],
+        );
     }
 
     /**

@@ -13,7 +13,9 @@ final class FailureWords
 {
     public static function standing(FailureStatus $status): string
     {
-        return Messages::say('failure.standing', ['standing' => $status->standing->value, 'letter' => $status->letter, 'n' => $status->count]);
+        return Messages::say(
+            'failure.standing', ['standing' => $status->standing->value, 'letter' => $status->letter, 'n' => $status->count],
+        );
     }
 
     public static function mode(Mode $mode, Lineage $lineage): string

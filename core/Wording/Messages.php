@@ -32,7 +32,9 @@ final class Messages
         $formatter = self::$formatters[$key] ??= self::formatter($key);
         $text = $formatter->format($with);
 
-        return $text === false ? throw new \LogicException(sprintf('The message %s cannot be filled in: %s', $key, $formatter->getErrorMessage())) : $text;
+        return $text === false ? throw new \LogicException(
+            sprintf('The message %s cannot be filled in: %s', $key, $formatter->getErrorMessage()),
+        ) : $text;
     }
 
     /**
@@ -92,7 +94,9 @@ final class Messages
     {
         if (!isset(self::$families[$family])) {
             $messages = require __DIR__.'/catalogue/'.self::LOCALE.'/'.$family.'.php';
-            self::$families[$family] = is_array($messages) ? array_map(static fn (mixed $m): string => is_string($m) ? $m : '', $messages) : [];
+            self::$families[$family] = is_array($messages) ? array_map(
+                static fn (mixed $m): string => is_string($m) ? $m : '', $messages,
+            ) : [];
         }
 
         return self::$families[$family];

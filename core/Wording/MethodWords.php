@@ -13,11 +13,14 @@ final class MethodWords
 {
     public static function aside(string $rig, int $version, float $minutes): string
     {
-        return Messages::say('method.aside', ['rigged' => $rig !== '', 'rig' => $rig, 'version' => $version, 'minutes' => Digits::short($minutes)]);
+        return Messages::say(
+            'method.aside', ['rigged' => $rig !== '', 'rig' => $rig, 'version' => $version, 'minutes' => Digits::short($minutes)],
+        );
     }
 
-    public static function channel(string $metric, string $unit, string $formula, string $instrument, ?float $step, ?float $low, ?float $high): string
-    {
+    public static function channel(
+        string $metric, string $unit, string $formula, string $instrument, ?float $step, ?float $low, ?float $high,
+    ): string {
         return Messages::say('method.channel', [
             'metric' => $metric, 'unit' => $unit, 'derived' => $formula !== '', 'formula' => $formula, 'named' => $instrument !== '',
             'instrument' => $instrument, 'stepped' => $step !== null, 'step' => Digits::short($step ?? 0.0),

@@ -83,7 +83,9 @@ final readonly class Noticing
                 static fn (string|int $letter, int $n): string => Messages::say('notice.times', ['letter' => (string) $letter, 'n' => $n]),
                 array_keys($letters), array_values($letters),
             );
-            $out[] = Messages::say($letters === [] ? 'notice.newMode' : 'notice.seenBefore', ['mode' => (string) $mode, 'times' => implode(', ', $times)]);
+            $out[] = Messages::say(
+                $letters === [] ? 'notice.newMode' : 'notice.seenBefore', ['mode' => (string) $mode, 'times' => implode(', ', $times)],
+            );
         }
 
         return $out;

@@ -27,7 +27,9 @@ final class OutcomeWords
     public static function difference(Figure $points, float $p): string
     {
         return Messages::say('comparison.shareDifference', [
-            'difference' => Numbers::figure(new Figure($points->value, $points->low, $points->high, Numbers::differenceUnit($points->unit), $points->decimals, 0)),
+            'difference' => Numbers::figure(
+                new Figure($points->value, $points->low, $points->high, Numbers::differenceUnit($points->unit), $points->decimals, 0),
+            ),
             'p' => ComparisonWords::p($p),
         ]);
     }
@@ -35,7 +37,10 @@ final class OutcomeWords
     /** Held of tried on a rung, with the interval of the share. */
     public static function rung(Rung $r): string
     {
-        return Messages::say('comparison.rung', ['held' => $r->held, 'n' => $r->tried, 'low' => Numbers::percent($r->low), 'high' => Numbers::percent($r->high)]);
+        return Messages::say(
+            'comparison.rung',
+            ['held' => $r->held, 'n' => $r->tried, 'low' => Numbers::percent($r->low), 'high' => Numbers::percent($r->high)],
+        );
     }
 
     private static function side(string $metric, OutcomeSide $side): string
@@ -43,7 +48,9 @@ final class OutcomeWords
         $level = static fn (float $v): string => Numbers::set($v, $side->unit);
         $height = match (true) {
             $side->rungs === [] => '',
-            $side->censored => Messages::say('comparison.heightCensored', ['level' => $level($side->rungs[count($side->rungs) - 1]->level)]),
+            $side->censored => Messages::say(
+                'comparison.heightCensored', ['level' => $level($side->rungs[count($side->rungs) - 1]->level)],
+            ),
             $side->highestHeld !== null => Messages::say('comparison.heightHeld', ['level' => $level($side->highestHeld)]),
             default => Messages::say('comparison.heightFailed', ['level' => $level($side->rungs[0]->level)]),
         };

@@ -40,14 +40,18 @@ final class ReadingWords
 
         return Messages::say('reading.fact', [
             'metric' => $metric, 'kind' => $reading->kind->value,
-            'value' => Numbers::amount($unit->fromSi($reading->si), $step > 0 ? Digits::decimalsOf($step) : self::WITHOUT_STEP, $reading->unit),
+            'value' => Numbers::amount(
+                $unit->fromSi($reading->si), $step > 0 ? Digits::decimalsOf($step) : self::WITHOUT_STEP, $reading->unit,
+            ),
         ]);
     }
 
     /** A value that was worked out, with its uncertainty; null where there is none. */
     public static function derived(DerivedReading $reading): ?string
     {
-        return $reading->value === null ? null : Numbers::withUnit(Digits::uncertain($reading->value, $reading->u ?? 0.0), $reading->channel->unit);
+        return $reading->value === null ? null : Numbers::withUnit(
+            Digits::uncertain($reading->value, $reading->u ?? 0.0), $reading->channel->unit,
+        );
     }
 
     public static function whyNot(DerivedReading $reading): string

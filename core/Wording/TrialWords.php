@@ -20,7 +20,9 @@ final class TrialWords
         $out = [];
         foreach ($r->metrics as ['metric' => $metric, 'figure' => $figure, 'bounds' => $bounds]) {
             $with = ['metric' => $names[$metric] ?? '', 'bounds' => $bounds];
-            $out[] = $figure === null ? Messages::say('trial.onlyBounds', $with) : Messages::say('trial.result', $with + ['figure' => Numbers::figure($figure)]);
+            $out[] = $figure === null ? Messages::say('trial.onlyBounds', $with) : Messages::say(
+                'trial.result', $with + ['figure' => Numbers::figure($figure)],
+            );
         }
         if ($r->mayFail !== null) {
             $out[] = Messages::say('trial.share', [
@@ -34,7 +36,9 @@ final class TrialWords
 
     public static function count(int $runs, int $planned, int $unfinished, bool $stoppedAtFirstSuccess): string
     {
-        return Messages::say('trial.count', ['runs' => $runs, 'planned' => $planned, 'unfinished' => $unfinished, 'first' => $stoppedAtFirstSuccess]);
+        return Messages::say(
+            'trial.count', ['runs' => $runs, 'planned' => $planned, 'unfinished' => $unfinished, 'first' => $stoppedAtFirstSuccess],
+        );
     }
 
     /** @param array<string, int> $outcomes how many of each; '' for unfinished ones */

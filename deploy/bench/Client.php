@@ -92,7 +92,13 @@ final class Client
      */
     public function together(array $asked, int $connections): float
     {
-        $cookie = 'Cookie: '.implode('; ', array_map(static fn (string $l): string => implode('=', array_slice(explode("\t", $l), 5, 2)), curl_getinfo($this->curl, CURLINFO_COOKIELIST)));
+        $cookie = 'Cookie: '.implode(
+            '; ',
+            array_map(
+                static fn (string $l): string => implode('=', array_slice(explode("\t", $l), 5, 2)),
+                curl_getinfo($this->curl, CURLINFO_COOKIELIST),
+            ),
+        );
         $multi = curl_multi_init();
         $free = array_map(static fn (): CurlHandle => curl_init(), range(1, $connections));
         $bad = [];
@@ -140,8 +146,16 @@ final class Client
         $handles = [];
         foreach ($asked as [$client, $method, $url, $body]) {
             $curl = curl_init();
-            $cookie = 'Cookie: '.implode('; ', array_map(static fn (string $l): string => implode('=', array_slice(explode("\t", $l), 5, 2)), curl_getinfo($client->curl, CURLINFO_COOKIELIST)));
-            curl_setopt_array($curl, $client->options($method, $url, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR), [$cookie]));
+            $cookie = 'Cookie: '.implode(
+                '; ',
+                array_map(
+                    static fn (string $l): string => implode('=', array_slice(explode("\t", $l), 5, 2)),
+                    curl_getinfo($client->curl, CURLINFO_COOKIELIST),
+                ),
+            );
+            curl_setopt_array(
+                $curl, $client->options($method, $url, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR), [$cookie]),
+            );
             curl_multi_add_handle($multi, $curl);
             $handles[] = $curl;
         }
@@ -150,7 +164,9 @@ final class Client
             curl_multi_select($multi, 0.05);
         } while ($running > 0);
 
-        return array_map(static fn (CurlHandle $c): array => [curl_getinfo($c, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($c)], $handles);
+        return array_map(
+            static fn (CurlHandle $c): array => [curl_getinfo($c, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($c)], $handles,
+        );
     }
 
     /** What the last answer says of what it took: processor ms, memory MB, statements. */

@@ -8,7 +8,10 @@ declare(strict_types=1);
  * @param array{device: string, last: string, parent: string, workspace: string, reading: string, run: string, decision: string} $at
  */
 return static function (Client $client, array $at): void {
-    $sheets = ['devices' => '/api/workspaces/'.$at['workspace'].'/devices', 'frame' => '/api/devices/'.$at['device'].'/frame', 'brief' => '/api/devices/'.$at['device'].'/brief', 'methods' => '/api/devices/'.$at['device'].'/methods'];
+    $sheets = [
+        'devices' => '/api/workspaces/'.$at['workspace'].'/devices', 'frame' => '/api/devices/'.$at['device'].'/frame',
+        'brief' => '/api/devices/'.$at['device'].'/brief', 'methods' => '/api/devices/'.$at['device'].'/methods',
+    ];
     foreach (['build', 'try', 'find', 'weigh', 'next'] as $name) {
         $sheets[$name] = '/api/revisions/'.$at['last'].'/'.$name;
     }
@@ -19,7 +22,10 @@ return static function (Client $client, array $at): void {
         $first = $again = $same = $cpu = $memory = [];
         $bytes = $queries = 0;
         for ($i = 0; $i < 5; ++$i) {
-            $client->ask('POST', '/api/readings/'.$at['reading'].'/amend', ['text' => (40 + $i / 10).' %', 'reason' => 'measuring', 'version' => $version, 'confirmed' => 'measuring']);
+            $client->ask(
+                'POST', '/api/readings/'.$at['reading'].'/amend',
+                ['text' => (40 + $i / 10).' %', 'reason' => 'measuring', 'version' => $version, 'confirmed' => 'measuring'],
+            );
             ++$version;
             $first[] = $client->raw('GET', $url)[1];
             $cpu[] = $client->cost('cpu');
@@ -34,7 +40,10 @@ return static function (Client $client, array $at): void {
                 }
             }
         }
-        Table::row($name.', first after a write', Table::p95($first), 'ms', '250 ms, 32 MB', sprintf('%.0f ms of the processor, %.1f MB, %d statements', max($cpu), max($memory), $queries));
+        Table::row(
+            $name.', first after a write', Table::p95($first), 'ms', '250 ms, 32 MB',
+            sprintf('%.0f ms of the processor, %.1f MB, %d statements', max($cpu), max($memory), $queries),
+        );
         Table::row('  again', Table::p95($again), 'ms', '80 ms');
         if ($same !== []) {
             Table::row('  unchanged', Table::p95($same), 'ms', '12 ms');

@@ -28,7 +28,9 @@ final class NewPassword extends Compound
     protected function getConstraints(array $options): array
     {
         return [
-            new Assert\Length(min: self::LEAST, max: 200, minMessage: 'At least {{ limit }} characters.', maxMessage: 'At most {{ limit }} characters.'),
+            new Assert\Length(
+                min: self::LEAST, max: 200, minMessage: 'At least {{ limit }} characters.', maxMessage: 'At most {{ limit }} characters.',
+            ),
             new Assert\Callback(self::check(...)),
         ];
     }

@@ -65,7 +65,11 @@ final readonly class SignInThrottle
                     ELSE CAST(:now AS timestamptz) + make_interval(secs => least(power(2, least(f.failures + 1 - CAST(:free AS bigint), 10)), CAST(:most AS int)))
                 END
              RETURNING failures, coalesce(waited, :now) until',
-            ['key' => self::hash($key), 'now' => $now->format('Y-m-d H:i:s.uP'), 'start' => $now->modify(sprintf('-%d minutes', self::MINUTES))->format('Y-m-d H:i:s.uP'), 'free' => $free, 'most' => self::LONGEST_WAIT],
+            [
+                'key' => self::hash($key), 'now' => $now->format('Y-m-d H:i:s.uP'),
+                'start' => $now->modify(sprintf('-%d minutes', self::MINUTES))->format('Y-m-d H:i:s.uP'), 'free' => $free,
+                'most' => self::LONGEST_WAIT,
+            ],
         );
         $tries = is_array($row) && is_numeric($row['failures']) ? (int) $row['failures'] : 0;
         $until = is_array($row) && is_string($row['until']) ? new \DateTimeImmutable($row['until']) : $now;

@@ -53,13 +53,17 @@ class SignedIn
 
     public function isOver(\DateTimeImmutable $now): bool
     {
-        return $this->lastSeen < $now->modify(sprintf('-%d days', self::IDLE_DAYS)) || $this->since < $now->modify(sprintf('-%d days', self::LONGEST_DAYS));
+        return $this->lastSeen < $now->modify(sprintf('-%d days', self::IDLE_DAYS)) || $this->since < $now->modify(
+            sprintf('-%d days', self::LONGEST_DAYS),
+        );
     }
 
     /** When it ends where it is not used any more. */
     public function ends(): \DateTimeImmutable
     {
-        return min($this->lastSeen->modify(sprintf('+%d days', self::IDLE_DAYS)), $this->since->modify(sprintf('+%d days', self::LONGEST_DAYS)));
+        return min(
+            $this->lastSeen->modify(sprintf('+%d days', self::IDLE_DAYS)), $this->since->modify(sprintf('+%d days', self::LONGEST_DAYS)),
+        );
     }
 
     /** Notes that it is in use, but not at every request; true where that is to be written. */
@@ -75,6 +79,8 @@ class SignedIn
 
     public function view(bool $here): SignedInView
     {
-        return new SignedInView($this->id->toRfc4122(), $this->device, $this->since->format(\DATE_ATOM), $this->lastSeen->format(\DATE_ATOM), $here);
+        return new SignedInView(
+            $this->id->toRfc4122(), $this->device, $this->since->format(\DATE_ATOM), $this->lastSeen->format(\DATE_ATOM), $here,
+        );
     }
 }

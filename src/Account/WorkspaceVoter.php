@@ -42,7 +42,9 @@ final class WorkspaceVoter extends Voter implements ResetInterface
             return false;
         }
         $key = $user->id()->toRfc4122().$subject->id()->toRfc4122();
-        $role = $this->roles[$key] ??= $this->em->getRepository(Membership::class)->findOneBy(['user' => $user, 'workspace' => $subject])?->role();
+        $role = $this->roles[$key] ??= $this->em->getRepository(Membership::class)->findOneBy(
+            ['user' => $user, 'workspace' => $subject],
+        )?->role();
 
         return match (Access::from($attribute)) {
             Access::Read => $role !== null,

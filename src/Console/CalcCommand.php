@@ -35,7 +35,10 @@ final class CalcCommand extends Command
             $request = json_decode($line, true, 512);
             if (json_last_error() !== \JSON_ERROR_NONE) {
                 $code = 2;
-                $answer = ['op' => '', 'ok' => false, 'error' => ['code' => 'line.invalid', 'message' => 'This line is not JSON: '.json_last_error_msg().'.', 'path' => '']];
+                $answer = [
+                    'op' => '', 'ok' => false,
+                    'error' => ['code' => 'line.invalid', 'message' => 'This line is not JSON: '.json_last_error_msg().'.', 'path' => ''],
+                ];
             } else {
                 $answer = Catalogue::answer($request);
             }

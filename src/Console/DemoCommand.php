@@ -24,7 +24,10 @@ use Symfony\Component\Security\Core\Authentication\Token\UsernamePasswordToken;
 #[AsCommand('lustrum:demo', 'Loads the demo workspace.')]
 final class DemoCommand extends Command
 {
-    private const PEOPLE = [['Maren Okafor', 'maren', Role::Lead], ['Tobias Lind', 'tobias', Role::Member], ['Ines Caldeira', 'ines', Role::Member], ['Yusuf Brandt', 'yusuf', Role::Member]];
+    private const PEOPLE = [
+        ['Maren Okafor', 'maren', Role::Lead], ['Tobias Lind', 'tobias', Role::Member], ['Ines Caldeira', 'ines', Role::Member],
+        ['Yusuf Brandt', 'yusuf', Role::Member],
+    ];
 
     public function __construct(
         private readonly EntityManagerInterface $em,
@@ -39,7 +42,10 @@ final class DemoCommand extends Command
 
     protected function configure(): void
     {
-        $this->addOption('pictures', null, InputOption::VALUE_REQUIRED, 'Folder in which the drawn pictures are kept', sys_get_temp_dir().'/lustrum-demo-pictures');
+        $this->addOption(
+            'pictures', null, InputOption::VALUE_REQUIRED, 'Folder in which the drawn pictures are kept',
+            sys_get_temp_dir().'/lustrum-demo-pictures',
+        );
         $this->addOption('without-pictures', null, InputOption::VALUE_NONE, 'Leaves the photographs out');
         $this->addOption('times', null, InputOption::VALUE_REQUIRED, 'How often each device is loaded (for measuring)', '1');
     }
@@ -54,7 +60,12 @@ final class DemoCommand extends Command
         $pictures = $input->getOption('pictures');
         $times = $input->getOption('times');
         // All or nothing: half a demo would be taken for a whole one by the next start.
-        $this->em->wrapInTransaction(fn () => $this->load($input->getOption('without-pictures') === true ? null : (is_string($pictures) ? $pictures : sys_get_temp_dir()), is_numeric($times) ? (int) $times : 1, $output));
+        $this->em->wrapInTransaction(
+            fn () => $this->load(
+                $input->getOption('without-pictures') === true ? null : (is_string($pictures) ? $pictures : sys_get_temp_dir()),
+                is_numeric($times) ? (int) $times : 1, $output,
+            ),
+        );
 
         return 0;
     }

@@ -18,7 +18,9 @@ final readonly class ArticlePast
     /** @return array{runs: int, failures: int, lost: int} up to a moment */
     public function before(string $article, \DateTimeImmutable $moment): array
     {
-        return $this->count('article_id = ? AND started_at < ?', [$article, $moment->format('Y-m-d H:i:s.uP')])[$article] ?? ['runs' => 0, 'failures' => 0, 'lost' => 0];
+        return $this->count(
+            'article_id = ? AND started_at < ?', [$article, $moment->format('Y-m-d H:i:s.uP')],
+        )[$article] ?? ['runs' => 0, 'failures' => 0, 'lost' => 0];
     }
 
     /** @return array<string, array{runs: int, failures: int, lost: int}> of all articles of a build, by identifier */
@@ -40,7 +42,9 @@ final readonly class ArticlePast
                     count(*) FILTER (WHERE outcome = 'failed') failures, count(*) FILTER (WHERE outcome = 'lost') lost
              FROM run WHERE withdrawn_because IS NULL AND ".$where.' GROUP BY article_id', $with,
         ) as $row) {
-            $out[Row::text($row['article_id'])] = ['runs' => Row::whole($row['runs']), 'failures' => Row::whole($row['failures']), 'lost' => Row::whole($row['lost'])];
+            $out[Row::text($row['article_id'])] = [
+                'runs' => Row::whole($row['runs']), 'failures' => Row::whole($row['failures']), 'lost' => Row::whole($row['lost']),
+            ];
         }
 
         return $out;

@@ -207,6 +207,8 @@ final class Book
      */
     private function kept(string $what, array $builds, callable $workOut, string $of = ''): mixed
     {
-        return $this->summaries->kept($this->device->id, $this->counter, $what, array_map(static fn (Build $b): string => $b->id, $builds), $workOut, $of);
+        return $this->summaries->kept(
+            $this->device->id, $this->counter, $what, array_map(static fn (Build $b): string => $b->id, $builds), $workOut, $of,
+        );
     }
 }

@@ -42,7 +42,9 @@ final readonly class Candidates
         $chosen = array_values(array_filter($open, static fn (Candidate $c): bool => $c->choice() === Choice::In));
 
         return Forecasts::together(
-            array_map(static fn (Candidate $c): Proposal => $c->proposal(), $chosen), $book->device, $book->wanted(), $book->baselines($build),
+            array_map(
+                static fn (Candidate $c): Proposal => $c->proposal(), $chosen,
+            ), $book->device, $book->wanted(), $book->baselines($build),
         );
     }
 }

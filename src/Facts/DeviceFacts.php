@@ -42,7 +42,10 @@ final readonly class DeviceFacts
 
     public function lineage(string $device): Lineage
     {
-        $parameters = $this->by($device, 'parameter', 'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si');
+        $parameters = $this->by(
+            $device, 'parameter',
+            'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si',
+        );
         $parts = $this->by($device, 'part', 'revision_id, name, material, quantity');
         $changes = $this->by($device, 'change', 'revision_id, id, what, class, metric_id, expected, unit, against_id');
         $builds = [];

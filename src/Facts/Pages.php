@@ -30,13 +30,17 @@ final readonly class Pages
      */
     public function ofBuild(string $class, string $table, string $build, Page $page): array
     {
-        [$ids, $next] = $this->ids('SELECT id, created_at at FROM '.$table.' WHERE revision_id = ? AND withdrawn_because IS NULL', [$build], $page);
+        [$ids, $next] = $this->ids(
+            'SELECT id, created_at at FROM '.$table.' WHERE revision_id = ? AND withdrawn_because IS NULL', [$build], $page,
+        );
         $found = $ids === [] ? [] : array_column(
             array_map(static fn (Record $r): array => [$r->id()->toRfc4122(), $r], $this->records->all($class, ['id' => $ids])), 1, 0,
         );
         $total = $this->db->fetchOne('SELECT count(*) FROM '.$table.' WHERE revision_id = ? AND withdrawn_because IS NULL', [$build]);
 
-        return [array_values(array_filter(array_map(static fn (string $id): ?Record => $found[$id] ?? null, $ids))), $next, Row::whole($total)];
+        return [
+            array_values(array_filter(array_map(static fn (string $id): ?Record => $found[$id] ?? null, $ids))), $next, Row::whole($total),
+        ];
     }
 
     /**

@@ -42,7 +42,10 @@ final class RunFacts
     /** @return list<RunFact> finished ones of a build, in the order in which they were made */
     public function ofBuild(string $build): array
     {
-        return $this->load('t.revision_id = :id AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL', ['id' => $build]);
+        return $this->load(
+            't.revision_id = :id AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL',
+            ['id' => $build],
+        );
     }
 
     /** @return list<RunFact> finished ones of a trial, in the order in which they were made */
@@ -64,7 +67,10 @@ final class RunFacts
      */
     public function these(array $ids): array
     {
-        return $ids === [] ? [] : $this->load('r.id = ANY(CAST(:id AS uuid[])) AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL', ['id' => '{'.implode(',', $ids).'}']);
+        return $ids === [] ? [] : $this->load(
+            'r.id = ANY(CAST(:id AS uuid[])) AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL',
+            ['id' => '{'.implode(',', $ids).'}'],
+        );
     }
 
     /** The last run of a method on a device that held, made before a moment. */
@@ -91,7 +97,10 @@ final class RunFacts
         $runs = $found = $texts = [];
         // All rows at once: ten thousands of them come by here, and one by one they would cost more than what is done with them.
         foreach ($this->db->fetchAllNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
-            [$id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $position, $conditions, $settings, $hash, $earlier, $failed, $readings] = Row::cells($row);
+            [
+                $id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $position, $conditions,
+                $settings, $hash, $earlier, $failed, $readings,
+            ] = Row::cells($row);
             $configuration = $this->configurations[$hash];
             $ended = RunOutcome::tryFrom($outcome);
             $runs[] = new RunFact(
@@ -167,7 +176,9 @@ final class RunFacts
             if ($result->value !== null) {
                 $channel = $result->channel;
                 // What can be told of it is of the size of its uncertainty.
-                $out[] = self::fact($channel, $outcome, $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0);
+                $out[] = self::fact(
+                    $channel, $outcome, $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
+                );
             }
         }
 

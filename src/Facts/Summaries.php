@@ -38,7 +38,9 @@ final class Summaries
     public function kept(string $device, int $counter, string $what, array $builds, callable $workOut, string $of = ''): mixed
     {
         $key = $what.':'.implode(':', $builds).($of === '' ? '' : ':'.$of);
-        $row = $this->db->fetchAssociative('SELECT content, seal FROM summary WHERE belongs_to = ? AND key = ? AND code = ?', [$device, $key, $this->code->version]);
+        $row = $this->db->fetchAssociative(
+            'SELECT content, seal FROM summary WHERE belongs_to = ? AND key = ? AND code = ?', [$device, $key, $this->code->version],
+        );
         $known = $row === false ? null : $this->open($row);
         if ($known !== null) {
             /** @var T $value */
@@ -57,7 +59,9 @@ final class Summaries
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            'SELECT builds[1] build, content, seal FROM summary WHERE belongs_to = ? AND what = ? AND code = ?', [$device, $what, $this->code->version],
+            'SELECT builds[1] build, content, seal FROM summary WHERE belongs_to = ? AND what = ? AND code = ?', [
+                $device, $what, $this->code->version,
+            ],
         ) as $row) {
             $known = $this->open($row);
             if ($known !== null) {

@@ -32,7 +32,9 @@ final readonly class RequestGuard
             return;
         }
         if (!$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, (string) $request->headers->get('X-Csrf-Token', '')))) {
-            $event->setResponse(Problem::of(403, 'token', 'This page has been open for too long. Reload it; what you typed is kept.')->response());
+            $event->setResponse(
+                Problem::of(403, 'token', 'This page has been open for too long. Reload it; what you typed is kept.')->response(),
+            );
 
             return;
         }

@@ -44,7 +44,9 @@ final readonly class Inputs
         }
         array_walk_recursive($decoded, static function (mixed $value, int|string $key): void {
             if ((is_string($value) && str_contains($value, "\0")) || str_contains((string) $key, "\0")) {
-                throw Invalid::at(str_replace("\0", '', (string) $key), 'There is a character in this text that cannot be stored (a null). Take it out.');
+                throw Invalid::at(
+                    str_replace("\0", '', (string) $key), 'There is a character in this text that cannot be stored (a null). Take it out.',
+                );
             }
             if (is_float($value) && !is_finite($value)) {
                 throw Invalid::at((string) $key, 'This number is larger than can be kept (1e300 at most).');
@@ -100,7 +102,10 @@ final readonly class Inputs
             }
             throw $violations === [] ? Invalid::at('', 'This cannot be read.') : Invalid::because($violations);
         } catch (MissingConstructorArgumentsException $e) {
-            $missing = array_map(static fn (string $f): array => ['path' => $f, 'message' => 'This is still empty.'], array_values($e->getMissingConstructorArguments()));
+            $missing = array_map(
+                static fn (string $f): array => ['path' => $f, 'message' => 'This is still empty.'],
+                array_values($e->getMissingConstructorArguments()),
+            );
             throw $missing === [] ? Invalid::at('', 'This cannot be read.') : Invalid::because($missing);
         } catch (NotNormalizableValueException $e) {
             throw Invalid::at($e->getPath() ?? '', self::wanted($e));
@@ -154,7 +159,9 @@ final readonly class Inputs
         return match (true) {
             $has('float', 'int') && !$has('string') => 'A number is wanted here.',
             $has('bool') => 'Yes or no is wanted here.',
-            $has('array') || array_filter($types, static fn (string $t): bool => str_contains($t, '[]') || str_starts_with($t, 'list')) !== [] => 'A list is wanted here.',
+            $has('array') || array_filter(
+                $types, static fn (string $t): bool => str_contains($t, '[]') || str_starts_with($t, 'list'),
+            ) !== [] => 'A list is wanted here.',
             $has('string') && count($types) === 1 => 'A text is wanted here.',
             default => 'One of the given choices is wanted here.',
         };

@@ -32,11 +32,16 @@ final readonly class Origin
         if (!is_array($row)) {
             throw Invalid::at('origin', 'Who made this entry, and when, cannot be read.');
         }
-        [$at, $by, $version, $because] = [$row['createdAt'] ?? null, $row['createdBy'] ?? '', $row['version'] ?? 1, $row['withdrawnBecause'] ?? null];
+        [$at, $by, $version, $because] = [
+            $row['createdAt'] ?? null, $row['createdBy'] ?? '', $row['version'] ?? 1, $row['withdrawnBecause'] ?? null,
+        ];
         if (!is_string($at) || !is_string($by) || !is_int($version) || $version < 1 || $version > Limit::WHOLE || !(is_string($because) || $because === null)) {
             throw Invalid::at('origin', 'Who made this entry, and when, cannot be read.');
         }
 
-        return new self(Instant::write(Instant::read($at, 'origin.createdAt')), mb_substr($by, 0, Limit::NAME), $version, $because === null ? null : mb_substr($because, 0, Limit::NOTE));
+        return new self(
+            Instant::write(Instant::read($at, 'origin.createdAt')), mb_substr($by, 0, Limit::NAME), $version,
+            $because === null ? null : mb_substr($because, 0, Limit::NOTE),
+        );
     }
 }

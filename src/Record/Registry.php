@@ -62,9 +62,13 @@ final class Registry
     {
         $ordered = [];
         while ($waiting !== []) {
-            $ready = array_filter($waiting, static fn (Kind $k): bool => array_diff($k->references, array_keys($ordered), [$k->name]) === []);
+            $ready = array_filter(
+                $waiting, static fn (Kind $k): bool => array_diff($k->references, array_keys($ordered), [$k->name]) === [],
+            );
             if ($ready === []) {
-                throw new \LogicException('These kinds refer to each other in a circle, or to one that is missing: '.implode(', ', array_keys($waiting)));
+                throw new \LogicException(
+                    'These kinds refer to each other in a circle, or to one that is missing: '.implode(', ', array_keys($waiting)),
+                );
             }
             $ordered += $ready;
             $waiting = array_diff_key($waiting, $ready);

@@ -20,7 +20,10 @@ final class Identifier extends Compound
     protected function getConstraints(array $options): array
     {
         return [
-            new Assert\Length(min: 36, max: 36, exactMessage: 'This is not an identifier.', minMessage: 'This is not an identifier.', maxMessage: 'This is not an identifier.'),
+            new Assert\Length(
+                min: 36, max: 36, exactMessage: 'This is not an identifier.', minMessage: 'This is not an identifier.',
+                maxMessage: 'This is not an identifier.',
+            ),
             new Assert\Uuid(message: 'This is not an identifier.'),
         ];
     }

@@ -50,7 +50,9 @@ final readonly class Files
     {
         [$kind, $type, $source] = $this->check($path);
         if (!$kind->takesLong()) {
-            $done = $kind->isPrepared() ? $this->decoding->now(fn (): StoredFile => $this->prepared($path, $kind, $type, $source)) : $this->asItIs($path, $kind, $type, $source);
+            $done = $kind->isPrepared() ? $this->decoding->now(
+                fn (): StoredFile => $this->prepared($path, $kind, $type, $source),
+            ) : $this->asItIs($path, $kind, $type, $source);
             if ($done !== null) {
                 return $done;
             }

@@ -73,7 +73,12 @@ final class Recordings
     public function still(string $path, float $seconds): string
     {
         $out = $path.'-still.jpg';
-        $this->run(['ffmpeg', '-v', 'error', '-y', '-ss', sprintf('%.2f', min(1.0, $seconds / 3)), '-i', $path, '-frames:v', '1', '-vf', self::PREVIEW, '-map_metadata', '-1', $out]);
+        $this->run(
+            [
+                'ffmpeg', '-v', 'error', '-y', '-ss', sprintf('%.2f', min(1.0, $seconds / 3)), '-i', $path, '-frames:v', '1', '-vf',
+                self::PREVIEW, '-map_metadata', '-1', $out,
+            ],
+        );
 
         return $out;
     }

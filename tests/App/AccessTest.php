@@ -19,7 +19,9 @@ use Symfony\Component\Uid\Uuid;
 final class AccessTest extends ApiTestCase
 {
     /** Open to anybody, by address and method. */
-    private const OPEN = ['/api/session' => ['GET', 'POST', 'DELETE'], '/api/first-account' => ['POST'], '/api/health' => ['GET'], '/api/docs' => ['GET']];
+    private const OPEN = [
+        '/api/session' => ['GET', 'POST', 'DELETE'], '/api/first-account' => ['POST'], '/api/health' => ['GET'], '/api/docs' => ['GET'],
+    ];
 
     /** Everybody who is signed in, with what is their own or nobody's. */
     private const OWN = ['/api/signed-in', '/api/signed-in/{id}', '/api/password', '/api/explanations'];
@@ -55,8 +57,16 @@ final class AccessTest extends ApiTestCase
                 foreach ($this->addresses($route) as $name => $url) {
                     $answer = $this->ask($method, $url, $name, $route);
                     $status = $this->answered();
-                    $ok = $expected === 200 ? $status >= 200 && $status < 300 || in_array($status, [304, 409, 422], true) : $status === $expected;
-                    self::assertTrue($ok, sprintf('%s %s (%s) as %s: %d instead of %d. %s', $method, $route->getPath(), $name, $who, $status, $expected, json_encode($answer)));
+                    $ok = $expected === 200 ? $status >= 200 && $status < 300 || in_array(
+                        $status, [304, 409, 422], true,
+                    ) : $status === $expected;
+                    self::assertTrue(
+                        $ok,
+                        sprintf(
+                            '%s %s (%s) as %s: %d instead of %d. %s', $method, $route->getPath(), $name, $who, $status, $expected,
+                            json_encode($answer),
+                        ),
+                    );
                     if ($expected !== 200) {
                         self::assertArrayHasKey('detail', $answer, $method.' '.$route->getPath());
                     }
@@ -97,7 +107,9 @@ final class AccessTest extends ApiTestCase
     public function testAnIdentifierIsOneRecordsAlone(): void
     {
         $this->world();
-        $answer = $this->json('PUT', '/api/metrics/'.$this->records['failure'], ['device' => $this->records['device'], 'name' => 'under a failure’s name']);
+        $answer = $this->json(
+            'PUT', '/api/metrics/'.$this->records['failure'], ['device' => $this->records['device'], 'name' => 'under a failure’s name'],
+        );
         self::assertSame(409, $this->answered(), json_encode($answer) ?: '');
     }
 
@@ -106,11 +118,17 @@ final class AccessTest extends ApiTestCase
         $this->world();
         $other = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Another']);
         $build = $this->put('revisions', ['device' => $other, 'letter' => 'A']);
-        $answer = $this->json('PUT', '/api/changes/'.Uuid::v7()->toRfc4122(), ['revision' => $build, 'what' => 'x', 'against' => $this->records['failure']]);
+        $answer = $this->json(
+            'PUT', '/api/changes/'.Uuid::v7()->toRfc4122(), ['revision' => $build, 'what' => 'x', 'against' => $this->records['failure']],
+        );
         self::assertSame([422, 'against'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
-        $answer = $this->json('PUT', '/api/observations/'.Uuid::v7()->toRfc4122(), ['revision' => $build, 'text' => 'x', 'run' => $this->records['run']]);
+        $answer = $this->json(
+            'PUT', '/api/observations/'.Uuid::v7()->toRfc4122(), ['revision' => $build, 'text' => 'x', 'run' => $this->records['run']],
+        );
         self::assertSame([422, 'run'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
-        $answer = $this->json('PUT', '/api/revisions/'.Uuid::v7()->toRfc4122(), ['device' => $other, 'letter' => 'B', 'parent' => $this->records['revision']]);
+        $answer = $this->json(
+            'PUT', '/api/revisions/'.Uuid::v7()->toRfc4122(), ['device' => $other, 'letter' => 'B', 'parent' => $this->records['revision']],
+        );
         self::assertSame(422, $this->answered(), json_encode($answer) ?: '');
     }
 
@@ -161,7 +179,9 @@ final class AccessTest extends ApiTestCase
         $kinds = array_filter(self::service(Registry::class)->kinds(), static fn (Kind $k): bool => $k->plural === $plural);
         $name = array_key_first($kinds);
         $id = $name !== null ? $this->records[$name] : $this->workspace;
-        yield $name ?? $plural => strtr($path, ['{id}' => $id, '{person}' => $this->person]).($path === '/api/revisions/{id}/runs' ? '?metric='.$this->records['metric'] : '');
+        yield $name ?? $plural => strtr(
+            $path, ['{id}' => $id, '{person}' => $this->person],
+        ).($path === '/api/revisions/{id}/runs' ? '?metric='.$this->records['metric'] : '');
     }
 
     /** @return array<array-key, mixed> */
@@ -206,7 +226,10 @@ final class AccessTest extends ApiTestCase
             'cause' => ['text' => 'x'] + $refs,
             'decision' => ['next' => Uuid::v7()->toRfc4122(), 'letter' => 'Z', 'note' => 'other'] + $refs,
             'parameter' => ['name' => 'arm', 'text' => '3 mm'] + $refs,
-            default => ['what' => 'x', 'mode' => 'x', 'letter' => 'Q', 'serial' => 'x', 'statement' => 'x', 'metric' => 'push force', 'unit' => 'N', 'text' => '41 N'] + $refs,
+            default => [
+                'what' => 'x', 'mode' => 'x', 'letter' => 'Q', 'serial' => 'x', 'statement' => 'x', 'metric' => 'push force', 'unit' => 'N',
+                'text' => '41 N',
+            ] + $refs,
         };
     }
 
@@ -236,11 +259,18 @@ final class AccessTest extends ApiTestCase
             'device' => $bench->device, 'metric' => $metric, 'requirement' => $bench->requirement, 'revision' => $bench->a, 'method' => $bench->method,
             'article' => $bench->unitA, 'trial' => $trial, 'run' => $run, 'reading' => $reading, 'failure' => $failure, 'candidate' => $candidate, 'decision' => $decision,
             'photo' => $photo, 'parameter' => $this->put('parameters', ['revision' => $bench->a, 'name' => 'arm', 'text' => '3 mm']),
-            'part' => $this->put('parts', ['revision' => $bench->a, 'name' => 'Arm']), 'change' => $this->put('changes', ['revision' => $bench->b, 'what' => 'Thicker']),
-            'cause' => $this->put('causes', ['failure' => $failure, 'text' => 'Stone']), 'observation' => $this->put('observations', ['revision' => $bench->a, 'text' => 'Squeaks']),
+            'part' => $this->put('parts', ['revision' => $bench->a, 'name' => 'Arm']), 'change' => $this->put(
+                'changes', ['revision' => $bench->b, 'what' => 'Thicker'],
+            ),
+            'cause' => $this->put('causes', ['failure' => $failure, 'text' => 'Stone']), 'observation' => $this->put(
+                'observations', ['revision' => $bench->a, 'text' => 'Squeaks'],
+            ),
         ];
         self::assertNotSame('', $chosen);
-        self::assertSame([], array_diff(array_keys(self::service(Registry::class)->kinds()), array_keys($this->records)), 'A kind is missing in the matrix.');
+        self::assertSame(
+            [], array_diff(array_keys(self::service(Registry::class)->kinds()), array_keys($this->records)),
+            'A kind is missing in the matrix.',
+        );
         $people = (array) $this->json('GET', '/api/workspaces/'.$this->workspace.'/members')['people'];
         foreach ($people as $i => $person) {
             if (self::text((array) $person, 'email') === 'viewer@example.test') {

@@ -53,7 +53,9 @@ final class AccountTest extends ApiTestCase
         }
         self::assertSame(429, $try('another guess'));
         self::assertGreaterThan(0, (int) $this->client->getResponse()->headers->get('Retry-After'));
-        self::assertLessThanOrEqual(SignInThrottle::LONGEST_WAIT, (int) $this->client->getResponse()->headers->get('Retry-After'), 'A minute at the most.');
+        self::assertLessThanOrEqual(
+            SignInThrottle::LONGEST_WAIT, (int) $this->client->getResponse()->headers->get('Retry-After'), 'A minute at the most.',
+        );
         self::service(Connection::class)->executeStatement("UPDATE sign_in_failure SET until = now() - interval '1 second'");
         self::assertSame(200, $try(self::PASSWORD), 'Once the moment is over, the right one is let in.');
         $this->client->getCookieJar()->clear();
@@ -74,13 +76,18 @@ final class AccountTest extends ApiTestCase
 
     public function testAWriteWithoutTheTokenIsRefused(): void
     {
-        $this->client->request('PUT', '/api/devices/01a21049-65fc-7935-914b-241100cdb9e6', [], [], ['CONTENT_TYPE' => 'application/json'], '{}');
+        $this->client->request(
+            'PUT', '/api/devices/01a21049-65fc-7935-914b-241100cdb9e6', [], [], ['CONTENT_TYPE' => 'application/json'], '{}',
+        );
         self::assertSame(403, $this->answered());
     }
 
     public function testOnlyOneFirstAccount(): void
     {
-        $answer = $this->json('POST', '/api/first-account', ['workspace' => 'Mine', 'name' => 'Me', 'email' => 'me@example.test', 'password' => self::PASSWORD]);
+        $answer = $this->json(
+            'POST', '/api/first-account',
+            ['workspace' => 'Mine', 'name' => 'Me', 'email' => 'me@example.test', 'password' => self::PASSWORD],
+        );
         self::assertSame(409, $this->answered());
         self::assertStringContainsString('account already', self::text($answer, 'detail'));
     }
@@ -95,7 +102,10 @@ final class AccountTest extends ApiTestCase
         self::assertTrue($this->json('GET', '/api/session')['empty']);
         $this->json('POST', '/api/first-account', ['workspace' => 'Mine', 'name' => 'Me', 'email' => 'me', 'password' => 'short']);
         self::assertSame(422, $this->answered());
-        $session = $this->json('POST', '/api/first-account', ['workspace' => 'Mine', 'name' => 'Me', 'email' => 'me@example.test', 'password' => self::PASSWORD]);
+        $session = $this->json(
+            'POST', '/api/first-account',
+            ['workspace' => 'Mine', 'name' => 'Me', 'email' => 'me@example.test', 'password' => self::PASSWORD],
+        );
         self::assertSame(201, $this->answered(), json_encode($session) ?: '');
         self::assertSame('lead', self::text($session, 'workspaces', 0, 'role'));
     }
@@ -103,7 +113,9 @@ final class AccountTest extends ApiTestCase
     public function testLeadsLetInAndOutButNotTheLastOfThem(): void
     {
         $members = '/api/workspaces/'.$this->workspace.'/members';
-        $new = $this->json('PUT', $members, ['name' => 'Nora', 'email' => 'nora@example.test', 'role' => 'member', 'password' => self::PASSWORD]);
+        $new = $this->json(
+            'PUT', $members, ['name' => 'Nora', 'email' => 'nora@example.test', 'role' => 'member', 'password' => self::PASSWORD],
+        );
         self::assertSame(200, $this->answered());
         self::assertCount(4, (array) $this->json('GET', $members)['people']);
         $this->json('DELETE', $members.'/'.self::text($new, 'id'));

@@ -36,7 +36,9 @@ abstract class ApiTestCase extends WebTestCase
     {
         $this->client = self::createClient();
         $this->client->disableReboot();
-        $this->workspace = $this->newWorkspace('Workshop', ['lead@example.test' => Role::Lead, 'member@example.test' => Role::Member, 'viewer@example.test' => Role::Viewer]);
+        $this->workspace = $this->newWorkspace(
+            'Workshop', ['lead@example.test' => Role::Lead, 'member@example.test' => Role::Member, 'viewer@example.test' => Role::Viewer],
+        );
         $this->signIn('lead@example.test');
     }
 
@@ -65,7 +67,9 @@ abstract class ApiTestCase extends WebTestCase
         $em->persist($workspace);
         foreach ($people as $email => $role) {
             $em->flush();
-            self::service(Members::class)->letIn($workspace, new MemberInput(ucfirst(strstr($email, '@', true) ?: $email), $email, $role, self::PASSWORD));
+            self::service(Members::class)->letIn(
+                $workspace, new MemberInput(ucfirst(strstr($email, '@', true) ?: $email), $email, $role, self::PASSWORD),
+            );
         }
         $em->flush();
 
@@ -110,7 +114,9 @@ abstract class ApiTestCase extends WebTestCase
     /** @return array<array-key, mixed> */
     protected function raw(string $method, string $url, ?string $body): array
     {
-        $this->client->request($method, $url, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token] + self::ORIGIN, $body);
+        $this->client->request(
+            $method, $url, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token] + self::ORIGIN, $body,
+        );
         self::service(EntityManagerInterface::class)->clear();
         $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
 
@@ -126,7 +132,10 @@ abstract class ApiTestCase extends WebTestCase
     {
         $copy = (string) tempnam(sys_get_temp_dir(), 'up');
         copy($file, $copy);
-        $this->client->request('POST', $url, $fields, ['file' => new UploadedFile($copy, $name, null, null, true)], ['HTTP_X_CSRF_TOKEN' => $this->token, 'CONTENT_TYPE' => 'multipart/form-data; boundary=x'] + self::ORIGIN);
+        $this->client->request(
+            'POST', $url, $fields, ['file' => new UploadedFile($copy, $name, null, null, true)],
+            ['HTTP_X_CSRF_TOKEN' => $this->token, 'CONTENT_TYPE' => 'multipart/form-data; boundary=x'] + self::ORIGIN,
+        );
         $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);
 
         return is_array($decoded) ? $decoded : [];
@@ -174,8 +183,27 @@ abstract class ApiTestCase extends WebTestCase
     protected function bench(): Bench
     {
         $device = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Wagtail', 'currency' => 'EUR', 'costLimit' => 50.0]);
-        $requirement = $this->put('requirements', ['device' => $device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0, 'direction' => 'atMost']);
-        $method = $this->put('methods', ['device' => $device, 'name' => 'Push', 'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5, 'high' => 200, 'whenStopped' => 'atLeast']], 'conditions' => [['name' => 'soil', 'states' => ['dry', 'moist']], ['name' => 'moisture', 'unit' => '%']], 'safety' => ['abort' => 'When it hurts.']]);
+        $requirement = $this->put(
+            'requirements',
+            [
+                'device' => $device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0,
+                'direction' => 'atMost',
+            ],
+        );
+        $method = $this->put(
+            'methods',
+            [
+                'device' => $device, 'name' => 'Push',
+                'channels' => [
+                    [
+                        'key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5,
+                        'high' => 200, 'whenStopped' => 'atLeast',
+                    ],
+                ],
+                'conditions' => [['name' => 'soil', 'states' => ['dry', 'moist']], ['name' => 'moisture', 'unit' => '%']],
+                'safety' => ['abort' => 'When it hurts.'],
+            ],
+        );
         $a = $this->put('revisions', ['device' => $device, 'letter' => 'A']);
         $b = $this->put('revisions', ['device' => $device, 'letter' => 'B', 'parent' => $a]);
         $unitA = $this->put('articles', ['revision' => $a, 'serial' => 'U-1', 'lots' => ['sheet: P-1']]);
@@ -191,7 +219,9 @@ abstract class ApiTestCase extends WebTestCase
      */
     protected function trial(Bench $bench, string $revision, string $unit, array $forces): string
     {
-        $trial = $this->put('trials', ['revision' => $revision, 'method' => $bench->method, 'name' => 'Pushing', 'plannedRuns' => max(1, count($forces))]);
+        $trial = $this->put(
+            'trials', ['revision' => $revision, 'method' => $bench->method, 'name' => 'Pushing', 'plannedRuns' => max(1, count($forces))],
+        );
         foreach ($forces as $force) {
             $run = $this->put('runs', ['trial' => $trial, 'article' => $unit]);
             $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => sprintf('%.1f N', $force), 'confirmed' => 'in a test']);

@@ -29,9 +29,13 @@ final class BadInputTest extends ApiTestCase
         yield 'no identifier' => ['changes', ['revision' => 'here'], 'revision'];
         yield 'somebody else’s parent' => ['revisions', ['parent' => '01a21049-65fc-7935-914b-241100cdb9e6'], 'parent'];
         yield 'abandoned without a reason' => ['revisions', ['state' => 'abandoned'], 'stateReason'];
-        yield 'a channel upside down' => ['methods', ['channels' => [['key' => 'a', 'metric' => 'm', 'unit' => 'N', 'low' => 9, 'high' => 1]]], 'channels[0].high'];
+        yield 'a channel upside down' => [
+            'methods', ['channels' => [['key' => 'a', 'metric' => 'm', 'unit' => 'N', 'low' => 9, 'high' => 1]]], 'channels[0].high',
+        ];
         yield 'a channel without unit' => ['methods', ['channels' => [['key' => 'a', 'metric' => 'm', 'unit' => '']]], 'channels[0].unit'];
-        yield 'an effect upside down' => ['candidates', ['effects' => [['metric' => 'm', 'unit' => 'N', 'low' => 3, 'likely' => 1, 'high' => 2]]], 'effects[0].likely'];
+        yield 'an effect upside down' => [
+            'candidates', ['effects' => [['metric' => 'm', 'unit' => 'N', 'low' => 3, 'likely' => 1, 'high' => 2]]], 'effects[0].likely',
+        ];
         yield 'dropped without a reason' => ['candidates', ['choice' => 'drop'], 'reason'];
         yield 'confirmed without a finding' => ['causes', ['standing' => 'confirmed'], 'findings'];
         yield 'a list for a text' => ['observations', ['text' => ['x']], 'text'];
@@ -41,7 +45,10 @@ final class BadInputTest extends ApiTestCase
         yield 'a number for a text' => ['observations', ['text' => 3], 'text'];
         yield 'a number as text' => ['parts', ['cost' => '1.25'], 'cost'];
         yield 'a half as a whole number' => ['devices', ['changesLimit' => 2.5], 'changesLimit'];
-        yield 'a unit that measures something else' => ['candidates', ['effects' => [['metric' => 'push force', 'unit' => 'flurb', 'low' => 1, 'likely' => 2, 'high' => 3]]], 'effects[0].unit'];
+        yield 'a unit that measures something else' => [
+            'candidates', ['effects' => [['metric' => 'push force', 'unit' => 'flurb', 'low' => 1, 'likely' => 2, 'high' => 3]]],
+            'effects[0].unit',
+        ];
         yield 'the year nought' => ['runs', ['startedAt' => '0000-01-01T00:00:00Z'], 'startedAt'];
         yield 'a year of five digits' => ['runs', ['startedAt' => '+12345-01-01T00:00:00Z'], 'startedAt'];
         yield 'a day that is none' => ['runs', ['startedAt' => '2026-02-30T00:00:00Z'], 'startedAt'];
@@ -72,7 +79,10 @@ final class BadInputTest extends ApiTestCase
             'parameters' => ['revision' => $bench->a, 'name' => 'p', 'text' => '3 mm'],
             'parts' => ['revision' => $bench->a, 'name' => 'p'],
             'articles' => ['revision' => $bench->a, 'serial' => 's'],
-            'runs' => ['trial' => $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'x']), 'article' => $bench->unitA],
+            'runs' => [
+                'trial' => $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'x']),
+                'article' => $bench->unitA,
+            ],
             default => ['revision' => $bench->a, 'what' => 'x', 'text' => 'x'],
         };
     }
@@ -80,9 +90,18 @@ final class BadInputTest extends ApiTestCase
     public function testNoInputCausesAServerError(): void
     {
         $bench = $this->bench();
-        $junk = ['', 'x', 'null', '[]', '{}', '{"', '[[[[[[', '"text"', '1e400', '{"name":1e400}', '{"name":"\ud800"}', '{"name":"\u0000"}', "{\"name\":\"\xff\"}", '{"version":"x","name":{}}', '{"'.str_repeat('a', 2000).'":1}', str_repeat('[', 600).str_repeat(']', 600)];
+        $junk = [
+            '', 'x', 'null', '[]', '{}', '{"', '[[[[[[', '"text"', '1e400', '{"name":1e400}', '{"name":"\ud800"}', '{"name":"\u0000"}',
+            "{\"name\":\"\xff\"}", '{"version":"x","name":{}}', '{"'.str_repeat('a', 2000).'":1}',
+            str_repeat('[', 600).str_repeat(']', 600),
+        ];
         $values = [null, true, -1, 1e308, 99999999999999, '', '🪛<script>', str_repeat('ü', 5000), [], [[]], ['x' => ['y' => 1]]];
-        $fields = ['workspace' => $this->workspace, 'device' => $bench->device, 'revision' => $bench->a, 'name' => 'n', 'text' => '3 mm', 'what' => 'w', 'mode' => 'm', 'letter' => 'L', 'statement' => 's', 'metric' => 'm', 'serial' => 's', 'quantity' => 1.0, 'cost' => 1.0, 'version' => 1, 'place' => 3, 'startedAt' => '2026-01-01T00:00:00Z', 'conditions' => [], 'channels' => [], 'effects' => [], 'safety' => ['abort' => 'x'], 'method' => $bench->method, 'trial' => $bench->a];
+        $fields = [
+            'workspace' => $this->workspace, 'device' => $bench->device, 'revision' => $bench->a, 'name' => 'n', 'text' => '3 mm',
+            'what' => 'w', 'mode' => 'm', 'letter' => 'L', 'statement' => 's', 'metric' => 'm', 'serial' => 's', 'quantity' => 1.0,
+            'cost' => 1.0, 'version' => 1, 'place' => 3, 'startedAt' => '2026-01-01T00:00:00Z', 'conditions' => [], 'channels' => [],
+            'effects' => [], 'safety' => ['abort' => 'x'], 'method' => $bench->method, 'trial' => $bench->a,
+        ];
         $sent = 0;
         foreach (self::service(RouterInterface::class)->getRouteCollection() as $route) {
             foreach (array_diff($route->getMethods(), ['GET', 'DELETE']) as $method) {
@@ -95,8 +114,13 @@ final class BadInputTest extends ApiTestCase
                     ++$sent;
                 }
                 foreach (array_keys($fields) as $i => $field) {
-                    $this->json($method, strtr($route->getPath(), ['{id}' => Uuid::v7()->toRfc4122(), '{person}' => $bench->a]), [$field => $values[$i % count($values)]] + $fields);
-                    self::assertLessThan(500, $this->answered(), $method.' '.$route->getPath().' '.$field.': '.$this->client->getResponse()->getContent());
+                    $this->json(
+                        $method, strtr($route->getPath(), ['{id}' => Uuid::v7()->toRfc4122(), '{person}' => $bench->a]),
+                        [$field => $values[$i % count($values)]] + $fields,
+                    );
+                    self::assertLessThan(
+                        500, $this->answered(), $method.' '.$route->getPath().' '.$field.': '.$this->client->getResponse()->getContent(),
+                    );
                     ++$sent;
                 }
             }

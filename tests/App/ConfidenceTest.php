@@ -18,7 +18,10 @@ final class ConfidenceTest extends ApiTestCase
     public function testOneConfidenceEverywhere(float $confidence): void
     {
         $bench = $this->bench();
-        $this->json('PUT', '/api/devices/'.$bench->device, ['workspace' => $this->workspace, 'name' => 'Wagtail', 'currency' => 'EUR', 'confidence' => $confidence, 'version' => 1]);
+        $this->json(
+            'PUT', '/api/devices/'.$bench->device,
+            ['workspace' => $this->workspace, 'name' => 'Wagtail', 'currency' => 'EUR', 'confidence' => $confidence, 'version' => 1],
+        );
         self::assertSame(200, $this->answered());
         $this->trial($bench, $bench->a, $bench->unitA, [43.0, 44.1, 42.7, 45.3]);
         $this->trial($bench, $bench->b, $bench->unitB, self::FORCES);
@@ -28,7 +31,9 @@ final class ConfidenceTest extends ApiTestCase
         $weigh = $this->json('GET', '/api/revisions/'.$bench->b.'/weigh');
         self::assertStringContainsString($text, self::text($weigh, 'comparisons', 0, 'here', 'text'), 'The figure.');
         self::assertStringContainsString($text, self::text($weigh, 'comparisons', 0, 'sentence'), 'The sentence beside it.');
-        self::assertStringContainsString(sprintf('%g %%', 100 * $confidence), json_encode($weigh) ?: '', 'What the table says it stands on.');
+        self::assertStringContainsString(
+            sprintf('%g %%', 100 * $confidence), json_encode($weigh) ?: '', 'What the table says it stands on.',
+        );
         $try = json_encode($this->json('GET', '/api/revisions/'.$bench->b.'/try'), JSON_UNESCAPED_UNICODE) ?: '';
         self::assertStringContainsString($text, $try, 'The trial.');
     }
@@ -40,7 +45,10 @@ final class ConfidenceTest extends ApiTestCase
         $this->trial($bench, $bench->b, $bench->unitB, self::FORCES);
         $bounds = [];
         foreach ([0.8, 0.95, 0.99] as $version => $confidence) {
-            $this->json('PUT', '/api/devices/'.$bench->device, ['workspace' => $this->workspace, 'name' => 'Wagtail', 'confidence' => $confidence, 'version' => 1 + $version]);
+            $this->json(
+                'PUT', '/api/devices/'.$bench->device,
+                ['workspace' => $this->workspace, 'name' => 'Wagtail', 'confidence' => $confidence, 'version' => 1 + $version],
+            );
             self::assertSame(200, $this->answered());
             foreach ((array) $this->json('GET', '/api/revisions/'.$bench->b.'/weigh')['cells'] as $cell) {
                 if (self::text((array) $cell, 'revision') === $bench->b) {

@@ -30,7 +30,9 @@ final class CostTest extends ApiTestCase
 
     public function testStatementsDoNotGrowWithWhatThereIs(): void
     {
-        $few = array_map(fn (string $address): int => $this->statements($address), array_combine(array_keys(self::SHEETS), array_keys(self::SHEETS)));
+        $few = array_map(
+            fn (string $address): int => $this->statements($address), array_combine(array_keys(self::SHEETS), array_keys(self::SHEETS)),
+        );
         $this->grow(3);
         foreach (self::SHEETS as $address => $most) {
             self::assertGreaterThan(0, $few[$address], $address.': nothing was counted.');
@@ -48,25 +50,42 @@ final class CostTest extends ApiTestCase
         $count = static fn (string $sql, string $id): int => is_numeric($n = $db->fetchOne($sql, [$id])) ? (int) $n : -1;
         $b = $this->bench->b;
         $try = $this->json('GET', '/api/revisions/'.$b.'/try');
-        self::assertSame($count('SELECT count(*) FROM trial WHERE revision_id = ? AND withdrawn_because IS NULL', $b), count((array) $try['trials']));
-        $runs = array_sum(array_map(static fn (mixed $t): int => is_numeric($n = self::at((array) $t, 'total')) ? (int) $n : 0, (array) $try['trials']));
+        self::assertSame(
+            $count('SELECT count(*) FROM trial WHERE revision_id = ? AND withdrawn_because IS NULL', $b), count((array) $try['trials']),
+        );
+        $runs = array_sum(
+            array_map(static fn (mixed $t): int => is_numeric($n = self::at((array) $t, 'total')) ? (int) $n : 0, (array) $try['trials']),
+        );
         self::assertSame($count('SELECT count(*) FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ?', $b), $runs);
         $find = $this->json('GET', '/api/revisions/'.$b.'/find');
         self::assertSame($count('SELECT count(*) FROM failure WHERE revision_id = ?', $b), count((array) $find['failures']));
         self::assertSame($count('SELECT count(*) FROM observation WHERE revision_id = ?', $b), count((array) $find['observations']));
         $build = $this->json('GET', '/api/revisions/'.$b.'/build');
         foreach (['article' => 'articles', 'part' => 'parts', 'parameter' => 'parameters', 'change' => 'changes'] as $table => $list) {
-            self::assertSame($count('SELECT count(*) FROM '.$table.' WHERE revision_id = ?', $b), count(array_filter((array) $build[$list], static fn (mixed $row): bool => (((array) $row)['mark'] ?? '') !== 'gone')), $list);
+            self::assertSame(
+                $count('SELECT count(*) FROM '.$table.' WHERE revision_id = ?', $b),
+                count(array_filter((array) $build[$list], static fn (mixed $row): bool => (((array) $row)['mark'] ?? '') !== 'gone')),
+                $list,
+            );
         }
         $cost = $db->fetchOne('SELECT sum(quantity * cost) FROM part WHERE revision_id = ?', [$b]);
-        self::assertEqualsWithDelta(is_numeric($cost) ? (float) $cost : -1.0, is_numeric($build['cost']) ? (float) $build['cost'] : -2.0, 1e-9);
+        self::assertEqualsWithDelta(
+            is_numeric($cost) ? (float) $cost : -1.0, is_numeric($build['cost']) ? (float) $build['cost'] : -2.0, 1e-9,
+        );
         $weigh = $this->json('GET', '/api/revisions/'.$b.'/weigh');
-        $mean = $db->fetchOne('SELECT avg(g.current_si) FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ? AND r.outcome IS NOT NULL', [$b]);
+        $mean = $db->fetchOne(
+            'SELECT avg(g.current_si) FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ? AND r.outcome IS NOT NULL',
+            [$b],
+        );
         $row = (array) self::at($weigh, 'comparisons', 0);
-        self::assertEqualsWithDelta(is_numeric($mean) ? (float) $mean : -1.0, (float) self::text($row, 'here', 'value'), 1e-9, json_encode($row) ?: '');
+        self::assertEqualsWithDelta(
+            is_numeric($mean) ? (float) $mean : -1.0, (float) self::text($row, 'here', 'value'), 1e-9, json_encode($row) ?: '',
+        );
         $next = $this->json('GET', '/api/revisions/'.$b.'/next');
         // What waits from the build that it comes from is there as well.
-        self::assertSame($count('SELECT count(*) FROM candidate WHERE belongs_to = ?', $this->bench->device), count((array) $next['candidates']));
+        self::assertSame(
+            $count('SELECT count(*) FROM candidate WHERE belongs_to = ?', $this->bench->device), count((array) $next['candidates']),
+        );
     }
 
     /** More of everything, on both builds. */
@@ -82,10 +101,21 @@ final class CostTest extends ApiTestCase
                 $this->put('causes', ['failure' => $failure, 'text' => 'Cause '.$mark]);
                 $this->put('observations', ['revision' => $build, 'run' => $this->run, 'text' => 'Squeaks '.$mark]);
                 $this->put('parts', ['revision' => $build, 'name' => 'Part '.$mark, 'cost' => 1.25, 'quantity' => 3]);
-                $this->put('parameters', ['revision' => $build, 'name' => 'p'.$mark, 'text' => '3 mm', 'correction' => 'It was always so.']);
-                $this->put('candidates', ['revision' => $build, 'what' => 'Wider '.$mark, 'failure' => $failure, 'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => -5.0, 'likely' => -4.0, 'high' => -3.0]]]);
+                $this->put(
+                    'parameters', ['revision' => $build, 'name' => 'p'.$mark, 'text' => '3 mm', 'correction' => 'It was always so.'],
+                );
+                $this->put(
+                    'candidates',
+                    [
+                        'revision' => $build, 'what' => 'Wider '.$mark, 'failure' => $failure,
+                        'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => -5.0, 'likely' => -4.0, 'high' => -3.0]],
+                    ],
+                );
             }
-            $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Change '.$i.$times, 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N']);
+            $this->put(
+                'changes',
+                ['revision' => $this->bench->b, 'what' => 'Change '.$i.$times, 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N'],
+            );
         }
     }
 
@@ -100,7 +130,13 @@ final class CostTest extends ApiTestCase
         if ($cold) {
             self::service(Connection::class)->executeStatement('DELETE FROM summary');
         }
-        $this->json('GET', strtr($address, ['{workspace}' => $this->workspace, '{device}' => $this->bench->device, '{b}' => $this->bench->b, '{run}' => $this->run]));
+        $this->json(
+            'GET',
+            strtr(
+                $address,
+                ['{workspace}' => $this->workspace, '{device}' => $this->bench->device, '{b}' => $this->bench->b, '{run}' => $this->run],
+            ),
+        );
         self::assertSame(200, $this->answered(), $address);
 
         return preg_match('/queries=(\d+)/', (string) $this->client->getResponse()->headers->get('X-Cost'), $m) === 1 ? (int) $m[1] : 0;

@@ -35,9 +35,13 @@ final class ExchangeTest extends ApiTestCase
         foreach (['runs', 'readings', 'failures', 'causes', 'decisions', 'candidates', 'parameters', 'parts', 'articles'] as $list) {
             self::assertCount(count((array) $file[$list]), (array) $out[$list], $list);
         }
-        $amended = array_values(array_filter((array) $out['readings'], static fn (mixed $r): bool => is_array($r) && $r['amendments'] !== []));
+        $amended = array_values(
+            array_filter((array) $out['readings'], static fn (mixed $r): bool => is_array($r) && $r['amendments'] !== []),
+        );
         self::assertCount(1, $amended);
-        self::assertSame(['4.1 N', '40.2 N'], [self::text((array) $amended[0], 'typed', 'text'), self::text((array) $amended[0], 'current', 'text')]);
+        self::assertSame(
+            ['4.1 N', '40.2 N'], [self::text((array) $amended[0], 'typed', 'text'), self::text((array) $amended[0], 'current', 'text')],
+        );
         $this->client->request('GET', '/api/devices/'.$device.'/readings.csv');
         $lines = explode("\r\n", trim($this->client->getInternalResponse()->getContent()));
         self::assertCount(count((array) $file['readings']) + 1, $lines);
@@ -54,7 +58,9 @@ final class ExchangeTest extends ApiTestCase
             $ids[self::text((array) $tag, 'revision', 'letter')] = self::text((array) $tag, 'revision', 'id');
         }
         self::assertSame('5 of 11 shown', self::text($frame, 'spine', 0, 'evidence'));
-        $words = fn (string $letter, string $station): string => json_encode($this->json('GET', '/api/revisions/'.$ids[$letter].'/'.$station), JSON_UNESCAPED_UNICODE) ?: '';
+        $words = fn (string $letter, string $station): string => json_encode(
+            $this->json('GET', '/api/revisions/'.$ids[$letter].'/'.$station), JSON_UNESCAPED_UNICODE,
+        ) ?: '';
         self::assertStringContainsString('the improvement is only claimed', $words('F', 'build'));
         self::assertStringContainsString('Came back on F', $words('C', 'find'));
         self::assertStringContainsString('Static charge', $words('C', 'find'));
@@ -97,7 +103,9 @@ final class ExchangeTest extends ApiTestCase
         $sheet = json_encode($this->json('GET', '/api/runs/'.$run)) ?: '';
         self::assertStringContainsString('it may have been different', $sheet);
         $new = $this->json('GET', '/api/devices/'.$this->import($this->demo('wren')).'/frame');
-        $said = static fn (array $frame): array => array_map(static fn (mixed $tag): string => self::text((array) $tag, 'evidence').self::text((array) $tag, 'bar'), (array) $frame['spine']);
+        $said = static fn (array $frame): array => array_map(
+            static fn (mixed $tag): string => self::text((array) $tag, 'evidence').self::text((array) $tag, 'bar'), (array) $frame['spine'],
+        );
         self::assertSame($said($new), $said($old));
     }
 
@@ -107,7 +115,13 @@ final class ExchangeTest extends ApiTestCase
         $bench = $this->bench();
         $this->trial($bench, $bench->a, $bench->unitA, [43.0, 44.1]);
         // The channel leaves its method, which is what the readings above were read by.
-        $this->json('PUT', '/api/methods/'.$bench->method, ['device' => $bench->device, 'name' => 'Push', 'version' => 1, 'channels' => [], 'conditions' => [], 'safety' => ['abort' => 'When it hurts.']]);
+        $this->json(
+            'PUT', '/api/methods/'.$bench->method,
+            [
+                'device' => $bench->device, 'name' => 'Push', 'version' => 1, 'channels' => [], 'conditions' => [],
+                'safety' => ['abort' => 'When it hurts.'],
+            ],
+        );
         self::assertSame(200, $this->answered());
         // A build is put under one that was written down after it.
         $late = $this->put('revisions', ['device' => $bench->device, 'letter' => 'Z']);
@@ -145,10 +159,22 @@ final class ExchangeTest extends ApiTestCase
         foreach ([
             'format' => ['format' => 'another'] + $file, 'version' => ['version' => 9] + $file, 'device' => array_diff_key($file, ['device' => 1]),
             'runs/3' => $this->with($file, 'runs', 3, ['outcome' => 'exploded']),
-            'readings/5/text' => $this->with($file, 'readings', 5, ['typed' => ['value' => 3, 'unit' => 'mm', 'resolution' => 1], 'current' => ['value' => 3, 'unit' => 'mm', 'resolution' => 1]]),
-            'trials/1/id' => $this->with($file, 'trials', 1, ['id' => 'scale-A']), 'revisions/2/parent' => $this->with($file, 'revisions', 2, ['parent' => 'nowhere']),
-            'runs/0' => $this->with($file, 'runs', 0, ['configuration' => ['letter' => ['x']]]), 'runs/1/origin' => $this->with($file, 'runs', 1, ['origin' => ['createdAt' => 'yesterdayish', 'createdBy' => [], 'version' => 'x']]),
-            'photos/0/picture' => ['photos' => [['id' => 'p', 'revision' => 'rook-A', 'picture' => 'bm8=']]] + $file, 'methods/0/id' => ['methods' => [['name' => 'x']]] + $file, 'parts' => ['parts' => 'none'] + $file,
+            'readings/5/text' => $this->with(
+                $file, 'readings', 5,
+                [
+                    'typed' => ['value' => 3, 'unit' => 'mm', 'resolution' => 1],
+                    'current' => ['value' => 3, 'unit' => 'mm', 'resolution' => 1],
+                ],
+            ),
+            'trials/1/id' => $this->with($file, 'trials', 1, ['id' => 'scale-A']), 'revisions/2/parent' => $this->with(
+                $file, 'revisions', 2, ['parent' => 'nowhere'],
+            ),
+            'runs/0' => $this->with($file, 'runs', 0, ['configuration' => ['letter' => ['x']]]), 'runs/1/origin' => $this->with(
+                $file, 'runs', 1, ['origin' => ['createdAt' => 'yesterdayish', 'createdBy' => [], 'version' => 'x']],
+            ),
+            'photos/0/picture' => [
+                'photos' => [['id' => 'p', 'revision' => 'rook-A', 'picture' => 'bm8=']],
+            ] + $file, 'methods/0/id' => ['methods' => [['name' => 'x']]] + $file, 'parts' => ['parts' => 'none'] + $file,
         ] as $path => $broken) {
             $answer = $this->json('POST', $url, $broken);
             self::assertSame(422, $this->answered(), $path.json_encode($answer));
@@ -162,7 +188,10 @@ final class ExchangeTest extends ApiTestCase
     {
         $db = self::service(Connection::class);
 
-        return array_map(static fn (string $t): int => (int) (is_numeric($n = $db->fetchOne('SELECT count(*) FROM '.$t)) ? $n : -1), ['device', 'revision', 'run', 'reading', 'photo', 'history_entry']);
+        return array_map(
+            static fn (string $t): int => (int) (is_numeric($n = $db->fetchOne('SELECT count(*) FROM '.$t)) ? $n : -1),
+            ['device', 'revision', 'run', 'reading', 'photo', 'history_entry'],
+        );
     }
 
     /**

@@ -32,11 +32,25 @@ final class FileTest extends ApiTestCase
     /** @return iterable<string, array{string, string, string, list<string>}> kind, type, ending, how it is made */
     public static function recordings(): iterable
     {
-        $where = ['-metadata', 'location=+48.1234+011.5678/', '-metadata', 'make=Pocketcam', '-metadata', 'creation_time=2026-03-02T14:05:11Z'];
-        yield 'a clip' => ['clip', 'video/mp4', 'mp4', ['-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=10:duration=2', '-f', 'lavfi', '-i', 'sine=duration=2', '-pix_fmt', 'yuv420p', '-shortest', ...$where]];
-        yield 'a clip of a web camera' => ['clip', 'video/webm', 'webm', ['-f', 'lavfi', '-i', 'testsrc=size=160x120:rate=5:duration=1', '-c:v', 'libvpx', ...$where]];
-        yield 'a sound' => ['sound', 'audio/mpeg', 'mp3', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=2', '-metadata', 'comment=at 48.1234 north']];
-        yield 'a sound as it is' => ['sound', 'audio/wav', 'wav', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=1', '-metadata', 'comment=at 48.1234 north']];
+        $where = [
+            '-metadata', 'location=+48.1234+011.5678/', '-metadata', 'make=Pocketcam', '-metadata', 'creation_time=2026-03-02T14:05:11Z',
+        ];
+        yield 'a clip' => [
+            'clip', 'video/mp4', 'mp4',
+            [
+                '-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=10:duration=2', '-f', 'lavfi', '-i', 'sine=duration=2', '-pix_fmt',
+                'yuv420p', '-shortest', ...$where,
+            ],
+        ];
+        yield 'a clip of a web camera' => [
+            'clip', 'video/webm', 'webm', ['-f', 'lavfi', '-i', 'testsrc=size=160x120:rate=5:duration=1', '-c:v', 'libvpx', ...$where],
+        ];
+        yield 'a sound' => [
+            'sound', 'audio/mpeg', 'mp3', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=2', '-metadata', 'comment=at 48.1234 north'],
+        ];
+        yield 'a sound as it is' => [
+            'sound', 'audio/wav', 'wav', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=1', '-metadata', 'comment=at 48.1234 north'],
+        ];
     }
 
     /** @param list<string> $how */
@@ -169,7 +183,9 @@ final class FileTest extends ApiTestCase
     {
         foreach (['page.html' => '<html><script>alert(1)</script></html>', 'tool.sh' => "#!/bin/sh\necho hello\n", 'pack.zip' => "PK\x03\x04".str_repeat("\0", 40), 'drawing.svg' => '<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>'] as $name => $content) {
             file_put_contents($this->folder.'/'.$name, $content);
-            $answer = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $this->folder.'/'.$name, ['revision' => $this->build], 'innocent.jpg');
+            $answer = $this->upload(
+                '/api/photos/'.Uuid::v7()->toRfc4122(), $this->folder.'/'.$name, ['revision' => $this->build], 'innocent.jpg',
+            );
             self::assertSame(415, $this->answered(), $name.json_encode($answer));
         }
     }
@@ -187,7 +203,9 @@ final class FileTest extends ApiTestCase
         self::assertSame(201, $this->answered(), json_encode($view) ?: '');
         $db = self::service(Connection::class);
         $rows = $db->fetchAllAssociative('SELECT kind, type, state, sha256 FROM photo WHERE belongs_to = ?', [self::text($view, 'device')]);
-        self::assertSame([['kind' => 'document', 'type' => 'text/plain', 'state' => 'ready', 'sha256' => hash_file('sha256', $file)]], $rows);
+        self::assertSame(
+            [['kind' => 'document', 'type' => 'text/plain', 'state' => 'ready', 'sha256' => hash_file('sha256', $file)]], $rows,
+        );
     }
 
     public function testEveryTypeHasAnEndingAndALimit(): void
@@ -224,7 +242,9 @@ final class FileTest extends ApiTestCase
 
     private function counter(): int
     {
-        $counter = self::service(Connection::class)->fetchOne('SELECT counter FROM device d JOIN revision v ON v.device_id = d.id WHERE v.id = ?', [$this->build]);
+        $counter = self::service(Connection::class)->fetchOne(
+            'SELECT counter FROM device d JOIN revision v ON v.device_id = d.id WHERE v.id = ?', [$this->build],
+        );
 
         return is_numeric($counter) ? (int) $counter : 0;
     }

@@ -24,7 +24,10 @@ final class FreezeTest extends ApiTestCase
     /** @return iterable<string, array{array<string, mixed>}> what is edited of the method */
     public static function edits(): iterable
     {
-        $channel = ['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5, 'high' => 200, 'whenStopped' => 'atLeast'];
+        $channel = [
+            'key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5,
+            'high' => 200, 'whenStopped' => 'atLeast',
+        ];
         yield 'its name' => [['name' => 'Shove']];
         yield 'what it is for' => [['purpose' => 'Other things']];
         yield 'the rig' => [['rig' => 'A sledge']];
@@ -49,8 +52,22 @@ final class FreezeTest extends ApiTestCase
         $before = $this->conclusions();
         $method = (array) self::at($this->json('GET', '/api/devices/'.$this->bench->device.'/methods'), 'methods', 0, 'method');
         unset($method['id'], $method['createdAt'], $method['createdBy']);
-        $fields = array_intersect_key($method, array_flip(['device', 'name', 'purpose', 'rig', 'heldWhen', 'endPoint', 'notRepresented', 'outcomeMetric', 'minutes', 'version']));
-        $sound = ['channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5, 'high' => 200, 'whenStopped' => 'atLeast']], 'conditions' => [['name' => 'soil', 'states' => ['dry', 'moist']], ['name' => 'moisture', 'unit' => '%']], 'safety' => ['abort' => 'When it hurts.']];
+        $fields = array_intersect_key(
+            $method,
+            array_flip(
+                ['device', 'name', 'purpose', 'rig', 'heldWhen', 'endPoint', 'notRepresented', 'outcomeMetric', 'minutes', 'version'],
+            ),
+        );
+        $sound = [
+            'channels' => [
+                [
+                    'key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5,
+                    'high' => 200, 'whenStopped' => 'atLeast',
+                ],
+            ],
+            'conditions' => [['name' => 'soil', 'states' => ['dry', 'moist']], ['name' => 'moisture', 'unit' => '%']],
+            'safety' => ['abort' => 'When it hurts.'],
+        ];
         $answer = $this->json('PUT', '/api/methods/'.$this->bench->method, $edit + $sound + $fields);
         self::assertSame(200, $this->answered(), json_encode($answer) ?: '');
         self::assertSame($before, $this->conclusions());
@@ -61,7 +78,9 @@ final class FreezeTest extends ApiTestCase
     {
         $before = $this->conclusions();
         $answer = $this->json('PUT', '/api/methods/'.$this->bench->method, [
-            'device' => $this->bench->device, 'name' => 'Push', 'version' => 1, 'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'kN']],
+            'device' => $this->bench->device, 'name' => 'Push', 'version' => 1, 'channels' => [
+                ['key' => 'push', 'metric' => 'push force', 'unit' => 'kN'],
+            ],
         ]);
         self::assertContains($this->answered(), [200, 422], json_encode($answer) ?: '');
         self::assertSame($before, $this->conclusions());
@@ -78,7 +97,10 @@ final class FreezeTest extends ApiTestCase
     {
         $build = '/api/revisions/'.$this->bench->a.'/build';
         self::assertSame([], self::at($this->json('GET', $build), 'revision', 'corrections'));
-        $this->put('parameters', ['revision' => $this->bench->a, 'name' => 'reach', 'text' => '90 mm', 'correction' => 'Nobody had written it down.']);
+        $this->put(
+            'parameters',
+            ['revision' => $this->bench->a, 'name' => 'reach', 'text' => '90 mm', 'correction' => 'Nobody had written it down.'],
+        );
         $said = self::text($this->json('GET', $build), 'revision', 'corrections', 0, 'sentence');
         self::assertStringContainsString('Corrected afterwards by Lead', $said);
         self::assertStringContainsString('reach 90 mm was always so, which 3 runs took over', $said);

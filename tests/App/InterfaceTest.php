@@ -14,7 +14,10 @@ final class InterfaceTest extends ApiTestCase
     public function testTheDescriptionIsThatOfTheCode(): void
     {
         $generated = self::service(Description::class)->json();
-        self::assertSame($generated, file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), 'Stale: php bin/console lustrum:openapi > docs/openapi.json');
+        self::assertSame(
+            $generated, file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'),
+            'Stale: php bin/console lustrum:openapi > docs/openapi.json',
+        );
     }
 
     public function testEveryNumberThatAScreenShowsIsExplained(): void
@@ -25,9 +28,13 @@ final class InterfaceTest extends ApiTestCase
             self::assertTrue(is_string($text) && strlen($text) > 60, (string) $key);
         }
         $operations = array_keys(Catalogue::operations());
-        self::assertSame([], array_diff(array_map(strval(...), array_keys($known)), $operations), 'Explains an operation that is not there.');
+        self::assertSame(
+            [], array_diff(array_map(strval(...), array_keys($known)), $operations), 'Explains an operation that is not there.',
+        );
         // Sisters that share an explanation: checking and working out a formula, the kinds of plans.
-        self::assertSame(['formula.check', 'plan.ladder', 'plan.matrix', 'plan.pairs'], array_values(array_diff($operations, array_keys($known))));
+        self::assertSame(
+            ['formula.check', 'plan.ladder', 'plan.matrix', 'plan.pairs'], array_values(array_diff($operations, array_keys($known))),
+        );
     }
 
     public function testTheCommandListsItsOperations(): void
@@ -39,7 +46,10 @@ final class InterfaceTest extends ApiTestCase
 
     public function testTheCommandStreams(): void
     {
-        $process = proc_open([PHP_BINARY, dirname(__DIR__, 2).'/bin/console', 'lustrum:calc'], [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, null, ['PATH' => (string) getenv('PATH')]);
+        $process = proc_open(
+            [PHP_BINARY, dirname(__DIR__, 2).'/bin/console', 'lustrum:calc'], [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $pipes, null, ['PATH' => (string) getenv('PATH')],
+        );
         self::assertIsResource($process);
         fwrite($pipes[0], '{"op":"stats.describe","input":{"values":[1,2,3]}}'."\n");
         self::assertStringContainsString('"mean":2.0', (string) fgets($pipes[1]), 'An answer before the input ends.');

@@ -12,7 +12,13 @@ final class JudgementTest extends ApiTestCase
     public function testEvidenceIsCarriedOverOnlyWhileNothingItDependsOnHasChanged(): void
     {
         $bench = $this->bench();
-        $this->json('PUT', '/api/requirements/'.$bench->requirement, ['device' => $bench->device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0, 'direction' => 'atMost', 'dependsOn' => ['shape'], 'version' => 1]);
+        $this->json(
+            'PUT', '/api/requirements/'.$bench->requirement,
+            [
+                'device' => $bench->device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0,
+                'direction' => 'atMost', 'dependsOn' => ['shape'], 'version' => 1,
+            ],
+        );
         $this->trial($bench, $bench->a, $bench->unitA, [41.0, 41.5, 40.8, 41.2]);
         $this->put('changes', ['revision' => $bench->b, 'what' => 'Green paint', 'class' => 'cosmetic']);
         $cell = $this->cell($bench->b);
@@ -24,19 +30,34 @@ final class JudgementTest extends ApiTestCase
         self::assertStringContainsString('Older: differs in Wider tyre', self::text($cell, 'sentence'));
         $this->trial($bench, $bench->b, $bench->unitB, [43.0]);
         $cell = $this->cell($bench->b);
-        self::assertSame(['sparse', null, 'thin'], [$cell['texture'], $cell['from'], $cell['state']], 'One run of its own beats any number of older ones, and stays thin.');
+        self::assertSame(
+            ['sparse', null, 'thin'], [$cell['texture'], $cell['from'], $cell['state']],
+            'One run of its own beats any number of older ones, and stays thin.',
+        );
     }
 
     public function testAConditionThatMustBeCoveredHoldsTheSolidTextureBack(): void
     {
         $bench = $this->bench();
-        $this->json('PUT', '/api/requirements/'.$bench->requirement, ['device' => $bench->device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0, 'direction' => 'atMost', 'conditions' => ['soil=moist'], 'version' => 1]);
+        $this->json(
+            'PUT', '/api/requirements/'.$bench->requirement,
+            [
+                'device' => $bench->device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0,
+                'direction' => 'atMost', 'conditions' => ['soil=moist'], 'version' => 1,
+            ],
+        );
         $trial = $this->trial($bench, $bench->a, $bench->unitA, [41.0, 41.5, 40.8, 41.2]);
         self::assertSame('dense', $this->cell($bench->a)['texture']);
         self::assertStringContainsString('Not yet with soil moist', self::text($this->cell($bench->a), 'sentence'));
         $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitA, 'conditions' => [['name' => 'soil', 'text' => 'moist']]]);
         $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '41.3 N']);
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $bench->unitA, 'conditions' => [['name' => 'soil', 'text' => 'moist']], 'outcome' => 'held', 'version' => 1]);
+        $this->json(
+            'PUT', '/api/runs/'.$run,
+            [
+                'trial' => $trial, 'article' => $bench->unitA, 'conditions' => [['name' => 'soil', 'text' => 'moist']], 'outcome' => 'held',
+                'version' => 1,
+            ],
+        );
         self::assertSame('solid', $this->cell($bench->a)['texture']);
     }
 
@@ -45,8 +66,18 @@ final class JudgementTest extends ApiTestCase
         $bench = $this->bench();
         $this->trial($bench, $bench->a, $bench->unitA, [41.0, 41.5]);
         $trial = $this->put('trials', ['revision' => $bench->b, 'method' => $bench->method, 'name' => 'Again']);
-        $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitB, 'operator' => 'Ines', 'conditions' => [['name' => 'soil', 'text' => 'moist']]]);
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $bench->unitB, 'operator' => 'Ines', 'conditions' => [['name' => 'soil', 'text' => 'moist']], 'outcome' => 'failed', 'outcomeReason' => 'Wheel locked', 'version' => 1]);
+        $run = $this->put(
+            'runs',
+            ['trial' => $trial, 'article' => $bench->unitB, 'operator' => 'Ines', 'conditions' => [['name' => 'soil', 'text' => 'moist']]],
+        );
+        $this->json(
+            'PUT', '/api/runs/'.$run,
+            [
+                'trial' => $trial, 'article' => $bench->unitB, 'operator' => 'Ines',
+                'conditions' => [['name' => 'soil', 'text' => 'moist']], 'outcome' => 'failed', 'outcomeReason' => 'Wheel locked',
+                'version' => 1,
+            ],
+        );
         $this->put('failures', ['revision' => $bench->b, 'run' => $run, 'mode' => 'Wheel locked']);
         $noticed = implode("\n", array_filter((array) $this->json('GET', '/api/runs/'.$run)['noticed'], is_string(...)));
         self::assertStringContainsString('“Wheel locked” has not been seen on this device before.', $noticed);
@@ -54,7 +85,9 @@ final class JudgementTest extends ApiTestCase
         self::assertStringContainsString('another lot of sheet (P-1, then P-2)', $noticed);
         self::assertStringContainsString('Nobody has recorded moisture yet', $noticed);
         $this->put('failures', ['revision' => $bench->a, 'mode' => 'wheel LOCKED']);
-        self::assertStringContainsString('was seen before: once on A', json_encode($this->json('GET', '/api/runs/'.$run), JSON_UNESCAPED_UNICODE) ?: '');
+        self::assertStringContainsString(
+            'was seen before: once on A', json_encode($this->json('GET', '/api/runs/'.$run), JSON_UNESCAPED_UNICODE) ?: '',
+        );
     }
 
     public function testAFailureClosesWhereItHappenedAndOpensAgain(): void
@@ -62,7 +95,10 @@ final class JudgementTest extends ApiTestCase
         $bench = $this->bench();
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'First']);
         $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitA]);
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $bench->unitA, 'outcome' => 'failed', 'outcomeReason' => 'Broke', 'version' => 1]);
+        $this->json(
+            'PUT', '/api/runs/'.$run,
+            ['trial' => $trial, 'article' => $bench->unitA, 'outcome' => 'failed', 'outcomeReason' => 'Broke', 'version' => 1],
+        );
         $failure = $this->put('failures', ['revision' => $bench->a, 'run' => $run, 'mode' => 'Broke']);
         $standing = fn (): string => self::text($this->json('GET', '/api/revisions/'.$bench->a.'/find'), 'failures', 0, 'standing');
         self::assertSame('open', $standing());
@@ -84,7 +120,9 @@ final class JudgementTest extends ApiTestCase
             $out = [];
             foreach ((array) $this->json('GET', '/api/devices/'.$bench->device.'/frame')['spine'] as $tag) {
                 foreach ((array) self::at((array) $tag, 'waits') as $mark) {
-                    $out[] = self::text((array) $tag, 'revision', 'letter').' '.self::text((array) $mark, 'station').': '.self::text((array) $mark, 'why');
+                    $out[] = self::text(
+                        (array) $tag, 'revision', 'letter',
+                    ).' '.self::text((array) $mark, 'station').': '.self::text((array) $mark, 'why');
                 }
             }
 
@@ -121,7 +159,13 @@ final class JudgementTest extends ApiTestCase
         $parent = $this->json('GET', '/api/revisions/'.$other.'/weigh');
         self::assertStringContainsString('not measured on B', self::text($parent, 'comparisons', 0, 'sentence'));
         $first = $this->json('GET', '/api/revisions/'.$other.'/weigh?against='.$bench->a);
-        self::assertSame(['A', 'lower', 'better'], [self::text($first, 'against', 'letter'), self::text($first, 'comparisons', 0, 'verdict'), self::text($first, 'comparisons', 0, 'judged')]);
+        self::assertSame(
+            ['A', 'lower', 'better'],
+            [
+                self::text($first, 'against', 'letter'), self::text($first, 'comparisons', 0, 'verdict'),
+                self::text($first, 'comparisons', 0, 'judged'),
+            ],
+        );
         $stranger = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Else']);
         $elsewhere = $this->put('revisions', ['device' => $stranger, 'letter' => 'A']);
         $this->json('GET', '/api/revisions/'.$other.'/weigh?against='.$elsewhere);
@@ -131,13 +175,36 @@ final class JudgementTest extends ApiTestCase
     public function testUnitsHaveAPastAndSettingsThatMoveAreNamed(): void
     {
         $bench = $this->bench();
-        $method = $this->put('methods', ['device' => $bench->device, 'name' => 'Set', 'settings' => [['name' => 'gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1]], 'safety' => ['abort' => 'x']]);
+        $method = $this->put(
+            'methods',
+            [
+                'device' => $bench->device, 'name' => 'Set',
+                'settings' => [['name' => 'gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1]], 'safety' => ['abort' => 'x'],
+            ],
+        );
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Set']);
-        $first = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitA, 'settings' => [['name' => 'gap', 'text' => '0.85 mm']]]);
-        $this->json('PUT', '/api/runs/'.$first, ['trial' => $trial, 'article' => $bench->unitA, 'settings' => [['name' => 'gap', 'text' => '0.85 mm']], 'outcome' => 'held', 'version' => 1]);
+        $first = $this->put(
+            'runs', ['trial' => $trial, 'article' => $bench->unitA, 'settings' => [['name' => 'gap', 'text' => '0.85 mm']]],
+        );
+        $this->json(
+            'PUT', '/api/runs/'.$first,
+            [
+                'trial' => $trial, 'article' => $bench->unitA, 'settings' => [['name' => 'gap', 'text' => '0.85 mm']], 'outcome' => 'held',
+                'version' => 1,
+            ],
+        );
         $later = (new \DateTimeImmutable('+2 minutes'))->format(\DATE_ATOM);
-        $second = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitA, 'startedAt' => $later, 'settings' => [['name' => 'gap', 'text' => '0.055 in']]]);
-        self::assertSame([], array_filter((array) $this->json('GET', '/api/runs/'.$first)['noticed'], static fn (mixed $n): bool => is_string($n) && str_contains($n, 'It has moved')));
+        $second = $this->put(
+            'runs',
+            ['trial' => $trial, 'article' => $bench->unitA, 'startedAt' => $later, 'settings' => [['name' => 'gap', 'text' => '0.055 in']]],
+        );
+        self::assertSame(
+            [],
+            array_filter(
+                (array) $this->json('GET', '/api/runs/'.$first)['noticed'],
+                static fn (mixed $n): bool => is_string($n) && str_contains($n, 'It has moved'),
+            ),
+        );
         $noticed = json_encode($this->json('GET', '/api/runs/'.$second)['noticed'], JSON_UNESCAPED_UNICODE) ?: '';
         self::assertStringContainsString('Gap was found at 0.055 in; it should be 0.8 mm ± 0.1', $noticed);
         self::assertStringContainsString('U-1 had 1 run behind it.', $noticed);

@@ -61,14 +61,25 @@ final class MigrationTest extends TestCase
             array_values($this->db->fetchAssociative("SELECT content->>'filled' a, content->>'heldWhen' b, content->'conditions'->0->>'tolerance' c,
                 content->'parameters'->0->>'name' d, content->'parts'->0->>'name' e FROM configuration") ?: []),
         );
-        self::assertSame([['earlier_runs' => 0], ['earlier_runs' => 1], ['earlier_runs' => 2]], $this->db->fetchAllAssociative('SELECT earlier_runs FROM run ORDER BY number'));
+        self::assertSame(
+            [['earlier_runs' => 0], ['earlier_runs' => 1], ['earlier_runs' => 2]],
+            $this->db->fetchAllAssociative('SELECT earlier_runs FROM run ORDER BY number'),
+        );
         // What was there twice under one name is numbered; identifiers are known over all kinds.
         self::assertSame(['U-1', 'U-1 2'], $this->db->fetchFirstColumn('SELECT serial FROM article ORDER BY created_at, serial'));
         foreach (['device', 'run', 'reading', 'photo', 'decision'] as $table) {
-            self::assertSame('0', $this->one("SELECT count(*) FROM $table t WHERE NOT EXISTS (SELECT 1 FROM identifier i WHERE i.id = t.id AND i.kind = '$table')"), $table);
+            self::assertSame(
+                '0',
+                $this->one(
+                    "SELECT count(*) FROM $table t WHERE NOT EXISTS (SELECT 1 FROM identifier i WHERE i.id = t.id AND i.kind = '$table')",
+                ),
+                $table,
+            );
         }
         $this->concludes($ids);
-        self::assertSame(['picture', 'image/jpeg', 'ready'], array_values($this->db->fetchAssociative('SELECT kind, type, state FROM photo') ?: []));
+        self::assertSame(
+            ['picture', 'image/jpeg', 'ready'], array_values($this->db->fetchAssociative('SELECT kind, type, state FROM photo') ?: []),
+        );
     }
 
     public function testFromTheSecondRelease(): void
@@ -107,13 +118,17 @@ final class MigrationTest extends TestCase
         $build = $facts->lineage($ids['device'])->build($ids['a']);
         self::assertNotNull($build);
         $own = Evidence::own($facts->wanted($device)[0], $build, $runs);
-        self::assertSame([State::Shown, 3], [$own->assessment->state, $own->runs], 'Forty and a half newtons are shown to keep forty-five.');
+        self::assertSame(
+            [State::Shown, 3], [$own->assessment->state, $own->runs], 'Forty and a half newtons are shown to keep forty-five.',
+        );
     }
 
     private function migrate(string $to): void
     {
         $process = new Process(
-            [\PHP_BINARY, 'bin/console', 'doctrine:migrations:migrate', $to, '--no-interaction', '--allow-no-migration'], dirname(__DIR__, 2),
+            [
+                \PHP_BINARY, 'bin/console', 'doctrine:migrations:migrate', $to, '--no-interaction', '--allow-no-migration',
+            ], dirname(__DIR__, 2),
             ['DATABASE_URL' => $this->url, 'APP_ENV' => 'test'], null, 120,
         );
         $process->mustRun();
@@ -147,31 +162,92 @@ final class MigrationTest extends TestCase
     {
         $this->db->insert('workspace', ['id' => self::WORKSPACE, 'name' => 'Workshop']);
         $device = $this->add('device', ['name' => 'Wagtail', 'gates' => 'open', 'confidence' => 0.95, 'currency' => 'EUR']);
-        $this->add('requirement', ['device_id' => $device, 'statement' => 'Light', 'metric' => 'Push force', 'unit' => 'N', 'limit_value' => 45.0, 'direction' => 'atMost', 'kind' => 'mean', 'coverage' => 0.9, 'must' => 'true']);
+        $this->add(
+            'requirement',
+            [
+                'device_id' => $device, 'statement' => 'Light', 'metric' => 'Push force', 'unit' => 'N', 'limit_value' => 45.0,
+                'direction' => 'atMost', 'kind' => 'mean', 'coverage' => 0.9, 'must' => 'true',
+            ],
+        );
         $a = $this->add('revision', ['device_id' => $device, 'letter' => 'A', 'state' => 'built']);
         $b = $this->add('revision', ['device_id' => $device, 'letter' => 'B', 'state' => 'building', 'parent_id' => $a]);
-        $channels = [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5, 'high' => 200, 'whenStopped' => 'equal', 'formula' => '']];
-        $method = $this->add('method', ['device_id' => $device, 'name' => 'Push', 'version' => 2, 'outcome_metric' => 'strong', 'held_when' => 'Whatever.', 'channels' => json_encode($channels), 'safety' => '{}']);
+        $channels = [
+            [
+                'key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Cell', 'resolution' => 0.1, 'low' => 5,
+                'high' => 200, 'whenStopped' => 'equal', 'formula' => '',
+            ],
+        ];
+        $method = $this->add(
+            'method',
+            [
+                'device_id' => $device, 'name' => 'Push', 'version' => 2, 'outcome_metric' => 'strong', 'held_when' => 'Whatever.',
+                'channels' => json_encode($channels), 'safety' => '{}',
+            ],
+        );
         $this->db->insert('history_entry', [
             'id' => $this->id(), 'at' => '2026-03-01 10:00:00+00', 'workspace' => self::WORKSPACE, 'record' => $method, 'kind' => 'method', 'author' => 'Ines',
-            'became' => json_encode(['version' => 1, 'channels' => $channels, 'conditions' => [['name' => 'moisture', 'unit' => '%', 'tolerance' => 2.5, 'states' => []]], 'settings' => [], 'outcomeMetric' => 'strong', 'heldWhen' => 'When nothing bends.']),
+            'became' => json_encode(
+                [
+                    'version' => 1, 'channels' => $channels,
+                    'conditions' => [['name' => 'moisture', 'unit' => '%', 'tolerance' => 2.5, 'states' => []]], 'settings' => [],
+                    'outcomeMetric' => 'strong', 'heldWhen' => 'When nothing bends.',
+                ],
+            ),
         ]);
         $article = $this->add('article', ['revision_id' => $a, 'serial' => 'U-1', 'state' => 'bare', 'lots' => '{}']);
         $this->add('article', ['revision_id' => $a, 'serial' => 'U-1', 'state' => 'bare', 'lots' => '{}']);
-        $this->add('parameter', ['revision_id' => $a, 'name' => 'arm', 'measure_value' => 3.0, 'measure_unit' => 'mm', 'measure_si' => 0.003]);
+        $this->add(
+            'parameter', ['revision_id' => $a, 'name' => 'arm', 'measure_value' => 3.0, 'measure_unit' => 'mm', 'measure_si' => 0.003],
+        );
         $this->add('part', ['revision_id' => $a, 'name' => 'Bracket', 'material' => 'steel', 'quantity' => 1, 'cost' => '2.5000']);
-        $trial = $this->add('trial', ['revision_id' => $a, 'method_id' => $method, 'name' => 'Pushing', 'planned_runs' => 3, 'repeats' => 'estimate', 'state' => 'running']);
-        $frozen = ['revision' => $a, 'letter' => 'A', 'firmware' => '', 'article' => $article, 'serial' => 'U-1', 'articleState' => 'bare', 'deviations' => '', 'lots' => [], 'method' => $method, 'methodName' => 'Push', 'methodVersion' => 1, 'rig' => '', 'channels' => $channels];
+        $trial = $this->add(
+            'trial',
+            [
+                'revision_id' => $a, 'method_id' => $method, 'name' => 'Pushing', 'planned_runs' => 3, 'repeats' => 'estimate',
+                'state' => 'running',
+            ],
+        );
+        $frozen = [
+            'revision' => $a, 'letter' => 'A', 'firmware' => '', 'article' => $article, 'serial' => 'U-1', 'articleState' => 'bare',
+            'deviations' => '', 'lots' => [], 'method' => $method, 'methodName' => 'Push', 'methodVersion' => 1, 'rig' => '',
+            'channels' => $channels,
+        ];
         foreach ([39.8, 41.2, 40.5] as $i => $newton) {
-            $run = $this->add('run', ['trial_id' => $trial, 'article_id' => $article, 'number' => $i + 1, 'started_at' => sprintf('2026-03-02 10:0%d:00+00', $i), 'outcome' => 'held', 'configuration' => json_encode($frozen + ['earlierRuns' => $i, 'earlierFailures' => 0])]);
-            $this->add('reading', ['run_id' => $run, 'channel' => 'push', 'metric' => 'push force', 'typed_value' => $newton, 'typed_unit' => 'N', 'typed_si' => $newton, 'current_value' => $newton, 'current_unit' => 'N', 'current_si' => $newton]);
+            $run = $this->add(
+                'run',
+                [
+                    'trial_id' => $trial, 'article_id' => $article, 'number' => $i + 1,
+                    'started_at' => sprintf('2026-03-02 10:0%d:00+00', $i), 'outcome' => 'held',
+                    'configuration' => json_encode($frozen + ['earlierRuns' => $i, 'earlierFailures' => 0]),
+                ],
+            );
+            $this->add(
+                'reading',
+                [
+                    'run_id' => $run, 'channel' => 'push', 'metric' => 'push force', 'typed_value' => $newton, 'typed_unit' => 'N',
+                    'typed_si' => $newton, 'current_value' => $newton, 'current_unit' => 'N', 'current_si' => $newton,
+                ],
+            );
         }
         $failure = $this->add('failure', ['revision_id' => $a, 'mode' => 'Arm bent', 'severity' => 'minor']);
         $this->add('cause', ['failure_id' => $failure, 'text' => 'Too thin', 'kind' => 'design', 'standing' => 'suspected']);
         $this->add('photo', ['revision_id' => $a, 'sha256' => str_repeat('a', 64), 'width' => 4, 'height' => 3, 'bytes' => 100]);
-        $this->add('change', ['revision_id' => $b, 'what' => 'Thicker', 'class' => 'shape', 'metric' => 'PUSH FORCE', 'expected' => -3.0, 'unit' => 'N', 'against_id' => $failure]);
+        $this->add(
+            'change',
+            [
+                'revision_id' => $b, 'what' => 'Thicker', 'class' => 'shape', 'metric' => 'PUSH FORCE', 'expected' => -3.0, 'unit' => 'N',
+                'against_id' => $failure,
+            ],
+        );
         $decision = $this->add('decision', ['revision_id' => $a, 'next_id' => $b, 'known' => '[]']);
-        $this->add('candidate', ['revision_id' => $a, 'what' => 'Thicker', 'class' => 'shape', 'cost' => '3.00', 'hours' => 1.0, 'source' => 'team', 'choice' => 'in', 'decision_id' => $decision, 'effects' => json_encode([['metric' => 'push force', 'unit' => 'N', 'low' => -5, 'likely' => -4, 'high' => -3]])]);
+        $this->add(
+            'candidate',
+            [
+                'revision_id' => $a, 'what' => 'Thicker', 'class' => 'shape', 'cost' => '3.00', 'hours' => 1.0, 'source' => 'team',
+                'choice' => 'in', 'decision_id' => $decision,
+                'effects' => json_encode([['metric' => 'push force', 'unit' => 'N', 'low' => -5, 'likely' => -4, 'high' => -3]]),
+            ],
+        );
 
         return ['device' => $device, 'a' => $a, 'b' => $b];
     }

@@ -84,7 +84,10 @@ final class PlaceTest extends ApiTestCase
         $member = $this->cookie('member@example.test');
         $this->put('observations', ['revision' => $bench->a, 'text' => 'Squeaks']);
         $this->cookie('lead@example.test');
-        $this->json('PUT', '/api/workspaces/'.$this->workspace.'/members', ['name' => 'Member', 'email' => 'member@example.test', 'role' => Role::Viewer->value]);
+        $this->json(
+            'PUT', '/api/workspaces/'.$this->workspace.'/members',
+            ['name' => 'Member', 'email' => 'member@example.test', 'role' => Role::Viewer->value],
+        );
         self::assertContains($this->answered(), [200, 201], (string) $this->client->getResponse()->getContent());
         $this->with($member);
         $this->json('PUT', '/api/observations/01a21294-32e2-7a5d-bc72-82bbb3790e4f', ['revision' => $bench->a, 'text' => 'Squeaks again']);
@@ -115,11 +118,18 @@ final class PlaceTest extends ApiTestCase
         $sheet = $this->json('GET', '/api/signed-in');
         self::assertSame('Member, you are signed in here and nowhere else.', $sheet['sentence']);
         $this->cookie('member@example.test');
-        self::service(Connection::class)->executeStatement("UPDATE signed_in SET last_seen = now() - interval '5 days' WHERE id = (SELECT s.id FROM signed_in s JOIN account a ON a.id = s.user_id WHERE a.email = 'member@example.test' ORDER BY since LIMIT 1)");
+        self::service(Connection::class)->executeStatement(
+            "UPDATE signed_in SET last_seen = now() - interval '5 days' WHERE id = (SELECT s.id FROM signed_in s JOIN account a ON a.id = s.user_id WHERE a.email = 'member@example.test' ORDER BY since LIMIT 1)",
+        );
         self::service(EntityManagerInterface::class)->clear();
         $sheet = $this->json('GET', '/api/signed-in');
-        self::assertStringStartsWith('Member, you are signed in at 2 places. One of them was not used for 5 days', self::text($sheet, 'sentence'));
-        self::assertSame(['A program, this one', 'A program'], array_map(static fn (mixed $r): string => self::text((array) $r, 'what'), (array) $sheet['places']));
+        self::assertStringStartsWith(
+            'Member, you are signed in at 2 places. One of them was not used for 5 days', self::text($sheet, 'sentence'),
+        );
+        self::assertSame(
+            ['A program, this one', 'A program'],
+            array_map(static fn (mixed $r): string => self::text((array) $r, 'what'), (array) $sheet['places']),
+        );
     }
 
     /** Signs in by the form, and returns what the browser holds from then on. */

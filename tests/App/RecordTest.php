@@ -66,7 +66,10 @@ final class RecordTest extends ApiTestCase
         $this->json('PUT', '/api/changes/'.$id, ['revision' => $bench->b, 'what' => 'Other bracket', 'version' => 2]);
         self::assertSame(200, $this->answered());
         $history = (array) $this->json('GET', '/api/history/change/'.$id)['rows'];
-        self::assertSame(['Other bracket', 'Thicker bracket, 3 mm', 'Lead'], [self::text($history, 0, 'is', 'what'), self::text($history, 0, 'was', 'what'), self::text($history, 0, 'by')]);
+        self::assertSame(
+            ['Other bracket', 'Thicker bracket, 3 mm', 'Lead'],
+            [self::text($history, 0, 'is', 'what'), self::text($history, 0, 'was', 'what'), self::text($history, 0, 'by')],
+        );
     }
 
     public function testWhatIsWithdrawnStaysReadable(): void
@@ -93,9 +96,17 @@ final class RecordTest extends ApiTestCase
         self::assertSame(409, $this->answered(), 'One reading a channel and run.');
         $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '41 mm', 'reason' => 'x', 'version' => 1]);
         self::assertSame(422, $this->answered());
-        $amended = $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '41.0 N', 'reason' => 'Read the wrong line', 'version' => 1]);
+        $amended = $this->json(
+            'POST', '/api/readings/'.$id.'/amend', ['text' => '41.0 N', 'reason' => 'Read the wrong line', 'version' => 1],
+        );
         self::assertSame(200, $this->answered());
-        self::assertSame(['9.00 lbf', '41.0 N', 'Read the wrong line'], [self::text($amended, 'typed', 'text'), self::text($amended, 'current', 'text'), self::text($amended, 'amendments', 0, 'reason')]);
+        self::assertSame(
+            ['9.00 lbf', '41.0 N', 'Read the wrong line'],
+            [
+                self::text($amended, 'typed', 'text'), self::text($amended, 'current', 'text'),
+                self::text($amended, 'amendments', 0, 'reason'),
+            ],
+        );
     }
 
     public function testAnOutcomeIsAmendedNotOverwritten(): void
@@ -103,20 +114,27 @@ final class RecordTest extends ApiTestCase
         $bench = $this->bench();
         $trial = $this->trial($bench, $bench->a, $bench->unitA, [41.0]);
         $run = self::text($this->json('GET', '/api/revisions/'.$bench->a.'/try'), 'trials', 0, 'runs', 0, 'id');
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $bench->unitA, 'outcome' => 'failed', 'outcomeReason' => 'x', 'version' => 2]);
+        $this->json(
+            'PUT', '/api/runs/'.$run,
+            ['trial' => $trial, 'article' => $bench->unitA, 'outcome' => 'failed', 'outcomeReason' => 'x', 'version' => 2],
+        );
         self::assertSame(422, $this->answered());
         $this->json('POST', '/api/runs/'.$run.'/amend', ['outcome' => 'void', 'reason' => 'Wheel was flat', 'version' => 2]);
         self::assertSame(200, $this->answered());
         $sheet = $this->json('GET', '/api/runs/'.$run);
         self::assertSame(['void', 'held'], [self::text($sheet, 'run', 'outcome'), self::text($sheet, 'run', 'amendments', 0, 'text')]);
-        self::assertSame('none', self::text($this->json('GET', '/api/revisions/'.$bench->a.'/weigh'), 'cells', 0, 'state'), 'A void run shows nothing.');
+        self::assertSame(
+            'none', self::text($this->json('GET', '/api/revisions/'.$bench->a.'/weigh'), 'cells', 0, 'state'), 'A void run shows nothing.',
+        );
     }
 
     public function testHistoryCannotBeRewrittenByLaterEdits(): void
     {
         $bench = $this->bench();
         $this->trial($bench, $bench->a, $bench->unitA, [41.0]);
-        $this->json('PUT', '/api/articles/'.$bench->unitA, ['revision' => $bench->a, 'serial' => 'U-1', 'lots' => ['sheet: P-9'], 'version' => 1]);
+        $this->json(
+            'PUT', '/api/articles/'.$bench->unitA, ['revision' => $bench->a, 'serial' => 'U-1', 'lots' => ['sheet: P-9'], 'version' => 1],
+        );
         self::assertSame(200, $this->answered());
         $file = $this->exportedFile($bench->device);
         self::assertSame('P-1', self::text($file, 'configurations', self::text($file, 'runs', 0, 'configuration'), 'lots', 'sheet'));

@@ -24,8 +24,15 @@ final class StrangerTest extends ApiTestCase
         $run = self::text($sheet, 'trials', 0, 'runs', 0, 'id');
         $failure = $this->put('failures', ['revision' => $bench->a, 'mode' => 'Broke']);
         $candidate = $this->put('candidates', ['revision' => $bench->a, 'what' => 'Stronger']);
-        $ids = ['workspace' => $this->workspace, 'device' => $bench->device, 'revision' => $bench->a, 'trial' => $trial, 'run' => $run, 'failure' => $failure];
-        $known = ['devices' => $bench->device, 'requirements' => $bench->requirement, 'methods' => $bench->method, 'revisions' => $bench->a, 'articles' => $bench->unitA, 'trials' => $trial, 'runs' => $run, 'failures' => $failure, 'candidates' => $candidate, 'workspaces' => $this->workspace, 'history' => $bench->device];
+        $ids = [
+            'workspace' => $this->workspace, 'device' => $bench->device, 'revision' => $bench->a, 'trial' => $trial, 'run' => $run,
+            'failure' => $failure,
+        ];
+        $known = [
+            'devices' => $bench->device, 'requirements' => $bench->requirement, 'methods' => $bench->method, 'revisions' => $bench->a,
+            'articles' => $bench->unitA, 'trials' => $trial, 'runs' => $run, 'failures' => $failure, 'candidates' => $candidate,
+            'workspaces' => $this->workspace, 'history' => $bench->device,
+        ];
         $this->newWorkspace('Elsewhere', ['stranger@example.test' => Role::Lead]);
 
         $tried = 0;
@@ -42,10 +49,23 @@ final class StrangerTest extends ApiTestCase
                     continue;
                 }
                 $kind = explode('/', $path)[2];
-                $url = strtr($path, ['{id}' => $known[$kind] ?? Uuid::v7()->toRfc4122(), '{person}' => Uuid::v7()->toRfc4122(), '{kind}' => 'device']);
+                $url = strtr(
+                    $path,
+                    ['{id}' => $known[$kind] ?? Uuid::v7()->toRfc4122(), '{person}' => Uuid::v7()->toRfc4122(), '{kind}' => 'device'],
+                );
                 foreach ($route->getMethods() as $method) {
-                    $answer = $this->json($method, $url, $method === 'GET' ? null : $ids + ['name' => 'Mine', 'text' => '5 N', 'what' => 'x', 'mode' => 'x', 'letter' => 'Q', 'next' => Uuid::v7()->toRfc4122(), 'serial' => 'x', 'statement' => 'x', 'metric' => 'x', 'kind' => 'check', 'channel' => 'push', 'because' => 'x', 'reason' => 'x', 'outcome' => 'held', 'version' => 1, 'method' => $bench->method, 'email' => 'x@example.test', 'role' => 'lead']);
-                    self::assertContains($this->answered(), $refusals, sprintf('%s %s as %s: %s', $method, $path, $who, json_encode($answer)));
+                    $answer = $this->json(
+                        $method, $url,
+                        $method === 'GET' ? null : $ids + [
+                            'name' => 'Mine', 'text' => '5 N', 'what' => 'x', 'mode' => 'x', 'letter' => 'Q',
+                            'next' => Uuid::v7()->toRfc4122(), 'serial' => 'x', 'statement' => 'x', 'metric' => 'x', 'kind' => 'check',
+                            'channel' => 'push', 'because' => 'x', 'reason' => 'x', 'outcome' => 'held', 'version' => 1,
+                            'method' => $bench->method, 'email' => 'x@example.test', 'role' => 'lead',
+                        ],
+                    );
+                    self::assertContains(
+                        $this->answered(), $refusals, sprintf('%s %s as %s: %s', $method, $path, $who, json_encode($answer)),
+                    );
                     self::assertArrayHasKey('detail', $answer, $method.' '.$path);
                     ++$tried;
                 }

@@ -35,36 +35,74 @@ final class SummaryTest extends ApiTestCase
     {
         yield 'a run more' => [static function (self $t): void { $t->trial($t->bench, $t->bench->b, $t->bench->unitB, [47.0]); }];
         yield 'a run of the parent' => [static function (self $t): void { $t->trial($t->bench, $t->bench->a, $t->bench->unitA, [47.0]); }];
-        yield 'a reading amended' => [static function (self $t): void { $t->ask('POST', '/api/readings/'.$t->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]); }];
-        yield 'an outcome amended' => [static function (self $t): void { $t->ask('POST', '/api/runs/'.$t->run.'/amend', ['outcome' => 'void', 'reason' => 'x', 'version' => 2]); }];
+        yield 'a reading amended' => [
+            static function (self $t): void { $t->ask('POST', '/api/readings/'.$t->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]); },
+        ];
+        yield 'an outcome amended' => [
+            static function (self $t): void { $t->ask('POST', '/api/runs/'.$t->run.'/amend', ['outcome' => 'void', 'reason' => 'x', 'version' => 2]); },
+        ];
         yield 'a requirement moved' => [static function (self $t): void {
-            $t->ask('PUT', '/api/requirements/'.$t->bench->requirement, ['device' => $t->bench->device, 'statement' => 'Light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 30.0, 'direction' => 'atMost', 'version' => 1]);
+            $t->ask(
+                'PUT', '/api/requirements/'.$t->bench->requirement,
+                [
+                    'device' => $t->bench->device, 'statement' => 'Light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 30.0,
+                    'direction' => 'atMost', 'version' => 1,
+                ],
+            );
         }];
         yield 'a requirement more' => [static function (self $t): void {
-            $t->put('requirements', ['device' => $t->bench->device, 'statement' => 'Not too light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 20.0, 'direction' => 'atLeast']);
+            $t->put(
+                'requirements',
+                [
+                    'device' => $t->bench->device, 'statement' => 'Not too light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 20.0,
+                    'direction' => 'atLeast',
+                ],
+            );
         }];
-        yield 'a parameter' => [static function (self $t): void { $t->put('parameters', ['revision' => $t->bench->b, 'name' => 'arm', 'text' => '3 mm']); }];
-        yield 'a parameter of the parent' => [static function (self $t): void { $t->put('parameters', ['revision' => $t->bench->a, 'name' => 'arm', 'text' => '3 mm']); }];
+        yield 'a parameter' => [
+            static function (self $t): void { $t->put('parameters', ['revision' => $t->bench->b, 'name' => 'arm', 'text' => '3 mm']); },
+        ];
+        yield 'a parameter of the parent' => [
+            static function (self $t): void { $t->put('parameters', ['revision' => $t->bench->a, 'name' => 'arm', 'text' => '3 mm']); },
+        ];
         yield 'a parameter that was always so' => [static function (self $t): void {
             $t->put('parameters', ['revision' => $t->bench->b, 'name' => 'arm', 'text' => '3 mm', 'correction' => 'It was forgotten.']);
         }];
         yield 'a change' => [static function (self $t): void {
-            $t->put('changes', ['revision' => $t->bench->b, 'what' => 'Thinner', 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N']);
+            $t->put(
+                'changes', ['revision' => $t->bench->b, 'what' => 'Thinner', 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N'],
+            );
         }];
-        yield 'a failure of a run' => [static function (self $t): void { $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'run' => $t->run]); }];
-        yield 'a build more' => [static function (self $t): void { $t->put('revisions', ['device' => $t->bench->device, 'letter' => 'C', 'parent' => $t->bench->b]); }];
+        yield 'a failure of a run' => [
+            static function (self $t): void { $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'run' => $t->run]); },
+        ];
+        yield 'a build more' => [
+            static function (self $t): void { $t->put('revisions', ['device' => $t->bench->device, 'letter' => 'C', 'parent' => $t->bench->b]); },
+        ];
         yield 'another parent' => [static function (self $t): void {
-            $t->ask('PUT', '/api/revisions/'.$t->bench->b, ['device' => $t->bench->device, 'letter' => 'B', 'firmware' => '1.1', 'parent' => $t->bench->a, 'version' => 1]);
+            $t->ask(
+                'PUT', '/api/revisions/'.$t->bench->b,
+                ['device' => $t->bench->device, 'letter' => 'B', 'firmware' => '1.1', 'parent' => $t->bench->a, 'version' => 1],
+            );
         }];
         yield 'the metric by another name' => [static function (self $t): void {
             $metric = self::text($t->json('GET', '/api/devices/'.$t->bench->device.'/brief'), 'measured', 0, 'id');
             $t->ask('PUT', '/api/metrics/'.$metric, ['device' => $t->bench->device, 'name' => 'shove', 'version' => 1]);
         }];
         yield 'the device with another currency' => [static function (self $t): void {
-            $t->ask('PUT', '/api/devices/'.$t->bench->device, ['workspace' => $t->workspace, 'name' => 'Wagtail', 'currency' => 'CHF', 'version' => 1]);
+            $t->ask(
+                'PUT', '/api/devices/'.$t->bench->device,
+                ['workspace' => $t->workspace, 'name' => 'Wagtail', 'currency' => 'CHF', 'version' => 1],
+            );
         }];
         yield 'a candidate' => [static function (self $t): void {
-            $t->put('candidates', ['revision' => $t->bench->b, 'what' => 'Wider', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => -5.0, 'likely' => -4.0, 'high' => -3.0]]]);
+            $t->put(
+                'candidates',
+                [
+                    'revision' => $t->bench->b, 'what' => 'Wider',
+                    'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => -5.0, 'likely' => -4.0, 'high' => -3.0]],
+                ],
+            );
         }];
         yield 'a run that has not ended' => [static function (self $t): void {
             $run = $t->put('runs', ['trial' => $t->trial, 'article' => $t->bench->unitB]);
@@ -148,9 +186,15 @@ final class SummaryTest extends ApiTestCase
         });
         self::assertSame('worked out from what was there before', $worked);
         self::assertLessThanOrEqual($before, $this->kept());
-        self::assertSame('0', (string) (is_scalar($n = $db->fetchOne('SELECT count(*) FROM summary WHERE key = ?', ['evidence:'.$this->bench->b])) ? $n : ''));
+        self::assertSame(
+            '0',
+            (string) (is_scalar($n = $db->fetchOne('SELECT count(*) FROM summary WHERE key = ?', ['evidence:'.$this->bench->b])) ? $n : ''),
+        );
         $summaries->kept($this->bench->device, $counter + 1, 'evidence', [$this->bench->b], static fn (): string => 'anew');
-        self::assertSame('1', (string) (is_scalar($n = $db->fetchOne('SELECT count(*) FROM summary WHERE key = ?', ['evidence:'.$this->bench->b])) ? $n : ''));
+        self::assertSame(
+            '1',
+            (string) (is_scalar($n = $db->fetchOne('SELECT count(*) FROM summary WHERE key = ?', ['evidence:'.$this->bench->b])) ? $n : ''),
+        );
     }
 
     private function stale(): string

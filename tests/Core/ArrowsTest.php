@@ -53,9 +53,14 @@ final class ArrowsTest extends TestCase
         foreach (self::files('core', ['php']) as $file => $code) {
             preg_match_all('/^use ([^;]+);/m', $code, $uses);
             foreach ($uses[1] as $use) {
-                self::assertNotSame([], array_filter(self::CORE_MAY_USE, static fn (string $allowed): bool => str_starts_with($use, $allowed)), $file.' uses '.$use);
+                self::assertNotSame(
+                    [], array_filter(self::CORE_MAY_USE, static fn (string $allowed): bool => str_starts_with($use, $allowed)),
+                    $file.' uses '.$use,
+                );
             }
-            self::assertDoesNotMatchRegularExpression('/\b(PDO|curl_|file_get_contents|mt_rand|random_int|time\(\)|new \\\\DateTime)/', $code, $file.' reaches outside.');
+            self::assertDoesNotMatchRegularExpression(
+                '/\b(PDO|curl_|file_get_contents|mt_rand|random_int|time\(\)|new \\\\DateTime)/', $code, $file.' reaches outside.',
+            );
         }
     }
 
@@ -130,9 +135,13 @@ final class ArrowsTest extends TestCase
     public function testTheWebShowsAndDoesNotDerive(): void
     {
         foreach (self::files('web/src', ['ts', 'tsx']) as $file => $code) {
-            self::assertDoesNotMatchRegularExpression('/Math\.(sqrt|log|exp|pow|round)\b|\.toFixed\(|reduce\([^)]*\/\s*\w+\.length/', $code, $file.' does sums of its own.');
+            self::assertDoesNotMatchRegularExpression(
+                '/Math\.(sqrt|log|exp|pow|round)\b|\.toFixed\(|reduce\([^)]*\/\s*\w+\.length/', $code, $file.' does sums of its own.',
+            );
             self::assertDoesNotMatchRegularExpression('/as never\b|as any\b|: any\b/', $code, $file.' casts.');
-            self::assertDoesNotMatchRegularExpression("/\.(sentence|method|how|text)\.(startsWith|includes|match)\(/", $code, $file.' takes a sentence for a protocol.');
+            self::assertDoesNotMatchRegularExpression(
+                "/\.(sentence|method|how|text)\.(startsWith|includes|match)\(/", $code, $file.' takes a sentence for a protocol.',
+            );
         }
     }
 
@@ -148,7 +157,9 @@ final class ArrowsTest extends TestCase
     public function testNoSentenceIsAProtocol(string $folder, array $endings): void
     {
         foreach (self::files($folder, $endings) as $file => $code) {
-            self::assertDoesNotMatchRegularExpression('/str_(starts_with|contains|ends_with)\(\$\w+->(method|sentence|message|getMessage\(\))/', $code, $file.' asks a sentence.');
+            self::assertDoesNotMatchRegularExpression(
+                '/str_(starts_with|contains|ends_with)\(\$\w+->(method|sentence|message|getMessage\(\))/', $code, $file.' asks a sentence.',
+            );
         }
     }
 

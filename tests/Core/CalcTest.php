@@ -28,7 +28,10 @@ final class CalcTest extends TestCase
         yield ['quantity.convert', ['value' => null, 'unit' => 'N', 'to' => 'N'], 'input.invalid', 'value'];
         yield ['quantity.parse', ['text' => '5 N', 'dimension' => 'taste'], 'input.invalid', 'dimension'];
         yield ['evidence.assess', ['requirement' => ['kind' => 'guess'], 'results' => []], 'input.invalid', 'requirement/kind'];
-        yield ['evidence.assess', ['requirement' => ['kind' => 'mean', 'limit' => 3], 'results' => [['kind' => 'equal']]], 'input.invalid', 'value'];
+        yield [
+            'evidence.assess', ['requirement' => ['kind' => 'mean', 'limit' => 3], 'results' => [['kind' => 'equal']]], 'input.invalid',
+            'value',
+        ];
         yield ['compare.footing', ['a' => ['method' => 'x'], 'b' => ['method' => 'y', 'mood' => 1]], 'input.unknown', 'b/mood'];
         yield ['stats.magic', [], 'op.unknown', 'op'];
     }
@@ -57,9 +60,13 @@ final class CalcTest extends TestCase
 
     public function testFootingAndVerdictAnswer(): void
     {
-        $footing = Catalogue::answer(['op' => 'compare.footing', 'input' => ['a' => ['method' => 'Push', 'runs' => 5], 'b' => ['method' => 'Push', 'runs' => 1]]]);
+        $footing = Catalogue::answer(
+            ['op' => 'compare.footing', 'input' => ['a' => ['method' => 'Push', 'runs' => 5], 'b' => ['method' => 'Push', 'runs' => 1]]],
+        );
         self::assertSame('tilted', $footing['output']['footing'] ?? null);
-        $verdict = Catalogue::answer(['op' => 'change.verdict', 'input' => ['expected' => -1, 'before' => [5, 5.1, 5.2], 'after' => [3, 3.1, 3.2]]]);
+        $verdict = Catalogue::answer(
+            ['op' => 'change.verdict', 'input' => ['expected' => -1, 'before' => [5, 5.1, 5.2], 'after' => [3, 3.1, 3.2]]],
+        );
         self::assertSame('fixed', $verdict['output']['verdict'] ?? null);
     }
 

@@ -113,7 +113,10 @@ final class DistributionTest extends TestCase
             foreach ([0.01, 0.05, 0.1, 0.9, 0.95, 0.99] as $confidence) {
                 for ($n = 2; $n <= 40; ++$n) {
                     $worked = NonCentralT::quantile($confidence, $n - 1, Normal::quantile($coverage) * sqrt($n)) / sqrt($n);
-                    self::assertEqualsWithDelta($worked, ToleranceTable::factor($n, $coverage, $confidence), 1e-11 * max(1.0, abs($worked)), "$n, $coverage, $confidence");
+                    self::assertEqualsWithDelta(
+                        $worked, ToleranceTable::factor($n, $coverage, $confidence), 1e-11 * max(1.0, abs($worked)),
+                        "$n, $coverage, $confidence",
+                    );
                 }
             }
         }

@@ -18,20 +18,61 @@ final class EdgesTest extends TestCase
         $lives = ['times' => [5.0, 6.0, 2.5, 9.0, 12.0], 'ended' => [true, true, false, true, false]];
 
         return [
-            'quantity.parse' => ['text' => '5 N'], 'quantity.convert' => ['value' => 1.0, 'unit' => 'N', 'to' => 'lbf'], 'quantity.slip' => ['candidate' => ['value' => 4.0, 'unit' => 'N'], 'previous' => [40.0, 41.0, 42.0]],
-            'formula.check' => ['expression' => 'a * b', 'variables' => ['a' => 'N', 'b' => 'm']], 'formula.evaluate' => ['expression' => 'a / b', 'variables' => ['a' => ['value' => 3.0, 'unit' => 'N'], 'b' => ['value' => 2.0, 'unit' => 'm']]],
-            'stats.describe' => ['values' => $t], 'stats.compare' => ['a' => $t, 'b' => [2.0, 3.0, 7.0]], 'stats.rank' => ['a' => $t, 'b' => [2.0, 3.0, 7.0]], 'stats.proportion' => ['held' => 3, 'tried' => 5],
-            'stats.compareProportions' => ['a' => ['held' => 3, 'tried' => 5], 'b' => ['held' => 1, 'tried' => 4]], 'stats.binomial' => ['held' => 3, 'tried' => 5, 'chance' => 0.3], 'stats.demonstration' => ['reliability' => 0.9, 'failures' => 1],
-            'stats.tolerance' => ['n' => 5, 'coverage' => 0.9], 'stats.sampleSize' => ['sd' => 1.0, 'difference' => 2.0], 'stats.anova' => ['y' => [1.0, 2.0, 3.0, 4.5], 'factors' => ['f' => ['a', 'a', 'b', 'b']]],
-            'stats.friedman' => ['blocks' => [[1.0, 2.0, 3.0], [2.0, 1.0, 3.0]]], 'stats.regress' => ['x' => $t, 'y' => [2.0, 3.0, 5.0, 7.0, 11.0], 'at' => [4.0]], 'stats.holm' => ['p' => [0.01, 0.5]],
-            'threshold.ladder' => ['rungs' => [['level' => 1.0, 'held' => 2, 'tried' => 2], ['level' => 2.0, 'held' => 1, 'tried' => 2]]], 'threshold.staircase' => ['levels' => [1.0, 2.0, 1.0, 2.0], 'held' => [true, false, true, false], 'step' => 1.0],
-            'threshold.logit' => ['levels' => [1.0, 2.0, 3.0], 'held' => [3, 2, 0], 'tried' => [3, 3, 3]], 'survival.kaplanMeier' => $lives, 'survival.logRank' => ['groups' => [$lives, $lives]], 'survival.weibull' => $lives, 'reliability.growth' => ['failures' => [3.0, 9.0, 20.0], 'until' => 30.0],
-            'curve.milestones' => ['t' => $t, 'y' => $t, 'targets' => [4.0]], 'curve.exponential' => ['t' => $t, 'y' => [50.0, 40.0, 33.0, 25.0, 21.0]], 'curve.standardise' => ['k' => 0.2, 'from' => 90.0, 'to' => 40.0, 'ambient' => 20.0],
-            'curve.optimum' => ['x' => $t, 'y' => [1.0, 4.0, 5.0, 4.0, -2.0], 'direction' => 'maximum'], 'curve.returns' => ['amount' => $t, 'result' => [1.0, 4.0, 5.0, 5.5, 5.6]], 'curve.decimate' => ['t' => $t, 'y' => $t, 'points' => 4],
-            'plan.ladder' => ['levels' => $t], 'plan.sweep' => ['levels' => $t, 'repeats' => 2, 'order' => 'random', 'seed' => 7], 'plan.matrix' => ['factors' => ['a' => ['x', 'y'], 'b' => ['u', 'v']]], 'plan.pairs' => ['arms' => ['x', 'y'], 'repeats' => 3],
-            'plan.panel' => ['items' => ['p', 'q', 'r'], 'raters' => 6], 'panel.analyse' => ['ratings' => [['rater' => '1', 'item' => 'p', 'value' => 3.0], ['rater' => '1', 'item' => 'q', 'value' => 4.0], ['rater' => '2', 'item' => 'p', 'value' => 2.0], ['rater' => '2', 'item' => 'q', 'value' => 5.0]]],
-            'panel.rank' => ['comparisons' => [['winner' => 'p', 'loser' => 'q'], ['winner' => 'q', 'loser' => 'p']]], 'evidence.assess' => ['requirement' => ['kind' => 'mean', 'limit' => 3.0], 'results' => [['value' => 4.0], ['value' => 4.1], ['value' => 4.2]]],
-            'evidence.carry' => ['dependsOn' => ['shape'], 'changes' => [['what' => 'x', 'class' => 'shape']]], 'compare.footing' => ['a' => ['method' => 'x'], 'b' => ['method' => 'x']], 'change.verdict' => ['expected' => 1.0, 'before' => $t, 'after' => $t],
+            'quantity.parse' => ['text' => '5 N'], 'quantity.convert' => ['value' => 1.0, 'unit' => 'N', 'to' => 'lbf'], 'quantity.slip' => [
+                'candidate' => ['value' => 4.0, 'unit' => 'N'], 'previous' => [40.0, 41.0, 42.0],
+            ],
+            'formula.check' => ['expression' => 'a * b', 'variables' => ['a' => 'N', 'b' => 'm']], 'formula.evaluate' => [
+                'expression' => 'a / b', 'variables' => ['a' => ['value' => 3.0, 'unit' => 'N'], 'b' => ['value' => 2.0, 'unit' => 'm']],
+            ],
+            'stats.describe' => ['values' => $t], 'stats.compare' => [
+                'a' => $t, 'b' => [2.0, 3.0, 7.0],
+            ], 'stats.rank' => ['a' => $t, 'b' => [2.0, 3.0, 7.0]], 'stats.proportion' => ['held' => 3, 'tried' => 5],
+            'stats.compareProportions' => [
+                'a' => ['held' => 3, 'tried' => 5], 'b' => ['held' => 1, 'tried' => 4],
+            ], 'stats.binomial' => [
+                'held' => 3, 'tried' => 5, 'chance' => 0.3,
+            ], 'stats.demonstration' => ['reliability' => 0.9, 'failures' => 1],
+            'stats.tolerance' => ['n' => 5, 'coverage' => 0.9], 'stats.sampleSize' => ['sd' => 1.0, 'difference' => 2.0], 'stats.anova' => [
+                'y' => [1.0, 2.0, 3.0, 4.5], 'factors' => ['f' => ['a', 'a', 'b', 'b']],
+            ],
+            'stats.friedman' => ['blocks' => [[1.0, 2.0, 3.0], [2.0, 1.0, 3.0]]], 'stats.regress' => [
+                'x' => $t, 'y' => [2.0, 3.0, 5.0, 7.0, 11.0], 'at' => [4.0],
+            ], 'stats.holm' => ['p' => [0.01, 0.5]],
+            'threshold.ladder' => [
+                'rungs' => [['level' => 1.0, 'held' => 2, 'tried' => 2], ['level' => 2.0, 'held' => 1, 'tried' => 2]],
+            ], 'threshold.staircase' => ['levels' => [1.0, 2.0, 1.0, 2.0], 'held' => [true, false, true, false], 'step' => 1.0],
+            'threshold.logit' => [
+                'levels' => [1.0, 2.0, 3.0], 'held' => [3, 2, 0], 'tried' => [3, 3, 3],
+            ], 'survival.kaplanMeier' => $lives, 'survival.logRank' => ['groups' => [$lives, $lives]], 'survival.weibull' => $lives, 'reliability.growth' => [
+                'failures' => [3.0, 9.0, 20.0], 'until' => 30.0,
+            ],
+            'curve.milestones' => ['t' => $t, 'y' => $t, 'targets' => [4.0]], 'curve.exponential' => ['t' => $t, 'y' => [50.0, 40.0, 33.0, 25.0, 21.0]], 'curve.standardise' => [
+                'k' => 0.2, 'from' => 90.0, 'to' => 40.0, 'ambient' => 20.0,
+            ],
+            'curve.optimum' => [
+                'x' => $t, 'y' => [1.0, 4.0, 5.0, 4.0, -2.0], 'direction' => 'maximum',
+            ], 'curve.returns' => [
+                'amount' => $t, 'result' => [1.0, 4.0, 5.0, 5.5, 5.6],
+            ], 'curve.decimate' => ['t' => $t, 'y' => $t, 'points' => 4],
+            'plan.ladder' => ['levels' => $t], 'plan.sweep' => [
+                'levels' => $t, 'repeats' => 2, 'order' => 'random', 'seed' => 7,
+            ], 'plan.matrix' => [
+                'factors' => ['a' => ['x', 'y'], 'b' => ['u', 'v']],
+            ], 'plan.pairs' => ['arms' => ['x', 'y'], 'repeats' => 3],
+            'plan.panel' => ['items' => ['p', 'q', 'r'], 'raters' => 6], 'panel.analyse' => [
+                'ratings' => [
+                    ['rater' => '1', 'item' => 'p', 'value' => 3.0], ['rater' => '1', 'item' => 'q', 'value' => 4.0],
+                    ['rater' => '2', 'item' => 'p', 'value' => 2.0], ['rater' => '2', 'item' => 'q', 'value' => 5.0],
+                ],
+            ],
+            'panel.rank' => ['comparisons' => [['winner' => 'p', 'loser' => 'q'], ['winner' => 'q', 'loser' => 'p']]], 'evidence.assess' => [
+                'requirement' => ['kind' => 'mean', 'limit' => 3.0], 'results' => [['value' => 4.0], ['value' => 4.1], ['value' => 4.2]],
+            ],
+            'evidence.carry' => [
+                'dependsOn' => ['shape'], 'changes' => [['what' => 'x', 'class' => 'shape']],
+            ], 'compare.footing' => [
+                'a' => ['method' => 'x'], 'b' => ['method' => 'x'],
+            ], 'change.verdict' => ['expected' => 1.0, 'before' => $t, 'after' => $t],
         ];
     }
 

@@ -30,7 +30,10 @@ final class EvidenceTest extends TestCase
     /** @param list<float> $values */
     private static function mean(array $values, Direction $direction, float $limit, Kind $kind = Kind::Mean): Assessment
     {
-        return Assess::results(Requirement::of($kind, $direction, $limit, 0.95), array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), $values));
+        return Assess::results(
+            Requirement::of($kind, $direction, $limit, 0.95),
+            array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), $values),
+        );
     }
 
     public function testNothingTriedSaysNothing(): void
@@ -91,13 +94,22 @@ final class EvidenceTest extends TestCase
     public function testABoundIsNeverAveraged(): void
     {
         $requirement = Requirement::of(Kind::Every, Direction::AtLeast, 400, 0.95);
-        $results = [...array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), [440.0, 450.0, 460.0]), Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 410.0)];
+        $results = [
+            ...array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), [440.0, 450.0, 460.0]),
+            Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 410.0),
+        ];
         $a = Assess::results($requirement, $results);
         self::assertEqualsWithDelta(450.0, (float) $a->estimate, 1e-12);
         self::assertSame(3, $a->n);
         self::assertSame(2, $a->bounds);
         // Only bounds: those beyond the limit held, one below it says nothing.
-        $only = Assess::results($requirement, [Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 405.0), Result::of(ResultKind::AtLeast, 390.0), Result::of(ResultKind::AtLeast, 420.0)]);
+        $only = Assess::results(
+            $requirement,
+            [
+                Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 405.0), Result::of(ResultKind::AtLeast, 390.0),
+                Result::of(ResultKind::AtLeast, 420.0),
+            ],
+        );
         self::assertSame(3, $only->n);
         self::assertSame(1.0, $only->estimate);
     }
@@ -110,13 +122,18 @@ final class EvidenceTest extends TestCase
         self::assertSame(5, Assess::results($rate, $held(9))->runsNeeded, '0.8^14 is the first power under 5 %.');
         self::assertSame(State::Shown, Assess::results($rate, $held(14))->state);
         self::assertEqualsWithDelta(0.05 ** (1 / 9), (float) Assess::results($rate, $held(9))->bound, 1e-12);
-        $most = Assess::results(Requirement::of(Kind::Rate, Direction::AtMost, 0.3, 0.95), [...array_fill(0, 20, Result::of(ResultKind::Failed)), Result::of(ResultKind::Held)]);
+        $most = Assess::results(
+            Requirement::of(Kind::Rate, Direction::AtMost, 0.3, 0.95),
+            [...array_fill(0, 20, Result::of(ResultKind::Failed)), Result::of(ResultKind::Held)],
+        );
         self::assertSame(State::Shown, $most->state);
     }
 
     public function testLostInHandlingCountsAsMadeButSaysNothing(): void
     {
-        $a = Assess::results(Requirement::of(Kind::Rate, Direction::AtLeast, 0.8, 0.95), [Result::of(ResultKind::Held), Result::of(ResultKind::Lost)]);
+        $a = Assess::results(
+            Requirement::of(Kind::Rate, Direction::AtLeast, 0.8, 0.95), [Result::of(ResultKind::Held), Result::of(ResultKind::Lost)],
+        );
         self::assertSame(1, $a->n);
         self::assertSame(1, $a->lost);
     }
@@ -124,7 +141,10 @@ final class EvidenceTest extends TestCase
     public function testConditionsThatWereNotCovered(): void
     {
         $requirement = Requirement::of(Kind::Mean, Direction::AtMost, 45, 0.95, conditions: ['soil=dry', 'soil=moist']);
-        $a = Assess::results($requirement, array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v, ['soil' => 'Dry']), [40.0, 40.5, 41.0, 40.2]));
+        $a = Assess::results(
+            $requirement,
+            array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v, ['soil' => 'Dry']), [40.0, 40.5, 41.0, 40.2]),
+        );
         self::assertSame(['soil=moist'], $a->missingConditions);
         self::assertSame(Texture::Dense, Texture::of($a), 'Shown, but not everywhere.');
     }
@@ -132,16 +152,22 @@ final class EvidenceTest extends TestCase
     public function testCarriedOverOnlyWhileNothingItDependsOnHasChanged(): void
     {
         self::assertTrue(Carry::over(['strength'], [['what' => 'Paint', 'class' => 'cosmetic']])->carried);
-        $carry = Carry::over(['strength', 'shape'], [['what' => 'Rivets', 'class' => 'process'], ['what' => 'Thinner arm', 'class' => 'strength']]);
+        $carry = Carry::over(
+            ['strength', 'shape'], [['what' => 'Rivets', 'class' => 'process'], ['what' => 'Thinner arm', 'class' => 'strength']],
+        );
         self::assertFalse($carry->carried);
         self::assertSame(['Thinner arm'], $carry->because);
-        self::assertFalse(Carry::over([], [['what' => 'Firmware', 'class' => 'firmware']])->carried, 'Without a word, everything but the cosmetic bears.');
+        self::assertFalse(
+            Carry::over([], [['what' => 'Firmware', 'class' => 'firmware']])->carried, 'Without a word, everything but the cosmetic bears.',
+        );
     }
 
     public function testAChangeIsClosedByAVerdict(): void
     {
         $before = [10.0, 10.4, 9.8, 10.2];
-        $seen = static fn (float ...$after): \Lustrum\Core\Statistics\Comparison => Compare::independent($before, array_values($after), 0.95);
+        $seen = static fn (float ...$after): \Lustrum\Core\Statistics\Comparison => Compare::independent(
+            $before, array_values($after), 0.95,
+        );
         self::assertSame(ChangeVerdict::Fixed, JudgeChange::seen(-2, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::Partly, JudgeChange::seen(-4, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::NoEffect, JudgeChange::seen(-2, $seen(10.1, 9.9, 10.3, 10.0)));
@@ -162,7 +188,9 @@ final class EvidenceTest extends TestCase
 
     public function testEffectsOnOneMetricRunTogether(): void
     {
-        $bundles = Bundle::of([new Effect('a', 'doubles', -3, -2, -1), new Effect('b', 'doubles', -1, -0.5, 0), new Effect('b', 'mass', 1, 2, 3)]);
+        $bundles = Bundle::of(
+            [new Effect('a', 'doubles', -3, -2, -1), new Effect('b', 'doubles', -1, -0.5, 0), new Effect('b', 'mass', 1, 2, 3)],
+        );
         self::assertTrue($bundles[0]->entangled);
         self::assertSame([-4.0, -1.0], [$bundles[0]->low, $bundles[0]->high]);
         self::assertFalse($bundles[1]->entangled);

@@ -24,7 +24,10 @@ final class FootingTest extends TestCase
 
     public function testEqualCircumstancesAreLevel(): void
     {
-        $context = new Context('Push', 1, 'Bed', operators: ['Yusuf'], conditions: ['soil' => new Level(words: ['dry']), 'moisture' => new Level([11, 12], tolerance: 4)], runs: 6);
+        $context = new Context(
+            'Push', 1, 'Bed', operators: ['Yusuf'],
+            conditions: ['soil' => new Level(words: ['dry']), 'moisture' => new Level([11, 12], tolerance: 4)], runs: 6,
+        );
         $check = FootingCheck::between($context, $context);
         self::assertSame(Footing::Level, $check->footing);
         self::assertStringStartsWith('Same footing', FootingWords::sentence($check->footing, $check->differences));
@@ -44,12 +47,17 @@ final class FootingTest extends TestCase
         $change = static fn (bool $bears): array => [['what' => 'New tyre', 'class' => 'shape', 'bears' => $bears]];
         self::assertSame(Footing::Broken, FootingCheck::between($a, new Context('Push', runs: 5, changes: $change(true)))->footing);
         self::assertSame(Footing::Level, FootingCheck::between($a, new Context('Push', runs: 5, changes: $change(false)))->footing);
-        self::assertSame(Footing::Level, FootingCheck::between($a, new Context('Push', runs: 5, changes: $change(true), about: ['New tyre']))->footing);
+        self::assertSame(
+            Footing::Level, FootingCheck::between($a, new Context('Push', runs: 5, changes: $change(true), about: ['New tyre']))->footing,
+        );
     }
 
     public function testConditionsTilt(): void
     {
-        $at = static fn (?float $mean, int $unknown = 0): Context => new Context('Push', conditions: ['humidity' => new Level($mean === null ? [] : [$mean], unknown: $unknown, tolerance: 8, unit: '%')], runs: 5);
+        $at = static fn (?float $mean, int $unknown = 0): Context => new Context(
+            'Push', conditions: ['humidity' => new Level($mean === null ? [] : [$mean], unknown: $unknown, tolerance: 8, unit: '%')],
+            runs: 5,
+        );
         self::assertSame(Footing::Level, FootingCheck::between($at(50), $at(57))->footing);
         $check = FootingCheck::between($at(50), $at(66));
         self::assertSame(Footing::Tilted, $check->footing);
@@ -60,9 +68,20 @@ final class FootingTest extends TestCase
 
     public function testUsedUnitsLotsSingleRunsAndTimeTilt(): void
     {
-        $fresh = new Context('Push', units: [new UnitPast('W-1')], lots: ['sheet' => ['P-31']], from: '2026-03-01 08:00', to: '2026-03-01 12:00', runs: 5);
-        $used = new Context('Push', units: [new UnitPast('W-2', 12, 1)], lots: ['sheet' => ['P-33']], from: '2026-03-09 08:00', to: '2026-03-09 12:00', runs: 1, stoppedEarly: 1);
+        $fresh = new Context(
+            'Push', units: [new UnitPast('W-1')], lots: ['sheet' => ['P-31']], from: '2026-03-01 08:00', to: '2026-03-01 12:00', runs: 5,
+        );
+        $used = new Context(
+            'Push', units: [new UnitPast('W-2', 12, 1)], lots: ['sheet' => ['P-33']], from: '2026-03-09 08:00', to: '2026-03-09 12:00',
+            runs: 1, stoppedEarly: 1,
+        );
         self::assertEqualsCanonicalizing(['lot of sheet', 'units', 'period', 'runs', 'stopped early'], self::differences($fresh, $used));
-        self::assertStringContainsString('W-2 had 12 runs and 1 failure behind it', implode(' ', array_map(static fn (Difference $d): string => FootingWords::why($d), FootingCheck::between($fresh, $used)->differences)));
+        self::assertStringContainsString(
+            'W-2 had 12 runs and 1 failure behind it',
+            implode(
+                ' ',
+                array_map(static fn (Difference $d): string => FootingWords::why($d), FootingCheck::between($fresh, $used)->differences),
+            ),
+        );
     }
 }

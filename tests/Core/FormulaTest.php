@@ -33,7 +33,9 @@ final class FormulaTest extends TestCase
     #[DataProvider('workedOut')]
     public function testValueAndUncertainty(string $expression, array $variables, ?string $unit, float $value, float $u): void
     {
-        $result = Formula::read($expression, array_keys($variables))->evaluate(array_map(static fn (array $v): Variable => Variable::of($v[0], $v[1], $v[2]), $variables), $unit);
+        $result = Formula::read($expression, array_keys($variables))->evaluate(
+            array_map(static fn (array $v): Variable => Variable::of($v[0], $v[1], $v[2]), $variables), $unit,
+        );
         self::assertEqualsWithDelta($value, $result->value, 1e-9 * max(1, abs($value)));
         self::assertEqualsWithDelta($u, $result->u, 1e-9);
     }

@@ -14,7 +14,9 @@ use PHPUnit\Framework\TestCase;
 /** Values from an independent implementation (R 4.2), to all the digits that it prints. */
 final class InferenceTest extends TestCase
 {
-    private const LIVES = ['times' => [5, 6, 6, 2.5, 4, 9, 12, 3, 3, 7], 'ended' => [true, true, false, true, true, false, true, true, true, false]];
+    private const LIVES = [
+        'times' => [5, 6, 6, 2.5, 4, 9, 12, 3, 3, 7], 'ended' => [true, true, false, true, true, false, true, true, true, false],
+    ];
 
     /**
      * @param array<string, mixed> $input
@@ -71,13 +73,22 @@ final class InferenceTest extends TestCase
         self::near(0.502976190476191, $terms['b']);
         self::near(0.267857142857142, $terms['a:b']);
         $empty = ['a' => ['p', 'p', 'q', 'q'], 'b' => ['u', 'v', 'u', 'u']];
-        self::assertSame('term.inestimable', self::code('stats.anova', ['y' => [1, 2, 3, 4], 'factors' => $empty, 'interactions' => [['a', 'b']]]), 'q with v was never run.');
-        self::assertSame('term.inestimable', self::code('stats.anova', ['y' => [1, 2, 3, 4], 'factors' => ['a' => ['p', 'p', 'q', 'q'], 'b' => ['u', 'u', 'v', 'v']]]), 'Two factors that are one.');
+        self::assertSame(
+            'term.inestimable', self::code('stats.anova', ['y' => [1, 2, 3, 4], 'factors' => $empty, 'interactions' => [['a', 'b']]]),
+            'q with v was never run.',
+        );
+        self::assertSame(
+            'term.inestimable',
+            self::code('stats.anova', ['y' => [1, 2, 3, 4], 'factors' => ['a' => ['p', 'p', 'q', 'q'], 'b' => ['u', 'u', 'v', 'v']]]),
+            'Two factors that are one.',
+        );
     }
 
     public function testAPolynomialFarFromNought(): void
     {
-        $out = self::answer('stats.regress', ['x' => range(2001, 2006), 'y' => array_map(log(...), [1, 2, 3, 4, 5, 6.5]), 'degree' => 2, 'at' => [2004]]);
+        $out = self::answer(
+            'stats.regress', ['x' => range(2001, 2006), 'y' => array_map(log(...), [1, 2, 3, 4, 5, 6.5]), 'degree' => 2, 'at' => [2004]],
+        );
         $prediction = is_array($out['predictions']) ? $out['predictions'][0] : null;
         self::assertInstanceOf(\Lustrum\Core\Statistics\Interval::class, $prediction);
         self::near(1.42425709860981, $prediction->estimate, 1e-8);
@@ -85,14 +96,22 @@ final class InferenceTest extends TestCase
         self::assertSame('x.dependent', self::code('stats.regress', ['x' => [3, 3, 3], 'y' => [1, 2, 3]]));
         self::assertSame('x.dependent', self::code('stats.regress', ['x' => [1, 2], 'y' => [1, 2], 'degree' => 2]));
         $plane = self::answer('stats.regress', ['x' => [[1, 0], [0, 1], [1, 1], [2, 1]], 'y' => [5, 4, 7, 10], 'at' => [[3, 2]]]);
-        self::near(15.0, is_array($plane['predictions']) && $plane['predictions'][0] instanceof \Lustrum\Core\Statistics\Interval ? $plane['predictions'][0]->estimate : NAN);
+        self::near(
+            15.0,
+            is_array($plane['predictions']) && $plane['predictions'][0] instanceof \Lustrum\Core\Statistics\Interval ? $plane['predictions'][0]->estimate : NAN,
+        );
     }
 
     public function testPlanning(): void
     {
         // Success-run theorem: 22 without a failure for 90 %, 59 for 95 %, at 95 % and 90 % confidence 29 and 45.
         foreach ([[0.9, 0.9, 22], [0.95, 0.95, 59], [0.9, 0.95, 29], [0.95, 0.9, 45]] as [$reliability, $confidence, $trials]) {
-            self::assertSame($trials, self::answer('stats.demonstration', ['reliability' => $reliability, 'confidence' => $confidence, 'failures' => 0])['trials']);
+            self::assertSame(
+                $trials,
+                self::answer(
+                    'stats.demonstration', ['reliability' => $reliability, 'confidence' => $confidence, 'failures' => 0],
+                )['trials'],
+            );
         }
         // Cohen (1988), table 2.4.1: d = 0.5, power 0.80: 64 an arm.
         self::assertSame(64, self::answer('stats.sampleSize', ['sd' => 1, 'difference' => 0.5])['perArm']);
@@ -104,27 +123,46 @@ final class InferenceTest extends TestCase
     {
         $km = self::answer('survival.kaplanMeier', self::LIVES);
         self::assertSame([5.0, 2.5, null], [$km['median'], $km['low'], $km['high']]);
-        $rank = self::answer('survival.logRank', ['groups' => [['times' => [5, 6, 6, 2.5], 'ended' => [true, true, false, true]], ['times' => [4, 9, 12], 'ended' => [true, false, true]], ['times' => [3, 3, 7], 'ended' => [true, true, false]]]]);
+        $rank = self::answer(
+            'survival.logRank',
+            [
+                'groups' => [
+                    ['times' => [5, 6, 6, 2.5], 'ended' => [true, true, false, true]],
+                    ['times' => [4, 9, 12], 'ended' => [true, false, true]], ['times' => [3, 3, 7], 'ended' => [true, true, false]],
+                ],
+            ],
+        );
         self::near(0.9890698116011, $rank['chi2']);
         self::near(0.609854481128607, $rank['p']);
         $weibull = Catalogue::answer(['op' => 'survival.weibull', 'input' => self::LIVES])['output'] ?? [];
-        self::near(1.82564802602840, $weibull['shape'] instanceof \Lustrum\Core\Statistics\Interval ? $weibull['shape']->estimate : NAN, 1e-9);
+        self::near(
+            1.82564802602840, $weibull['shape'] instanceof \Lustrum\Core\Statistics\Interval ? $weibull['shape']->estimate : NAN, 1e-9,
+        );
         self::near(-20.22613758763502, $weibull['logLikelihood']);
         $none = self::answer('survival.kaplanMeier', ['times' => [5, 6], 'ended' => [false, false]]);
         self::assertSame([[], null], [$none['steps'], $none['median']], 'Nothing ended: nothing is known but bounds.');
         self::assertSame('lives.equal', self::code('survival.weibull', ['times' => [5, 5, 5], 'ended' => [true, true, true]]));
-        self::assertSame('events.tooFew', self::code('survival.logRank', ['groups' => [['times' => [5], 'ended' => [false]], ['times' => [5], 'ended' => [false]]]]));
+        self::assertSame(
+            'events.tooFew',
+            self::code('survival.logRank', ['groups' => [['times' => [5], 'ended' => [false]], ['times' => [5], 'ended' => [false]]]]),
+        );
     }
 
     public function testThresholds(): void
     {
-        self::assertSame('outcomes.same', self::code('threshold.staircase', ['levels' => [1, 2, 3], 'held' => [true, true, true], 'step' => 1]));
+        self::assertSame(
+            'outcomes.same', self::code('threshold.staircase', ['levels' => [1, 2, 3], 'held' => [true, true, true], 'step' => 1]),
+        );
         self::assertSame('levels.tooFew', self::code('threshold.logit', ['levels' => [2, 2], 'held' => [1, 2], 'tried' => [3, 3]]));
         // Cleanly separated outcomes: Firth's penalty keeps the curve finite and the threshold between them.
-        $apart = self::answer('threshold.logit', ['levels' => [10, 20, 30, 40], 'held' => [5, 5, 0, 0], 'tried' => [5, 5, 5, 5], 'at' => [0.9]]);
+        $apart = self::answer(
+            'threshold.logit', ['levels' => [10, 20, 30, 40], 'held' => [5, 5, 0, 0], 'tried' => [5, 5, 5, 5], 'at' => [0.9]],
+        );
         self::near(25.0, $apart['level50'], 1e-9);
         self::assertLessThan(25, is_array($apart['at']) ? $apart['at'][0] : null);
-        $failsFirst = self::answer('threshold.ladder', ['rungs' => [['level' => 2, 'held' => 3, 'tried' => 3], ['level' => 1, 'held' => 1, 'tried' => 3]]]);
+        $failsFirst = self::answer(
+            'threshold.ladder', ['rungs' => [['level' => 2, 'held' => 3, 'tried' => 3], ['level' => 1, 'held' => 1, 'tried' => 3]]],
+        );
         self::assertSame([null, 1.0], [$failsFirst['highestHeld'], $failsFirst['lowestFailed']]);
     }
 
@@ -152,7 +190,10 @@ final class InferenceTest extends TestCase
 
     public function testPlansComeOutTheSameEverywhere(): void
     {
-        $plan = ['levels' => [1, 2, 3, 4], 'repeats' => 3, 'order' => 'blocks', 'seed' => 42, 'minutes' => ['setUp' => 10, 'run' => 5, 'reset' => 1, 'change' => 2], 'sd' => 1.5];
+        $plan = [
+            'levels' => [1, 2, 3, 4], 'repeats' => 3, 'order' => 'blocks', 'seed' => 42,
+            'minutes' => ['setUp' => 10, 'run' => 5, 'reset' => 1, 'change' => 2], 'sd' => 1.5,
+        ];
         $out = self::answer('plan.sweep', $plan);
         self::assertSame($out, self::answer('plan.sweep', $plan));
         self::assertNotSame($out['runs'], self::answer('plan.sweep', ['seed' => 43] + $plan)['runs']);
@@ -163,7 +204,12 @@ final class InferenceTest extends TestCase
         self::assertGreaterThan(10 + 12 * 5 + 11, $out['minutes']);
         self::assertSame('xoshiro256**', $out['generator']);
         self::assertSame(6, count((array) self::answer('plan.matrix', ['factors' => ['a' => ['x', 'y'], 'b' => ['u', 'v', 'w']]])['runs']));
-        self::assertSame('input.invalid', self::code('plan.matrix', ['factors' => ['a' => array_map(strval(...), range(1, 40)), 'b' => array_map(strval(...), range(1, 40))]]));
+        self::assertSame(
+            'input.invalid',
+            self::code(
+                'plan.matrix', ['factors' => ['a' => array_map(strval(...), range(1, 40)), 'b' => array_map(strval(...), range(1, 40))]],
+            ),
+        );
     }
 
     public function testServingOrdersAreBalanced(): void
@@ -180,7 +226,9 @@ final class InferenceTest extends TestCase
 
     public function testPanels(): void
     {
-        $wins = static fn (string ...$pairs): array => ['comparisons' => array_map(static fn (string $p): array => ['winner' => $p[0], 'loser' => $p[1]], array_values($pairs))];
+        $wins = static fn (string ...$pairs): array => [
+            'comparisons' => array_map(static fn (string $p): array => ['winner' => $p[0], 'loser' => $p[1]], array_values($pairs)),
+        ];
         self::assertSame('table.disconnected', self::code('panel.rank', $wins('ab', 'ba', 'cd', 'dc')));
         self::assertSame('table.oneSided', self::code('panel.rank', $wins('ab', 'bc', 'cb', 'ac')));
         // Two items: the strengths are the shares, and the error of the log ratio is √(1/w + 1/l).

@@ -47,14 +47,18 @@ final class Judged
         $configuration = $with ?? self::configuration($build, $method, $outcomeMetric, $serial);
 
         return new RunFact(
-            'run-'.++self::$number, 'trial', 'Pulling', $method, $build, self::$number, $outcome, '', sprintf('2026-03-02T10:00:00.%06dZ', self::$number),
+            'run-'.++self::$number, 'trial', 'Pulling', $method, $build, self::$number, $outcome, '', sprintf(
+                '2026-03-02T10:00:00.%06dZ', self::$number,
+            ),
             'Ines', $position, $conditions, [], $configuration, 0, 0, $readings, false,
         );
     }
 
     /** @param list<Parameter> $parameters */
-    public static function configuration(string $build = 'a', string $method = 'pull', string $outcomeMetric = '', string $serial = '', array $parameters = [], string $firmware = ''): Configuration
-    {
+    public static function configuration(
+        string $build = 'a', string $method = 'pull', string $outcomeMetric = '', string $serial = '', array $parameters = [],
+        string $firmware = '',
+    ): Configuration {
         return new Configuration(
             $build, strtoupper($build), $firmware, $parameters, [], null, $serial, '', '', [], $method, ucfirst($method), 1, '',
             [new Channel('pull', 'force', 'N', 'Cell', 0.1)], [], [], $outcomeMetric,
@@ -87,24 +91,32 @@ final class Judged
     }
 
     /** @param list<string> $dependsOn */
-    public static function wanted(Kind $kind, float $limit, Direction $direction = Direction::AtLeast, float $confidence = 0.95, string $metric = 'force', array $dependsOn = []): Wanted
-    {
+    public static function wanted(
+        Kind $kind, float $limit, Direction $direction = Direction::AtLeast, float $confidence = 0.95, string $metric = 'force',
+        array $dependsOn = [],
+    ): Wanted {
         $unit = in_array($kind, [Kind::Rate, Kind::Check], true) ? '' : 'N';
 
-        return new Wanted('w-'.$metric, 'Wanted', $metric, $unit, $limit, Requirement::of($kind, $direction, $limit, $confidence, 0.9), $dependsOn, true);
+        return new Wanted(
+            'w-'.$metric, 'Wanted', $metric, $unit, $limit, Requirement::of($kind, $direction, $limit, $confidence, 0.9), $dependsOn, true,
+        );
     }
 
     /**
      * @param list<ChangeFact> $changes
      * @param list<Parameter>  $parameters
      */
-    public static function build(string $id, ?string $parent = null, array $changes = [], array $parameters = [], string $firmware = ''): Build
-    {
-        return new Build($id, strtoupper($id), $parent, '', $firmware, sprintf('2026-03-%02dT00:00:00Z', ord($id) - 96), $parameters, [], $changes);
+    public static function build(
+        string $id, ?string $parent = null, array $changes = [], array $parameters = [], string $firmware = '',
+    ): Build {
+        return new Build(
+            $id, strtoupper($id), $parent, '', $firmware, sprintf('2026-03-%02dT00:00:00Z', ord($id) - 96), $parameters, [], $changes,
+        );
     }
 
-    public static function change(string $id, ChangeClass $class = ChangeClass::Shape, string $metric = '', ?float $expected = null, ?string $against = null): ChangeFact
-    {
+    public static function change(
+        string $id, ChangeClass $class = ChangeClass::Shape, string $metric = '', ?float $expected = null, ?string $against = null,
+    ): ChangeFact {
         return new ChangeFact($id, ucfirst($id), $class, $metric, $expected, $metric === 'force' ? 'N' : '', $against);
     }
 

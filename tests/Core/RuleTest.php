@@ -51,22 +51,37 @@ final class RuleTest extends TestCase
         yield 'three on the wrong side, wide apart' => [$mean, Judged::runs([25.0, 39.0, 50.0]), State::Against, Texture::DenseBroken];
         yield 'three far below' => [$mean, Judged::runs([20.0, 21.0, 20.5]), State::Against, Texture::Broken];
         yield 'exactly at the limit' => [$mean, Judged::runs([40.0, 40.0, 40.0]), State::Shown, Texture::Solid];
-        yield 'an upper limit kept' => [Judged::wanted(Kind::Mean, 40.0, Direction::AtMost), Judged::runs([20.0, 21.0, 20.5]), State::Shown, Texture::Solid];
-        yield 'a void run counts for nothing' => [$mean, [...Judged::runs([60.0, 61.0]), Judged::run(10.0, RunOutcome::Void)], State::Thin, Texture::Sparse];
-        yield 'an unreadable unit counts for nothing' => [$mean, [...Judged::runs([60.0, 61.0]), Judged::run(60.5, unit: 'kg')], State::Thin, Texture::Sparse];
-        yield 'a lost article counts for nothing' => [$mean, [...Judged::runs([60.0, 61.0]), Judged::run(1.0, RunOutcome::Lost)], State::Thin, Texture::Sparse];
+        yield 'an upper limit kept' => [
+            Judged::wanted(Kind::Mean, 40.0, Direction::AtMost), Judged::runs([20.0, 21.0, 20.5]), State::Shown, Texture::Solid,
+        ];
+        yield 'a void run counts for nothing' => [
+            $mean, [...Judged::runs([60.0, 61.0]), Judged::run(10.0, RunOutcome::Void)], State::Thin, Texture::Sparse,
+        ];
+        yield 'an unreadable unit counts for nothing' => [
+            $mean, [...Judged::runs([60.0, 61.0]), Judged::run(60.5, unit: 'kg')], State::Thin, Texture::Sparse,
+        ];
+        yield 'a lost article counts for nothing' => [
+            $mean, [...Judged::runs([60.0, 61.0]), Judged::run(1.0, RunOutcome::Lost)], State::Thin, Texture::Sparse,
+        ];
         $bound = Judged::run(60.5, RunOutcome::StoppedEarly, ResultKind::AtLeast);
         yield 'a bound is no value' => [$mean, [...Judged::runs([60.0, 61.0]), $bound], State::Thin, Texture::Sparse];
         $every = Judged::wanted(Kind::Every, 40.0);
-        yield 'every one: three alike do not speak of nine in ten' => [$every, Judged::runs([45.0, 47.0, 46.0]), State::Leaning, Texture::Dense];
-        yield 'every one: ten alike, far above' => [$every, Judged::runs([60.0, 60.1, 60.2, 60.3, 60.1, 60.0, 60.2, 60.1, 60.3, 60.2]), State::Shown, Texture::Solid];
+        yield 'every one: three alike do not speak of nine in ten' => [
+            $every, Judged::runs([45.0, 47.0, 46.0]), State::Leaning, Texture::Dense,
+        ];
+        yield 'every one: ten alike, far above' => [
+            $every, Judged::runs([60.0, 60.1, 60.2, 60.3, 60.1, 60.0, 60.2, 60.1, 60.3, 60.2]), State::Shown, Texture::Solid,
+        ];
         $rate = Judged::wanted(Kind::Rate, 0.9, metric: 'strong');
         yield 'two tries of two' => [$rate, Judged::tries(2, 0), State::Thin, Texture::Sparse];
         yield 'ten of ten do not show nine in ten' => [$rate, Judged::tries(10, 0), State::Leaning, Texture::Dense];
         yield 'forty of forty do' => [$rate, Judged::tries(40, 0), State::Shown, Texture::Solid];
         yield 'five of ten' => [$rate, Judged::tries(5, 5), State::Against, Texture::Broken];
         yield 'eight of ten are on the wrong side, and not sure' => [$rate, Judged::tries(8, 2), State::Against, Texture::DenseBroken];
-        yield 'stopped early answers no rate' => [$rate, [...Judged::tries(2, 0), Judged::run(null, RunOutcome::StoppedEarly, outcomeMetric: 'strong')], State::Thin, Texture::Sparse];
+        yield 'stopped early answers no rate' => [
+            $rate, [...Judged::tries(2, 0), Judged::run(null, RunOutcome::StoppedEarly, outcomeMetric: 'strong')], State::Thin,
+            Texture::Sparse,
+        ];
         $check = Judged::wanted(Kind::Check, 1.0, metric: 'strong');
         yield 'a check held once' => [$check, Judged::tries(1, 0), State::Shown, Texture::Solid];
         yield 'a check failed once of five' => [$check, Judged::tries(4, 1), State::Against, Texture::Broken];
@@ -144,9 +159,13 @@ final class RuleTest extends TestCase
     public function testBetterAndWorse(array $here, array $there, Direction $direction, string $judged): void
     {
         $compare = new CompareBuilds([Judged::wanted(Kind::Mean, 40.0, $direction)], ['force' => 'Force'], self::CONFIDENCE);
-        $found = $compare->metric('force', Judged::build('b', 'a'), Judged::runs($here, build: 'b'), Judged::build('a'), Judged::runs($there));
+        $found = $compare->metric(
+            'force', Judged::build('b', 'a'), Judged::runs($here, build: 'b'), Judged::build('a'), Judged::runs($there),
+        );
         self::assertSame($judged, $found->judged);
-        self::assertEqualsWithDelta(array_sum($here) / count($here) - array_sum($there) / count($there), $found->difference->value ?? null, 1e-9);
+        self::assertEqualsWithDelta(
+            array_sum($here) / count($here) - array_sum($there) / count($there), $found->difference->value ?? null, 1e-9,
+        );
     }
 
     public function testOnlyRunsOfTheMethodThatBothShareAreCompared(): void
@@ -155,7 +174,9 @@ final class RuleTest extends TestCase
         $there = [...Judged::runs([50.0]), ...Judged::runs([1.0, 2.0, 3.0], method: 'swing')];
         [$mine, $theirs] = CompareBuilds::sameMethod('force', $here, $there);
         self::assertSame([2, 1], [count($mine), count($theirs)]);
-        self::assertSame(['pull'], array_values(array_unique(array_map(static fn (RunFact $r): string => $r->method, [...$mine, ...$theirs]))));
+        self::assertSame(
+            ['pull'], array_values(array_unique(array_map(static fn (RunFact $r): string => $r->method, [...$mine, ...$theirs]))),
+        );
         [$mine, $theirs] = CompareBuilds::sameMethod('force', Judged::runs([1.0], method: 'drop'), Judged::runs([2.0], method: 'swing'));
         self::assertSame([1, 1], [count($mine), count($theirs)], 'Where no method is shared, all are compared, and the footing says so.');
     }
@@ -178,10 +199,14 @@ final class RuleTest extends TestCase
     public function testHowOftenItHolds(array $here, array $there, string $verdict): void
     {
         [$a, $b] = [Judged::build('a'), Judged::build('b', 'a')];
-        $found = CompareOutcomes::all($b, Judged::tries($here[0], $here[1], 'b'), $a, Judged::tries($there[0], $there[1]), self::CONFIDENCE);
+        $found = CompareOutcomes::all(
+            $b, Judged::tries($here[0], $here[1], 'b'), $a, Judged::tries($there[0], $there[1]), self::CONFIDENCE,
+        );
         self::assertCount(1, $found);
         self::assertSame($verdict, $found[0]->verdict);
-        $turned = CompareOutcomes::all($a, Judged::tries($there[0], $there[1]), $b, Judged::tries($here[0], $here[1], 'b'), self::CONFIDENCE);
+        $turned = CompareOutcomes::all(
+            $a, Judged::tries($there[0], $there[1]), $b, Judged::tries($here[0], $here[1], 'b'), self::CONFIDENCE,
+        );
         self::assertSame(['more' => 'less', 'less' => 'more'][$verdict] ?? $verdict, $turned[0]->verdict);
     }
 
@@ -205,7 +230,9 @@ final class RuleTest extends TestCase
     #[DataProvider('changes')]
     public function testWhatBecameOfAChange(?float $expected, array $here, array $there, ChangeVerdict $verdict): void
     {
-        $seen = new ChangesSeen(new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], self::CONFIDENCE), self::CONFIDENCE);
+        $seen = new ChangesSeen(
+            new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], self::CONFIDENCE), self::CONFIDENCE,
+        );
         $build = Judged::build('b', 'a', [Judged::change('one', metric: 'force', expected: $expected)]);
         self::assertSame($verdict, $seen->of($build, Judged::runs($here, build: 'b'), Judged::runs($there))[0]->verdict);
     }
@@ -227,7 +254,9 @@ final class RuleTest extends TestCase
     public function testWhatBecameOfAChangeByHowOftenItHolds(array $here, array $there, ChangeVerdict $verdict): void
     {
         $seen = new ChangesSeen(new CompareBuilds([], ['strong' => 'Strong'], self::CONFIDENCE), self::CONFIDENCE);
-        $build = Judged::build('b', 'a', [Judged::change('one', metric: 'strong'), Judged::change('two', metric: 'strong'), Judged::change('three')]);
+        $build = Judged::build(
+            'b', 'a', [Judged::change('one', metric: 'strong'), Judged::change('two', metric: 'strong'), Judged::change('three')],
+        );
         $all = $seen->of($build, Judged::tries($here[0], $here[1], 'b'), Judged::tries($there[0], $there[1]));
         self::assertSame([$verdict, ['Two']], [$all[0]->verdict, $all[0]->together]);
         self::assertSame(ChangeVerdict::NobodyLooked, $all[2]->verdict, 'Nobody said what it should move.');
@@ -250,7 +279,10 @@ final class RuleTest extends TestCase
     #[DataProvider('failures')]
     public function testWhereAFailureStands(array $held, array $again, Standing $standing, string $letter): void
     {
-        $lineage = Judged::line(Judged::build('a'), Judged::build('b', 'a', [Judged::change('fix', against: 'f0')]), Judged::build('c', 'b'), Judged::build('d', 'a'));
+        $lineage = Judged::line(
+            Judged::build('a'), Judged::build('b', 'a', [Judged::change('fix', against: 'f0')]), Judged::build('c', 'b'),
+            Judged::build('d', 'a'),
+        );
         $failures = [new FailureFact('f0', 'a', 'Arm broke', 'arm', 'pull')];
         foreach ($again as $i => $build) {
             $failures[] = new FailureFact('f'.($i + 1), $build, 'arm BROKE ', 'arm', 'pull');
@@ -276,7 +308,9 @@ final class RuleTest extends TestCase
     /** @return iterable<string, array{Device, list<string>, list<float>, array{bool, bool, bool}}> limits, costs, hours, what is passed */
     public static function limits(): iterable
     {
-        $device = static fn (?string $cost, ?float $hours, ?int $changes): Device => new Device('d', 'Wagtail', 0.95, 'EUR', $cost, $hours, $changes);
+        $device = static fn (?string $cost, ?float $hours, ?int $changes): Device => new Device(
+            'd', 'Wagtail', 0.95, 'EUR', $cost, $hours, $changes,
+        );
         yield 'no limits' => [$device(null, null, null), ['1000', '1000'], [99.0, 99.0], [false, false, false]];
         yield 'all exactly reached' => [$device('30.00', 4.0, 2), ['10.10', '19.90'], [1.5, 2.5], [false, false, false]];
         yield 'a cent over' => [$device('30.00', 4.0, 2), ['10.10', '19.91'], [1.5, 2.5], [true, false, false]];
@@ -311,7 +345,9 @@ final class RuleTest extends TestCase
     public function testWhatAForecastWouldMeet(float $low, float $high, Meets $meets): void
     {
         $wanted = [Judged::wanted(Kind::Mean, 45.0, Direction::AtMost)];
-        $proposal = new Proposal('Wider', '0', 0.0, [['metric' => 'force', 'unit' => 'N', 'low' => $low, 'likely' => ($low + $high) / 2, 'high' => $high]]);
+        $proposal = new Proposal(
+            'Wider', '0', 0.0, [['metric' => 'force', 'unit' => 'N', 'low' => $low, 'likely' => ($low + $high) / 2, 'high' => $high]],
+        );
         $baselines = Baseline::of(Judged::build('a'), Judged::runs([49.0, 50.0, 51.0]), $wanted);
         $found = Forecasts::together([$proposal], new Device('d', 'Wagtail', 0.95, 'EUR'), $wanted, $baselines);
         self::assertSame($meets, $found->forecasts[0]->meets);
@@ -322,7 +358,9 @@ final class RuleTest extends TestCase
     public function testValuesBoundsAndLostOnesAreKeptApart(): void
     {
         $m = Measured::of('force', [
-            ...Judged::runs([10.0, 20.0]), Judged::run(30.0, RunOutcome::StoppedEarly, ResultKind::AtLeast), Judged::run(40.0, RunOutcome::Lost),
+            ...Judged::runs([10.0, 20.0]), Judged::run(
+                30.0, RunOutcome::StoppedEarly, ResultKind::AtLeast,
+            ), Judged::run(40.0, RunOutcome::Lost),
             Judged::run(50.0, RunOutcome::Void), Judged::run(60.0, unit: 'kg'), Judged::run(null),
         ], 'N');
         self::assertSame([[10.0, 20.0], 1, 1, 'N', 1], [$m->values, count($m->bounds), count($m->lost), $m->unit, $m->decimals]);

@@ -27,7 +27,10 @@ final class StatisticsTest extends TestCase
     public function testOrderOfMagnitudeDoesNotMatter(): void
     {
         foreach ([1e-12, 1.0, 1e12] as $scale) {
-            $c = Compare::independent(array_map(static fn (float $v): float => $v * $scale, [10.0, 11.0, 12.0]), array_map(static fn (float $v): float => $v * $scale, [13.0, 14.5, 15.0]), 0.95);
+            $c = Compare::independent(
+                array_map(static fn (float $v): float => $v * $scale, [10.0, 11.0, 12.0]),
+                array_map(static fn (float $v): float => $v * $scale, [13.0, 14.5, 15.0]), 0.95,
+            );
             self::assertSame(Verdict::Higher, $c->verdict);
             self::assertEqualsWithDelta(28.787878787878785, (float) $c->change?->estimate, 1e-9);
         }

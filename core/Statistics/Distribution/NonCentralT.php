@@ -14,12 +14,16 @@ final class NonCentralT
 {
     public static function cdf(float $t, float $df, float $delta): float
     {
-        return $delta === 0.0 ? StudentT::cdf($t, $df) : self::integrate($t, $df, $delta, static fn (float $s): float => Normal::cdf($t * $s - $delta));
+        return $delta === 0.0 ? StudentT::cdf($t, $df) : self::integrate(
+            $t, $df, $delta, static fn (float $s): float => Normal::cdf($t * $s - $delta),
+        );
     }
 
     public static function upper(float $t, float $df, float $delta): float
     {
-        return $delta === 0.0 ? StudentT::upper($t, $df) : self::integrate($t, $df, $delta, static fn (float $s): float => Normal::upper($t * $s - $delta));
+        return $delta === 0.0 ? StudentT::upper($t, $df) : self::integrate(
+            $t, $df, $delta, static fn (float $s): float => Normal::upper($t * $s - $delta),
+        );
     }
 
     /** t with P(T ≤ t) = p. */
@@ -87,7 +91,9 @@ final class NonCentralT
         $scale = 2.0 / sqrt(2 * $df);
         for ($i = 1; $i < count($cuts); ++$i) {
             if ($integrand($cuts[$i - 1]) + $integrand($cuts[$i]) + $integrand(0.5 * ($cuts[$i - 1] + $cuts[$i])) > 0.0) {
-                $sum += Solve::integral($integrand, $cuts[$i - 1], $cuts[$i], max(1, min(14, (int) ceil(($cuts[$i] - $cuts[$i - 1]) / $scale))));
+                $sum += Solve::integral(
+                    $integrand, $cuts[$i - 1], $cuts[$i], max(1, min(14, (int) ceil(($cuts[$i] - $cuts[$i - 1]) / $scale))),
+                );
             }
         }
 

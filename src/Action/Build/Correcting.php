@@ -62,7 +62,10 @@ final readonly class Correcting implements Writing
                 return $written;
             }
             $record = $this->records->find($class, $id, true);
-            $build = $record instanceof Revision ? $record : ($record instanceof Parameter || $record instanceof Part ? $record->revision() : throw new \LogicException('One of the three.'));
+            $build = $record instanceof Revision ? $record : (
+                $record instanceof Parameter
+                || $record instanceof Part ? $record->revision() : throw new \LogicException('One of the three.')
+            );
             $this->mustHaveRoom($build);
             $runs = $this->apply($build, $record, $was);
             $build->corrected(new Correction(
@@ -113,7 +116,9 @@ final readonly class Correcting implements Writing
         ) as $hash => $content) {
             $row = Row::json($content);
             $changed = Configuration::fromRow(match (true) {
-                $record instanceof Parameter => ['parameters' => self::with($row['parameters'] ?? [], $was, get_object_vars($record->asFact()))] + $row,
+                $record instanceof Parameter => [
+                    'parameters' => self::with($row['parameters'] ?? [], $was, get_object_vars($record->asFact())),
+                ] + $row,
                 $record instanceof Part => ['parts' => self::with($row['parts'] ?? [], $was, get_object_vars($record->asFact()))] + $row,
                 default => ['firmware' => $build->firmware()] + $row,
             });

@@ -116,7 +116,9 @@ final readonly class Deciding implements Writing
     /** @param list<Candidate> $open */
     private static function mustBeAnswered(array $open): void
     {
-        $with = static fn (Choice $choice): array => array_values(array_filter($open, static fn (Candidate $c): bool => $c->choice() === $choice));
+        $with = static fn (Choice $choice): array => array_values(
+            array_filter($open, static fn (Candidate $c): bool => $c->choice() === $choice),
+        );
         if ($with(Choice::In) === []) {
             throw Invalid::at('candidates', 'Nothing goes into the next build yet. Put at least one candidate in.');
         }
@@ -158,7 +160,9 @@ final readonly class Deciding implements Writing
         }
         foreach ($this->records->all(Part::class, ['revision' => $from]) as $part) {
             $view = $part->view();
-            $this->writer->make(Part::class, Uuid::v7(), new PartInput($to, $view->name, $view->material, $view->quantity, $view->cost, $view->note));
+            $this->writer->make(
+                Part::class, Uuid::v7(), new PartInput($to, $view->name, $view->material, $view->quantity, $view->cost, $view->note),
+            );
         }
     }
 
@@ -166,7 +170,9 @@ final readonly class Deciding implements Writing
     {
         $first = $candidate->effects[0] ?? null;
         $others = array_map(
-            static fn (ExpectedEffect $e): string => DecisionWords::likely($e->metric, $e->likely, $e->unit), array_slice($candidate->effects, 1),
+            static fn (ExpectedEffect $e): string => DecisionWords::likely(
+                $e->metric, $e->likely, $e->unit,
+            ), array_slice($candidate->effects, 1),
         );
         $also = $others === [] ? '' : Messages::say('decision.also', ['effects' => implode(', ', $others)]);
         $why = implode(' ', array_filter([$candidate->why, $candidate->reason, $also], static fn (string $s): bool => $s !== ''));
@@ -197,8 +203,12 @@ final readonly class Deciding implements Writing
 
     private static function line(CandidateView $c): DecisionLine
     {
-        $expected = array_map(static fn (ExpectedEffect $e): string => DecisionWords::effect($e->metric, $e->low, $e->high, $e->unit), $c->effects);
+        $expected = array_map(
+            static fn (ExpectedEffect $e): string => DecisionWords::effect($e->metric, $e->low, $e->high, $e->unit), $c->effects,
+        );
 
-        return new DecisionLine($c->what, $c->why, $c->class, $c->choice, $c->reason, $c->cost, $c->hours, implode('; ', $expected), $c->askedBy);
+        return new DecisionLine(
+            $c->what, $c->why, $c->class, $c->choice, $c->reason, $c->cost, $c->hours, implode('; ', $expected), $c->askedBy,
+        );
     }
 }

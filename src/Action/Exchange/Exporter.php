@@ -95,7 +95,11 @@ final readonly class Exporter
             return [];
         }
 
-        return ['picture' => $this->files->has($record->sha256()) ? base64_encode((string) stream_get_contents($this->files->open($record->sha256()))) : ''];
+        return [
+            'picture' => $this->files->has($record->sha256()) ? base64_encode(
+                (string) stream_get_contents($this->files->open($record->sha256())),
+            ) : '',
+        ];
     }
 
     /**

@@ -78,7 +78,13 @@ final class Importer
             throw Invalid::at('format', 'This is not a device file of Lustrum. Export a device to see what one looks like.');
         }
         if (!in_array($file['version'] ?? null, [1, Exporter::VERSION], true)) {
-            throw Invalid::at('version', sprintf('This file has format version %s; this Lustrum reads versions 1 and %d.', Row::text($file['version'] ?? '?'), Exporter::VERSION));
+            throw Invalid::at(
+                'version',
+                sprintf(
+                    'This file has format version %s; this Lustrum reads versions 1 and %d.', Row::text($file['version'] ?? '?'),
+                    Exporter::VERSION,
+                ),
+            );
         }
         try {
             return $this->em->wrapInTransaction(fn (): ImportView => $this->take($file, $workspace));
@@ -119,7 +125,10 @@ final class Importer
             $this->em->flush();
         }
         $this->history->created($device, $this->user->name());
-        $this->history->happened('import', $device->id(), $workspace, $this->user->name(), ['name' => $device->name(), 'records' => $count, 'pictures' => $pictures]);
+        $this->history->happened(
+            'import', $device->id(), $workspace, $this->user->name(),
+            ['name' => $device->name(), 'records' => $count, 'pictures' => $pictures],
+        );
         $this->em->flush();
         $this->after->written([$device]);
 
@@ -133,7 +142,9 @@ final class Importer
      */
     private function one(Kind $kind, array $row, string $path): Record
     {
-        $id = Uuid::fromString($this->ids[Row::text($row['id'] ?? '')] ?? throw Invalid::at($path.'/id', 'Each entry needs an identifier of its own.'));
+        $id = Uuid::fromString(
+            $this->ids[Row::text($row['id'] ?? '')] ?? throw Invalid::at($path.'/id', 'Each entry needs an identifier of its own.'),
+        );
         $row = $this->mapped($kind, $row);
         try {
             $origin = Origin::read($row['origin'] ?? null);
@@ -185,7 +196,9 @@ final class Importer
     {
         $configuration = $row['configuration'] ?? null;
         if (is_string($configuration)) {
-            $configuration = $this->configurations[$configuration] ?? throw Invalid::at('configuration', 'The file has no such configuration.');
+            $configuration = $this->configurations[$configuration] ?? throw Invalid::at(
+                'configuration', 'The file has no such configuration.',
+            );
         }
         if ($configuration === null) {
             $this->runs->freeze($run);
@@ -204,7 +217,9 @@ final class Importer
     /** Runs of one trial and article share what they were made with: it is read and stored once. */
     private function frozen(mixed $configuration, Run $run): StoredConfiguration
     {
-        $own = is_array($configuration) ? array_diff_key($configuration, ['earlierRuns' => true, 'earlierFailures' => true]) : $configuration;
+        $own = is_array($configuration) ? array_diff_key(
+            $configuration, ['earlierRuns' => true, 'earlierFailures' => true],
+        ) : $configuration;
         $key = $run->trial()->id()->toRfc4122().$run->article()?->id()->toRfc4122().hash('xxh128', serialize($own));
 
         return $this->frozen[$key] ??= $this->stored->stored(
@@ -263,7 +278,11 @@ final class Importer
             @unlink($file);
         }
 
-        return ['picture' => ['kind' => $stored->kind->value, 'takenAt' => $stored->takenAt ?? Row::textOrNull($row['takenAt'] ?? null)] + get_object_vars($stored)] + $row;
+        return [
+            'picture' => [
+                'kind' => $stored->kind->value, 'takenAt' => $stored->takenAt ?? Row::textOrNull($row['takenAt'] ?? null),
+            ] + get_object_vars($stored),
+        ] + $row;
     }
 
     /**
@@ -291,7 +310,9 @@ final class Importer
             }
         }
 
-        return count($ids) <= self::MOST_RECORDS ? $ids : throw Invalid::at('', sprintf('At most %d records can be brought in at once.', self::MOST_RECORDS));
+        return count($ids) <= self::MOST_RECORDS ? $ids : throw Invalid::at(
+            '', sprintf('At most %d records can be brought in at once.', self::MOST_RECORDS),
+        );
     }
 
     /**

@@ -73,7 +73,9 @@ final readonly class ReadingsCsv
     private static function found(mixed $json): string
     {
         return implode('; ', array_map(
-            static fn (array $f): string => ReadingWords::condition(Row::text($f['name'] ?? ''), Row::text($f['text'] ?? '')), Row::rows(Row::json($json)),
+            static fn (array $f): string => ReadingWords::condition(
+                Row::text($f['name'] ?? ''), Row::text($f['text'] ?? ''),
+            ), Row::rows(Row::json($json)),
         ));
     }
 

@@ -42,7 +42,12 @@ final readonly class Preparing
     {
         $photo = $this->em->find(Photo::class, $id);
         if ($photo !== null && $photo->isWaiting()) {
-            $this->settle($photo, static fn (Photo $p) => $p->isBroken('This file could not be prepared here. Withdraw it and send it again, or in another format.'));
+            $this->settle(
+                $photo,
+                static fn (Photo $p) => $p->isBroken(
+                    'This file could not be prepared here. Withdraw it and send it again, or in another format.',
+                ),
+            );
         }
     }
 

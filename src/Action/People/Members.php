@@ -84,7 +84,9 @@ final readonly class Members
     {
         $this->em->wrapInTransaction(function () use ($workspace, $person): void {
             $this->lock($workspace);
-            $membership = $this->em->getRepository(Membership::class)->findOneBy(['workspace' => $workspace, 'user' => $person]) ?? throw NotThere::here();
+            $membership = $this->em->getRepository(Membership::class)->findOneBy(
+                ['workspace' => $workspace, 'user' => $person],
+            ) ?? throw NotThere::here();
             $this->mustNotBeTheLastLead($membership);
             $this->enter($membership, 'taken out');
             $this->em->remove($membership);

@@ -32,7 +32,10 @@ final readonly class Configurations
         $hash = $content->hash();
         $this->em->getConnection()->executeStatement(
             'INSERT INTO configuration (hash, content, belongs_to) VALUES (?, CAST(? AS jsonb), ?) ON CONFLICT (hash) DO NOTHING',
-            [$hash, json_encode($content, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION | \JSON_UNESCAPED_UNICODE), $device->toRfc4122()],
+            [
+                $hash, json_encode($content, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION | \JSON_UNESCAPED_UNICODE),
+                $device->toRfc4122(),
+            ],
         );
 
         return $hash;

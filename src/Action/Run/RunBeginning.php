@@ -55,7 +55,9 @@ final readonly class RunBeginning implements Beginning
         $last = $db->fetchOne('SELECT coalesce(max(number), 0) FROM run WHERE trial_id = ?', [$trial->id()->toRfc4122()]);
         $article = $run->article();
         $past = $article === null ? ['runs' => 0, 'failures' => 0] : $this->past->before($article->id()->toRfc4122(), $run->startedAt());
-        $run->freeze($this->configurations->stored($this->present($run), $run->belongsTo()), Row::whole($last) + 1, $past['runs'], $past['failures']);
+        $run->freeze(
+            $this->configurations->stored($this->present($run), $run->belongsTo()), Row::whole($last) + 1, $past['runs'], $past['failures'],
+        );
     }
 
     /** What a run that begins now is made with and judged by. */

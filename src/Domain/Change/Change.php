@@ -81,7 +81,9 @@ class Change extends Record
         $this->unit = trim($input->unit);
         $this->verdict = $input->verdict;
         $this->verdictNote = $input->verdictNote;
-        $this->metric = trim($input->metric) === '' ? null : Metric::named($input->metric, $this->unit, $this->revision->device(), $records);
+        $this->metric = trim($input->metric) === '' ? null : Metric::named(
+            $input->metric, $this->unit, $this->revision->device(), $records,
+        );
         $this->against = $records->namedOrNull(Failure::class, $input->against, 'against');
     }
 

@@ -12,7 +12,10 @@ final class ChangeKinds implements Registration
     public static function kinds(): array
     {
         return [
-            new Kind('change', 'changes', Change::class, ChangeInput::class, ChangeView::class, ['revision' => 'revision', 'against' => 'failure']),
+            new Kind(
+                'change', 'changes', Change::class, ChangeInput::class, ChangeView::class,
+                ['revision' => 'revision', 'against' => 'failure'],
+            ),
         ];
     }
 }

@@ -110,7 +110,9 @@ class Candidate extends Record
         $this->reason = $input->reason;
         $device = $this->revision->device();
         $this->effects = array_map(
-            static fn (ExpectedEffect $e): ExpectedEffect => $e->on(Metric::named($e->metric, $e->unit, $device, $records)->id()->toRfc4122()),
+            static fn (ExpectedEffect $e): ExpectedEffect => $e->on(
+                Metric::named($e->metric, $e->unit, $device, $records)->id()->toRfc4122(),
+            ),
             $input->effects,
         );
     }
@@ -127,7 +129,12 @@ class Candidate extends Record
         return new CandidateView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->what, $this->why, $this->class,
             $this->cost->toFloat(), $this->hours, (string) $this->cost, DecisionWords::hours($this->hours),
-            array_map(static fn (ExpectedEffect $e): string => DecisionWords::effect($device->metricName($e->metric), $e->low, $e->high, $e->unit, $e->likely), $this->effects),
+            array_map(
+                static fn (ExpectedEffect $e): string => DecisionWords::effect(
+                    $device->metricName($e->metric), $e->low, $e->high, $e->unit, $e->likely,
+                ),
+                $this->effects,
+            ),
             array_map(static fn (ExpectedEffect $e): ExpectedEffect => $e->on($device->metricName($e->metric)), $this->effects),
             $this->source, $this->askedBy, $this->failure?->id()->toRfc4122(), $this->choice, $this->reason,
             $this->decision?->id()->toRfc4122(), $this->createdBy(),
@@ -157,7 +164,9 @@ class Candidate extends Record
     public function proposal(): Proposal
     {
         return new Proposal($this->what, (string) $this->cost, $this->hours, array_map(
-            static fn (ExpectedEffect $e): array => ['metric' => $e->metric, 'unit' => $e->unit, 'low' => $e->low, 'likely' => $e->likely, 'high' => $e->high],
+            static fn (ExpectedEffect $e): array => [
+                'metric' => $e->metric, 'unit' => $e->unit, 'low' => $e->low, 'likely' => $e->likely, 'high' => $e->high,
+            ],
             $this->effects,
         ));
     }

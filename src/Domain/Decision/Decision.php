@@ -78,7 +78,10 @@ class Decision extends Record
         return new DecisionView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->revision->letter(), $this->next->id()->toRfc4122(),
             $this->next->letter(), $this->note,
-            DecisionWords::record($this->createdBy(), $this->next->letter(), $this->revision->letter(), $chosen, $this->known->cost, $this->known->currency, $this->known->hours),
+            DecisionWords::record(
+                $this->createdBy(), $this->next->letter(), $this->revision->letter(), $chosen, $this->known->cost, $this->known->currency,
+                $this->known->hours,
+            ),
             $this->known, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }

@@ -12,8 +12,14 @@ final class DecisionKinds implements Registration
     public static function kinds(): array
     {
         return [
-            new Kind('decision', 'decisions', Decision::class, DecisionInput::class, DecisionView::class, ['revision' => 'revision', 'next' => 'revision'], withdrawable: false),
-            new Kind('candidate', 'candidates', Candidate::class, CandidateInput::class, CandidateView::class, ['revision' => 'revision', 'failure' => 'failure', 'decision' => 'decision']),
+            new Kind(
+                'decision', 'decisions', Decision::class, DecisionInput::class, DecisionView::class,
+                ['revision' => 'revision', 'next' => 'revision'], withdrawable: false,
+            ),
+            new Kind(
+                'candidate', 'candidates', Candidate::class, CandidateInput::class, CandidateView::class,
+                ['revision' => 'revision', 'failure' => 'failure', 'decision' => 'decision'],
+            ),
         ];
     }
 }

@@ -36,7 +36,9 @@ final readonly class DecisionRecord
         return new self(
             array_map(self::line(...), Row::rows($row['lines'] ?? [])),
             array_map(static fn (array $e): KnownEvidence => new KnownEvidence(
-                Row::text($e['statement'] ?? ''), Texture::tryFrom(Row::text($e['texture'] ?? '')) ?? Texture::Outline, Row::text($e['sentence'] ?? ''),
+                Row::text($e['statement'] ?? ''), Texture::tryFrom(
+                    Row::text($e['texture'] ?? ''),
+                ) ?? Texture::Outline, Row::text($e['sentence'] ?? ''),
             ), Row::rows($row['evidence'] ?? [])),
             Row::text($row['cost'] ?? '0'), Row::number($row['hours'] ?? 0), Row::text($row['currency'] ?? ''),
             Row::texts($row['entangled'] ?? []), Row::texts($row['over'] ?? []), Row::texts($row['forecasts'] ?? []),
@@ -47,8 +49,12 @@ final readonly class DecisionRecord
     private static function line(array $row): DecisionLine
     {
         return new DecisionLine(
-            Row::text($row['what'] ?? ''), Row::text($row['why'] ?? ''), ChangeClass::tryFrom(Row::text($row['class'] ?? '')) ?? ChangeClass::Shape,
-            Choice::tryFrom(Row::text($row['choice'] ?? '')) ?? Choice::Open, Row::text($row['reason'] ?? ''), Row::number($row['cost'] ?? 0),
+            Row::text($row['what'] ?? ''), Row::text($row['why'] ?? ''), ChangeClass::tryFrom(
+                Row::text($row['class'] ?? ''),
+            ) ?? ChangeClass::Shape,
+            Choice::tryFrom(
+                Row::text($row['choice'] ?? ''),
+            ) ?? Choice::Open, Row::text($row['reason'] ?? ''), Row::number($row['cost'] ?? 0),
             Row::number($row['hours'] ?? 0), Row::text($row['expected'] ?? ''), Row::text($row['askedBy'] ?? ''),
         );
     }

@@ -13,8 +13,12 @@ final class DeviceKinds implements Registration
     {
         return [
             new Kind('device', 'devices', Device::class, DeviceInput::class, DeviceView::class, [], withdrawable: false),
-            new Kind('metric', 'metrics', Metric::class, MetricInput::class, MetricView::class, ['device' => 'device'], withdrawable: false),
-            new Kind('requirement', 'requirements', Requirement::class, RequirementInput::class, RequirementView::class, ['device' => 'device']),
+            new Kind(
+                'metric', 'metrics', Metric::class, MetricInput::class, MetricView::class, ['device' => 'device'], withdrawable: false,
+            ),
+            new Kind(
+                'requirement', 'requirements', Requirement::class, RequirementInput::class, RequirementView::class, ['device' => 'device'],
+            ),
         ];
     }
 }

@@ -100,7 +100,9 @@ class Metric extends Record
 
     public function view(): MetricView
     {
-        return new MetricView($this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->name, $this->dimension, $this->scale);
+        return new MetricView(
+            $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->name, $this->dimension, $this->scale,
+        );
     }
 
     public function name(): string

@@ -62,6 +62,9 @@ class Cause extends Record
 
     public function view(): CauseView
     {
-        return new CauseView($this->id()->toRfc4122(), $this->version(), $this->failure->id()->toRfc4122(), $this->text, $this->kind, $this->standing, $this->findings);
+        return new CauseView(
+            $this->id()->toRfc4122(), $this->version(), $this->failure->id()->toRfc4122(), $this->text, $this->kind, $this->standing,
+            $this->findings,
+        );
     }
 }

@@ -82,7 +82,11 @@ class Failure extends Record
 
     public function view(): FailureView
     {
-        return new FailureView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->article?->id()->toRfc4122(), $this->mode, $this->place, $this->severity, $this->stage, $this->note, $this->createdBy(), Instant::write($this->createdAt()));
+        return new FailureView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(),
+            $this->article?->id()->toRfc4122(), $this->mode, $this->place, $this->severity, $this->stage, $this->note, $this->createdBy(),
+            Instant::write($this->createdAt()),
+        );
     }
 
     public function revision(): Revision

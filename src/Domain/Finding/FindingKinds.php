@@ -12,10 +12,19 @@ final class FindingKinds implements Registration
     public static function kinds(): array
     {
         return [
-            new Kind('observation', 'observations', Observation::class, ObservationInput::class, ObservationView::class, ['revision' => 'revision', 'run' => 'run']),
-            new Kind('failure', 'failures', Failure::class, FailureInput::class, FailureView::class, ['revision' => 'revision', 'run' => 'run', 'article' => 'article']),
+            new Kind(
+                'observation', 'observations', Observation::class, ObservationInput::class, ObservationView::class,
+                ['revision' => 'revision', 'run' => 'run'],
+            ),
+            new Kind(
+                'failure', 'failures', Failure::class, FailureInput::class, FailureView::class,
+                ['revision' => 'revision', 'run' => 'run', 'article' => 'article'],
+            ),
             new Kind('cause', 'causes', Cause::class, CauseInput::class, CauseView::class, ['failure' => 'failure']),
-            new Kind('photo', 'photos', Photo::class, PhotoInput::class, PhotoView::class, ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure'], put: false, carriesFile: true),
+            new Kind(
+                'photo', 'photos', Photo::class, PhotoInput::class, PhotoView::class,
+                ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure'], put: false, carriesFile: true,
+            ),
         ];
     }
 }

@@ -53,6 +53,9 @@ class Observation extends Record
 
     public function view(): ObservationView
     {
-        return new ObservationView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->text, $this->createdBy(), Instant::write($this->createdAt()));
+        return new ObservationView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->text,
+            $this->createdBy(), Instant::write($this->createdAt()),
+        );
     }
 }

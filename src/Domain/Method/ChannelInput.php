@@ -65,7 +65,9 @@ final readonly class ChannelInput
             throw Invalid::at($path, $e->getMessage());
         }
 
-        return is_finite($value) && abs($value) <= Limit::NUMBER ? $value : throw Invalid::at($path, 'This number is larger than can be kept.');
+        return is_finite($value) && abs($value) <= Limit::NUMBER ? $value : throw Invalid::at(
+            $path, 'This number is larger than can be kept.',
+        );
     }
 
     private function read(string $typed): float

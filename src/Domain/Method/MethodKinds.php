@@ -12,7 +12,9 @@ final class MethodKinds implements Registration
     public static function kinds(): array
     {
         return [
-            new Kind('method', 'methods', Method::class, MethodInput::class, MethodView::class, ['device' => 'device'], withdrawable: false),
+            new Kind(
+                'method', 'methods', Method::class, MethodInput::class, MethodView::class, ['device' => 'device'], withdrawable: false,
+            ),
         ];
     }
 }

@@ -68,7 +68,10 @@ final class SoundChannels
         }
         $wanted = Units::parse($channel->unit);
         if (!$dimension->plain()->equals($wanted->dimension->plain())) {
-            throw self::invalid($i, 'formula', sprintf('This comes out as %s, but %s measures %s.', $dimension->name(), $channel->unit, $wanted->measures()));
+            throw self::invalid(
+                $i, 'formula',
+                sprintf('This comes out as %s, but %s measures %s.', $dimension->name(), $channel->unit, $wanted->measures()),
+            );
         }
     }
 

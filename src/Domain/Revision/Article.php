@@ -60,7 +60,11 @@ class Article extends Record
 
     public function view(): ArticleView
     {
-        return new ArticleView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->serial, array_map(static fn (string $m, string $l): string => $m.': '.$l, array_keys($this->lots), array_values($this->lots)), $this->deviations, $this->state);
+        return new ArticleView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->serial,
+            array_map(static fn (string $m, string $l): string => $m.': '.$l, array_keys($this->lots), array_values($this->lots)),
+            $this->deviations, $this->state,
+        );
     }
 
     public function revision(): Revision

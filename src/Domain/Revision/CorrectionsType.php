@@ -19,6 +19,9 @@ final class CorrectionsType extends ValueType
     /** @param array<array-key, mixed> $row */
     public static function one(array $row): Correction
     {
-        return new Correction(Row::text($row['what'] ?? ''), Row::text($row['reason'] ?? ''), Row::text($row['by'] ?? ''), Row::text($row['at'] ?? ''), Row::whole($row['runs'] ?? 0));
+        return new Correction(
+            Row::text($row['what'] ?? ''), Row::text($row['reason'] ?? ''), Row::text($row['by'] ?? ''), Row::text($row['at'] ?? ''),
+            Row::whole($row['runs'] ?? 0),
+        );
     }
 }

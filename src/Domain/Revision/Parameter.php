@@ -79,7 +79,9 @@ class Parameter extends Record
 
     public function view(): ParameterView
     {
-        return new ParameterView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name, $this->measure->view());
+        return new ParameterView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name, $this->measure->view(),
+        );
     }
 
     public static function asTyped(array $row): array

@@ -86,6 +86,9 @@ class Part extends Record
 
     public function view(): PartView
     {
-        return new PartView($this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name, $this->material, $this->quantity, $this->cost->toFloat(), $this->note);
+        return new PartView(
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name, $this->material, $this->quantity,
+            $this->cost->toFloat(), $this->note,
+        );
     }
 }

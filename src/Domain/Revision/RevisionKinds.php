@@ -14,7 +14,10 @@ final class RevisionKinds implements Registration
         $of = ['revision' => 'revision'];
 
         return [
-            new Kind('revision', 'revisions', Revision::class, RevisionInput::class, RevisionView::class, ['device' => 'device', 'parent' => 'revision'], withdrawable: false),
+            new Kind(
+                'revision', 'revisions', Revision::class, RevisionInput::class, RevisionView::class,
+                ['device' => 'device', 'parent' => 'revision'], withdrawable: false,
+            ),
             new Kind('parameter', 'parameters', Parameter::class, ParameterInput::class, ParameterView::class, $of),
             new Kind('part', 'parts', Part::class, PartInput::class, PartView::class, $of),
             new Kind('article', 'articles', Article::class, ArticleInput::class, ArticleView::class, $of, withdrawable: false),

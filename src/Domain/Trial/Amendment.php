@@ -27,7 +27,9 @@ final readonly class Amendment
     /** @param array<array-key, mixed> $row */
     public static function fromRow(array $row): self
     {
-        return new self(Row::text($row['text'] ?? ''), Row::text($row['reason'] ?? ''), Row::text($row['by'] ?? ''), Row::text($row['at'] ?? ''));
+        return new self(
+            Row::text($row['text'] ?? ''), Row::text($row['reason'] ?? ''), Row::text($row['by'] ?? ''), Row::text($row['at'] ?? ''),
+        );
     }
 
     /**

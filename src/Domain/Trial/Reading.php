@@ -82,7 +82,9 @@ class Reading extends Record
     {
         $channel = $run->configuration()->channel($key) ?? throw Invalid::at('channel', 'The run has no such channel.');
 
-        return $channel->isDerived() ? throw Invalid::at('channel', 'This is worked out from the other channels; it is not typed.') : $channel;
+        return $channel->isDerived() ? throw Invalid::at(
+            'channel', 'This is worked out from the other channels; it is not typed.',
+        ) : $channel;
     }
 
     /**

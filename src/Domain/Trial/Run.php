@@ -147,7 +147,10 @@ class Run extends Record
 
     public function extra(): array
     {
-        return ['configuration' => $this->configuration?->hash(), 'earlierRuns' => $this->earlierRuns, 'earlierFailures' => $this->earlierFailures];
+        return [
+            'configuration' => $this->configuration?->hash(), 'earlierRuns' => $this->earlierRuns,
+            'earlierFailures' => $this->earlierFailures,
+        ];
     }
 
     public function restore(array $row, Records $records): void

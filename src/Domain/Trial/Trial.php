@@ -91,10 +91,16 @@ class Trial extends Record
     {
         $safety = $this->method->safety();
         if ($safety->needsSignOff && $this->signOff === null) {
-            throw Invalid::at('signOff', 'This method puts a person at risk. Record who agreed to it on the trial before the first run; local rules and licensed practice come first.');
+            throw Invalid::at(
+                'signOff',
+                'This method puts a person at risk. Record who agreed to it on the trial before the first run; local rules and licensed practice come first.',
+            );
         }
         if (trim($safety->abort) === '' && $this->override === null) {
-            throw Invalid::at('override', 'The method does not say when to stop. Fill in its abort criteria, or let a named person start it without, with a reason.');
+            throw Invalid::at(
+                'override',
+                'The method does not say when to stop. Fill in its abort criteria, or let a named person start it without, with a reason.',
+            );
         }
     }
 

@@ -12,8 +12,14 @@ final class TrialKinds implements Registration
     public static function kinds(): array
     {
         return [
-            new Kind('trial', 'trials', Trial::class, TrialInput::class, TrialView::class, ['revision' => 'revision', 'method' => 'method'], withdrawable: false),
-            new Kind('run', 'runs', Run::class, RunInput::class, RunView::class, ['trial' => 'trial', 'article' => 'article'], withdrawable: false),
+            new Kind(
+                'trial', 'trials', Trial::class, TrialInput::class, TrialView::class, ['revision' => 'revision', 'method' => 'method'],
+                withdrawable: false,
+            ),
+            new Kind(
+                'run', 'runs', Run::class, RunInput::class, RunView::class, ['trial' => 'trial', 'article' => 'article'],
+                withdrawable: false,
+            ),
             new Kind('reading', 'readings', Reading::class, ReadingInput::class, ReadingView::class, ['run' => 'run'], withdrawable: false),
         ];
     }

@@ -147,7 +147,10 @@ final readonly class AccountController
     }
 
     /** Takes somebody out. What they wrote stays. Leads only. */
-    #[Route('/api/workspaces/{id}/members/{person}', requirements: ['id' => Requirement::UUID, 'person' => Requirement::UUID], methods: ['DELETE'])]
+    #[Route(
+        '/api/workspaces/{id}/members/{person}', requirements: ['id' => Requirement::UUID, 'person' => Requirement::UUID],
+        methods: ['DELETE'],
+    ),]
     #[Answers(null)]
     public function letOut(Uuid $id, Uuid $person): JsonResponse
     {

@@ -26,7 +26,14 @@ final readonly class SessionDescription
         return new SessionView(
             $user?->name(),
             $user?->email(),
-            array_values(array_map(static fn (Membership $m): WorkspaceView => new WorkspaceView($m->workspace()->id()->toRfc4122(), $m->workspace()->name(), $m->role()), $memberships)),
+            array_values(
+                array_map(
+                    static fn (Membership $m): WorkspaceView => new WorkspaceView(
+                        $m->workspace()->id()->toRfc4122(), $m->workspace()->name(), $m->role(),
+                    ),
+                    $memberships,
+                ),
+            ),
             $this->tokens->getToken(RequestGuard::TOKEN)->getValue(),
             $user === null && $this->em->getRepository(User::class)->count() === 0,
         );

@@ -74,7 +74,9 @@ final class SignInAuthenticator extends AbstractAuthenticator implements Authent
         if ($user instanceof User) {
             $this->throttle->succeeded($user->email());
             foreach ($this->em->getRepository(Membership::class)->findBy(['user' => $user]) as $membership) {
-                $this->history->happened('sign-in', $user->id(), $membership->workspace(), $user->name(), ['address' => (string) $request->getClientIp()]);
+                $this->history->happened(
+                    'sign-in', $user->id(), $membership->workspace(), $user->name(), ['address' => (string) $request->getClientIp()],
+                );
             }
             $this->guard->begin($token, $user, $request);
         }

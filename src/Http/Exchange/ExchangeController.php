@@ -72,7 +72,9 @@ final readonly class ExchangeController
     /** @param iterable<string> $pieces */
     private function download(Device $device, string $ending, string $type, iterable $pieces): StreamedResponse
     {
-        $this->history->happened('export', $device->id(), $device->workspace(), $this->user->name(), ['name' => $device->name(), 'as' => $ending]);
+        $this->history->happened(
+            'export', $device->id(), $device->workspace(), $this->user->name(), ['name' => $device->name(), 'as' => $ending],
+        );
         $this->records->manager()->flush();
         $name = trim((string) preg_replace('/[^\w-]+/u', '-', $device->name()), '-') ?: 'device';
 
@@ -82,6 +84,9 @@ final readonly class ExchangeController
                 echo $piece;
                 flush();
             }
-        }, 200, ['Content-Type' => $type, 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name.'.'.$ending, 'device.'.$ending)]);
+        }, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name.'.'.$ending, 'device.'.$ending),
+        ]);
     }
 }

@@ -27,7 +27,9 @@ final class FileAnswer
             return new Response('', 416, ['Content-Range' => 'bytes */'.$size]);
         }
         [$from, $to] = $range ?? [0, $size - 1];
-        $headers += ['Content-Length' => (string) ($to - $from + 1)] + ($range === null ? [] : ['Content-Range' => sprintf('bytes %d-%d/%d', $from, $to, $size)]);
+        $headers += [
+            'Content-Length' => (string) ($to - $from + 1),
+        ] + ($range === null ? [] : ['Content-Range' => sprintf('bytes %d-%d/%d', $from, $to, $size)]);
         $stream = $files->open($sha256, $preview);
 
         return new StreamedResponse(static function () use ($stream, $from, $to): void {

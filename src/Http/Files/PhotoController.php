@@ -86,7 +86,9 @@ final readonly class PhotoController
         $answer = FileAnswer::of($request, $this->files, $photo->sha256(), false, $photo->type());
         if ($photo->kind() === FileKind::Document) {
             // What others wrote is saved, never opened in our name.
-            $answer->headers->set('Content-Disposition', 'attachment; filename="'.substr($photo->sha256(), 0, 12).'.'.FileKind::ending($photo->type()).'"');
+            $answer->headers->set(
+                'Content-Disposition', 'attachment; filename="'.substr($photo->sha256(), 0, 12).'.'.FileKind::ending($photo->type()).'"',
+            );
         }
 
         return $answer;

@@ -42,7 +42,13 @@ final readonly class Description
         ksort($paths);
         $api = new OA\OpenApi([
             'openapi' => '3.1.0',
-            'info' => new OA\Info(['title' => 'Lustrum', 'version' => '1', 'description' => 'Writes carry X-Csrf-Token, as given by GET /api/session. Identifiers are UUID version 7, made by the client: a PUT may be repeated. An edit names the version that it started from.', '_context' => self::context()]),
+            'info' => new OA\Info(
+                [
+                    'title' => 'Lustrum', 'version' => '1',
+                    'description' => 'Writes carry X-Csrf-Token, as given by GET /api/session. Identifiers are UUID version 7, made by the client: a PUT may be repeated. An edit names the version that it started from.',
+                    '_context' => self::context(),
+                ],
+            ),
             'paths' => array_values($paths),
             'components' => new OA\Components(['schemas' => $schemas->all(), '_context' => self::context()]),
             '_context' => self::context(),
@@ -54,28 +60,45 @@ final readonly class Description
     private function operation(string $method, string $name, Route $route, Schemas $schemas, string $problem): OA\Operation
     {
         $controller = $route->getDefault('_controller');
-        [$class, $function] = is_string($controller) ? explode('::', $controller) : throw new \LogicException('A route names its controller as a text.');
+        [$class, $function] = is_string($controller) ? explode('::', $controller) : throw new \LogicException(
+            'A route names its controller as a text.',
+        );
         $reflection = new \ReflectionMethod($class, $function);
         $named = $route->getDefault('kind');
         $kind = is_string($named) ? $this->registry->named($named) : null;
         $answers = $kind !== null ? new Answers($kind->view) : ($reflection->getAttributes(Answers::class)[0] ?? null)?->newInstance();
-        $fields = ['path' => $route->getPath(), 'operationId' => $name, 'responses' => self::responses($answers, $schemas, $problem), '_context' => self::context()];
+        $fields = [
+            'path' => $route->getPath(), 'operationId' => $name, 'responses' => self::responses($answers, $schemas, $problem),
+            '_context' => self::context(),
+        ];
         if (preg_match('/\/\*\*\s*(.*?)\s*\*\//s', (string) $reflection->getDocComment(), $m) === 1) {
             $fields['summary'] = trim((string) preg_replace('/\s*\n\s*\*\s*/', ' ', explode("\n     *\n", $m[1])[0]));
         }
         $parameters = [];
         foreach ($route->compile()->getPathVariables() as $variable) {
-            $parameters[] = new OA\Parameter(['name' => $variable, 'in' => 'path', 'required' => true, 'schema' => new OA\Schema(['type' => 'string', '_context' => self::context()]), '_context' => self::context()]);
+            $parameters[] = new OA\Parameter(
+                [
+                    'name' => $variable, 'in' => 'path', 'required' => true,
+                    'schema' => new OA\Schema(['type' => 'string', '_context' => self::context()]), '_context' => self::context(),
+                ],
+            );
         }
         foreach ($answers->query ?? [] as $variable) {
-            $parameters[] = new OA\Parameter(['name' => $variable, 'in' => 'query', 'required' => false, 'schema' => new OA\Schema(['type' => 'string', '_context' => self::context()]), '_context' => self::context()]);
+            $parameters[] = new OA\Parameter(
+                [
+                    'name' => $variable, 'in' => 'query', 'required' => false,
+                    'schema' => new OA\Schema(['type' => 'string', '_context' => self::context()]), '_context' => self::context(),
+                ],
+            );
         }
         if ($parameters !== []) {
             $fields['parameters'] = $parameters;
         }
         $body = $kind !== null && $function === 'put' ? $kind->input : self::body($reflection);
         if ($body !== null) {
-            $fields['requestBody'] = new OA\RequestBody(['required' => true, 'content' => [self::content($schemas->ref($body), false)], '_context' => self::context()]);
+            $fields['requestBody'] = new OA\RequestBody(
+                ['required' => true, 'content' => [self::content($schemas->ref($body), false)], '_context' => self::context()],
+            );
         }
 
         return match ($method) {
@@ -95,13 +118,23 @@ final readonly class Description
             $good['content'] = [self::content($schemas->ref($answers->class), $answers->list)];
         }
 
-        return [new OA\Response($good), new OA\Response(['response' => 'default', 'description' => 'A problem, with a sentence for people', 'content' => [self::content($problem, false, 'application/problem+json')], '_context' => self::context()])];
+        return [
+            new OA\Response($good),
+            new OA\Response(
+                [
+                    'response' => 'default', 'description' => 'A problem, with a sentence for people',
+                    'content' => [self::content($problem, false, 'application/problem+json')], '_context' => self::context(),
+                ],
+            ),
+        ];
     }
 
     private static function content(string $ref, bool $list, string $type = 'application/json'): OA\MediaType
     {
         $schema = $list
-            ? new OA\Schema(['type' => 'array', 'items' => new OA\Items(['ref' => $ref, '_context' => self::context()]), '_context' => self::context()])
+            ? new OA\Schema(
+                ['type' => 'array', 'items' => new OA\Items(['ref' => $ref, '_context' => self::context()]), '_context' => self::context()],
+            )
             : new OA\Schema(['ref' => $ref, '_context' => self::context()]);
 
         return new OA\MediaType(['mediaType' => $type, 'schema' => $schema, '_context' => self::context()]);

@@ -51,7 +51,14 @@ final class Schemas
     /** @param class-string<\UnitEnum> $class */
     private function enum(string $name, string $class): OA\Schema
     {
-        return self::schema(['schema' => $name, 'type' => 'string', 'enum' => array_map(static fn (\UnitEnum $e): string => $e instanceof \BackedEnum ? (string) $e->value : $e->name, $class::cases())]);
+        return self::schema(
+            [
+                'schema' => $name, 'type' => 'string',
+                'enum' => array_map(
+                    static fn (\UnitEnum $e): string => $e instanceof \BackedEnum ? (string) $e->value : $e->name, $class::cases(),
+                ),
+            ],
+        );
     }
 
     /** @param class-string $class */
@@ -73,7 +80,9 @@ final class Schemas
             }
         }
 
-        return self::schema(['schema' => $name, 'type' => 'object', 'properties' => $properties] + ($required === [] ? [] : ['required' => $required]));
+        return self::schema(
+            ['schema' => $name, 'type' => 'object', 'properties' => $properties] + ($required === [] ? [] : ['required' => $required]),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -99,7 +108,11 @@ final class Schemas
         if ($type instanceof UnionType) {
             $types = array_map($this->type(...), $type->getTypes());
 
-            return ['type' => array_values(array_unique(array_map(static fn (array $t): string => is_string($t['type'] ?? null) ? $t['type'] : 'object', $types)))];
+            return [
+                'type' => array_values(
+                    array_unique(array_map(static fn (array $t): string => is_string($t['type'] ?? null) ? $t['type'] : 'object', $types)),
+                ),
+            ];
         }
         if ($type instanceof BuiltinType) {
             return match ($type->getTypeIdentifier()) {

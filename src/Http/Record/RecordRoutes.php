@@ -25,10 +25,19 @@ final readonly class RecordRoutes implements RouteLoaderInterface
         foreach ($this->registry->kinds() as $kind) {
             $at = '/api/'.$kind->plural.'/{id}';
             if ($kind->put) {
-                $routes->add('put_'.$kind->name, new Route($at, ['_controller' => RecordController::class.'::put', 'kind' => $kind->name], $id, methods: ['PUT']));
+                $routes->add(
+                    'put_'.$kind->name,
+                    new Route($at, ['_controller' => RecordController::class.'::put', 'kind' => $kind->name], $id, methods: ['PUT']),
+                );
             }
             if ($kind->withdrawable) {
-                $routes->add('withdraw_'.$kind->name, new Route($at.'/withdraw', ['_controller' => RecordController::class.'::withdraw', 'kind' => $kind->name], $id, methods: ['POST']));
+                $routes->add(
+                    'withdraw_'.$kind->name,
+                    new Route(
+                        $at.'/withdraw', ['_controller' => RecordController::class.'::withdraw', 'kind' => $kind->name], $id,
+                        methods: ['POST'],
+                    ),
+                );
             }
         }
 

@@ -154,7 +154,9 @@ final readonly class BuildSheetController
         $metric = $this->records->named(Metric::class, $request->query->getString('metric'), 'metric');
         $against = $this->against($request, $build);
 
-        return new JsonResponse($pages->of($against === null ? [$build] : [$build, $against], $metric->id()->toRfc4122(), self::page($request)));
+        return new JsonResponse(
+            $pages->of($against === null ? [$build] : [$build, $against], $metric->id()->toRfc4122(), self::page($request)),
+        );
     }
 
     /** How each method works, in words for a maker; the text of docs/guide/numbers.md. */
@@ -178,6 +180,8 @@ final readonly class BuildSheetController
         }
         $other = $this->records->named(Revision::class, $id, 'against');
 
-        return $other->belongsTo()->equals($build->belongsTo()) ? $other : throw Invalid::at('against', 'That build belongs to another device.');
+        return $other->belongsTo()->equals($build->belongsTo()) ? $other : throw Invalid::at(
+            'against', 'That build belongs to another device.',
+        );
     }
 }

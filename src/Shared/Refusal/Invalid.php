@@ -23,6 +23,8 @@ final class Invalid extends Refusal
     /** The same below $prefix, as in a file of many entries. */
     public function under(string $prefix): self
     {
-        return new self($this->getMessage(), array_map(static fn (array $v): array => ['path' => $prefix.'/'.$v['path']] + $v, $this->violations));
+        return new self(
+            $this->getMessage(), array_map(static fn (array $v): array => ['path' => $prefix.'/'.$v['path']] + $v, $this->violations),
+        );
     }
 }

@@ -9,12 +9,18 @@ final class TooLarge extends Refusal
 {
     public static function body(int $limitBytes): self
     {
-        return new self(sprintf('This is larger than %d MB, which is the most that can be sent at once. Nothing was saved.', intdiv($limitBytes, 1_000_000)));
+        return new self(
+            sprintf(
+                'This is larger than %d MB, which is the most that can be sent at once. Nothing was saved.', intdiv($limitBytes, 1_000_000),
+            ),
+        );
     }
 
     public static function file(string $what, int $bytes, int $limitBytes): self
     {
-        return new self(sprintf('This %s has %d MB; at most %d MB can be taken.', $what, (int) round($bytes / 1e6), intdiv($limitBytes, 1_000_000)));
+        return new self(
+            sprintf('This %s has %d MB; at most %d MB can be taken.', $what, (int) round($bytes / 1e6), intdiv($limitBytes, 1_000_000)),
+        );
     }
 
     public static function cutOff(int $limitBytes): self

@@ -17,7 +17,9 @@ final class TooOften extends Refusal
     public static function signingIn(int $seconds): self
     {
         return new self(
-            $seconds < 90 ? sprintf('Too many tries. Wait %d seconds and try again.', $seconds) : 'Too many tries. Wait a quarter of an hour and try again.',
+            $seconds < 90 ? sprintf(
+                'Too many tries. Wait %d seconds and try again.', $seconds,
+            ) : 'Too many tries. Wait a quarter of an hour and try again.',
             $seconds,
         );
     }

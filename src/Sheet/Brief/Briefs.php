@@ -27,7 +27,9 @@ final readonly class Briefs
 
     public function of(Device $device): BriefSheet
     {
-        $requirements = array_map(static fn (Requirement $r): RequirementView => $r->view(), $this->records->all(Requirement::class, ['device' => $device]));
+        $requirements = array_map(
+            static fn (Requirement $r): RequirementView => $r->view(), $this->records->all(Requirement::class, ['device' => $device]),
+        );
         usort($requirements, static fn (RequirementView $a, RequirementView $b): int => $a->place <=> $b->place);
         $metrics = array_map(static fn (Metric $m): MetricView => $m->view(), $this->records->all(Metric::class, ['device' => $device]));
         usort($metrics, static fn (MetricView $a, MetricView $b): int => strnatcasecmp($a->name, $b->name));
@@ -35,7 +37,9 @@ final readonly class Briefs
         $view = $device->view();
 
         return new BriefSheet(
-            $this->sentence($requirements, $device), FrameWords::limits($view->gates, $view->confidence, $device->costLimit(), $view->currency, $view->hoursLimit, $view->changesLimit), $view, $requirements, $metrics,
+            $this->sentence($requirements, $device), FrameWords::limits(
+                $view->gates, $view->confidence, $device->costLimit(), $view->currency, $view->hoursLimit, $view->changesLimit,
+            ), $view, $requirements, $metrics,
             array_map(static fn (MetricView $m): string => $m->name, $metrics),
         );
     }

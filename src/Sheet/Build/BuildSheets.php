@@ -38,7 +38,9 @@ final readonly class BuildSheets
         $parentCost = $parent === null ? null : PartRows::sum($parentParts);
         $difference = $parentCost === null ? null : Sums::difference($parentCost, $cost);
         $articles = $this->articles($revision);
-        $unjudged = array_filter($changes, static fn (ChangeRow $c): bool => ($c->change->verdict ?? $c->computed) === ChangeVerdict::NobodyLooked);
+        $unjudged = array_filter(
+            $changes, static fn (ChangeRow $c): bool => ($c->change->verdict ?? $c->computed) === ChangeVerdict::NobodyLooked,
+        );
 
         return new BuildSheet(
             BuildWords::sentence(
@@ -49,7 +51,9 @@ final readonly class BuildSheets
                 $this->records->all(Parameter::class, ['revision' => $revision]),
                 $parent === null ? null : $this->records->all(Parameter::class, ['revision' => $parent]),
             ),
-            PartRows::of($parts, $parent === null ? null : $parentParts), $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
+            PartRows::of(
+                $parts, $parent === null ? null : $parentParts,
+            ), $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
             $articles, $book->metricNames(),
         );
     }
@@ -60,7 +64,9 @@ final readonly class BuildSheets
         $past = $this->past->ofBuild($revision->id()->toRfc4122());
 
         return array_map(static function (Article $article) use ($past): ArticleRow {
-            ['runs' => $runs, 'failures' => $failures, 'lost' => $lost] = $past[$article->id()->toRfc4122()] ?? ['runs' => 0, 'failures' => 0, 'lost' => 0];
+            [
+                'runs' => $runs, 'failures' => $failures, 'lost' => $lost,
+            ] = $past[$article->id()->toRfc4122()] ?? ['runs' => 0, 'failures' => 0, 'lost' => 0];
 
             return new ArticleRow($article->view(), $runs, $failures, $lost, BuildWords::past($runs, $failures, $lost));
         }, $this->records->all(Article::class, ['revision' => $revision]));

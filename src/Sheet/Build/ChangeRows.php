@@ -44,7 +44,9 @@ final readonly class ChangeRows
     {
         return new ChangeRow(
             $view, ChangeWords::expected($seen->change, $view->metric), ChangeWords::seen($seen), $seen->verdict,
-            ChangeWords::sentence($seen, $view->metric, $view->verdict !== null), $seen->change->metric, $seen->n + $seen->nBefore, $seen->together, $against,
+            ChangeWords::sentence(
+                $seen, $view->metric, $view->verdict !== null,
+            ), $seen->change->metric, $seen->n + $seen->nBefore, $seen->together, $against,
         );
     }
 

@@ -31,7 +31,9 @@ final class ParameterRows
             $view = $parameter->view();
             $old = $before[$view->name] ?? null;
             unset($before[$view->name]);
-            $rows[] = $old === null ? new ParameterRow($view->name, $view, null, null, null, $parent === null ? 'same' : 'new') : self::row($view, $old);
+            $rows[] = $old === null ? new ParameterRow(
+                $view->name, $view, null, null, null, $parent === null ? 'same' : 'new',
+            ) : self::row($view, $old);
         }
         foreach ($before as $name => $gone) {
             $rows[] = new ParameterRow((string) $name, null, $gone->measure, null, null, 'gone');

@@ -46,7 +46,9 @@ final class PartRows
     /** @param list<Part> $parts */
     public static function sum(array $parts): string
     {
-        return Sums::ofParts(array_map(static fn (Part $p): array => ['quantity' => $p->view()->quantity, 'cost' => (string) $p->cost()], $parts));
+        return Sums::ofParts(
+            array_map(static fn (Part $p): array => ['quantity' => $p->view()->quantity, 'cost' => (string) $p->cost()], $parts),
+        );
     }
 
     /** Cost of one. */

@@ -35,9 +35,14 @@ final readonly class DeviceList
 
         return array_map(static function (Device $device) use ($counts): DeviceCard {
             $row = $counts[$device->id()->toRfc4122()] ?? [];
-            [$builds, $runs, $letter] = [Row::whole($row['builds'] ?? 0), Row::whole($row['runs'] ?? 0), Row::textOrNull($row['letter'] ?? null)];
+            [$builds, $runs, $letter] = [
+                Row::whole($row['builds'] ?? 0), Row::whole($row['runs'] ?? 0), Row::textOrNull($row['letter'] ?? null),
+            ];
 
-            return new DeviceCard($device->view(), Row::textOrNull($row['latest'] ?? null), $letter, $builds, $runs, FrameWords::device($builds, $runs, $letter ?? ''));
+            return new DeviceCard(
+                $device->view(), Row::textOrNull($row['latest'] ?? null), $letter, $builds, $runs,
+                FrameWords::device($builds, $runs, $letter ?? ''),
+            );
         }, $this->records->all(Device::class, ['workspace' => $workspace]));
     }
 }

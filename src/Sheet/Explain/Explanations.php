@@ -20,6 +20,8 @@ final readonly class Explanations
     {
         preg_match_all('/^### (.+?) \{([a-zA-Z.]+)\}\n+(.*?)(?=^#|\z)/ms', (string) file_get_contents($this->file), $found, PREG_SET_ORDER);
 
-        return array_map(static fn (array $f): Explanation => new Explanation($f[2], $f[1], trim(preg_replace('/\s*\n\s*/', ' ', $f[3]) ?? '')), $found);
+        return array_map(
+            static fn (array $f): Explanation => new Explanation($f[2], $f[1], trim(preg_replace('/\s*\n\s*/', ' ', $f[3]) ?? '')), $found,
+        );
     }
 }

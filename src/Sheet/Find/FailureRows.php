@@ -33,7 +33,10 @@ final readonly class FailureRows
         if ($shown === []) {
             return [];
         }
-        $this->records->together(Run::class, ['t' => 'x.trial', 'm' => 't.method', 'a' => 'x.article', 'c' => 'x.configuration'], array_map(static fn (Failure $f): ?Run => $f->run(), $shown));
+        $this->records->together(
+            Run::class, ['t' => 'x.trial', 'm' => 't.method', 'a' => 'x.article', 'c' => 'x.configuration'],
+            array_map(static fn (Failure $f): ?Run => $f->run(), $shown),
+        );
         $causes = $candidates = [];
         foreach ($this->records->all(Cause::class, ['failure' => $shown]) as $cause) {
             $view = $cause->view();
@@ -56,9 +59,13 @@ final readonly class FailureRows
     {
         $view = $failure->view();
         $run = $failure->run();
-        $status = $failures->status(new FailureFact($view->id, $view->revision, $view->mode, $view->place, $run?->trial()->method()->id()->toRfc4122()));
+        $status = $failures->status(
+            new FailureFact($view->id, $view->revision, $view->mode, $view->place, $run?->trial()->method()->id()->toRfc4122()),
+        );
         $label = $run === null ? null : Messages::say('failure.run', ['number' => $run->view()->number, 'trial' => $run->trial()->name()]);
 
-        return new FailureRow($view, $run?->article()?->serial() ?? '', $label, $causes, $status->standing, FailureWords::standing($status), $candidates);
+        return new FailureRow(
+            $view, $run?->article()?->serial() ?? '', $label, $causes, $status->standing, FailureWords::standing($status), $candidates,
+        );
     }
 }

@@ -50,7 +50,10 @@ final readonly class FindSheets
         [$seen, $nextSeen, $allSeen] = $this->pages->ofBuild(Observation::class, 'observation', $build->id, $first);
 
         return new FindSheet(
-            FailureWords::sentence($build->letter, $modes, $lineage, self::byMode($modes, $build), $this->cameBack($build, $failures), $this->failures->withoutCause($book->device->id)[$build->id] ?? 0),
+            FailureWords::sentence(
+                $build->letter, $modes, $lineage, self::byMode($modes, $build), $this->cameBack($build, $failures),
+                $this->failures->withoutCause($book->device->id)[$build->id] ?? 0,
+            ),
             $revision->view(),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $photos), $nextPhotos, $allPhotos,
             $this->rows->of($shown, $failures), $next, $total,

@@ -63,7 +63,10 @@ final readonly class Frames
         $cells = $book->cells($build);
         $tried = array_filter($cells, static fn (Cell $c): bool => $c->runs > 0 && $c->source->id === $build->id) !== [];
         $bar = array_map(static fn (Cell $c): Texture => $c->texture, $cells);
-        usort($bar, static fn (Texture $a, Texture $b): int => array_search($a, self::STRENGTH, true) <=> array_search($b, self::STRENGTH, true));
+        usort(
+            $bar,
+            static fn (Texture $a, Texture $b): int => array_search($a, self::STRENGTH, true) <=> array_search($b, self::STRENGTH, true),
+        );
         $shown = count(array_filter($bar, static fn (Texture $t): bool => $t === Texture::Solid));
 
         // A build that has been tried has been built, whatever its record still says.

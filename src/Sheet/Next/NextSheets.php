@@ -42,7 +42,9 @@ final readonly class NextSheets
         [$open, $settled] = $this->candidates->of($build, $book);
         $c = $this->candidates->together($open, $build, $book);
         $undecided = count(array_filter($open, static fn (Candidate $one): bool => $one->choice() === Choice::Open));
-        $decisions = array_map(static fn (Decision $d): DecisionView => $d->view(), $this->records->all(Decision::class, ['revision' => $revision]));
+        $decisions = array_map(
+            static fn (Decision $d): DecisionView => $d->view(), $this->records->all(Decision::class, ['revision' => $revision]),
+        );
         $last = $decisions === [] ? null : $decisions[count($decisions) - 1]->nextLetter;
 
         return new NextSheet(
@@ -105,7 +107,10 @@ final readonly class NextSheets
         return array_map(static function (Failure $f): FailureChoice {
             $view = $f->view();
 
-            return new FailureChoice($view->id, Messages::say('failure.choice', ['mode' => $view->mode, 'placed' => $view->place !== '', 'place' => $view->place]));
+            return new FailureChoice(
+                $view->id,
+                Messages::say('failure.choice', ['mode' => $view->mode, 'placed' => $view->place !== '', 'place' => $view->place]),
+            );
         }, $failures);
     }
 }

@@ -25,9 +25,17 @@ final readonly class SumRow
     public static function all(Consequences $c, Device $device): array
     {
         return [
-            new self('cost', trim($c->cost.' '.$device->currency), $device->costLimit === null ? null : Sums::of([$device->costLimit]), $c->overCost !== null),
-            new self('hours', DecisionWords::hours($c->hours).' h', $device->hoursLimit === null ? null : DecisionWords::hours($device->hoursLimit), $c->overHours),
-            new self('changes', (string) $c->chosen, $device->changesLimit === null ? null : (string) $device->changesLimit, $c->overChanges),
+            new self(
+                'cost', trim($c->cost.' '.$device->currency), $device->costLimit === null ? null : Sums::of([$device->costLimit]),
+                $c->overCost !== null,
+            ),
+            new self(
+                'hours', DecisionWords::hours($c->hours).' h',
+                $device->hoursLimit === null ? null : DecisionWords::hours($device->hoursLimit), $c->overHours,
+            ),
+            new self(
+                'changes', (string) $c->chosen, $device->changesLimit === null ? null : (string) $device->changesLimit, $c->overChanges,
+            ),
         ];
     }
 }

@@ -49,15 +49,22 @@ final readonly class RunSheets
         $view = $run->view();
 
         return new RunSheet(
-            TrialWords::run($view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome, $view->outcomeReason),
+            TrialWords::run(
+                $view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome,
+                $view->outcomeReason,
+            ),
             [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
-            $view, Noticing::unrecorded($fact), $trial->view(), Asked::of($run->configuration(), $book->metrics()), $trial->method()->view()->safety,
+            $view, Noticing::unrecorded($fact), $trial->view(), Asked::of(
+                $run->configuration(), $book->metrics(),
+            ), $trial->method()->view()->safety,
             $run->article()?->view(), $trial->revision()->view(),
             array_map(static fn (Reading $r): ReadingView => $r->view(), $readings), self::derived($run, $readings, $book),
             array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run])),
             array_map(static fn (Failure $f): FailureView => $f->view(), $this->records->all(Failure::class, ['run' => $run])),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
-            $known['modes'], $known['places'], array_map(RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number)),
+            $known['modes'], $known['places'], array_map(
+                RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number),
+            ),
         );
     }
 

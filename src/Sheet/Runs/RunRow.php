@@ -32,7 +32,9 @@ final readonly class RunRow
     /** @param array<string, string> $names of metrics */
     public static function of(RunFact $run, array $names): self
     {
-        $conditions = array_map(ReadingWords::condition(...), array_map(strval(...), array_keys($run->conditions)), array_values($run->conditions));
+        $conditions = array_map(
+            ReadingWords::condition(...), array_map(strval(...), array_keys($run->conditions)), array_values($run->conditions),
+        );
 
         return new self(
             $run->id, $run->revision, $run->configuration->letter, $run->trialName, $run->number, $run->serial(),

@@ -40,7 +40,9 @@ final readonly class TrySheets
         foreach (array_reverse($this->records->all(Trial::class, ['revision' => $revision])) as $trial) {
             $key = $trial->id()->toRfc4122();
             $rows[] = self::row(
-                $trial, array_map(RunDot::fromRow(...), $dots[$key] ?? []), $counts[$key] ?? ['from' => null, 'to' => null, 'outcomes' => []],
+                $trial, array_map(RunDot::fromRow(...), $dots[$key] ?? []), $counts[$key] ?? [
+                    'from' => null, 'to' => null, 'outcomes' => [],
+                ],
                 $results[$key] ?? null, $book,
             );
         }
@@ -53,7 +55,9 @@ final readonly class TrySheets
 
         return new TrySheet(
             TrialWords::sentence($revision->letter(), count($rows), $outcomes), $revision->view(), $rows,
-            array_map(static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()])),
+            array_map(
+                static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
+            ),
             array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
         );
     }

@@ -66,17 +66,24 @@ final readonly class ComparisonRow
     /** @return list<Further> */
     private static function further(MetricComparison $c, string $otherLetter, float $confidence): array
     {
-        $out = $c->byOrder === null ? [] : [new Further(ComparisonWords::byOrder($c->byOrder, $c->here, $otherLetter, $confidence), 'stats.rank')];
+        $out = $c->byOrder === null ? [] : [
+            new Further(ComparisonWords::byOrder($c->byOrder, $c->here, $otherLetter, $confidence), 'stats.rank'),
+        ];
         foreach ($c->lives as $life) {
             $out = [...$out, ...self::life($life)];
         }
 
-        return $c->logRank === null ? $out : [...$out, new Further(ComparisonWords::logRank($c->logRank, $c->here->letter, $otherLetter, $confidence), 'survival.logRank')];
+        return $c->logRank === null ? $out : [
+            ...$out, new Further(ComparisonWords::logRank($c->logRank, $c->here->letter, $otherLetter, $confidence), 'survival.logRank'),
+        ];
     }
 
     /** @return list<Further> */
     private static function life(Life $life): array
     {
-        return [new Further(ComparisonWords::median($life), 'survival.kaplanMeier'), new Further(ComparisonWords::oneInTen($life), 'survival.weibull')];
+        return [
+            new Further(ComparisonWords::median($life), 'survival.kaplanMeier'),
+            new Further(ComparisonWords::oneInTen($life), 'survival.weibull'),
+        ];
     }
 }

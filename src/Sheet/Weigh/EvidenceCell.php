@@ -58,7 +58,9 @@ final readonly class EvidenceCell
             $a->runsNeeded, $a->missingConditions, $a->n, $a->bounds, $a->lost, $cell->source->id,
             $cell->source->id === $cell->build->id ? null : $cell->source->letter,
             EvidenceWords::cell($cell, $metric), $a->basis,
-            $cell->estimate === null || $cell->texture === Texture::Outline ? null : Digits::decimals($cell->estimate->value, $cell->estimate->decimals),
+            $cell->estimate === null || $cell->texture === Texture::Outline ? null : Digits::decimals(
+                $cell->estimate->value, $cell->estimate->decimals,
+            ),
             EvidenceWords::how($cell), $a->basis->explanation(), $cell->runs,
         );
     }

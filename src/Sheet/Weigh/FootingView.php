@@ -22,7 +22,9 @@ final readonly class FootingView
     public static function of(FootingCheck $check): self
     {
         return new self($check->footing, FootingWords::sentence($check->footing, $check->differences), array_map(
-            static fn (Difference $d): FootingDifference => new FootingDifference($d->what, $d->a, $d->b, $d->weight, FootingWords::why($d)),
+            static fn (Difference $d): FootingDifference => new FootingDifference(
+                $d->what, $d->a, $d->b, $d->weight, FootingWords::why($d),
+            ),
             $check->differences,
         ));
     }

@@ -57,6 +57,8 @@ final readonly class OutcomeRow
             return null;
         };
 
-        return array_map(static fn (float $l): RungRow => RungRow::of($l, $c->here->unit, $find($c->other, $l), $find($c->here, $l)), $levels);
+        return array_map(
+            static fn (float $l): RungRow => RungRow::of($l, $c->here->unit, $find($c->other, $l), $find($c->here, $l)), $levels,
+        );
     }
 }

@@ -42,14 +42,27 @@ final readonly class WeighSheets
         foreach ($book->lineage()->builds as $id => $one) {
             $cells[$id] = $book->cells($one);
         }
-        $requirements = array_map(static fn (Requirement $r): RequirementView => $r->view(), $this->records->all(Requirement::class, ['device' => $revision->device()]));
+        $requirements = array_map(
+            static fn (Requirement $r): RequirementView => $r->view(),
+            $this->records->all(Requirement::class, ['device' => $revision->device()]),
+        );
         usort($requirements, static fn (RequirementView $a, RequirementView $b): int => $a->place <=> $b->place);
 
         return new WeighSheet(
             EvidenceWords::table($build->letter, $cells[$build->id], self::first($stands, $book, $other)),
-            $revision->view(), $against?->view(), array_map(static fn (Build $b): RevisionView => $views[$b->id], array_values($book->lineage()->builds)),
-            $requirements, array_map(static fn (Cell $c): EvidenceCell => EvidenceCell::of($c, $book->metric($c->wanted->metric)), array_merge(...array_values($cells))),
-            array_map(static fn (MetricComparison $c): ComparisonRow => ComparisonRow::of($c, $book->metric($c->metric), $other->letter ?? '', $book->device->confidence), $stands->values),
+            $revision->view(), $against?->view(), array_map(
+                static fn (Build $b): RevisionView => $views[$b->id], array_values($book->lineage()->builds),
+            ),
+            $requirements, array_map(
+                static fn (Cell $c): EvidenceCell => EvidenceCell::of($c, $book->metric($c->wanted->metric)),
+                array_merge(...array_values($cells)),
+            ),
+            array_map(
+                static fn (MetricComparison $c): ComparisonRow => ComparisonRow::of(
+                    $c, $book->metric($c->metric), $other->letter ?? '', $book->device->confidence,
+                ),
+                $stands->values,
+            ),
             array_map(static fn (OutcomeComparison $c): OutcomeRow => OutcomeRow::of($c, $book->metric($c->metric)), $stands->outcomes),
             EvidenceWords::confidence($book->device->confidence),
         );

@@ -35,9 +35,14 @@ final readonly class YouSheets
             if (!$view->here) {
                 $idle[] = $days;
             }
-            $rows[] = new SignedInRow($view, AccountWords::place($view->device, $view->here), AccountWords::ends((int) ceil(($place->ends()->getTimestamp() - $now->getTimestamp()) / self::DAY)));
+            $rows[] = new SignedInRow(
+                $view, AccountWords::place($view->device, $view->here),
+                AccountWords::ends((int) ceil(($place->ends()->getTimestamp() - $now->getTimestamp()) / self::DAY)),
+            );
         }
 
-        return new YouSheet(AccountWords::sentence($user->name(), count($rows), $idle === [] ? null : max($idle)), $user->name(), $user->email(), $rows);
+        return new YouSheet(
+            AccountWords::sentence($user->name(), count($rows), $idle === [] ? null : max($idle)), $user->name(), $user->email(), $rows,
+        );
     }
 }

@@ -13,6 +13,7 @@ use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Lineage;
@@ -45,6 +46,7 @@ final class Book
         public readonly Device $device,
         private readonly DeviceFacts $facts,
         private readonly RunFacts $runFacts,
+        private readonly FailureFacts $failureFacts,
         private readonly Summaries $summaries,
         private readonly int $counter,
     ) {
@@ -186,6 +188,15 @@ final class Book
 
             return array_map(fn (array $runs): TrialResults => TrialResults::of($runs, $units, $this->device->confidence), $byTrial);
         });
+    }
+
+    /** All failures of the device, and how often each build was tried. */
+    public function failures(): Failures
+    {
+        $device = $this->device->id;
+        $tried = $this->summaries->kept($device, $this->counter, 'tried', [$device], fn (): array => $this->failureFacts->tried($device));
+
+        return $this->failureFacts->of($device, $this->lineage(), $tried);
     }
 
     /** @return array<string, Figure> what the channels of a run's trial came to, by metric, where there are two values or more */

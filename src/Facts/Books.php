@@ -13,6 +13,7 @@ final readonly class Books
     public function __construct(
         private DeviceFacts $facts,
         private RunFacts $runFacts,
+        private FailureFacts $failureFacts,
         private Summaries $summaries,
     ) {
     }
@@ -22,6 +23,6 @@ final readonly class Books
         $id = ($device instanceof Device ? $device->id() : $device)->toRfc4122();
         [$facts, $counter] = $this->facts->device($id);
 
-        return new Book($facts, $this->facts, $this->runFacts, $this->summaries, $counter);
+        return new Book($facts, $this->facts, $this->runFacts, $this->failureFacts, $this->summaries, $counter);
     }
 }

@@ -18,16 +18,28 @@ final readonly class FailureFacts
     ) {
     }
 
-    public function of(string $device, Lineage $lineage): Failures
+    /** @param array{array<string, array<string, int>>, array<string, array<string, int>>} $tried as tried() gives it */
+    public function of(string $device, Lineage $lineage, array $tried): Failures
     {
         $failures = [];
-        foreach ($this->db->iterateNumeric(
+        foreach ($this->db->fetchAllNumeric(
             'SELECT f.id, f.revision_id, f.mode, f.place, t.method_id FROM failure f
              LEFT JOIN run r ON r.id = f.run_id LEFT JOIN trial t ON t.id = r.trial_id
              WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id', [$device],
         ) as [$id, $build, $mode, $place, $method]) {
             $failures[] = new FailureFact(Row::text($id), Row::text($build), Row::text($mode), Row::text($place), Row::textOrNull($method));
         }
+
+        return new Failures($lineage, $failures, ...$tried);
+    }
+
+    /**
+     * How often each build was tried, by build and method.
+     *
+     * @return array{array<string, array<string, int>>, array<string, array<string, int>>} runs that held, and that said something
+     */
+    public function tried(string $device): array
+    {
         $held = $said = [];
         foreach ($this->db->fetchAllNumeric(
             "SELECT t.revision_id, t.method_id, count(*) FILTER (WHERE r.outcome = 'held'), count(*) FROM run r JOIN trial t ON t.id = r.trial_id
@@ -38,7 +50,7 @@ final readonly class FailureFacts
             $said[Row::text($build)][Row::text($method)] = Row::whole($s);
         }
 
-        return new Failures($lineage, $failures, $held, $said);
+        return [$held, $said];
     }
 
     /**

@@ -29,7 +29,7 @@ final class Summaries
      * @template T
      *
      * @param int          $counter of the device, read before anything that the summary rests on
-     * @param list<string> $builds  that it rests on
+     * @param list<string> $builds  that it rests on; the device itself for all of them
      * @param callable(): T $workOut
      * @param string        $of     what else tells it from others of its kind
      *
@@ -72,13 +72,16 @@ final class Summaries
         return $out;
     }
 
-    /** Raises the counter of a device, and drops what rests on a build; on anything of the device where none is named. */
+    /**
+     * Raises the counter of a device, and drops what rests on a build, with what rests on all of them (which names the
+     * device in their place); everything of the device where no build is named.
+     */
     public function drop(string $device, ?string $build, bool $keep = false): void
     {
         $this->db->executeStatement('UPDATE device SET counter = counter + 1 WHERE id = ?', [$device]);
         if (!$keep) {
             $this->db->executeStatement(
-                'DELETE FROM summary WHERE belongs_to = ?'.($build === null ? '' : ' AND CAST(? AS uuid) = ANY(builds)'),
+                'DELETE FROM summary WHERE belongs_to = ?'.($build === null ? '' : ' AND (CAST(? AS uuid) = ANY(builds) OR belongs_to = ANY(builds))'),
                 $build === null ? [$device] : [$device, $build],
             );
         }

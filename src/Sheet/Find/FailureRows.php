@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Find;
 
+use Lustrum\Core\Failure\FailureStatus;
 use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Wording\FailureWords;
@@ -46,22 +47,33 @@ final readonly class FailureRows
             $candidates[(string) $candidate->failure()?->id()->toRfc4122()][] = $candidate->what();
         }
 
-        return array_map(static fn (Failure $f): FailureRow => self::row(
-            $f, $failures, $causes[$f->id()->toRfc4122()] ?? [], $candidates[$f->id()->toRfc4122()] ?? [],
-        ), $shown);
+        $known = [];
+        $rows = [];
+        foreach ($shown as $failure) {
+            $fact = self::fact($failure);
+            // Failures of one mode, build and method stand alike.
+            $status = $known[$fact->key().' '.$fact->build.' '.$fact->method] ??= $failures->status($fact);
+            $rows[] = self::row($failure, $status, $causes[$fact->id] ?? [], $candidates[$fact->id] ?? []);
+        }
+
+        return $rows;
+    }
+
+    private static function fact(Failure $failure): FailureFact
+    {
+        $view = $failure->view();
+
+        return new FailureFact($view->id, $view->revision, $view->mode, $view->place, $failure->run()?->trial()->method()->id()->toRfc4122());
     }
 
     /**
      * @param list<CauseView> $causes
      * @param list<string>    $candidates
      */
-    private static function row(Failure $failure, Failures $failures, array $causes, array $candidates): FailureRow
+    private static function row(Failure $failure, FailureStatus $status, array $causes, array $candidates): FailureRow
     {
         $view = $failure->view();
         $run = $failure->run();
-        $status = $failures->status(
-            new FailureFact($view->id, $view->revision, $view->mode, $view->place, $run?->trial()->method()->id()->toRfc4122()),
-        );
         $label = $run === null ? null : Messages::say('failure.run', ['number' => $run->view()->number, 'trial' => $run->trial()->name()]);
 
         return new FailureRow(

@@ -42,7 +42,7 @@ final readonly class FindSheets
         $book = $this->books->open($revision->device());
         $lineage = $book->lineage();
         $build = $book->build($revision->id()->toRfc4122());
-        $failures = $this->failures->of($book->device->id, $lineage);
+        $failures = $book->failures();
         $modes = $failures->modes();
         $first = Page::after('');
         [$shown, $next, $total] = $this->pages->ofBuild(Failure::class, 'failure', $build->id, $first);
@@ -69,7 +69,7 @@ final readonly class FindSheets
         $book = $this->books->open($revision->device());
         [$shown, $next] = $this->pages->ofBuild(Failure::class, 'failure', $revision->id()->toRfc4122(), $page);
 
-        return new FailurePage($this->rows->of($shown, $this->failures->of($book->device->id, $book->lineage())), $next);
+        return new FailurePage($this->rows->of($shown, $book->failures()), $next);
     }
 
     public function photos(Revision $revision, Page $page): PhotoPage

@@ -31,7 +31,7 @@ final class NewPassword extends Compound
             new Assert\Length(
                 min: self::LEAST, max: 200, minMessage: 'At least {{ limit }} characters.', maxMessage: 'At most {{ limit }} characters.',
             ),
-            new Assert\Callback(self::check(...)),
+            new Assert\Callback([self::class, 'check']),
         ];
     }
 

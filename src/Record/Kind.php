@@ -20,6 +20,7 @@ final readonly class Kind
      * @param bool                                     $withdrawable may it be taken back by hand, with a reason?
      * @param bool                                     $put          is it written at the common address, or has it one of its own?
      * @param bool                                     $carriesFile  does a file go with it, in and out?
+     * @param bool                                     $numerous     are there so many that they are let go as soon as they are written or read?
      */
     public function __construct(
         public string $name,
@@ -31,6 +32,7 @@ final readonly class Kind
         public bool $withdrawable = true,
         public bool $put = true,
         public bool $carriesFile = false,
+        public bool $numerous = false,
     ) {
     }
 }

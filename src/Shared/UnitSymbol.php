@@ -24,7 +24,7 @@ final class UnitSymbol extends Compound
     {
         return [
             new Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.'),
-            new Assert\Callback(self::check(...)),
+            new Assert\Callback([self::class, 'check']),
         ];
     }
 

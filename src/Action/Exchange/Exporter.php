@@ -73,7 +73,7 @@ final readonly class Exporter
             }
             $piece .= ($count === 0 ? '' : ',').self::json(self::row($record) + $this->beside($record));
             // What nobody else refers to is let go, so that the memory does not grow with the device.
-            if (in_array($kind->name, ['run', 'reading', 'failure', 'photo', 'observation', 'cause'], true)) {
+            if ($kind->numerous) {
                 $this->em->detach($record);
             }
             if (++$count % self::BATCH === 0 || $record instanceof Photo) {

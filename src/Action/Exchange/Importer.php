@@ -39,10 +39,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final class Importer
 {
-    private const MOST_RECORDS = 250_000;
-
-    /** Names of lists in files of format version 1. */
-    private const OLD_NAMES = ['articles' => 'units'];
+    private const BATCH = 1000;
 
     /** @var array<string, string> identifier in the file => identifier here */
     private array $ids = [];
@@ -74,20 +71,10 @@ final class Importer
      */
     public function import(array $file, Workspace $workspace): ImportView
     {
-        if (($file['format'] ?? null) !== Exporter::FORMAT) {
-            throw Invalid::at('format', 'This is not a device file of Lustrum. Export a device to see what one looks like.');
-        }
-        if (!in_array($file['version'] ?? null, [1, Exporter::VERSION], true)) {
-            throw Invalid::at(
-                'version',
-                sprintf(
-                    'This file has format version %s; this Lustrum reads versions 1 and %d.', Row::text($file['version'] ?? '?'),
-                    Exporter::VERSION,
-                ),
-            );
-        }
+        $kinds = array_filter($this->registry->kinds(), static fn (Kind $k): bool => $k->class !== Device::class);
+        $read = DeviceFile::from($file, array_values($kinds));
         try {
-            return $this->em->wrapInTransaction(fn (): ImportView => $this->take($file, $workspace));
+            return $this->em->wrapInTransaction(fn (): ImportView => $this->take($read, $workspace, array_values($kinds)));
         } catch (UniqueConstraintViolationException $e) {
             throw Invalid::at(self::place($e), 'Something in this list is there twice under one name, which nothing can tell apart.');
         } finally {
@@ -95,34 +82,21 @@ final class Importer
         }
     }
 
-    /** @param array<array-key, mixed> $file */
-    private function take(array $file, Workspace $workspace): ImportView
+    /** @param list<Kind> $kinds in the order in which they are read */
+    private function take(DeviceFile $file, Workspace $workspace, array $kinds): ImportView
     {
-        $kinds = array_filter($this->registry->kinds(), static fn (Kind $k): bool => $k->class !== Device::class);
-        $lists = [];
-        foreach ($kinds as $kind) {
-            $lists[$kind->name] = self::rows($file, $kind->plural);
-        }
-        $row = self::row($file['device'] ?? null, 'device');
-        $this->ids = self::identifiers(['device' => [$row]] + $lists, $kinds);
-        $this->configurations = self::byHash($file['configurations'] ?? []);
-        $device = $this->one($this->registry->of(Device::class), ['workspace' => $workspace->id()->toRfc4122()] + $row, 'device');
+        $this->ids = $file->ids;
+        $this->configurations = $file->configurations;
+        $device = $this->one($this->registry->of(Device::class), ['workspace' => $workspace->id()->toRfc4122()] + $file->device, 'device');
         if (!$device instanceof Device) {
             throw new \LogicException('A device was begun.');
         }
         $count = 1;
         $pictures = 0;
         foreach ($kinds as $kind) {
-            foreach ($lists[$kind->name] as $i => $row) {
-                $path = $kind->plural.'/'.$i;
-                $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
-                ++$count;
-                $pictures += $kind->carriesFile ? 1 : 0;
-            }
-            if ($kind->class === Revision::class) {
-                $this->parents($lists[$kind->name]);
-            }
-            $this->em->flush();
+            $taken = $this->list($file, $kind, $kinds);
+            $count += $taken;
+            $pictures += $kind->carriesFile ? $taken : 0;
         }
         $this->history->created($device, $this->user->name());
         $this->history->happened(
@@ -133,6 +107,51 @@ final class Importer
         $this->after->written([$device]);
 
         return new ImportView($device->id()->toRfc4122(), $device->name(), $count, $pictures);
+    }
+
+    /**
+     * Reads one list, and writes it in batches. Of the kinds of which there are many, what nothing later refers to is let go,
+     * and the rest is not looked at again when later ones are written.
+     *
+     * @param list<Kind> $kinds
+     *
+     * @return int how many there were
+     */
+    private function list(DeviceFile $file, Kind $kind, array $kinds): int
+    {
+        $isNamed = array_filter($kinds, static fn (Kind $k): bool => in_array($kind->name, $k->references, true)) !== [];
+        $count = 0;
+        $parents = $batch = [];
+        foreach ($file->entries($kind->plural) as $i => $row) {
+            $path = $kind->plural.'/'.$i;
+            $batch[] = $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
+            if ($kind->class === Revision::class) {
+                $parents[] = $row;
+            }
+            if (++$count % self::BATCH === 0) {
+                $this->write($batch, $isNamed, $kind);
+                $batch = [];
+            }
+        }
+        if ($parents !== []) {
+            $this->parents($parents);
+        }
+        $this->write($batch, $isNamed, $kind);
+
+        return $count;
+    }
+
+    /** @param list<Record<covariant RecordInput>> $batch */
+    private function write(array $batch, bool $isNamed, Kind $kind): void
+    {
+        $this->em->flush();
+        foreach ($batch as $record) {
+            if ($kind->numerous && $isNamed) {
+                $this->em->getUnitOfWork()->markReadOnly($record);
+            } elseif ($kind->numerous) {
+                $this->em->detach($record);
+            }
+        }
     }
 
     /**
@@ -283,73 +302,6 @@ final class Importer
                 'kind' => $stored->kind->value, 'takenAt' => $stored->takenAt ?? Row::textOrNull($row['takenAt'] ?? null),
             ] + get_object_vars($stored),
         ] + $row;
-    }
-
-    /**
-     * A new identifier for each in the file.
-     *
-     * @param array<string, list<array<string, mixed>>> $lists
-     * @param array<string, Kind>                       $kinds
-     *
-     * @return array<string, string>
-     */
-    private static function identifiers(array $lists, array $kinds): array
-    {
-        $ids = [];
-        foreach ($lists as $kind => $rows) {
-            foreach ($rows as $i => $row) {
-                $path = isset($kinds[$kind]) ? $kinds[$kind]->plural.'/'.$i.'/id' : 'device/id';
-                $id = $row['id'] ?? null;
-                if (!is_string($id) || $id === '' || strlen($id) > 80) {
-                    throw Invalid::at($path, 'Each entry needs an identifier of its own.');
-                }
-                if (isset($ids[$id])) {
-                    throw Invalid::at($path, sprintf('The identifier “%s” is there twice.', $id));
-                }
-                $ids[$id] = Uuid::v7()->toRfc4122();
-            }
-        }
-
-        return count($ids) <= self::MOST_RECORDS ? $ids : throw Invalid::at(
-            '', sprintf('At most %d records can be brought in at once.', self::MOST_RECORDS),
-        );
-    }
-
-    /**
-     * @param array<array-key, mixed> $file
-     *
-     * @return list<array<string, mixed>>
-     */
-    private static function rows(array $file, string $list): array
-    {
-        $rows = $file[$list] ?? $file[self::OLD_NAMES[$list] ?? ''] ?? [];
-        if (!is_array($rows) || !array_is_list($rows)) {
-            throw Invalid::at($list, 'A list is wanted here.');
-        }
-
-        return array_map(static fn (mixed $row, int $i): array => self::row($row, $list.'/'.$i), $rows, array_keys($rows));
-    }
-
-    /** @return array<string, mixed> */
-    private static function byHash(mixed $configurations): array
-    {
-        $out = [];
-        foreach (is_array($configurations) ? $configurations : [] as $hash => $content) {
-            $out[(string) $hash] = $content;
-        }
-
-        return $out;
-    }
-
-    /** @return array<string, mixed> */
-    private static function row(mixed $row, string $path): array
-    {
-        if (!is_array($row) || $row === [] || array_is_list($row)) {
-            throw Invalid::at($path, 'This entry is missing or is not an object. The file may have been cut off.');
-        }
-
-        /** @var array<string, mixed> $row */
-        return $row;
     }
 
     /** Which list a name stands twice in; the database says the table. */

@@ -14,16 +14,16 @@ final class FindingKinds implements Registration
         return [
             new Kind(
                 'observation', 'observations', Observation::class, ObservationInput::class, ObservationView::class,
-                ['revision' => 'revision', 'run' => 'run'],
+                ['revision' => 'revision', 'run' => 'run'], numerous: true,
             ),
             new Kind(
                 'failure', 'failures', Failure::class, FailureInput::class, FailureView::class,
-                ['revision' => 'revision', 'run' => 'run', 'article' => 'article'],
+                ['revision' => 'revision', 'run' => 'run', 'article' => 'article'], numerous: true,
             ),
-            new Kind('cause', 'causes', Cause::class, CauseInput::class, CauseView::class, ['failure' => 'failure']),
+            new Kind('cause', 'causes', Cause::class, CauseInput::class, CauseView::class, ['failure' => 'failure'], numerous: true),
             new Kind(
                 'photo', 'photos', Photo::class, PhotoInput::class, PhotoView::class,
-                ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure'], put: false, carriesFile: true,
+                ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure'], put: false, carriesFile: true, numerous: true,
             ),
         ];
     }

@@ -18,9 +18,9 @@ final class TrialKinds implements Registration
             ),
             new Kind(
                 'run', 'runs', Run::class, RunInput::class, RunView::class, ['trial' => 'trial', 'article' => 'article'],
-                withdrawable: false,
+                withdrawable: false, numerous: true,
             ),
-            new Kind('reading', 'readings', Reading::class, ReadingInput::class, ReadingView::class, ['run' => 'run'], withdrawable: false),
+            new Kind('reading', 'readings', Reading::class, ReadingInput::class, ReadingView::class, ['run' => 'run'], withdrawable: false, numerous: true),
         ];
     }
 }

@@ -7,7 +7,7 @@ declare(strict_types=1);
  *
  * php deploy/bench/bench.php ADDRESS PASSWORD FILE [PART…]; FILE is where the device file is put
  */
-ini_set('memory_limit', '1G');
+ini_set('memory_limit', '3G');
 foreach (['Client', 'Table'] as $class) {
     require __DIR__.'/'.$class.'.php';
 }
@@ -50,7 +50,7 @@ foreach ($parts as $part) {
     match ($part) {
         'sheets' => (require __DIR__.'/sheets.php')($client, $at),
         'writes' => (require __DIR__.'/writes.php')($client, $at),
-        'exchange' => (require __DIR__.'/exchange.php')($client, $device, $file),
+        'exchange' => (require __DIR__.'/exchange.php')($client, $workspace, $device, $file),
         'wire' => (require __DIR__.'/wire.php')(dirname(__DIR__, 2).'/public/app'),
         'estimators' => (require __DIR__.'/estimators.php')(),
     };

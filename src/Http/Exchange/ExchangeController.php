@@ -64,7 +64,7 @@ final readonly class ExchangeController
         $workspace = $this->records->workspace($id);
         $this->records->mustWrite($workspace);
         ini_set('memory_limit', '1G');
-        set_time_limit(110);
+        set_time_limit(290);
 
         return new JsonResponse($this->importer->import(Inputs::decode($request->getContent()), $workspace), 201);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Action\Files\Preparing;
 use Lustrum\Storage\Decoding;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
@@ -105,6 +106,19 @@ final class FileTest extends ApiTestCase
         self::assertStringContainsString('damaged', self::text($broken, 'problem'));
         $this->client->request('GET', '/api/photos/'.self::text($broken, 'id').'/file');
         self::assertSame(404, $this->answered());
+    }
+
+    public function testWhatCannotBePreparedForGoodSaysSoAsWell(): void
+    {
+        $file = $this->folder.'/sent.mp3';
+        (new Process(['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'sine=duration=1', $file]))->mustRun();
+        $id = Uuid::v7();
+        $this->upload('/api/photos/'.$id->toRfc4122(), $file, ['revision' => $this->build]);
+        self::service(Preparing::class)->giveUp($id);
+        self::assertSame(['broken', 'This file could not be prepared here. Withdraw it and send it again, or in another format.'], [$this->photo()['state'], $this->photo()['problem']]);
+        // The message that is still in line finds nothing to do.
+        $this->work();
+        self::assertSame('broken', $this->photo()['state']);
     }
 
     public function testADocumentIsKeptAsItIsAndOnlyEverSaved(): void

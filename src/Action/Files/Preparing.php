@@ -14,6 +14,8 @@ use Symfony\Component\Uid\Uuid;
 /** Prepares a file that waits; what is wrong with it then stands at its record. */
 final readonly class Preparing
 {
+    private const GIVEN_UP = 'This file could not be prepared here. Withdraw it and send it again, or in another format.';
+
     public function __construct(
         private EntityManagerInterface $em,
         private Files $files,
@@ -42,12 +44,8 @@ final readonly class Preparing
     {
         $photo = $this->em->find(Photo::class, $id);
         if ($photo !== null && $photo->isWaiting()) {
-            $this->settle(
-                $photo,
-                static fn (Photo $p) => $p->isBroken(
-                    'This file could not be prepared here. Withdraw it and send it again, or in another format.',
-                ),
-            );
+            $this->settle($photo, static fn (Photo $p) => $p->isBroken(self::GIVEN_UP));
+            $this->files->drop($id->toRfc4122());
         }
     }
 

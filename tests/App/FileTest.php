@@ -115,7 +115,10 @@ final class FileTest extends ApiTestCase
         $id = Uuid::v7();
         $this->upload('/api/photos/'.$id->toRfc4122(), $file, ['revision' => $this->build]);
         self::service(Preparing::class)->giveUp($id);
-        self::assertSame(['broken', 'This file could not be prepared here. Withdraw it and send it again, or in another format.'], [$this->photo()['state'], $this->photo()['problem']]);
+        self::assertSame(
+            ['broken', 'This file could not be prepared here. Withdraw it and send it again, or in another format.'],
+            [$this->photo()['state'], $this->photo()['problem']],
+        );
         // The message that is still in line finds nothing to do.
         $this->work();
         self::assertSame('broken', $this->photo()['state']);
@@ -220,6 +223,36 @@ final class FileTest extends ApiTestCase
         self::assertSame(
             [['kind' => 'document', 'type' => 'text/plain', 'state' => 'ready', 'sha256' => hash_file('sha256', $file)]], $rows,
         );
+    }
+
+    public function testADeviceFileCarriesWhatIsBrokenOrWaitsToo(): void
+    {
+        (new Process(['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'sine=duration=1', $this->folder.'/a.mp3']))->mustRun();
+        (new Process(['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=10:duration=2', '-pix_fmt', 'yuv420p', $this->folder.'/cut.mp4']))->mustRun();
+        file_put_contents($this->folder.'/cut.mp4', substr((string) file_get_contents($this->folder.'/cut.mp4'), 0, 3000));
+        foreach (['/cut.mp4' => true, '/a.mp3' => false] as $name => $prepared) {
+            $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $this->folder.$name, ['revision' => $this->build, 'caption' => $name]);
+            self::assertSame(202, $this->answered(), $name);
+            if ($prepared) {
+                $this->work();
+            }
+        }
+        $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/build'), 'revision', 'device');
+        $this->client->request('GET', '/api/devices/'.$device.'/export.json');
+        $exported = json_decode($this->client->getInternalResponse()->getContent(), true);
+        self::assertIsArray($exported);
+        $view = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $exported);
+        self::assertSame(201, $this->answered(), json_encode($view) ?: '');
+        $db = self::service(Connection::class);
+        $rows = $db->fetchAllAssociative(
+            'SELECT caption, kind, state, problem FROM photo WHERE belongs_to = ? ORDER BY caption', [self::text($view, 'device')],
+        );
+        self::assertSame(
+            [['/a.mp3', 'sound', 'broken'], ['/cut.mp4', 'clip', 'broken']],
+            array_map(static fn (array $r): array => [$r['caption'], $r['kind'], $r['state']], $rows),
+        );
+        self::assertStringContainsString('not prepared yet', self::text($rows[0], 'problem'));
+        self::assertStringContainsString('damaged', self::text($rows[1], 'problem'));
     }
 
     public function testEveryTypeHasAnEndingAndALimit(): void

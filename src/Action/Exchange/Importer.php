@@ -29,7 +29,9 @@ use Lustrum\Record\Registry;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\Refusal;
+use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
+use Lustrum\Storage\StoredFile;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -283,6 +285,12 @@ final class Importer
     private function withFile(array $row, string $path): array
     {
         $encoded = $row['picture'] ?? null;
+        if ($encoded === '' && in_array($row['state'] ?? '', ['waiting', 'broken'], true)) {
+            // There was nothing to give out of it; its record says why.
+            $kind = FileKind::tryFrom(Row::text($row['kind'] ?? '')) ?? FileKind::Picture;
+
+            return ['picture' => ['kind' => $kind->value] + get_object_vars(new StoredFile('', 0, 0, 0, $kind))] + $row;
+        }
         $bytes = is_string($encoded) ? base64_decode($encoded, true) : false;
         if ($bytes === false || $bytes === '') {
             throw Invalid::at($path.'/picture', 'The file is missing or damaged.');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Finding;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\FileWords;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
@@ -89,6 +90,14 @@ class Photo extends Record
         $this->run = $records->namedOrNull(Run::class, $input->run, 'run');
         $this->failure = $records->namedOrNull(Failure::class, $input->failure, 'failure');
         $this->caption = trim($input->caption);
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        if ($this->isWaiting()) {
+            $why = Row::text($row['problem'] ?? '');
+            $this->isBroken($why !== '' ? $why : 'This file was not prepared yet when the device file was written.');
+        }
     }
 
     public function build(): Uuid

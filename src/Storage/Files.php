@@ -13,7 +13,7 @@ use Lustrum\Shared\Refusal\WrongKind;
 
 /**
  * Takes in files and gives them out. What is kept lies under the SHA-256 of its content, with a preview beside it where
- * there is something to see; what waits to be prepared lies under that of what was sent.
+ * there is something to see; what waits to be prepared lies under a key of its record's.
  */
 final readonly class Files
 {
@@ -30,25 +30,20 @@ final readonly class Files
     /** What its content says that a file is; its name is not asked. */
     public static function sniff(string $path): string
     {
-        $type = (string) (new \finfo(\FILEINFO_MIME_TYPE))->file($path);
-
-        return match ($type) {
-            // What has only sound in it is a sound, whatever the container is called.
-            'video/ogg' => 'audio/ogg',
-            default => $type,
-        };
+        return (string) (new \finfo(\FILEINFO_MIME_TYPE))->file($path);
     }
 
     /**
      * Takes a file in: prepared at once where that is quick and a place is free, else as it is, to wait its turn.
      *
-     * @param string $key under which it waits
+     * @param string $key    under which it waits
+     * @param string $source SHA-256 of it
      *
      * @throws Refusal when it is no file of a known kind, or a limit is passed
      */
-    public function take(string $path, string $key): StoredFile
+    public function take(string $path, string $key, string $source): StoredFile
     {
-        [$kind, $type, $source] = $this->check($path);
+        [$kind, $type] = $this->check($path);
         if (!$kind->takesLong()) {
             $done = $kind->isPrepared() ? $this->decoding->now(
                 fn (): StoredFile => $this->prepared($path, $kind, $type, $source),
@@ -70,7 +65,8 @@ final readonly class Files
      */
     public function takeWhole(string $path): StoredFile
     {
-        [$kind, $type, $source] = $this->check($path);
+        [$kind, $type] = $this->check($path);
+        $source = self::sha256($path);
         if (!$kind->isPrepared()) {
             return $this->asItIs($path, $kind, $type, $source);
         }
@@ -117,7 +113,12 @@ final readonly class Files
         return preg_match('/^[0-9a-f]{64}$/', $sha256) === 1 && $this->files->fileExists(self::path($sha256, $preview));
     }
 
-    /** @return array{FileKind, string, string} kind, type and SHA-256 */
+    public static function sha256(string $path): string
+    {
+        return (string) hash_file('sha256', $path);
+    }
+
+    /** @return array{FileKind, string} kind and type */
     private function check(string $path): array
     {
         $type = self::sniff($path);
@@ -130,7 +131,7 @@ final readonly class Files
             $this->pictures->check($path);
         }
 
-        return [$kind, $type, (string) hash_file('sha256', $path)];
+        return [$kind, $type];
     }
 
     private function asItIs(string $path, FileKind $kind, string $type, string $source): StoredFile
@@ -165,10 +166,10 @@ final readonly class Files
             ['width' => $width, 'height' => $height, 'seconds' => $seconds, 'takenAt' => $takenAt] = $this->recordings->look($path);
             if ($kind === FileKind::Clip && $width === 0) {
                 // A recorder wrote sound into a container for clips.
-                [$kind, $type] = [FileKind::Sound, str_replace('video/', 'audio/', $type)];
+                [$kind, $type] = [FileKind::Sound, $type === 'video/webm' ? 'audio/webm' : 'audio/mp4'];
             }
             $made[] = $kept = $this->recordings->strip($path, $kind, FileKind::ending($type));
-            $sha256 = (string) hash_file('sha256', $kept);
+            $sha256 = self::sha256($kept);
             if ($kind === FileKind::Clip) {
                 $made[] = $still = $this->recordings->still($path, $seconds);
                 $this->write(self::path($sha256, true), $still);
@@ -186,7 +187,7 @@ final readonly class Files
     {
         return match ($type) {
             'video/quicktime', 'video/3gpp', 'video/x-m4v' => 'video/mp4',
-            'audio/x-m4a', 'audio/quicktime' => 'audio/mp4',
+            'audio/x-m4a' => 'audio/mp4',
             'application/ogg' => 'audio/ogg',
             'audio/x-wav' => 'audio/wav',
             default => $type,

@@ -41,12 +41,12 @@ final readonly class TakingIn
         // Before anything is decoded: a stranger's or a viewer's upload should not cost anything, nor one sent twice.
         $revision = $this->records->named(Revision::class, is_string($fields['revision'] ?? null) ? $fields['revision'] : '', 'revision');
         $this->records->mustWrite($revision->workspace());
-        $source = (string) hash_file('sha256', $path);
+        $source = Files::sha256($path);
         $known = $this->em->find(Photo::class, $id);
         if ($known !== null && $known->isTheSame($source, $this->input(new StoredFile('', 0, 0, 0), $fields))) {
             return new Written($this->records->find(Photo::class, $id)->view());
         }
-        $file = $this->files->take($path, $id->toRfc4122());
+        $file = $this->files->take($path, $id->toRfc4122(), $source);
         $input = $this->input($file, $fields);
 
         return $this->em->wrapInTransaction(function () use ($id, $input, $file): Written {

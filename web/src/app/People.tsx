@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 
 import { api, must, send } from '../api/client';
 import { membersQuery, useSession } from '../api/queries';
@@ -10,7 +10,7 @@ import type { Field } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Sheet } from '../ui/Sheet';
 import { Waiting } from '../ui/Waiting';
-import { TopRight } from './TopRight';
+import { Apart } from './Apart';
 
 const ROLES = [
   { value: 'lead', label: 'lead: everything, and who is in' },
@@ -46,13 +46,7 @@ export default function People() {
     );
 
   return (
-    <div className="mx-auto max-w-4xl px-3 py-4 sm:px-8">
-      <header className="mb-4 flex items-center justify-between">
-        <Link to="/" className="stamp text-xl">
-          Lustrum
-        </Link>
-        <TopRight />
-      </header>
+    <Apart>
       <main>
         <Waiting query={members} title="People">
           {({ sentence, people }) => (
@@ -129,6 +123,6 @@ export default function People() {
           )
         }
       />
-    </div>
+    </Apart>
   );
 }

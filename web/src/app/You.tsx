@@ -1,6 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
 
 import { api, must, send } from '../api/client';
 import { youQuery } from '../api/queries';
@@ -11,7 +10,7 @@ import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Part, Sheet } from '../ui/Sheet';
 import { dayAndTime } from '../ui/time';
 import { Waiting } from '../ui/Waiting';
-import { TopRight } from './TopRight';
+import { Apart } from './Apart';
 
 const FIELDS: Field[] = [
   { name: 'present', label: 'Your present password', kind: 'password' },
@@ -34,13 +33,7 @@ export default function You() {
   const again = () => client.invalidateQueries({ queryKey: youQuery.queryKey });
 
   return (
-    <div className="mx-auto max-w-4xl px-3 py-4 sm:px-8">
-      <header className="mb-4 flex items-center justify-between">
-        <Link to="/" className="stamp text-xl">
-          Lustrum
-        </Link>
-        <TopRight />
-      </header>
+    <Apart>
       <main>
         <Waiting query={you} title="You">
           {({ sentence, name, email, places }) => (
@@ -122,6 +115,6 @@ export default function You() {
           await again();
         }}
       />
-    </div>
+    </Apart>
   );
 }

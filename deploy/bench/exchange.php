@@ -9,10 +9,15 @@ return static function (Client $client, string $workspace, string $device, strin
     file_put_contents($file, $content);
     Table::row('device file out', $took / 1000, 's', '20 s, 96 MB', sprintf('%.1f MB unpacked', strlen($content) / 1e6));
     // Without its pictures: with them it is larger than can be sent at once.
-    $in = json_encode(['photos' => []] + json_decode($content, true, 64, JSON_THROW_ON_ERROR), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+    $in = json_encode(
+        ['photos' => []] + json_decode($content, true, 64, JSON_THROW_ON_ERROR), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+    );
     unset($content);
     $took = $client->raw('POST', '/api/workspaces/'.$workspace.'/import', $in)[1];
-    Table::row('device file in', $took / 1000, 's', '6 × COPY, 96 MB', sprintf('%.1f MB sent, %.0f MB taken, %d statements', strlen($in) / 1e6, $client->cost('memory'), $client->cost('queries')));
+    Table::row(
+        'device file in', $took / 1000, 's', '6 × COPY, 96 MB',
+        sprintf('%.1f MB sent, %.0f MB taken, %d statements', strlen($in) / 1e6, $client->cost('memory'), $client->cost('queries')),
+    );
     unset($in);
     $took = $client->raw('GET', '/api/devices/'.$device.'/readings.csv')[1];
     Table::row('readings out as CSV', $took / 1000, 's', '');

@@ -49,7 +49,9 @@ final class FileTest extends ApiTestCase
         yield 'a sound' => [
             'sound', 'audio/mpeg', 'mp3', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=2', '-metadata', 'comment=at 48.1234 north'],
         ];
-        yield 'a sound in a container for clips' => ['clip', 'audio/mp4', 'mov', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=1', '-c:a', 'aac', ...$where]];
+        yield 'a sound in a container for clips' => [
+            'clip', 'audio/mp4', 'mov', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=1', '-c:a', 'aac', ...$where],
+        ];
         yield 'a sound as it is' => [
             'sound', 'audio/wav', 'wav', ['-f', 'lavfi', '-i', 'sine=frequency=440:duration=1', '-metadata', 'comment=at 48.1234 north'],
         ];

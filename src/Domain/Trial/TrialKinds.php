@@ -20,7 +20,10 @@ final class TrialKinds implements Registration
                 'run', 'runs', Run::class, RunInput::class, RunView::class, ['trial' => 'trial', 'article' => 'article'],
                 withdrawable: false, numerous: true,
             ),
-            new Kind('reading', 'readings', Reading::class, ReadingInput::class, ReadingView::class, ['run' => 'run'], withdrawable: false, numerous: true),
+            new Kind(
+                'reading', 'readings', Reading::class, ReadingInput::class, ReadingView::class, ['run' => 'run'], withdrawable: false,
+                numerous: true,
+            ),
         ];
     }
 }

@@ -63,7 +63,9 @@ final readonly class FailureRows
     {
         $view = $failure->view();
 
-        return new FailureFact($view->id, $view->revision, $view->mode, $view->place, $failure->run()?->trial()->method()->id()->toRfc4122());
+        return new FailureFact(
+            $view->id, $view->revision, $view->mode, $view->place, $failure->run()?->trial()->method()->id()->toRfc4122(),
+        );
     }
 
     /**

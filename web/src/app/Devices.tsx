@@ -13,6 +13,7 @@ import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty } from '../ui/Sheet';
 import { Tag } from '../ui/Tag';
 import { stationPath, useBegin } from '../ui/place';
+import { prose } from '../ui/prose';
 import { useKeys } from '../ui/useKeys';
 import { TopRight } from './TopRight';
 
@@ -80,7 +81,7 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
               <span>
                 <span className="text-lg font-semibold text-blue underline">{card.device.name}</span>
                 <span className="block">{card.sentence}</span>
-                <span className="block max-w-prose text-sm text-soft">{card.device.brief}</span>
+                <span className="block max-w-prose text-sm text-soft">{prose(card.device.brief)}</span>
               </span>
             </Link>
           </li>

@@ -45,6 +45,7 @@ function Places({ frame, onClose }: { frame: Frame; onClose: () => void }) {
       </label>
       <input
         id="look-up"
+        autoFocus
         className="field"
         value={text}
         autoComplete="off"

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { prose } from '../../ui/prose';
 import { Table } from '../../ui/Table';
 import type { Form } from './Build';
 
@@ -21,14 +22,14 @@ export function PartsTable({
       keyOf={(r) => r.part.id}
       look={(r) => (r.mark === 'gone' ? 'text-soft line-through' : '')}
       columns={[
-        { head: 'Part', cell: (r) => r.part.name, look: (r) => (r.mark === 'same' ? '' : 'font-semibold') },
-        { head: 'Material', cell: (r) => r.part.material },
+        { head: 'Part', cell: (r) => prose(r.part.name), look: (r) => (r.mark === 'same' ? '' : 'font-semibold') },
+        { head: 'Material', cell: (r) => prose(r.part.material) },
         { head: 'Of it', right: true, cell: (r) => r.part.quantity },
         { head: `One, ${sheet.currency}`, right: true, cell: (r) => r.each },
         { head: `Sum, ${sheet.currency}`, right: true, cell: (r) => r.sum },
         {
           head: sheet.parent === null ? '' : `Against ${sheet.parent.letter}`,
-          look: 'text-soft no-underline',
+          look: 'min-w-52 text-soft no-underline',
           cell: (r) => (r.mark === 'new' ? 'new' : r.differs),
         },
       ]}

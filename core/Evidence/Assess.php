@@ -30,20 +30,21 @@ final class Assess
     public static function results(Requirement $requirement, array $results): Assessment
     {
         $missing = self::missingConditions($requirement, $results);
-        $lost = count(array_filter($results, static fn (Result $r): bool => $r->kind === ResultKind::Lost));
-        $values = self::values($results);
-        $bounds = array_values(
-            array_filter($results, static fn (Result $r): bool => in_array($r->kind, [ResultKind::AtLeast, ResultKind::AtMost], true)),
-        );
+        $lost = $bounds = 0;
+        $values = Result::values($results);
+        foreach ($results as $result) {
+            $lost += $result->kind === ResultKind::Lost ? 1 : 0;
+            $bounds += $result->kind->isBound() ? 1 : 0;
+        }
         if (in_array($requirement->kind, [Kind::Mean, Kind::Every, Kind::Rating], true) && $values !== []) {
             return $requirement->kind === Kind::Every && !$requirement->nonParametric
-                ? self::every($requirement, Sample::of($values), $missing, count($bounds), $lost)
+                ? self::every($requirement, Sample::of($values), $missing, $bounds, $lost)
                 : ($requirement->kind === Kind::Every
-                    ? self::share($requirement, $results, $missing, count($bounds), $lost)
-                    : self::mean($requirement, Sample::of($values), $missing, count($bounds), $lost));
+                    ? self::share($requirement, $results, $missing, $bounds, $lost)
+                    : self::mean($requirement, Sample::of($values), $missing, $bounds, $lost));
         }
 
-        return self::share($requirement, $results, $missing, count($bounds), $lost);
+        return self::share($requirement, $results, $missing, $bounds, $lost);
     }
 
     /** @param list<string> $missing */
@@ -192,23 +193,6 @@ final class Assess
     }
 
     /**
-     * @param list<Result> $results
-     *
-     * @return list<float>
-     */
-    private static function values(array $results): array
-    {
-        $out = [];
-        foreach ($results as $result) {
-            if ($result->kind === ResultKind::Equal && $result->value !== null) {
-                $out[] = $result->value;
-            }
-        }
-
-        return $out;
-    }
-
-    /**
      * The least number of further runs with which $passes; null where the estimate itself is on the wrong side.
      *
      * @param callable(int): bool $passes
@@ -244,15 +228,21 @@ final class Assess
      */
     private static function missingConditions(Requirement $requirement, array $results): array
     {
-        return array_values(array_filter($requirement->conditions, static function (string $wanted) use ($results): bool {
-            [$name, $state] = array_pad(explode('=', $wanted, 2), 2, '');
-            foreach ($results as $result) {
-                if ($result->kind !== ResultKind::Lost && mb_strtolower(trim($result->conditions[trim($name)] ?? '')) === mb_strtolower(trim($state))) {
-                    return false;
-                }
+        if ($requirement->conditions === []) {
+            return [];
+        }
+        $seen = [];
+        foreach ($results as $result) {
+            foreach ($result->kind === ResultKind::Lost ? [] : $result->conditions as $name => $state) {
+                $seen[$name][$state] = true;
             }
+        }
+        $tidy = static fn (int|string $text): string => mb_strtolower(trim((string) $text));
 
-            return true;
+        return array_values(array_filter($requirement->conditions, static function (string $wanted) use ($seen, $tidy): bool {
+            [$name, $state] = array_pad(explode('=', $wanted, 2), 2, '');
+
+            return !in_array($tidy($state), array_map($tidy, array_keys($seen[trim($name)] ?? [])), true);
         }));
     }
 }

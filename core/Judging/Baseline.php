@@ -34,19 +34,14 @@ final readonly class Baseline
         foreach ($wanted as $one) {
             $depends[$one->metric] ??= $one->dependsOn;
         }
-        $metrics = [];
-        foreach ($runs as $run) {
-            foreach ($run->readings as $reading) {
-                $metrics[$reading->metric] = true;
-            }
-        }
         $out = $differs = [];
         foreach ($runs as $run) {
             $differs[spl_object_id($run->configuration)] ??= Differences::of($run->configuration, $build);
         }
-        foreach (array_map(strval(...), array_keys($metrics)) as $metric) {
+        foreach (RunFact::byMetric($runs) as $metric => $of) {
+            $metric = (string) $metric;
             $touched = array_map(static fn (array $d): bool => Differences::that($d, $depends[$metric] ?? []) !== [], $differs);
-            $alike = array_values(array_filter($runs, static fn (RunFact $run): bool => !$touched[spl_object_id($run->configuration)]));
+            $alike = array_values(array_filter($of, static fn (RunFact $run): bool => !$touched[spl_object_id($run->configuration)]));
             $m = Measured::of($metric, $alike, $units[$metric] ?? '');
             if ($m->values !== []) {
                 $out[$metric] = new self($metric, Sample::of($m->values)->mean, $m->unit, $m->decimals, count($m->values));

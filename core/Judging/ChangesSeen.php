@@ -29,7 +29,9 @@ final readonly class ChangesSeen
      */
     public function of(Build $build, array $here, array $there): array
     {
-        return array_map(function (ChangeFact $change) use ($build, $here, $there): ChangeSeen {
+        [$mine, $theirs] = [RunFact::byMetric($here), RunFact::byMetric($there)];
+
+        return array_map(function (ChangeFact $change) use ($build, $mine, $theirs): ChangeSeen {
             $together = [];
             foreach ($build->changes as $other) {
                 if ($other->id !== $change->id && $change->metric !== '' && $other->metric === $change->metric) {
@@ -37,7 +39,7 @@ final readonly class ChangesSeen
                 }
             }
 
-            return $this->one($change, $here, $there, $together);
+            return $this->one($change, $mine[$change->metric] ?? [], $theirs[$change->metric] ?? [], $together);
         }, $build->changes);
     }
 

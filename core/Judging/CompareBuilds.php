@@ -37,8 +37,9 @@ final readonly class CompareBuilds
      */
     public function all(Build $build, array $here, Build $against, array $other): array
     {
+        [$mine, $theirs] = [RunFact::byMetric($here), RunFact::byMetric($other)];
         $out = array_map(
-            fn (string $metric): MetricComparison => $this->metric($metric, $build, $here, $against, $other),
+            fn (string $metric): MetricComparison => $this->metric($metric, $build, $mine[$metric], $against, $theirs[$metric] ?? []),
             $this->metrics($here),
         );
         usort($out, static fn (MetricComparison $a, MetricComparison $b): int => ($a->other === null) <=> ($b->other === null));

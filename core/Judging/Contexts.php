@@ -29,11 +29,21 @@ final class Contexts
     {
         $lots = $pasts = $instruments = $firmware = $operators = $configurations = [];
         $version = $stopped = 0;
+        $from = $to = $runs[0]->startedAt;
+        $settings = $conditions = [];
         foreach ($runs as $run) {
             $configuration = $run->configuration;
             $configurations[spl_object_id($configuration)] = $configuration;
             $operators[$run->operator] = true;
             $stopped += $run->outcome === RunOutcome::StoppedEarly ? 1 : 0;
+            $from = min($from, $run->startedAt);
+            $to = max($to, $run->startedAt);
+            foreach ($run->settings as $level => $text) {
+                $settings[$level][$text] = ($settings[$level][$text] ?? 0) + 1;
+            }
+            foreach ($run->conditions as $level => $text) {
+                $conditions[$level][$text] = ($conditions[$level][$text] ?? 0) + 1;
+            }
             if ($configuration->serial !== '' && !isset($pasts[$configuration->serial])) {
                 $pasts[$configuration->serial] = new UnitPast($configuration->serial, $run->earlierRuns, $run->earlierFailures);
             }
@@ -51,7 +61,6 @@ final class Contexts
             $version = max($version, $configuration->methodVersion);
         }
         $first = $runs[0]->configuration;
-        $times = array_map(static fn (RunFact $r): string => $r->startedAt, $runs);
         $watched = $dependsOn === [] || in_array('firmware', $dependsOn, true);
 
         return new Context(
@@ -59,18 +68,18 @@ final class Contexts
             operators: self::words($operators), units: array_values($pasts),
             lots: array_map(static fn (array $l): array => array_values(array_unique($l)), $lots),
             firmware: $watched ? self::words($firmware) : [],
-            settings: self::levels($configurations, $runs, false), conditions: self::levels($configurations, $runs, true),
-            from: min($times), to: max($times), runs: count($runs), stoppedEarly: $stopped,
+            settings: self::levels(self::rules($configurations, false), $settings, count($runs)),
+            conditions: self::levels(self::rules($configurations, true), $conditions, count($runs)),
+            from: $from, to: $to, runs: count($runs), stoppedEarly: $stopped,
         );
     }
 
     /**
      * @param array<int, Configuration> $configurations of the runs
-     * @param list<RunFact>             $runs
      *
-     * @return array<string, Level> by name
+     * @return array<string, Condition|SettingRule> by name; that of the first run where runs differ
      */
-    private static function levels(array $configurations, array $runs, bool $conditions): array
+    private static function rules(array $configurations, bool $conditions): array
     {
         $rules = [];
         foreach ($configurations as $configuration) {
@@ -78,14 +87,23 @@ final class Contexts
                 $rules[$rule->name] ??= $rule;
             }
         }
+
+        return $rules;
+    }
+
+    /**
+     * @param array<string, Condition|SettingRule>     $rules
+     * @param array<string, array<array-key, int>> $recorded by name: text as recorded => on how many runs
+     *
+     * @return array<string, Level> by name
+     */
+    private static function levels(array $rules, array $recorded, int $runs): array
+    {
         $levels = [];
         foreach ($rules as $name => $rule) {
-            $texts = [];
-            foreach ($runs as $run) {
-                $text = ($conditions ? $run->conditions : $run->settings)[$name] ?? '';
-                $texts[$text] = ($texts[$text] ?? 0) + 1;
-            }
-            $levels[$name] = self::level($rule, $texts);
+            $texts = $recorded[$name] ?? [];
+            $silent = $runs - array_sum($texts);
+            $levels[$name] = self::level($rule, $silent > 0 ? ['' => $silent + ($texts[''] ?? 0)] + $texts : $texts);
         }
 
         return $levels;

@@ -13,7 +13,9 @@ use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 
@@ -33,37 +35,69 @@ final class Evidence
      */
     public static function own(Wanted $wanted, Build $build, array $runs): Own
     {
-        $present = $older = ['results' => [], 'runs' => []];
-        $differs = $known = [];
+        return self::judge($wanted, [self::gather($wanted, $build, $runs)]);
+    }
+
+    /**
+     * What some of the runs of a build say, to be judged together with that of the others.
+     *
+     * @param list<RunFact> $runs
+     *
+     * @return array{Gathered, Gathered} of runs made with the build as it is written down now, and before it was edited
+     */
+    public static function gather(Wanted $wanted, Build $build, array $runs): array
+    {
+        $present = new Gathered();
+        $older = new Gathered();
+        $known = [];
+        $unit = $wanted->unit === '' ? null : Units::parse($wanted->unit);
         foreach ($runs as $run) {
-            $result = self::result($wanted, $run);
+            $reading = $run->reading($wanted->metric);
+            $result = self::result($wanted, $unit, $run, $reading);
             if ($result === null) {
                 continue;
             }
             $found = $known[spl_object_id($run->configuration)] ??= Differences::touching($run->configuration, $build, $wanted->dependsOn);
-            if ($found === []) {
-                $present['results'][] = $result;
-                $present['runs'][] = $run;
-            } else {
-                $older['results'][] = $result;
-                $older['runs'][] = $run;
-                $differs += array_column($found, null, 'name');
-            }
+            $to = $found === [] ? $present : $older;
+            $to->take($result, $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor);
+            $to->differ($found);
         }
-        /** @param list<RunFact> $of */
-        $decimals = static fn (array $of): int => Measured::of($wanted->metric, array_values($of), $wanted->unit)->decimals;
+
+        return [$present, $older];
+    }
+
+    /** @param list<array{Gathered, Gathered}> $gathered as gather() gives them */
+    public static function judge(Wanted $wanted, array $gathered): Own
+    {
+        $of = static fn (int $when): array => array_column($gathered, $when);
+        [$assessment, $decimals, $runs] = self::assess($wanted, $of(0));
+        [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1));
+        $differs = array_merge(...array_map(static fn (Gathered $g): array => $g->differs, $of(1)));
 
         return new Own(
-            Assess::results($wanted->rule, $present['results']), $decimals($present['runs']), count($present['runs']),
-            $older['results'] === [] ? null : Assess::results($wanted->rule, $older['results']),
-            $decimals($older['runs']), count($older['runs']), array_values($differs),
+            $assessment, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs),
         );
+    }
+
+    /**
+     * @param list<Gathered> $gathered
+     *
+     * @return array{Assessment, int, int} with the decimals of its values, and how many runs it stands on
+     */
+    private static function assess(Wanted $wanted, array $gathered): array
+    {
+        $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results(), $gathered));
+        $step = max(0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered));
+
+        return [Assess::results($wanted->rule, $results), Measured::decimals($step, Result::values($results)), count($results)];
     }
 
     /** Does this run belong to what own() counts for the requirement on its build as it is now, or as it was then? */
     public static function counts(Wanted $wanted, RunFact $run): bool
     {
-        return self::result($wanted, $run) !== null;
+        $unit = $wanted->unit === '' ? null : Units::parse($wanted->unit);
+
+        return self::result($wanted, $unit, $run, $run->reading($wanted->metric)) !== null;
     }
 
     /**
@@ -119,9 +153,12 @@ final class Evidence
         );
     }
 
-    private static function result(Wanted $wanted, RunFact $run): ?Result
+    /**
+     * @param Unit|null        $target  that the requirement is written in
+     * @param ReadingFact|null $reading of its metric
+     */
+    private static function result(Wanted $wanted, ?Unit $target, RunFact $run, ?ReadingFact $reading): ?Result
     {
-        $reading = $run->reading($wanted->metric);
         $byOutcome = $run->answers($wanted->metric);
         if (($reading === null && !$byOutcome) || $run->outcome === null || $run->outcome === RunOutcome::Void) {
             return null;
@@ -129,9 +166,8 @@ final class Evidence
         if ($run->lost()) {
             return Result::of(ResultKind::Lost);
         }
-        if ($reading !== null && $wanted->unit !== '') {
-            $target = Units::parse($wanted->unit);
-            $fits = Units::parse($reading->unit)->dimension->equals($target->dimension);
+        if ($reading !== null && $target !== null) {
+            $fits = $reading->unit === $wanted->unit || Units::parse($reading->unit)->dimension->equals($target->dimension);
 
             return $fits ? Result::of($reading->kind, $target->fromSi($reading->si), $run->conditions) : null;
         }

@@ -64,9 +64,17 @@ final readonly class Measured
             $used[] = $run;
             $step = max($step, $reading->step / $target->factor);
         }
-        $decimals = $step > 0 ? Digits::decimalsOf($step) : self::decimalsFor($values);
 
-        return new self($metric, $target->symbol ?? $unit, $decimals, $values, $used, $bounds, $lost);
+        return new self($metric, $target->symbol ?? $unit, self::decimals($step, $values), $values, $used, $bounds, $lost);
+    }
+
+    /**
+     * @param float       $step   of the coarsest instrument, in the unit of the values; nought where none says
+     * @param list<float> $values
+     */
+    public static function decimals(float $step, array $values): int
+    {
+        return $step > 0 ? Digits::decimalsOf($step) : self::decimalsFor($values);
     }
 
     private static function fits(string $unit, Unit $target): bool

@@ -27,11 +27,28 @@ final readonly class Result
      */
     public static function of(ResultKind $kind, ?float $value = null, array $conditions = []): self
     {
-        $valued = in_array($kind, [ResultKind::Equal, ResultKind::AtLeast, ResultKind::AtMost], true);
+        $valued = $kind->hasValue();
         if ($valued && ($value === null || !is_finite($value))) {
             throw InvalidInput::because('This kind of result needs a finite value.', 'value');
         }
 
         return new self($kind, $valued ? $value : null, $conditions);
+    }
+
+    /**
+     * @param list<self> $results
+     *
+     * @return list<float> of those that are values: no bounds
+     */
+    public static function values(array $results): array
+    {
+        $out = [];
+        foreach ($results as $result) {
+            if ($result->kind === ResultKind::Equal && $result->value !== null) {
+                $out[] = $result->value;
+            }
+        }
+
+        return $out;
     }
 }

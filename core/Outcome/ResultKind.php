@@ -15,4 +15,15 @@ enum ResultKind: string
     case Failed = 'failed';
     /** Lost in handling: counts as made, says nothing of the design. */
     case Lost = 'lost';
+
+    /** Is it a value, or a bound of one? */
+    public function hasValue(): bool
+    {
+        return $this === self::Equal || $this->isBound();
+    }
+
+    public function isBound(): bool
+    {
+        return $this === self::AtLeast || $this === self::AtMost;
+    }
 }

@@ -67,6 +67,30 @@ final readonly class RunFact
         return $metric !== '' && $this->configuration->outcomeMetric === $metric;
     }
 
+    /**
+     * What is asked of one metric need not go through the runs of all others.
+     *
+     * @param list<self> $runs
+     *
+     * @return array<string, list<self>> runs by each metric that they read or answer, in their order
+     */
+    public static function byMetric(array $runs): array
+    {
+        $out = [];
+        foreach ($runs as $run) {
+            $metrics = [$run->configuration->outcomeMetric => true];
+            foreach ($run->readings as $reading) {
+                $metrics[$reading->metric] = true;
+            }
+            unset($metrics['']);
+            foreach ($metrics as $metric => $_) {
+                $out[$metric][] = $run;
+            }
+        }
+
+        return $out;
+    }
+
     /** @param string $metric identifier */
     public function reading(string $metric): ?ReadingFact
     {

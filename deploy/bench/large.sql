@@ -156,6 +156,13 @@ BEGIN
 	END LOOP;
 END $$;
 
+-- Numbers in a row, as runs have them.
+CREATE TEMP TABLE numbered AS
+	SELECT id, row_number() OVER (PARTITION BY trial_id ORDER BY number) AS at FROM run WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren');
+-- Out of the way first, since numbers of a trial are unique.
+UPDATE run SET number = 1000000 + n.at FROM numbered n WHERE n.id = run.id;
+UPDATE run SET number = n.at FROM numbered n WHERE n.id = run.id;
+
 -- A failure for every tenth run.
 INSERT INTO failure SELECT pg_temp.made(r.id || 'failure'), f.version, f.fingerprint, r.started_at, f.created_by, r.started_at, NULL, f.mode, f.place, f.severity, f.stage, f.note,
 	f.workspace_id, t.revision_id, r.id, r.article_id, f.belongs_to, f.received_at, f.brought_in

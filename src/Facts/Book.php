@@ -16,6 +16,7 @@ use Lustrum\Core\Judging\Evidence;
 use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
+use Lustrum\Core\Judging\Gathered;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Own;
 use Lustrum\Core\Judging\TrialResults;
@@ -46,6 +47,7 @@ final class Book
         public readonly Device $device,
         private readonly DeviceFacts $facts,
         private readonly RunFacts $runFacts,
+        private readonly KeptRuns $keptRuns,
         private readonly FailureFacts $failureFacts,
         private readonly Summaries $summaries,
         private readonly int $counter,
@@ -91,21 +93,79 @@ final class Book
     /** @return list<RunFact> finished ones made on this build, in the order in which they were made */
     public function runsOf(Build $build): array
     {
-        return $this->runs[$build->id] ??= $this->runFacts->ofBuild($build->id);
+        return $this->runs[$build->id] ??= $this->keptRuns->ofBuild($this->device->id, $this->counter, $build->id);
     }
 
     /** @return array<string, Own> by requirement */
     public function own(Build $build): array
     {
         return $this->own[$build->id] ??= $this->kept('evidence', [$build], function () use ($build): array {
-            $runs = $this->runsOf($build);
+            $gathered = $this->gathered($build);
             $own = [];
             foreach ($this->wanted() as $wanted) {
-                $own[$wanted->id] = Evidence::own($wanted, $build, $runs);
+                $own[$wanted->id] = Evidence::judge($wanted, array_column($gathered, $wanted->id));
             }
 
             return $own;
         });
+    }
+
+    /** @return array<string, array<string, array{Gathered, Gathered}>> what each stretch of a build's runs says, by requirement */
+    private function gathered(Build $build): array
+    {
+        $stretches = $this->keptRuns->stretches($build->id);
+
+        return $this->byPart('gathered', $build, $stretches, function (array $missing) use ($build): array {
+            $out = array_fill_keys($missing, []);
+            foreach ($this->runsOfStretches($build, $missing) as $stretch => $runs) {
+                $of = RunFact::byMetric($runs);
+                foreach ($this->wanted() as $wanted) {
+                    $out[$stretch][$wanted->id] = Evidence::gather($wanted, $build, $of[$wanted->metric] ?? []);
+                }
+            }
+
+            return $out;
+        });
+    }
+
+    /**
+     * @param list<string> $stretches
+     *
+     * @return array<string, list<RunFact>> by stretch
+     */
+    private function runsOfStretches(Build $build, array $stretches): array
+    {
+        $out = [];
+        foreach ($this->keptRuns->ofBuild($this->device->id, $this->counter, $build->id, $stretches) as $run) {
+            $out[KeptRuns::stretch($run->trial, $run->number)][] = $run;
+        }
+
+        return $out;
+    }
+
+    /**
+     * What is worked out of parts of a build's runs, each by itself: a write to one has only that one done again.
+     *
+     * @template T
+     *
+     * @param list<string>                           $parts   trials, or stretches of them
+     * @param callable(list<string>): array<string, T> $workOut by part, of those that are not kept
+     *
+     * @return array<string, T> by part, in the order of their names
+     */
+    private function byPart(string $what, Build $build, array $parts, callable $workOut): array
+    {
+        /** @var array<string, T> $known */
+        $known = iterator_to_array($this->summaries->ofParts($this->device->id, $what, $parts));
+        $missing = array_values(array_diff($parts, array_keys($known)));
+        if ($missing !== []) {
+            $fresh = $workOut($missing);
+            $this->summaries->keepParts($this->device->id, $this->counter, $what, $build->id, $fresh);
+            $known += $fresh;
+        }
+        ksort($known);
+
+        return $known;
     }
 
     /** @return list<Cell> one for each requirement */
@@ -179,14 +239,20 @@ final class Book
     /** @return array<string, TrialResults> by trial */
     public function trialResults(Build $build): array
     {
-        return $this->kept('trials', [$build], function () use ($build): array {
-            $byTrial = [];
-            foreach ($this->runsOf($build) as $run) {
-                $byTrial[$run->trial][] = $run;
-            }
-            $units = Forecasts::units($this->wanted());
+        $stretches = [];
+        foreach ($this->keptRuns->stretches($build->id) as $stretch) {
+            $stretches[KeptRuns::trial($stretch)][] = $stretch;
+        }
 
-            return array_map(fn (array $runs): TrialResults => TrialResults::of($runs, $units, $this->device->confidence), $byTrial);
+        return $this->byPart('trials', $build, array_keys($stretches), function (array $missing) use ($build, $stretches): array {
+            $units = Forecasts::units($this->wanted());
+            $runs = [];
+            $these = array_merge(...array_map(static fn (string $trial): array => $stretches[$trial], $missing));
+            foreach ($this->keptRuns->ofBuild($this->device->id, $this->counter, $build->id, $these) as $run) {
+                $runs[$run->trial][] = $run;
+            }
+
+            return array_map(fn (array $of): TrialResults => TrialResults::of($of, $units, $this->device->confidence), $runs);
         });
     }
 
@@ -194,7 +260,12 @@ final class Book
     public function failures(): Failures
     {
         $device = $this->device->id;
-        $tried = $this->summaries->kept($device, $this->counter, 'tried', [$device], fn (): array => $this->failureFacts->tried($device));
+        $kept = $this->summaries->all($device, 'tried');
+        $missing = array_values(array_diff(array_keys($this->lineage()->builds), array_keys($kept)));
+        $fresh = $this->failureFacts->tried($missing);
+        $this->summaries->keepBuilds($device, $this->counter, 'tried', $fresh);
+        /** @var array<string, array{array<string, int>, array<string, int>}> $tried */
+        $tried = $kept + $fresh;
 
         return $this->failureFacts->of($device, $this->lineage(), $tried);
     }

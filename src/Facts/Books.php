@@ -13,6 +13,7 @@ final readonly class Books
     public function __construct(
         private DeviceFacts $facts,
         private RunFacts $runFacts,
+        private KeptRuns $keptRuns,
         private FailureFacts $failureFacts,
         private Summaries $summaries,
     ) {
@@ -23,6 +24,6 @@ final readonly class Books
         $id = ($device instanceof Device ? $device->id() : $device)->toRfc4122();
         [$facts, $counter] = $this->facts->device($id);
 
-        return new Book($facts, $this->facts, $this->runFacts, $this->failureFacts, $this->summaries, $counter);
+        return new Book($facts, $this->facts, $this->runFacts, $this->keptRuns, $this->failureFacts, $this->summaries, $counter);
     }
 }

@@ -18,7 +18,7 @@ final readonly class FailureFacts
     ) {
     }
 
-    /** @param array{array<string, array<string, int>>, array<string, array<string, int>>} $tried as tried() gives it */
+    /** @param array<string, array{array<string, int>, array<string, int>}> $tried as tried() gives it */
     public function of(string $device, Lineage $lineage, array $tried): Failures
     {
         $failures = [];
@@ -30,27 +30,29 @@ final readonly class FailureFacts
             $failures[] = new FailureFact(Row::text($id), Row::text($build), Row::text($mode), Row::text($place), Row::textOrNull($method));
         }
 
-        return new Failures($lineage, $failures, ...$tried);
+        return new Failures($lineage, $failures, array_map(static fn (array $t): array => $t[0], $tried), array_map(static fn (array $t): array => $t[1], $tried));
     }
 
     /**
-     * How often each build was tried, by build and method.
+     * How often builds were tried.
      *
-     * @return array{array<string, array<string, int>>, array<string, array<string, int>>} runs that held, and that said something
+     * @param list<string> $builds
+     *
+     * @return array<string, array{array<string, int>, array<string, int>}> by build: runs by method that held, and that said something
      */
-    public function tried(string $device): array
+    public function tried(array $builds): array
     {
-        $held = $said = [];
+        $out = array_fill_keys($builds, [[], []]);
         foreach ($this->db->fetchAllNumeric(
             "SELECT t.revision_id, t.method_id, count(*) FILTER (WHERE r.outcome = 'held'), count(*) FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE r.belongs_to = ? AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL
-               AND r.outcome IS NOT NULL AND r.outcome NOT IN ('void', 'lost') GROUP BY 1, 2", [$device],
+             WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL
+               AND r.outcome IS NOT NULL AND r.outcome NOT IN ('void', 'lost') GROUP BY 1, 2", ['{'.implode(',', $builds).'}'],
         ) as [$build, $method, $h, $s]) {
-            $held[Row::text($build)][Row::text($method)] = Row::whole($h);
-            $said[Row::text($build)][Row::text($method)] = Row::whole($s);
+            $out[Row::text($build)][0][Row::text($method)] = Row::whole($h);
+            $out[Row::text($build)][1][Row::text($method)] = Row::whole($s);
         }
 
-        return [$held, $said];
+        return $out;
     }
 
     /**

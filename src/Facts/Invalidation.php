@@ -64,29 +64,47 @@ final readonly class Invalidation implements AfterWrite
 
     public function written(array $records): array
     {
-        $drops = $stale = [];
+        $drops = $stale = $parts = [];
         foreach ($records as $record) {
             [$drop, $sheets] = self::rule($record);
             $device = $record->belongsTo()->toRfc4122();
             $drops[$device][$drop === self::BUILD ? (string) $record->build()?->toRfc4122() : $drop] = true;
+            $run = self::run($record);
+            if ($drop !== self::NOTHING) {
+                $parts[$device] = [
+                    ...$parts[$device] ?? [],
+                    ...$run === null ? [''] : [$run->trial()->id()->toRfc4122(), KeptRuns::stretch($run->trial()->id()->toRfc4122(), $run->number())],
+                ];
+            }
             $stale = [...$stale, ...$sheets];
         }
         foreach ($drops as $device => $keys) {
-            $this->drop((string) $device, array_map(strval(...), array_keys($keys)));
+            $this->drop((string) $device, array_map(strval(...), array_keys($keys)), array_values(array_unique($parts[$device] ?? [])));
         }
 
         return array_values(array_unique($stale));
     }
 
-    /** @param list<string> $keys */
-    private function drop(string $device, array $keys): void
+    /**
+     * @param list<string> $keys
+     * @param list<string> $parts of a build's runs that were written; an empty one stands for what is no run
+     */
+    private function drop(string $device, array $keys, array $parts): void
     {
         $builds = array_values(array_diff($keys, [self::NOTHING, self::DEVICE, '']));
         if (in_array(self::DEVICE, $keys, true) || count($builds) > 1) {
             $this->summaries->drop($device, null);
+        } elseif ($builds === []) {
+            $this->summaries->raise($device);
         } else {
-            $this->summaries->drop($device, $builds[0] ?? null, $builds === []);
+            $this->summaries->drop($device, $builds[0], in_array('', $parts, true) ? [] : $parts);
         }
+    }
+
+    /** @param Record<covariant \Lustrum\Record\RecordInput> $record */
+    private static function run(Record $record): ?Run
+    {
+        return $record instanceof Reading ? $record->run() : ($record instanceof Run ? $record : null);
     }
 
     /**
@@ -96,8 +114,7 @@ final readonly class Invalidation implements AfterWrite
      */
     private static function rule(Record $record): array
     {
-        $run = $record instanceof Reading ? $record->run() : $record;
-        if ($run instanceof Run && $run->outcome() === null) {
+        if (self::run($record)?->outcome() === null && self::run($record) !== null) {
             // Nothing is worked out from a run before it has ended.
             return [self::NOTHING, $record instanceof Reading ? ['run'] : ['devices', 'frame', 'try', 'run', 'build']];
         }

@@ -24,6 +24,9 @@ final class RunFacts
         (SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, coalesce(g.current_resolution, 0)), E'\\x1e' ORDER BY g.created_at, g.channel)
          FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL) readings";
 
+    /** Runs of a trial with so many numbers in a row are kept together. */
+    public const STRETCH = 200;
+
     /** Between readings of a run, and between what is known of one: characters that no text of ours may hold. */
     private const BETWEEN = "\x1e";
     private const WITHIN = "\x1f";
@@ -34,17 +37,29 @@ final class RunFacts
     /** @var array<string, array{array<string, Channel>, bool}> by hash of the configuration */
     private array $channels = [];
 
+    /** @var \WeakMap<Configuration, string> what each is stored under: an older way of summing up may have given it */
+    public readonly \WeakMap $hashes;
+
     public function __construct(
         private readonly Connection $db,
     ) {
+        /** @var \WeakMap<Configuration, string> $hashes */
+        $hashes = new \WeakMap();
+        $this->hashes = $hashes;
     }
 
-    /** @return list<RunFact> finished ones of a build, in the order in which they were made */
-    public function ofBuild(string $build): array
+    /**
+     * @param list<string> $trials
+     * @param list<string> $stretches of their numbers, as trial:number / STRETCH
+     *
+     * @return list<RunFact> finished ones, in the order in which they were made
+     */
+    public function ofStretches(array $trials, array $stretches): array
     {
-        return $this->load(
-            't.revision_id = :id AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL',
-            ['id' => $build],
+        return $stretches === [] ? [] : $this->load(
+            "r.trial_id = ANY(CAST(:trials AS uuid[])) AND r.trial_id || ':' || r.number / ".self::STRETCH.' = ANY(CAST(:stretches AS text[]))
+             AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL',
+            ['trials' => '{'.implode(',', $trials).'}', 'stretches' => '{'.implode(',', $stretches).'}'],
         );
     }
 
@@ -93,7 +108,7 @@ final class RunFacts
     private function load(string $where, array $with): array
     {
         $from = ' FROM run r JOIN trial t ON t.id = r.trial_id WHERE '.$where;
-        $this->configure($from, $with);
+        $this->take('ANY(SELECT r.configuration'.$from.')', $with);
         $runs = $found = $texts = [];
         // All rows at once: ten thousands of them come by here, and one by one they would cost more than what is done with them.
         foreach ($this->db->fetchAllNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
@@ -114,11 +129,32 @@ final class RunFacts
         return $runs;
     }
 
-    /** @param array<string, string> $with */
-    private function configure(string $from, array $with): void
+    /**
+     * What runs were made with, each once for all that share it.
+     *
+     * @param list<string> $hashes
+     *
+     * @return array<string, Configuration> by hash
+     */
+    public function configurations(array $hashes): array
     {
-        foreach ($this->db->iterateNumeric('SELECT c.hash, c.content FROM configuration c WHERE c.hash IN (SELECT r.configuration'.$from.')', $with) as [$hash, $content]) {
-            $this->configurations[Row::text($hash)] ??= Configuration::fromRow(Row::json($content));
+        $missing = array_values(array_diff($hashes, array_keys($this->configurations)));
+        if ($missing !== []) {
+            $this->take('ANY(CAST(:hashes AS text[]))', ['hashes' => '{'.implode(',', $missing).'}']);
+        }
+
+        return $this->configurations;
+    }
+
+    /** @param array<string, string> $with */
+    private function take(string $which, array $with): void
+    {
+        foreach ($this->db->iterateNumeric(
+            'SELECT c.hash, c.content FROM configuration c WHERE c.hash = '.$which, $with,
+        ) as [$hash, $content]) {
+            $key = Row::text($hash);
+            $this->configurations[$key] ??= Configuration::fromRow(Row::json($content));
+            $this->hashes[$this->configurations[$key]] = $key;
         }
     }
 

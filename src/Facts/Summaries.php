@@ -17,6 +17,12 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final class Summaries
 {
+    /** Of the levels of compression, the one that costs least. */
+    private const QUICK = 1;
+
+    /** Ends the name of what rests on a part of a build's runs: a trial, or a stretch of one. */
+    private const OF_A_PART = ':part';
+
     public function __construct(
         private readonly Connection $db,
         private readonly Code $code,
@@ -49,9 +55,54 @@ final class Summaries
             return $value;
         }
         $value = $workOut();
-        $this->store($device, $counter, $what, $key, $builds, $value);
+        $this->keep($device, $counter, $what, [[$key, $builds, $value]]);
 
         return $value;
+    }
+
+    /**
+     * What is kept of parts of a build's runs.
+     *
+     * @param list<string> $parts
+     *
+     * @return iterable<string, mixed> by part
+     */
+    public function ofParts(string $device, string $what, array $parts): iterable
+    {
+        $keys = array_map(static fn (string $part): string => $what.':'.$part, $parts);
+        foreach ($parts === [] ? [] : $this->db->iterateAssociative(
+            'SELECT key, content, seal FROM summary WHERE belongs_to = ? AND code = ? AND key = ANY(CAST(? AS text[]))',
+            [$device, $this->code->version, '{'.implode(',', $keys).'}'],
+        ) as $row) {
+            $known = $this->open($row);
+            if ($known !== null) {
+                yield substr(Row::text($row['key']), strlen($what) + 1) => $known[0];
+            }
+        }
+    }
+
+    /**
+     * Keeps what rests on a part of a build's runs: a write to another part leaves it.
+     *
+     * @param array<string, mixed> $values by part
+     */
+    public function keepParts(string $device, int $counter, string $what, string $build, array $values): void
+    {
+        $rows = [];
+        foreach ($values as $part => $value) {
+            $rows[] = [$what.':'.$part, [$build], $value];
+        }
+        $this->keep($device, $counter, $what.self::OF_A_PART, $rows);
+    }
+
+    /** @param array<string, mixed> $values by the build that each rests on */
+    public function keepBuilds(string $device, int $counter, string $what, array $values): void
+    {
+        $rows = [];
+        foreach ($values as $build => $value) {
+            $rows[] = [$what.':'.$build, [$build], $value];
+        }
+        $this->keep($device, $counter, $what, $rows);
     }
 
     /** @return array<string, mixed> all that is kept of one kind, by the first build that it rests on */
@@ -75,32 +126,50 @@ final class Summaries
     /**
      * Raises the counter of a device, and drops what rests on a build, with what rests on all of them (which names the
      * device in their place); everything of the device where no build is named.
+     *
+     * @param list<string> $parts that alone were written, where only runs were: what is kept of the other parts stays
      */
-    public function drop(string $device, ?string $build, bool $keep = false): void
+    public function drop(string $device, ?string $build, array $parts = []): void
     {
-        $this->db->executeStatement('UPDATE device SET counter = counter + 1 WHERE id = ?', [$device]);
-        if (!$keep) {
-            $this->db->executeStatement(
-                'DELETE FROM summary WHERE belongs_to = ?'.($build === null ? '' : ' AND (CAST(? AS uuid) = ANY(builds) OR belongs_to = ANY(builds))'),
-                $build === null ? [$device] : [$device, $build],
-            );
+        $this->raise($device);
+        $where = 'belongs_to = :device';
+        $with = ['device' => $device];
+        if ($build !== null) {
+            $where .= ' AND (CAST(:build AS uuid) = ANY(builds) OR belongs_to = ANY(builds))';
+            $with['build'] = $build;
         }
+        if ($parts !== []) {
+            $where .= ' AND (what NOT LIKE :ofParts OR key LIKE ANY(CAST(:parts AS text[])))';
+            $with += ['ofParts' => '%'.self::OF_A_PART, 'parts' => '{'.implode(',', array_map(static fn (string $p): string => '%:'.$p, $parts)).'}'];
+        }
+        $this->db->executeStatement('DELETE FROM summary WHERE '.$where, $with);
     }
 
-    /** @param list<string> $builds */
-    private function store(string $device, int $counter, string $what, string $key, array $builds, mixed $value): void
+    /** Raises the counter of a device, where a write leaves what is kept as it is. */
+    public function raise(string $device): void
+    {
+        $this->db->executeStatement('UPDATE device SET counter = counter + 1 WHERE id = ?', [$device]);
+    }
+
+    /**
+     * @param int                                       $counter of the device, read before anything that they rest on
+     * @param list<array{string, list<string>, mixed}> $values  key, what it rests on, and what is to be kept
+     */
+    private function keep(string $device, int $counter, string $what, array $values): void
     {
         // Within somebody's write, what was read may never be: nothing is kept of it.
-        if ($this->db->isTransactionActive()) {
+        if ($values === [] || $this->db->isTransactionActive()) {
             return;
         }
-        $content = base64_encode(serialize($value));
-        $this->db->transactional(function () use ($device, $counter, $what, $key, $builds, $content): void {
+        $rows = array_map(static fn (array $v): array => [$v[0], $v[1], base64_encode((string) gzcompress(serialize($v[2]), self::QUICK))], $values);
+        $this->db->transactional(function () use ($device, $counter, $what, $rows): void {
             $now = $this->db->fetchOne('SELECT counter FROM device WHERE id = ? FOR SHARE', [$device]);
-            if (Row::whole($now) === $counter) {
+            foreach (Row::whole($now) === $counter ? $rows : [] as [$key, $builds, $content]) {
                 $this->db->executeStatement(
-                    'INSERT INTO summary (belongs_to, what, key, builds, counter, code, content, seal) VALUES (?, ?, ?, CAST(? AS uuid[]), ?, ?, ?, ?)
-                     ON CONFLICT (belongs_to, key) DO UPDATE SET counter = excluded.counter, code = excluded.code, content = excluded.content, seal = excluded.seal',
+                    'INSERT INTO summary (belongs_to, what, key, builds, counter, code, content, seal)
+                     VALUES (?, ?, ?, CAST(? AS uuid[]), ?, ?, ?, ?)
+                     ON CONFLICT (belongs_to, key) DO UPDATE SET counter = excluded.counter, code = excluded.code,
+                        content = excluded.content, seal = excluded.seal',
                     [$device, $what, $key, '{'.implode(',', $builds).'}', $counter, $this->code->version, $content, $this->seal($content)],
                 );
             }
@@ -116,7 +185,7 @@ final class Summaries
     {
         $content = Row::text($row['content']);
 
-        return hash_equals($this->seal($content), Row::text($row['seal'])) ? [unserialize((string) base64_decode($content, true))] : null;
+        return hash_equals($this->seal($content), Row::text($row['seal'])) ? [unserialize((string) gzuncompress((string) base64_decode($content, true)))] : null;
     }
 
     private function seal(string $content): string

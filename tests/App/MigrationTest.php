@@ -9,6 +9,7 @@ use Doctrine\DBAL\DriverManager;
 use Doctrine\DBAL\Tools\DsnParser;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Facts\DeviceFacts;
 use Lustrum\Facts\RunFacts;
@@ -113,7 +114,8 @@ final class MigrationTest extends TestCase
     {
         $facts = new DeviceFacts($this->db);
         [$device] = $facts->device($ids['device']);
-        $runs = (new RunFacts($this->db))->ofBuild($ids['a']);
+        $of = $this->db->fetchFirstColumn('SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ?', [$ids['a']]);
+        $runs = (new RunFacts($this->db))->these(array_map(Row::text(...), $of));
         self::assertSame([39.8, 41.2, 40.5], array_map(static fn (RunFact $r): float => $r->readings[0]->si, $runs));
         $build = $facts->lineage($ids['device'])->build($ids['a']);
         self::assertNotNull($build);

@@ -172,6 +172,11 @@ class Run extends Record
         $this->outcomeReason = trim($reason);
     }
 
+    public function number(): int
+    {
+        return $this->number;
+    }
+
     public function trial(): Trial
     {
         return $this->trial;

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Outcome\Result;
+use Lustrum\Core\Outcome\ResultKind;
+
+/** What some runs of a build say of one requirement, before it is judged; in columns, so that it is small to keep. */
+final class Gathered
+{
+    /** @var list<ResultKind> */
+    private array $kinds = [];
+
+    /** @var list<float|null> in the unit of the requirement */
+    private array $values = [];
+
+    /** @var list<int> which of the states below each was made in */
+    private array $made = [];
+
+    /** @var list<array<string, string>> conditions as recorded, by name */
+    private array $states = [];
+
+    /** Step of the coarsest last digit among the values, in the unit of the requirement. */
+    public float $step = 0.0;
+
+    /** @var array<string, Difference> between the build as these runs were made with it and as it is now, by name */
+    public array $differs = [];
+
+    public function take(Result $result, float $step): void
+    {
+        $state = array_search($result->conditions, $this->states, true);
+        if ($state === false) {
+            $state = count($this->states);
+            $this->states[] = $result->conditions;
+        }
+        $this->kinds[] = $result->kind;
+        $this->values[] = $result->value;
+        $this->made[] = $state;
+        if ($result->kind === ResultKind::Equal) {
+            $this->step = max($this->step, $step);
+        }
+    }
+
+    /** @param list<Difference> $found */
+    public function differ(array $found): void
+    {
+        $this->differs += array_column($found, null, 'name');
+    }
+
+    /** @return list<Result> */
+    public function results(): array
+    {
+        $out = [];
+        foreach ($this->kinds as $i => $kind) {
+            $out[] = Result::of($kind, $this->values[$i], $this->states[$this->made[$i]]);
+        }
+
+        return $out;
+    }
+}

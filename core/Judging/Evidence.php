@@ -87,7 +87,7 @@ final class Evidence
     private static function assess(Wanted $wanted, array $gathered): array
     {
         $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results(), $gathered));
-        $step = max(0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered));
+        $step = max([0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered)]);
 
         return [Assess::results($wanted->rule, $results), Measured::decimals($step, Result::values($results)), count($results)];
     }

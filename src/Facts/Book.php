@@ -13,6 +13,7 @@ use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
@@ -267,7 +268,20 @@ final class Book
         /** @var array<string, array{array<string, int>, array<string, int>}> $tried */
         $tried = $kept + $fresh;
 
-        return $this->failureFacts->of($device, $this->lineage(), $tried);
+        $held = array_map(static fn (array $t): array => $t[0], $tried);
+        $said = array_map(static fn (array $t): array => $t[1], $tried);
+
+        return new Failures($this->lineage(), $this->failureFacts(), $held, $said);
+    }
+
+    /** @return list<FailureFact> of the device, oldest first */
+    private function failureFacts(): array
+    {
+        $device = $this->device->id;
+
+        return $this->summaries->kept(
+            $device, $this->counter, Summaries::FAILURES, [], fn (): array => $this->failureFacts->all($device), $device,
+        );
     }
 
     /** @return array<string, Figure> what the channels of a run's trial came to, by metric, where there are two values or more */

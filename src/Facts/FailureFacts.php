@@ -6,8 +6,6 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Judging\FailureFact;
-use Lustrum\Core\Judging\Failures;
-use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Run\Row;
 
 /** Reads all failures of a device together with how often each build was tried. */
@@ -18,8 +16,8 @@ final readonly class FailureFacts
     ) {
     }
 
-    /** @param array<string, array{array<string, int>, array<string, int>}> $tried as tried() gives it */
-    public function of(string $device, Lineage $lineage, array $tried): Failures
+    /** @return list<FailureFact> of a device, oldest first */
+    public function all(string $device): array
     {
         $failures = [];
         foreach ($this->db->fetchAllNumeric(
@@ -30,7 +28,7 @@ final readonly class FailureFacts
             $failures[] = new FailureFact(Row::text($id), Row::text($build), Row::text($mode), Row::text($place), Row::textOrNull($method));
         }
 
-        return new Failures($lineage, $failures, array_map(static fn (array $t): array => $t[0], $tried), array_map(static fn (array $t): array => $t[1], $tried));
+        return $failures;
     }
 
     /**

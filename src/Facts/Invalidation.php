@@ -31,6 +31,7 @@ final readonly class Invalidation implements AfterWrite
     private const NOTHING = 'nothing';
     private const BUILD = 'build';
     private const DEVICE = 'device';
+    private const FAILURES = 'failures';
 
     private const ALL = ['devices', 'frame', 'brief', 'methods', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
     private const JUDGED = ['devices', 'frame', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
@@ -49,7 +50,7 @@ final readonly class Invalidation implements AfterWrite
         Run::class => [self::BUILD, self::JUDGED],
         Reading::class => [self::BUILD, self::JUDGED],
         Observation::class => [self::NOTHING, ['find', 'run']],
-        Failure::class => [self::NOTHING, ['frame', 'build', 'find', 'run', 'next']],
+        Failure::class => [self::FAILURES, ['frame', 'build', 'find', 'run', 'next']],
         Cause::class => [self::NOTHING, ['frame', 'find']],
         Photo::class => [self::NOTHING, ['find', 'run']],
         Change::class => [self::BUILD, self::JUDGED],
@@ -64,41 +65,31 @@ final readonly class Invalidation implements AfterWrite
 
     public function written(array $records): array
     {
-        $drops = $stale = $parts = [];
+        $drops = $stale = [];
         foreach ($records as $record) {
-            [$drop, $sheets] = self::rule($record);
-            $device = $record->belongsTo()->toRfc4122();
-            $drops[$device][$drop === self::BUILD ? (string) $record->build()?->toRfc4122() : $drop] = true;
-            $run = self::run($record);
-            if ($drop !== self::NOTHING) {
-                $parts[$device] = [
-                    ...$parts[$device] ?? [],
-                    ...$run === null ? [''] : [$run->trial()->id()->toRfc4122(), KeptRuns::stretch($run->trial()->id()->toRfc4122(), $run->number())],
-                ];
-            }
+            [$rule, $sheets] = self::rule($record);
+            self::take($drops[$record->belongsTo()->toRfc4122()] ??= new Dropped(), $rule, $record);
             $stale = [...$stale, ...$sheets];
         }
-        foreach ($drops as $device => $keys) {
-            $this->drop((string) $device, array_map(strval(...), array_keys($keys)), array_values(array_unique($parts[$device] ?? [])));
+        foreach ($drops as $device => $dropped) {
+            $this->summaries->drop((string) $device, $dropped);
         }
 
         return array_values(array_unique($stale));
     }
 
-    /**
-     * @param list<string> $keys
-     * @param list<string> $parts of a build's runs that were written; an empty one stands for what is no run
-     */
-    private function drop(string $device, array $keys, array $parts): void
+    /** @param Record<covariant \Lustrum\Record\RecordInput> $record */
+    private static function take(Dropped $dropped, string $rule, Record $record): void
     {
-        $builds = array_values(array_diff($keys, [self::NOTHING, self::DEVICE, '']));
-        if (in_array(self::DEVICE, $keys, true) || count($builds) > 1) {
-            $this->summaries->drop($device, null);
-        } elseif ($builds === []) {
-            $this->summaries->raise($device);
-        } else {
-            $this->summaries->drop($device, $builds[0], in_array('', $parts, true) ? [] : $parts);
-        }
+        $build = $record->build()?->toRfc4122();
+        $run = self::run($record);
+        match (true) {
+            $rule === self::NOTHING => null,
+            $rule === self::FAILURES => $dropped->failures = true,
+            $rule === self::DEVICE || $build === null => $dropped->everything = true,
+            $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number()),
+            default => $dropped->build($build),
+        };
     }
 
     /** @param Record<covariant \Lustrum\Record\RecordInput> $record */

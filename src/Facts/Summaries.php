@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
 use Lustrum\Core\Run\Row;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -19,6 +20,9 @@ final class Summaries
 {
     /** Of the levels of compression, the one that costs least. */
     private const QUICK = 1;
+
+    /** The failures of a device. */
+    public const FAILURES = 'failures';
 
     /** Ends the name of what rests on a part of a build's runs: a trial, or a stretch of one. */
     private const OF_A_PART = ':part';
@@ -124,31 +128,29 @@ final class Summaries
     }
 
     /**
-     * Raises the counter of a device, and drops what rests on a build, with what rests on all of them (which names the
-     * device in their place); everything of the device where no build is named.
-     *
-     * @param list<string> $parts that alone were written, where only runs were: what is kept of the other parts stays
+     * Raises the counter of a device, and drops what a write makes stale: what rests on a build, with what rests on all of
+     * them (which names the device in their place); everything where it touches more than one.
      */
-    public function drop(string $device, ?string $build, array $parts = []): void
-    {
-        $this->raise($device);
-        $where = 'belongs_to = :device';
-        $with = ['device' => $device];
-        if ($build !== null) {
-            $where .= ' AND (CAST(:build AS uuid) = ANY(builds) OR belongs_to = ANY(builds))';
-            $with['build'] = $build;
-        }
-        if ($parts !== []) {
-            $where .= ' AND (what NOT LIKE :ofParts OR key LIKE ANY(CAST(:parts AS text[])))';
-            $with += ['ofParts' => '%'.self::OF_A_PART, 'parts' => '{'.implode(',', array_map(static fn (string $p): string => '%:'.$p, $parts)).'}'];
-        }
-        $this->db->executeStatement('DELETE FROM summary WHERE '.$where, $with);
-    }
-
-    /** Raises the counter of a device, where a write leaves what is kept as it is. */
-    public function raise(string $device): void
+    public function drop(string $device, Dropped $dropped): void
     {
         $this->db->executeStatement('UPDATE device SET counter = counter + 1 WHERE id = ?', [$device]);
+        if ($dropped->everything || count($dropped->builds) > 1) {
+            $this->db->executeStatement('DELETE FROM summary WHERE belongs_to = ?', [$device]);
+
+            return;
+        }
+        if ($dropped->failures) {
+            $this->db->executeStatement('DELETE FROM summary WHERE belongs_to = ? AND what = ?', [$device, self::FAILURES]);
+        }
+        foreach (array_keys($dropped->builds) as $build) {
+            $parts = array_map(static fn (string $part): string => '%:'.$part, $dropped->parts());
+            $this->db->executeStatement(
+                'DELETE FROM summary WHERE belongs_to = ? AND (CAST(? AS uuid) = ANY(builds) OR belongs_to = ANY(builds))
+                   AND (? OR what NOT LIKE ? OR key LIKE ANY(CAST(? AS text[])))',
+                [$device, $build, $parts === [], '%'.self::OF_A_PART, '{'.implode(',', $parts).'}'],
+                [2 => ParameterType::BOOLEAN],
+            );
+        }
     }
 
     /**
@@ -161,19 +163,22 @@ final class Summaries
         if ($values === [] || $this->db->isTransactionActive()) {
             return;
         }
-        $rows = array_map(static fn (array $v): array => [$v[0], $v[1], base64_encode((string) gzcompress(serialize($v[2]), self::QUICK))], $values);
-        $this->db->transactional(function () use ($device, $counter, $what, $rows): void {
-            $now = $this->db->fetchOne('SELECT counter FROM device WHERE id = ? FOR SHARE', [$device]);
-            foreach (Row::whole($now) === $counter ? $rows : [] as [$key, $builds, $content]) {
-                $this->db->executeStatement(
-                    'INSERT INTO summary (belongs_to, what, key, builds, counter, code, content, seal)
-                     VALUES (?, ?, ?, CAST(? AS uuid[]), ?, ?, ?, ?)
-                     ON CONFLICT (belongs_to, key) DO UPDATE SET counter = excluded.counter, code = excluded.code,
-                        content = excluded.content, seal = excluded.seal',
-                    [$device, $what, $key, '{'.implode(',', $builds).'}', $counter, $this->code->version, $content, $this->seal($content)],
-                );
-            }
-        });
+        $rows = array_map(function (array $v): array {
+            $content = base64_encode((string) gzcompress(serialize($v[2]), self::QUICK));
+
+            return ['key' => $v[0], 'builds' => '{'.implode(',', $v[1]).'}', 'content' => $content, 'seal' => $this->seal($content)];
+        }, $values);
+        // One statement is a transaction of its own: the lock is held while the rows go in.
+        $this->db->executeStatement(
+            'INSERT INTO summary (belongs_to, what, key, builds, counter, code, content, seal)
+             SELECT d.id, ?, x.key, CAST(x.builds AS uuid[]), d.counter, ?, x.content, x.seal
+             FROM (SELECT id, counter FROM device WHERE id = ? FOR SHARE) d,
+                json_to_recordset(CAST(? AS json)) AS x(key text, builds text, content text, seal text)
+             WHERE d.counter = ?
+             ON CONFLICT (belongs_to, key) DO UPDATE SET counter = excluded.counter, code = excluded.code,
+                content = excluded.content, seal = excluded.seal',
+            [$what, $this->code->version, $device, json_encode($rows, JSON_THROW_ON_ERROR), $counter],
+        );
     }
 
     /**

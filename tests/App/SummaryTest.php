@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Facts\Books;
 use Lustrum\Facts\Summaries;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
@@ -76,6 +79,21 @@ final class SummaryTest extends ApiTestCase
         yield 'a failure of a run' => [
             static function (self $t): void { $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'run' => $t->run]); },
         ];
+        yield 'a failure taken back' => [static function (self $t): void {
+            $failure = $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'run' => $t->run]);
+            $t->sheets();
+            $t->ask('POST', '/api/failures/'.$failure.'/withdraw', ['because' => 'Another one']);
+        }];
+        yield 'a failure of another name' => [static function (self $t): void {
+            $failure = $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'run' => $t->run]);
+            $t->sheets();
+            $t->ask('PUT', '/api/failures/'.$failure, ['revision' => $t->bench->b, 'mode' => 'Bent', 'run' => $t->run, 'version' => 1]);
+        }];
+        yield 'a trial of another name' => [static function (self $t): void {
+            $trial = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/try'), 'trials', 0, 'trial');
+            $fields = array_intersect_key($trial, array_flip(['revision', 'method', 'purpose', 'version']));
+            $t->ask('PUT', '/api/trials/'.$t->trial, ['name' => 'Shoved'] + $fields);
+        }];
         yield 'a build more' => [
             static function (self $t): void { $t->put('revisions', ['device' => $t->bench->device, 'letter' => 'C', 'parent' => $t->bench->b]); },
         ];
@@ -130,6 +148,32 @@ final class SummaryTest extends ApiTestCase
         $db = self::service(Connection::class);
         $db->executeStatement('UPDATE summary SET content = ?', [base64_encode(serialize(['forged']))]);
         self::assertSame($right, $this->sheets());
+    }
+
+    public function testRunsThatAreKeptAreThoseOfTheDatabase(): void
+    {
+        $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB]);
+        $this->ask('POST', '/api/runs/'.$this->run.'/amend', ['outcome' => 'stoppedEarly', 'reason' => 'rain', 'version' => 2]);
+        $read = $this->runs();
+        self::assertCount(3, $read, 'A run that has not ended is none of them.');
+        self::assertSame(['stoppedEarly', 'held', 'held'], array_map(static fn (RunFact $r): ?string => $r->outcome?->value, $read));
+        self::assertGreaterThan(0, $this->kept());
+        self::assertEquals($read, $this->runs(), 'Opened from what was kept.');
+    }
+
+    public function testAWriteLeavesWhatIsKeptOfOtherStretches(): void
+    {
+        $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [47.0]);
+        $this->sheets();
+        $count = static fn (string $where): int => Row::whole(
+            self::service(Connection::class)->fetchOne("SELECT count(*) FROM summary WHERE what LIKE '%:part' AND ".$where),
+        );
+        $of = "key LIKE '%:".$this->trial."%'";
+        self::assertSame([3, 6], [$count($of), $count('NOT '.$of)], 'Of each trial its runs, what they say, what they came to.');
+        $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]);
+        self::assertSame([0, 6], [$count($of), $count('NOT '.$of)]);
+        $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm', 'correction' => 'It was forgotten.']);
+        self::assertSame(3, $count('NOT '.$of), 'Those of the parent stay.');
     }
 
     public function testAnUnendedRunDropsNothing(): void
@@ -195,6 +239,14 @@ final class SummaryTest extends ApiTestCase
             '1',
             (string) (is_scalar($n = $db->fetchOne('SELECT count(*) FROM summary WHERE key = ?', ['evidence:'.$this->bench->b])) ? $n : ''),
         );
+    }
+
+    /** @return list<RunFact> of the build, as the sums get them */
+    private function runs(): array
+    {
+        $book = self::service(Books::class)->open(Uuid::fromString($this->bench->device));
+
+        return $book->runsOf($book->build($this->bench->b));
     }
 
     private function stale(): string

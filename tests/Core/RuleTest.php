@@ -98,6 +98,27 @@ final class RuleTest extends TestCase
         self::assertSame([$state, $texture], [$cell->state, $cell->texture]);
         // The order in which runs were made is no part of the conclusion.
         self::assertEquals($own->assessment->state, Evidence::own($wanted, $build, array_reverse($runs))->assessment->state);
+        // Nor are the pieces in which they are gathered.
+        for ($size = 1; $size <= 4; ++$size) {
+            $pieces = array_map(static fn (array $some): array => Evidence::gather($wanted, $build, $some), array_chunk($runs, $size));
+            self::assertEquals($own, Evidence::judge($wanted, $pieces), 'In pieces of '.$size);
+            self::assertEquals($own, Evidence::judge($wanted, self::stored($pieces)), 'In pieces of '.$size.', as they are kept');
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param T $value
+     *
+     * @return T
+     */
+    private static function stored(mixed $value): mixed
+    {
+        /** @var T $again */
+        $again = unserialize(serialize($value));
+
+        return $again;
     }
 
     public function testRunsOfABuildAsItWasThenCountOnlyWhereTheDifferenceDoesNotMatter(): void

@@ -9,6 +9,7 @@ use Lustrum\Account\MemberInput;
 use Lustrum\Account\Role;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
+use Lustrum\Action\Exchange\DeviceFile;
 use Lustrum\Action\Exchange\Importer;
 use Lustrum\Action\People\Members;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -91,7 +92,7 @@ final class DemoCommand extends Command
         foreach (['wren', 'rook'] as $name) {
             $file = $this->file($name, $pictures);
             for ($i = 0; $i < $times; ++$i) {
-                $done = $this->importer->import($file, $workspace);
+                $done = $this->importer->import(DeviceFile::of($file, $this->importer->kinds()), $workspace);
                 $output->writeln(sprintf('  %s: %d records, %d pictures', $done->name, $done->records, $done->pictures));
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Http;
 
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Lustrum\Core\CoreException;
 use Lustrum\Shared\Refusal\AsksBack;
 use Lustrum\Shared\Refusal\ChangedMeanwhile;
 use Lustrum\Shared\Refusal\Invalid;
@@ -17,6 +19,7 @@ use Lustrum\Shared\Refusal\TooOften;
 use Lustrum\Shared\Refusal\Unreadable;
 use Lustrum\Shared\Refusal\WrongKind;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** An answer that is not the one hoped for, as an RFC 9457 problem document with a sentence for people. */
 final readonly class Problem
@@ -40,6 +43,8 @@ final readonly class Problem
         400 => 'Not understood', 401 => 'Not signed in', 403 => 'Not allowed', 404 => 'Not found', 405 => 'Not possible here',
         409 => 'Changed meanwhile', 413 => 'Too large', 415 => 'Wrong kind of file', 422 => 'Needs another look', 429 => 'Too often',
     ];
+
+    private const BROKEN = 'Something broke on our side. Nothing was stored by halves.';
 
     /** @param array<string, mixed> $extra */
     private function __construct(
@@ -67,11 +72,45 @@ final readonly class Problem
         });
     }
 
-    public function response(): JsonResponse
+    /** Of whatever was thrown, the unforeseen too. */
+    public static function thrown(\Throwable $error): self
+    {
+        for ($cause = $error; $cause !== null; $cause = $cause->getPrevious()) {
+            if ($cause instanceof Refusal) {
+                return self::refused($cause);
+            }
+            if ($cause instanceof CoreException) {
+                return self::refused(Invalid::at($cause->path, $cause->getMessage()));
+            }
+            if ($cause instanceof UniqueConstraintViolationException) {
+                return self::refused(Taken::name());
+            }
+        }
+        if ($error instanceof HttpExceptionInterface) {
+            $status = $error->getStatusCode();
+
+            return self::of($status, 'http-'.$status, match (true) {
+                $status === 404 => 'There is nothing at this address, or it is not yours to see.',
+                $status === 405 => 'This address does not take that kind of request.',
+                $status >= 500 => self::BROKEN,
+                default => 'The request could not be read. Nothing was saved.',
+            });
+        }
+
+        return self::of(500, 'broken', self::BROKEN);
+    }
+
+    /** @return array<string, mixed> */
+    public function document(): array
     {
         $title = self::TITLES[$this->status] ?? ($this->status >= 500 ? 'Something broke here' : 'Not possible');
         $document = ['type' => 'urn:lustrum:problem:'.$this->kind, 'title' => $title, 'status' => $this->status, 'detail' => $this->detail];
 
-        return new JsonResponse($document + $this->extra, $this->status, ['Content-Type' => 'application/problem+json']);
+        return $document + $this->extra;
+    }
+
+    public function response(): JsonResponse
+    {
+        return new JsonResponse($this->document(), $this->status, ['Content-Type' => 'application/problem+json']);
     }
 }

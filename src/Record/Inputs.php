@@ -21,11 +21,13 @@ use Symfony\Component\Validator\Validator\ValidatorInterface;
  */
 final readonly class Inputs
 {
-    private const DEPTH = 64;
+    /** So deep may what is sent be nested. */
+    public const DEPTH = 64;
 
     public function __construct(
         private DenormalizerInterface $denormalizer,
         private ValidatorInterface $validator,
+        private Shapes $shapes,
     ) {
     }
 
@@ -71,7 +73,7 @@ final readonly class Inputs
         if ($row !== [] && array_is_list($row)) {
             throw Invalid::at('', 'An object with named fields is wanted here.');
         }
-        $input = $this->denormalize($class, $row);
+        $input = $this->shapes->make($class, $row) ?? $this->denormalize($class, $row);
         self::mustBeLists($input, '');
         $violations = [];
         foreach ($this->validator->validate($input) as $violation) {

@@ -111,11 +111,16 @@ abstract class ApiTestCase extends WebTestCase
         return $this->raw($method, $url, $body === null ? null : json_encode($body, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 
-    /** @return array<array-key, mixed> */
-    protected function raw(string $method, string $url, ?string $body): array
+    /**
+     * @param array<string, string> $headers as the server names them
+     *
+     * @return array<array-key, mixed>
+     */
+    protected function raw(string $method, string $url, ?string $body, array $headers = []): array
     {
         $this->client->request(
-            $method, $url, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token] + self::ORIGIN, $body,
+            $method, $url, [], [],
+            $headers + ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CSRF_TOKEN' => $this->token] + self::ORIGIN, $body,
         );
         self::service(EntityManagerInterface::class)->clear();
         $decoded = json_decode((string) $this->client->getResponse()->getContent(), true);

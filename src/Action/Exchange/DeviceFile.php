@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace Lustrum\Action\Exchange;
 
 use Lustrum\Core\Run\Row;
+use Lustrum\Record\Inputs;
 use Lustrum\Record\Kind;
 use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\Unreadable;
 use Symfony\Component\Uid\Uuid;
 
-/** A device file that was decoded, list by list; what was read of it is let go, so that it is not there twice. */
+/**
+ * A device file, list by list. One with an entry a line is read line by line; any other is decoded as a whole, and what was
+ * read of it is let go, so that it is not there twice.
+ */
 final class DeviceFile
 {
     private const MOST_RECORDS = 250_000;
@@ -17,55 +22,66 @@ final class DeviceFile
     /** Names of lists in files of format version 1. */
     private const OLD_NAMES = ['articles' => 'units'];
 
+    /** @var array<string, string> identifier in the file => identifier here */
+    public array $ids = [];
+
+    /** @var array<string, mixed> */
+    public readonly array $device;
+
+    /** @var array<string, mixed> by hash */
+    public readonly array $configurations;
+
     /**
-     * @param array<string, mixed>                  $device
-     * @param array<string, mixed>                  $configurations by hash
-     * @param array<string, array<int, mixed>>      $lists          by their names
-     * @param array<string, string>                 $ids            identifier in the file => identifier here
+     * @param array<array-key, mixed> $decoded the whole file, or what stands beside the lists of one that is read by lines
+     * @param list<Kind>              $kinds   whose lists are looked for
      */
     private function __construct(
-        public readonly array $device,
-        public readonly array $configurations,
-        private array $lists,
-        public readonly array $ids,
+        private array $decoded,
+        private readonly ?DeviceLines $lines,
+        array $kinds,
     ) {
+        self::mustBeReadable($decoded);
+        $this->device = self::row($decoded['device'] ?? null, 'device');
+        $named = $lines?->has('configurations') === true ? $lines->named('configurations') : $decoded['configurations'] ?? [];
+        $configurations = [];
+        foreach (is_array($named) ? $named : [] as $hash => $content) {
+            $configurations[(string) $hash] = $content;
+        }
+        $this->configurations = $configurations;
+        $this->identify($this->device, 'device');
+        foreach ($kinds as $kind) {
+            foreach ($this->rows($kind->plural) as $i => $row) {
+                $this->identify(self::row($row, $kind->plural.'/'.$i), $kind->plural.'/'.$i);
+            }
+        }
     }
 
     /**
-     * Takes the lists out of what was decoded.
+     * @param resource   $stream that can be gone back in
+     * @param list<Kind> $kinds
      *
-     * @param array<array-key, mixed> $decoded is empty of them afterwards
-     * @param list<Kind>              $kinds   whose lists are looked for
+     * @throws Unreadable|Invalid with the place in the file that is wrong
+     */
+    public static function read($stream, array $kinds): self
+    {
+        $lines = DeviceLines::of($stream);
+        if ($lines !== null) {
+            return new self($lines->head, $lines, $kinds);
+        }
+        rewind($stream);
+
+        return new self(Inputs::decode((string) stream_get_contents($stream)), null, $kinds);
+    }
+
+    /**
+     * @param array<array-key, mixed> $decoded
+     * @param list<Kind>              $kinds
      *
      * @throws Invalid with the place in the file that is wrong
      */
-    public static function from(array &$decoded, array $kinds): self
+    public static function of(array $decoded, array $kinds): self
     {
-        self::mustBeReadable($decoded);
-        $device = self::row($decoded['device'] ?? null, 'device');
-        $ids = $lists = [];
-        self::identify($device, 'device', $ids);
-        foreach ($kinds as $kind) {
-            $list = $kind->plural;
-            $rows = $decoded[$list] ?? $decoded[self::OLD_NAMES[$list] ?? ''] ?? [];
-            unset($decoded[$list], $decoded[self::OLD_NAMES[$list] ?? '']);
-            if (!is_array($rows) || !array_is_list($rows)) {
-                throw Invalid::at($list, 'A list is wanted here.');
-            }
-            foreach ($rows as $i => $row) {
-                self::identify(self::row($row, $list.'/'.$i), $list.'/'.$i, $ids);
-            }
-            $lists[$list] = $rows;
-        }
-        if (count($ids) > self::MOST_RECORDS) {
-            throw Invalid::at('', sprintf('At most %d records can be brought in at once.', self::MOST_RECORDS));
-        }
-        $configurations = [];
-        foreach (is_array($decoded['configurations'] ?? null) ? $decoded['configurations'] : [] as $hash => $content) {
-            $configurations[(string) $hash] = $content;
-        }
-
-        return new self($device, $configurations, $lists, $ids);
+        return new self($decoded, null, $kinds);
     }
 
     /**
@@ -75,12 +91,35 @@ final class DeviceFile
      */
     public function entries(string $list): iterable
     {
-        foreach (array_keys($this->lists[$list] ?? []) as $i) {
-            $row = self::row($this->lists[$list][$i], $list.'/'.$i);
-            $this->lists[$list][$i] = null;
+        if ($this->lines !== null) {
+            foreach ($this->rows($list) as $i => $row) {
+                yield $i => self::row($row, $list.'/'.$i);
+            }
+
+            return;
+        }
+        $rows = $this->whole($list);
+        unset($this->decoded[$list], $this->decoded[self::OLD_NAMES[$list] ?? '']);
+        for ($i = 0, $n = count($rows); $i < $n; ++$i) {
+            $row = self::row($rows[$i], $list.'/'.$i);
+            $rows[$i] = null;
             yield $i => $row;
         }
-        unset($this->lists[$list]);
+    }
+
+    /** @return iterable<int, mixed> */
+    private function rows(string $list): iterable
+    {
+        return $this->lines === null
+            ? $this->whole($list) : $this->lines->entries($this->lines->has($list) ? $list : self::OLD_NAMES[$list] ?? '');
+    }
+
+    /** @return list<mixed> a list of a file that is held as a whole */
+    private function whole(string $list): array
+    {
+        $rows = $this->decoded[$list] ?? $this->decoded[self::OLD_NAMES[$list] ?? ''] ?? [];
+
+        return is_array($rows) && array_is_list($rows) ? $rows : throw Invalid::at($list, 'A list is wanted here.');
     }
 
     /** @param array<array-key, mixed> $decoded */
@@ -96,20 +135,20 @@ final class DeviceFile
         }
     }
 
-    /**
-     * @param array<string, mixed>  $row
-     * @param array<string, string> $ids
-     */
-    private static function identify(array $row, string $path, array &$ids): void
+    /** @param array<string, mixed> $row */
+    private function identify(array $row, string $path): void
     {
         $id = $row['id'] ?? null;
         if (!is_string($id) || $id === '' || strlen($id) > 80) {
             throw Invalid::at($path.'/id', 'Each entry needs an identifier of its own.');
         }
-        if (isset($ids[$id])) {
+        if (isset($this->ids[$id])) {
             throw Invalid::at($path.'/id', sprintf('The identifier “%s” is there twice.', $id));
         }
-        $ids[$id] = Uuid::v7()->toRfc4122();
+        $this->ids[$id] = Uuid::v7()->toRfc4122();
+        if (count($this->ids) > self::MOST_RECORDS) {
+            throw Invalid::at('', sprintf('At most %d records can be brought in at once.', self::MOST_RECORDS));
+        }
     }
 
     /** @return array<string, mixed> */

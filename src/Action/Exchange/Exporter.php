@@ -16,7 +16,10 @@ use Lustrum\Record\Registry;
 use Lustrum\Shared\Instant;
 use Lustrum\Storage\Files;
 
-/** Writes a whole device as JSON, piece by piece; the format is described in docs/guide/formats.md. */
+/**
+ * Writes a whole device as JSON, piece by piece, each entry on a line of its own so that it can be read line by line; the
+ * format is described in docs/guide/formats.md.
+ */
 final readonly class Exporter
 {
     public const FORMAT = 'lustrum-device';
@@ -34,16 +37,17 @@ final readonly class Exporter
     /** @return iterable<string> pieces of the file, so that a large device is never held as one text */
     public function pieces(Device $device): iterable
     {
-        yield '{"format":"'.self::FORMAT.'","version":'.self::VERSION.',"exportedAt":"'.gmdate(\DATE_ATOM).'","device":'.self::json(self::row($device));
-        yield ',"configurations":{'.implode(',', $this->configurations($device)).'}';
+        yield "{\n".'"format":"'.self::FORMAT.'","version":'.self::VERSION.',"exportedAt":"'.gmdate(\DATE_ATOM).'",'."\n";
+        yield '"device":'.self::json(self::row($device)).",\n";
+        yield '"configurations":{'."\n".implode(",\n", $this->configurations($device))."\n}";
         foreach ($this->registry->kinds() as $kind) {
             if ($kind->class !== Device::class) {
-                yield ',"'.$kind->plural.'":[';
+                yield ",\n".'"'.$kind->plural.'":['."\n";
                 yield from $this->list($kind, $device);
-                yield ']';
+                yield "\n]";
             }
         }
-        yield "}\n";
+        yield "\n}\n";
     }
 
     /** @return list<string> each stored configuration once, by its hash */
@@ -71,7 +75,7 @@ final readonly class Exporter
             if (!$record instanceof Record) {
                 continue;
             }
-            $piece .= ($count === 0 ? '' : ',').self::json(self::row($record) + $this->beside($record));
+            $piece .= ($count === 0 ? '' : ",\n").self::json(self::row($record) + $this->beside($record));
             // What nobody else refers to is let go, so that the memory does not grow with the device.
             if ($kind->numerous) {
                 $this->em->detach($record);

@@ -18,6 +18,7 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\StoredConfiguration;
 use Lustrum\Record\AfterWrite;
+use Lustrum\Record\Bulk;
 use Lustrum\Record\History;
 use Lustrum\Record\Inputs;
 use Lustrum\Record\Kind;
@@ -43,6 +44,14 @@ final class Importer
 {
     private const BATCH = 1000;
 
+    /** Of so many records it tells each time. */
+    private const TELLS = 500;
+
+    private int $taken = 0;
+
+    /** @var (\Closure(int, int): void)|null */
+    private ?\Closure $progress = null;
+
     /** @var array<string, string> identifier in the file => identifier here */
     private array $ids = [];
 
@@ -63,24 +72,32 @@ final class Importer
         private readonly AfterWrite $after,
         private readonly RunBeginning $runs,
         private readonly Configurations $stored,
+        private readonly Bulk $bulk,
     ) {
     }
 
+    /** @return list<Kind> what a device file has lists of, in the order in which they are read */
+    public function kinds(): array
+    {
+        return array_values(array_filter($this->registry->kinds(), static fn (Kind $k): bool => $k->class !== Device::class));
+    }
+
     /**
-     * @param array<array-key, mixed> $file
+     * @param callable(int, int): void|null $progress is told now and then how many records are taken, and of how many
      *
      * @throws Invalid with the place in the file that is wrong
      */
-    public function import(array $file, Workspace $workspace): ImportView
+    public function import(DeviceFile $file, Workspace $workspace, ?callable $progress = null): ImportView
     {
-        $kinds = array_filter($this->registry->kinds(), static fn (Kind $k): bool => $k->class !== Device::class);
-        $read = DeviceFile::from($file, array_values($kinds));
+        $this->progress = $progress === null ? null : $progress(...);
         try {
-            return $this->em->wrapInTransaction(fn (): ImportView => $this->take($read, $workspace, array_values($kinds)));
+            return $this->em->wrapInTransaction(fn (): ImportView => $this->take($file, $workspace, $this->kinds()));
         } catch (UniqueConstraintViolationException $e) {
             throw Invalid::at(self::place($e), 'Something in this list is there twice under one name, which nothing can tell apart.');
         } finally {
             $this->ids = $this->configurations = $this->frozen = [];
+            $this->taken = 0;
+            $this->progress = null;
         }
     }
 
@@ -93,6 +110,7 @@ final class Importer
         if (!$device instanceof Device) {
             throw new \LogicException('A device was begun.');
         }
+        $this->em->persist($device);
         $count = 1;
         $pictures = 0;
         foreach ($kinds as $kind) {
@@ -126,34 +144,38 @@ final class Importer
         $parents = $batch = [];
         foreach ($file->entries($kind->plural) as $i => $row) {
             $path = $kind->plural.'/'.$i;
-            $batch[] = $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
+            $record = $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
+            if ($kind->numerous) {
+                $batch[] = $record;
+            } else {
+                $this->em->persist($record);
+            }
             if ($kind->class === Revision::class) {
                 $parents[] = $row;
             }
             if (++$count % self::BATCH === 0) {
-                $this->write($batch, $isNamed, $kind);
+                $this->write($batch, $isNamed);
                 $batch = [];
+            }
+            if (++$this->taken % self::TELLS === 0 && $this->progress !== null) {
+                ($this->progress)($this->taken, count($this->ids));
             }
         }
         if ($parents !== []) {
             $this->parents($parents);
         }
-        $this->write($batch, $isNamed, $kind);
+        $this->write($batch, $isNamed);
 
         return $count;
     }
 
     /** @param list<Record<covariant RecordInput>> $batch */
-    private function write(array $batch, bool $isNamed, Kind $kind): void
+    private function write(array $batch, bool $isNamed): void
     {
-        $this->em->flush();
-        foreach ($batch as $record) {
-            if ($kind->numerous && $isNamed) {
-                $this->em->getUnitOfWork()->markReadOnly($record);
-            } elseif ($kind->numerous) {
-                $this->em->detach($record);
-            }
+        if ($this->em->getUnitOfWork()->getScheduledEntityInsertions() !== []) {
+            $this->em->flush();
         }
+        $this->bulk->insert($batch, $isNamed);
     }
 
     /**
@@ -184,7 +206,6 @@ final class Importer
         } catch (CoreException $e) {
             throw Invalid::at($path.'/'.$e->path, $e->getMessage());
         }
-        $this->em->persist($record);
 
         return $record;
     }

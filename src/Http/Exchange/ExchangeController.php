@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace Lustrum\Http\Exchange;
 
 use Lustrum\Account\CurrentUser;
+use Lustrum\Account\Workspace;
+use Lustrum\Action\Exchange\DeviceFile;
 use Lustrum\Action\Exchange\Exporter;
 use Lustrum\Action\Exchange\Importer;
 use Lustrum\Action\Exchange\ImportView;
 use Lustrum\Action\Exchange\ReadingsCsv;
+use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Http\Answers;
+use Lustrum\Http\Problem;
 use Lustrum\Record\History;
-use Lustrum\Record\Inputs;
 use Lustrum\Record\Records;
+use Psr\Log\LoggerInterface;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -26,6 +31,9 @@ final readonly class ExchangeController
 {
     private const ID = ['id' => Requirement::UUID];
 
+    /** One JSON text a line. */
+    private const LINES = 'application/x-ndjson';
+
     public function __construct(
         private Records $records,
         private Exporter $exporter,
@@ -33,6 +41,7 @@ final readonly class ExchangeController
         private ReadingsCsv $csv,
         private History $history,
         private CurrentUser $user,
+        private LoggerInterface $logger,
     ) {
     }
 
@@ -56,17 +65,44 @@ final readonly class ExchangeController
         return $this->download($device, 'csv', 'text/csv; charset=utf-8', $this->csv->lines($device));
     }
 
-    /** Brings in a device file; all of it, or nothing. */
+    /** Brings in a device file; all of it, or nothing. Whoever takes lines of JSON is told how far it is. */
     #[Route('/api/workspaces/{id}/import', requirements: self::ID, methods: ['POST'])]
     #[Answers(ImportView::class)]
-    public function import(Uuid $id, Request $request): JsonResponse
+    public function import(Uuid $id, Request $request): Response
     {
         $workspace = $this->records->workspace($id);
         $this->records->mustWrite($workspace);
+        // A file that Lustrum wrote is read line by line; one that is laid out in another way is held as a whole.
         ini_set('memory_limit', '1G');
         set_time_limit(290);
+        $file = DeviceFile::read($request->getContent(true), $this->importer->kinds());
+        if (in_array(self::LINES, $request->getAcceptableContentTypes(), true)) {
+            return $this->tellingHowFar($file, $workspace);
+        }
 
-        return new JsonResponse($this->importer->import(Inputs::decode($request->getContent()), $workspace), 201);
+        return new JsonResponse($this->importer->import($file, $workspace), 201);
+    }
+
+    private function tellingHowFar(DeviceFile $file, Workspace $workspace): StreamedResponse
+    {
+        return new StreamedResponse(function () use ($file, $workspace): void {
+            $say = static function (array $line): void {
+                echo json_encode($line, \JSON_THROW_ON_ERROR), "\n";
+                flush();
+            };
+            try {
+                $done = $this->importer->import($file, $workspace, static fn (int $taken, int $of) => $say([
+                    'taken' => $taken, 'of' => $of, 'sentence' => Messages::say('frame.importing', ['taken' => $taken, 'n' => $of]),
+                ]));
+                $say(['done' => $done]);
+            } catch (\Throwable $e) {
+                $problem = Problem::thrown($e);
+                if ($problem->status >= 500) {
+                    $this->logger->error($e->getMessage(), ['exception' => $e]);
+                }
+                $say(['problem' => $problem->document()]);
+            }
+        }, 200, ['Content-Type' => self::LINES, 'X-Accel-Buffering' => 'no']);
     }
 
     /** @param iterable<string> $pieces */

@@ -34,13 +34,17 @@ export class ProblemError extends Error {
 
 export const OFFLINE = 'There is no connection just now. What you typed is kept on this device; try again in a moment.';
 
-function offline(): ProblemError {
+export function offline(): ProblemError {
   return new ProblemError({ type: 'urn:lustrum:problem:offline', title: 'No connection', status: 0, detail: OFFLINE });
 }
 
 let token = '';
 export function setToken(next: string): void {
   token = next;
+}
+
+export function tokenHeader(): Record<string, string> {
+  return { 'X-Csrf-Token': token };
 }
 
 const carryToken: Middleware = {
@@ -87,14 +91,15 @@ export async function send<T>(
   const response = await fetch(url, {
     method,
     body: form || typeof body === 'string' ? body : JSON.stringify(body),
-    headers: { 'X-Csrf-Token': token, ...(form ? {} : { 'Content-Type': 'application/json' }) },
+    headers: { ...tokenHeader(), ...(form ? {} : { 'Content-Type': 'application/json' }) },
   });
   noteStale(response);
   const answer: unknown = await response.json().catch(() => null);
   return response.ok ? { data: answer as T, response } : { error: answer, response };
 }
 
-function documentOf(body: unknown, status: number): ProblemDocument {
+/** A problem document as it came, or one that says that nothing readable did. */
+export function documentOf(body: unknown, status: number): ProblemDocument {
   if (typeof body === 'object' && body !== null && 'detail' in body && 'type' in body) return body as ProblemDocument;
   return {
     type: 'urn:lustrum:problem:broken',

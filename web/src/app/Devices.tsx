@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
-import { must, send, type Schemas } from '../api/client';
+import { type Schemas } from '../api/client';
+import { sendLong, type HowFar } from '../api/lines';
 import { putRecord } from '../api/records';
 import { devicesQuery, useSession } from '../api/queries';
 import { useWrite } from '../api/useWrite';
@@ -108,6 +109,7 @@ const MOST_BYTES = 60_000_000;
 function Import({ workspace }: { workspace: string }) {
   const file = useRef<HTMLInputElement>(null);
   const [state, setState] = useState('');
+  const [far, setFar] = useState<HowFar | null>(null);
   const write = useWrite();
 
   async function take(chosen: File | undefined) {
@@ -116,11 +118,10 @@ function Import({ workspace }: { workspace: string }) {
     const kept = await write.run(async () => {
       if (chosen.size > MOST_BYTES)
         throw new Error('This file is larger than 60 MB, which is the most that can be brought in.');
-      const done = await must(
-        send<Schemas['ImportView']>('POST', `/api/workspaces/${workspace}/import`, await chosen.text()),
-      );
+      const done = await sendLong<Schemas['ImportView']>(`/api/workspaces/${workspace}/import`, chosen, setFar);
       setState(done.sentence);
     });
+    setFar(null);
     if (!kept) setState('');
     if (file.current) file.current.value = '';
   }
@@ -130,8 +131,16 @@ function Import({ workspace }: { workspace: string }) {
     <>
       {state !== '' && (
         <p role="status" className="self-center text-sm text-soft">
-          {state}
+          {far?.sentence ?? state}
         </p>
+      )}
+      {far !== null && (
+        <progress
+          value={far.taken}
+          max={far.of}
+          aria-label="Records brought in"
+          className="h-2 w-40 self-center accent-blue"
+        />
       )}
       {write.problem !== '' && (
         <p role="alert" className="basis-full text-sm font-semibold text-oxide">

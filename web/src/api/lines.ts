@@ -1,0 +1,58 @@
+import { documentOf, offline, ProblemError, tokenHeader } from './client';
+import { markStale } from './stale';
+
+/** One JSON text a line. */
+const LINES = 'application/x-ndjson';
+
+/** What an answer says on its way, each on a line of its own: how far it is, and how it went. */
+export interface HowFar {
+  taken: number;
+  of: number;
+  sentence: string;
+}
+type Line<T> = HowFar | { done: T } | { problem: unknown };
+
+/** Cuts a stream of text into what its lines say; a line may come in pieces. */
+export async function* linesOf<T>(body: ReadableStream<Uint8Array>): AsyncGenerator<Line<T>> {
+  const reader = body.getReader();
+  const decoder = new TextDecoder();
+  let rest = '';
+  for (;;) {
+    const { value, done } = await reader.read();
+    rest += decoder.decode(value, { stream: !done });
+    const lines = rest.split('\n');
+    rest = done ? '' : (lines.pop() ?? '');
+    for (const line of lines) if (line.trim() !== '') yield JSON.parse(line) as Line<T>;
+    if (done) return;
+  }
+}
+
+/**
+ * Sends a file of JSON whose taking in is long, and tells how far it is.
+ *
+ * Throws a ProblemError, also where the answer ends before it says how it went.
+ */
+export async function sendLong<T>(url: string, body: Blob, tell: (far: HowFar) => void): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(url, {
+      method: 'POST',
+      body,
+      headers: { ...tokenHeader(), 'Content-Type': 'application/json', Accept: LINES },
+    });
+  } catch (cause) {
+    if (cause instanceof TypeError) throw offline();
+    throw cause;
+  }
+  if (!response.ok || response.body === null)
+    throw new ProblemError(documentOf(await response.json().catch(() => null), response.status));
+  for await (const line of linesOf<T>(response.body)) {
+    if ('taken' in line) tell(line);
+    else if ('problem' in line) throw new ProblemError(documentOf(line.problem, 422));
+    else {
+      markStale(null);
+      return line.done;
+    }
+  }
+  throw new ProblemError(documentOf(null, 0));
+}

@@ -1,5 +1,9 @@
 import { defineConfig, devices } from '@playwright/test';
 
+// Each worker has a Lustrum of its own, so that no test sees what another one writes.
+const lustrums = (process.env['LUSTRUM_URL'] ?? 'http://127.0.0.1:8420').split(' ');
+const mine = Number(process.env['TEST_PARALLEL_INDEX'] ?? 0) % lustrums.length;
+
 export default defineConfig({
   testDir: '../tests/browser',
   outputDir: '../var/browser',
@@ -7,7 +11,7 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 10_000 },
   use: {
-    baseURL: process.env['LUSTRUM_URL'] ?? 'http://127.0.0.1:8420',
+    baseURL: lustrums[mine],
     actionTimeout: 10_000,
     trace: 'retain-on-failure',
     launchOptions: {

@@ -74,7 +74,7 @@ test_web() {
 }
 
 test_browser() {
-	stack browser "${LUSTRUM_TEST_PORT:-8430}" lustrum_browser
+	first_stack
 	web_stop
 	db_drop lustrum_browser
 	db_create lustrum_browser
@@ -82,17 +82,31 @@ test_browser() {
 	warm_cache
 	console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	load_demo
+	local port="$STACK_PORT" files="$STACK_FILES"
+	second_stack
+	web_stop
+	db_drop lustrum_browser_2
+	db_sql 'CREATE DATABASE lustrum_browser_2 TEMPLATE lustrum_browser OWNER lustrum_app'
+	rm -rf "$STACK_FILES"
+	cp -a "$files" "$STACK_FILES"
+	first_stack
 	web_start
-	step 'Browser tests'
+	second_stack
+	web_start
+	step 'Browser tests, in two workers, each with a Lustrum of its own'
 	local code=0
-	(cd web && LUSTRUM_URL="http://127.0.0.1:$STACK_PORT" LUSTRUM_PASSWORD="$(cat ../demo/password)" PLAYWRIGHT_JSON_OUTPUT_NAME="$VAR/browser.json" npx playwright test --reporter=list,json) >"$VAR/test.log" 2>&1 || code=$?
+	(cd web && LUSTRUM_URL="http://127.0.0.1:$port http://127.0.0.1:$STACK_PORT" LUSTRUM_PASSWORD="$(cat ../demo/password)" PLAYWRIGHT_JSON_OUTPUT_NAME="$VAR/browser.json" npx playwright test --reporter=list,json) >"$VAR/test.log" 2>&1 || code=$?
 	tail -n $([ "$code" = 0 ] && echo 25 || echo 150) "$VAR/test.log"
 	local counts
 	counts="$(node -e 'const s = require(process.argv[1]).stats; console.log(s.expected + s.flaky, s.unexpected)' "$VAR/browser.json" 2>/dev/null || echo '0 1')"
 	# shellcheck disable=SC2086
 	count $counts
 	web_stop
+	first_stack
+	web_stop
 }
+first_stack() { stack browser "${LUSTRUM_TEST_PORT:-8430}" lustrum_browser; }
+second_stack() { stack browser2 "$((${LUSTRUM_TEST_PORT:-8430} + 1))" lustrum_browser_2; }
 
 run_test() {
 	. deploy/commands/heal.sh

@@ -130,17 +130,13 @@ function Import({ workspace }: { workspace: string }) {
   return (
     <>
       {state !== '' && (
-        <p role="status" className="self-center text-sm text-soft">
+        // Said aloud at the beginning and the end, not at each step.
+        <p role={far === null ? 'status' : undefined} className="self-center text-sm text-soft">
           {far?.sentence ?? state}
         </p>
       )}
       {far !== null && (
-        <progress
-          value={far.taken}
-          max={far.of}
-          aria-label="Records brought in"
-          className="h-2 w-40 self-center accent-blue"
-        />
+        <progress value={far.taken} max={far.of} aria-label="Records brought in" className="h-2 w-40 self-center" />
       )}
       {write.problem !== '' && (
         <p role="alert" className="basis-full text-sm font-semibold text-oxide">

@@ -48,6 +48,9 @@ final readonly class Plan
     /** @param array<string, list<string>> $factors name => levels; all combinations are run */
     public static function matrix(array $factors, int $repeats, Order $order, int $seed, Minutes $minutes, ?float $sd): self
     {
+        if ($factors === []) {
+            throw InvalidInput::because('A plan needs at least one factor.', 'factors');
+        }
         $cells = [[]];
         foreach ($factors as $name => $levels) {
             $next = [];

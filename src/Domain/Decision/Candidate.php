@@ -171,6 +171,14 @@ class Candidate extends Record
         ));
     }
 
+    public function withdraw(string $because): void
+    {
+        if ($this->decision !== null) {
+            throw Settled::candidate();
+        }
+        parent::withdraw($because);
+    }
+
     public function isSettled(): bool
     {
         return $this->decision !== null;

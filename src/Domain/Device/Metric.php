@@ -7,6 +7,7 @@ namespace Lustrum\Domain\Device;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Row;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -76,6 +77,23 @@ class Metric extends Record
     {
         $this->name = trim($input->name);
         $this->scale = $input->scale;
+    }
+
+    /**
+     * The units that it is read in, by channels of methods and by readings that there are.
+     *
+     * @return list<string>
+     */
+    public function readIn(Records $records): array
+    {
+        $id = $this->id()->toRfc4122();
+
+        return Row::texts($records->manager()->getConnection()->fetchFirstColumn(
+            "SELECT DISTINCT c->>'unit' FROM method m, jsonb_array_elements(m.channels) c
+             WHERE m.device_id = ? AND m.withdrawn_because IS NULL AND c->>'metric' = ?
+             UNION SELECT DISTINCT current_unit FROM reading WHERE metric_id = ? AND withdrawn_because IS NULL ORDER BY 1",
+            [$this->device->id()->toRfc4122(), $id, $id],
+        ));
     }
 
     private function measuredIn(string $unit): void

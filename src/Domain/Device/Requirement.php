@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement as Rule;
+use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -89,6 +90,29 @@ class Requirement extends Record
         $this->place = $input->place;
         $this->mustBeSound();
         $this->metric = Metric::named($input->metric, $this->unit, $this->device, $records);
+        if (!in_array($this->kind, [Kind::Check, Kind::Rate], true)) {
+            $this->mustFit($this->metric->readIn($records));
+        }
+    }
+
+    /**
+     * A limit in a unit that measures something else could never be shown, and nobody would be told.
+     *
+     * @param list<string> $units that its metric is read in
+     */
+    private function mustFit(array $units): void
+    {
+        $asked = Units::parse($this->unit);
+        foreach ($units as $unit) {
+            if (Units::parse($unit)->dimension->equals($asked->dimension)) {
+                return;
+            }
+        }
+        if ($units !== []) {
+            throw Invalid::at('unit', sprintf(
+                '“%s” is read in %s; %s measures %s, so that no run could count for it.', $this->metric->name(), $units[0], $this->unit, $asked->measures(),
+            ));
+        }
     }
 
     /** The core refuses a rule that can never be shown. */

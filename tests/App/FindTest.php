@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Uid\Uuid;
+
+/** Failures: where they gather, what was done against them, and when one is no longer open. */
+final class FindTest extends ApiTestCase
+{
+    private Bench $bench;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->bench = $this->bench();
+    }
+
+    public function testTheSameWordsAreOneMode(): void
+    {
+        foreach (['Spoke bent', 'spoke bent', ' SPOKE BENT '] as $mode) {
+            $this->put('failures', ['revision' => $this->bench->b, 'mode' => $mode, 'place' => 'hub']);
+        }
+        $this->put('failures', ['revision' => $this->bench->a, 'mode' => 'Spoke bent']);
+        $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Weld cracked']);
+        $modes = (array) $this->find($this->bench->b)['modes'];
+        self::assertCount(2, $modes);
+        self::assertSame(['4', '1'], array_map(static fn (mixed $m): string => self::text((array) $m, 'total'), $modes));
+        $counts = [];
+        foreach ((array) self::at($modes, 0, 'counts') as $count) {
+            $counts[self::text((array) $count, 'letter')] = self::at((array) $count, 'failures');
+        }
+        self::assertSame(['A' => 1, 'B' => 3], $counts);
+    }
+
+    public function testHowOftenItWasTriedStandsBesideIt(): void
+    {
+        $trial = $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [40.0, 41.0, 42.0]);
+        $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Bent', 'run' => $this->runOf(0)]);
+        $mode = (array) self::at($this->find($this->bench->b), 'modes', 0);
+        $tried = array_combine(array_column((array) $mode['counts'], 'letter'), array_column((array) $mode['counts'], 'tried'));
+        self::assertSame(['A' => 0, 'B' => 3], $tried);
+        $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+        $this->json('PUT', '/api/runs/'.$run, [
+            'trial' => $trial, 'article' => $this->bench->unitB, 'outcome' => 'void', 'outcomeReason' => 'Wrong rig', 'version' => 1,
+        ]);
+        $again = (array) self::at($this->find($this->bench->b), 'modes', 0, 'counts');
+        self::assertSame([0, 3], array_column($again, 'tried'), 'A void run is no try.');
+    }
+
+    public function testAFailureStandsOpenUntilAFixHolds(): void
+    {
+        $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);
+        $failure = $this->put('failures', ['revision' => $this->bench->a, 'mode' => 'Bent', 'run' => $this->runOf(0, $this->bench->a)]);
+        self::assertSame('open', $this->standing($failure));
+        $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => $failure]);
+        self::assertSame('fixUntried', $this->standing($failure));
+        $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [40.0, 41.0, 40.5]);
+        self::assertNotContains($this->standing($failure), ['open', 'fixUntried'], 'It was tried, and held.');
+        $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'bent']);
+        self::assertSame('cameBack', $this->standing($failure));
+        self::assertStringContainsString('B', $this->row($failure)['sentence'] === null ? '' : self::text($this->row($failure), 'sentence'));
+    }
+
+    public function testTriesOfAnotherMethodCloseNothing(): void
+    {
+        $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);
+        $failure = $this->put('failures', ['revision' => $this->bench->a, 'mode' => 'Bent', 'run' => $this->runOf(0, $this->bench->a)]);
+        $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => $failure]);
+        $other = $this->put('methods', ['device' => $this->bench->device, 'name' => 'Shake', 'safety' => ['abort' => 'x'], 'channels' => []]);
+        $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $other, 'name' => 'Shaking']);
+        for ($i = 0; $i < 4; ++$i) {
+            $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+            $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1]);
+            self::assertSame(200, $this->answered());
+        }
+        self::assertSame('fixUntried', $this->standing($failure));
+    }
+
+    public function testCausesAndWhatWasProposedStandWithIt(): void
+    {
+        $failure = $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Bent']);
+        self::assertStringContainsString('no suspected cause', self::text($this->find($this->bench->b), 'sentence'));
+        $cause = $this->put('causes', ['failure' => $failure, 'text' => 'A stone', 'kind' => 'use']);
+        $this->put('causes', ['failure' => $failure, 'text' => 'Soft steel']);
+        $this->put('candidates', ['revision' => $this->bench->b, 'what' => 'Harder steel', 'failure' => $failure]);
+        $row = $this->row($failure);
+        self::assertSame(['A stone', 'Soft steel'], array_column((array) $row['causes'], 'text'));
+        self::assertSame(['Harder steel'], $row['candidates']);
+        self::assertStringNotContainsString('no suspected cause', self::text($this->find($this->bench->b), 'sentence'));
+        $this->json('POST', '/api/causes/'.$cause.'/withdraw', ['because' => 'There was no stone']);
+        self::assertSame(['Soft steel'], array_column((array) $this->row($failure)['causes'], 'text'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, int}> */
+    public static function failures(): iterable
+    {
+        yield 'a mode is enough' => [['mode' => 'Bent'], 201];
+        yield 'without one there is nothing to call it by' => [['mode' => ' '], 422];
+        yield 'how bad' => [['mode' => 'Bent', 'severity' => 'major'], 201];
+        yield 'no such word for how bad' => [['mode' => 'Bent', 'severity' => 'awful'], 422];
+        yield 'on a run that is not there' => [['mode' => 'Bent', 'run' => '01a21399-f267-7ee4-95b9-399e024a2527'], 422];
+        yield 'on something that is no run' => [['mode' => 'Bent', 'run' => 'x'], 422];
+    }
+
+    /** @param array<string, mixed> $with */
+    #[DataProvider('failures')]
+    public function testAFailure(array $with, int $status): void
+    {
+        $answer = $this->json('PUT', '/api/failures/'.Uuid::v7()->toRfc4122(), ['revision' => $this->bench->b] + $with);
+        self::assertSame($status, $this->answered(), json_encode($answer) ?: '');
+        self::assertSame($status === 201 ? 1 : 0, self::at($this->find($this->bench->b), 'allFailures'));
+    }
+
+    public function testARunOfAnotherBuildIsNotWhereItHappened(): void
+    {
+        $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);
+        $answer = $this->json('PUT', '/api/failures/'.Uuid::v7()->toRfc4122(), [
+            'revision' => $this->bench->b, 'mode' => 'Bent', 'run' => $this->runOf(0, $this->bench->a),
+        ]);
+        self::assertSame([422, 'run'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], json_encode($answer) ?: '');
+    }
+
+    public function testTheFirstSentenceSpeaksOfThisBuild(): void
+    {
+        $clean = self::text($this->find($this->bench->b), 'sentence');
+        self::assertStringContainsString('No failures yet', $clean);
+        $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Bent']);
+        $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Bent']);
+        $said = self::text($this->find($this->bench->b), 'sentence');
+        self::assertNotSame($clean, $said);
+        self::assertMatchesRegularExpression('/2|twice/', $said);
+    }
+
+    private function runOf(int $which, ?string $build = null): string
+    {
+        return self::text($this->json('GET', '/api/revisions/'.($build ?? $this->bench->b).'/try'), 'trials', 0, 'runs', $which, 'id');
+    }
+
+    /** @return array<array-key, mixed> */
+    private function find(string $build): array
+    {
+        $sheet = $this->json('GET', '/api/revisions/'.$build.'/find');
+        self::assertSame(200, $this->answered(), json_encode($sheet) ?: '');
+
+        return $sheet;
+    }
+
+    private function standing(string $failure): string
+    {
+        return self::text($this->row($failure), 'standing');
+    }
+
+    /** @return array<array-key, mixed> */
+    private function row(string $failure): array
+    {
+        foreach ([$this->bench->a, $this->bench->b] as $build) {
+            foreach ((array) $this->find($build)['failures'] as $row) {
+                if (self::text((array) $row, 'failure', 'id') === $failure) {
+                    return (array) $row;
+                }
+            }
+        }
+        self::fail('It is on no build.');
+    }
+}

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\Dropped;
 use Lustrum\Facts\Summaries;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
@@ -174,6 +175,18 @@ final class SummaryTest extends ApiTestCase
         self::assertSame([0, 6], [$count($of), $count('NOT '.$of)]);
         $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm', 'correction' => 'It was forgotten.']);
         self::assertSame(3, $count('NOT '.$of), 'Those of the parent stay.');
+    }
+
+    public function testOnlyWhereNothingButRunsWasWrittenAreOtherStretchesLeft(): void
+    {
+        $dropped = new Dropped();
+        self::assertSame([], $dropped->parts());
+        $dropped->run('build', 'trial', 399);
+        $dropped->run('build', 'trial', 400);
+        self::assertSame(['trial', 'trial:1', 'trial:2'], $dropped->parts());
+        $dropped->build('build');
+        self::assertSame([], $dropped->parts(), 'All of the build.');
+        self::assertSame(['build'], array_keys($dropped->builds));
     }
 
     public function testAnUnendedRunDropsNothing(): void

@@ -63,7 +63,9 @@ final readonly class RunPack
         $out = [];
         $of = array_map(static fn (string $hash): Configuration => $configurations[$hash], $this->hashes);
         foreach ($this->runs as $row) {
-            [$id, $method, $number, $outcome, $reason, $at, $operator, $position, $conditions, $settings, $hash, $runs, $failures, $read] = $row;
+            [
+                $id, $method, $number, $outcome, $reason, $at, $operator, $position, $conditions, $settings, $hash, $runs, $failures, $read,
+            ] = $row;
             $readings = [];
             foreach ($read as [$shape, $si, $step]) {
                 [$channel, $metric, $unit, $kind, $instrument] = $this->shapes[$shape];

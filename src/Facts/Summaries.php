@@ -190,7 +190,9 @@ final class Summaries
     {
         $content = Row::text($row['content']);
 
-        return hash_equals($this->seal($content), Row::text($row['seal'])) ? [unserialize((string) gzuncompress((string) base64_decode($content, true)))] : null;
+        return hash_equals($this->seal($content), Row::text($row['seal'])) ? [
+            unserialize((string) gzuncompress((string) base64_decode($content, true))),
+        ] : null;
     }
 
     private function seal(string $content): string

@@ -47,23 +47,39 @@ final class BriefTest extends ApiTestCase
     #[DataProvider('requirements')]
     public function testARequirement(array $with, int $status, string $path): void
     {
-        $answer = $this->json('PUT', '/api/requirements/'.Uuid::v7()->toRfc4122(), $with + ['device' => $this->bench->device, 'statement' => 'It must']);
+        $answer = $this->json(
+            'PUT', '/api/requirements/'.Uuid::v7()->toRfc4122(), $with + ['device' => $this->bench->device, 'statement' => 'It must'],
+        );
         self::assertSame($status, $this->answered(), json_encode($answer) ?: '');
         if ($status === 422) {
             self::assertStringContainsString($path, self::text($answer, 'violations', 0, 'path'));
             self::assertNotSame('', self::text($answer, 'detail'));
         }
-        $statements = array_map(static fn (mixed $r): string => self::text((array) $r, 'requirement', 'statement').self::text((array) $r, 'statement'), (array) $this->json('GET', '/api/devices/'.$this->bench->device.'/brief')['requirements']);
+        $statements = array_map(
+            static fn (mixed $r): string => self::text((array) $r, 'requirement', 'statement').self::text((array) $r, 'statement'),
+            (array) $this->json('GET', '/api/devices/'.$this->bench->device.'/brief')['requirements'],
+        );
         self::assertSame($status === 201, str_contains(implode('|', $statements), 'It must'));
     }
 
     public function testAUnitThatWasMistypedIsPutRight(): void
     {
-        $id = $this->put('requirements', ['device' => $this->bench->device, 'statement' => 'Light', 'metric' => 'pull', 'unit' => 'kg', 'limit' => 4.0, 'direction' => 'atMost']);
+        $id = $this->put(
+            'requirements',
+            [
+                'device' => $this->bench->device, 'statement' => 'Light', 'metric' => 'pull', 'unit' => 'kg', 'limit' => 4.0,
+                'direction' => 'atMost',
+            ],
+        );
         $this->put('methods', [
-            'device' => $this->bench->device, 'name' => 'Pull', 'safety' => ['abort' => 'x'], 'channels' => [['key' => 'pull', 'metric' => 'pull', 'unit' => 'N']],
+            'device' => $this->bench->device, 'name' => 'Pull', 'safety' => ['abort' => 'x'], 'channels' => [
+                ['key' => 'pull', 'metric' => 'pull', 'unit' => 'N'],
+            ],
         ]);
-        $sent = ['device' => $this->bench->device, 'statement' => 'Light', 'metric' => 'pull', 'limit' => 40.0, 'direction' => 'atMost', 'version' => 1];
+        $sent = [
+            'device' => $this->bench->device, 'statement' => 'Light', 'metric' => 'pull', 'limit' => 40.0, 'direction' => 'atMost',
+            'version' => 1,
+        ];
         $answer = $this->json('PUT', '/api/requirements/'.$id, ['unit' => 'mm'] + $sent);
         self::assertSame([422, 'unit'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
         self::assertStringContainsString('“pull” is read in N; mm measures length', self::text($answer, 'violations', 0, 'message'));
@@ -74,7 +90,13 @@ final class BriefTest extends ApiTestCase
     public function testMetricsAreOneHoweverTheyAreWritten(): void
     {
         foreach (['Push Force', ' push force ', 'PUSH FORCE'] as $name) {
-            $this->put('requirements', ['device' => $this->bench->device, 'statement' => 'As '.$name, 'metric' => $name, 'unit' => 'lbf', 'limit' => 10.0, 'direction' => 'atMost']);
+            $this->put(
+                'requirements',
+                [
+                    'device' => $this->bench->device, 'statement' => 'As '.$name, 'metric' => $name, 'unit' => 'lbf', 'limit' => 10.0,
+                    'direction' => 'atMost',
+                ],
+            );
         }
         self::assertCount(1, (array) $this->json('GET', '/api/devices/'.$this->bench->device.'/brief')['measured']);
     }
@@ -87,7 +109,9 @@ final class BriefTest extends ApiTestCase
         $this->json('PUT', '/api/metrics/'.$metric, ['device' => $this->bench->device, 'name' => 'shove', 'version' => 1]);
         self::assertSame(200, $this->answered());
         $after = $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh');
-        $plain = static fn (array $sheet): string => str_ireplace(['push force', 'shove'], 'x', json_encode($sheet, JSON_UNESCAPED_UNICODE) ?: '');
+        $plain = static fn (array $sheet): string => str_ireplace(
+            ['push force', 'shove'], 'x', json_encode($sheet, JSON_UNESCAPED_UNICODE) ?: '',
+        );
         self::assertSame($plain($before), $plain($after));
         self::assertStringContainsString('hove', json_encode($after) ?: '');
     }
@@ -124,7 +148,10 @@ final class BriefTest extends ApiTestCase
         yield 'a resolution below nought' => [[['resolution' => -0.1] + $pull], 'channels[0].resolution'];
         yield 'a formula that does not fit its unit' => [[$pull, $arm, ['unit' => 'N'] + $moment], 'channels[2].formula'];
         yield 'a formula of what is not read' => [[$pull, $moment], 'channels[1].formula'];
-        yield 'a formula of one that is worked out' => [[$pull, $arm, $moment, ['key' => 'twice', 'metric' => 'twice', 'unit' => 'N·m', 'formula' => '2 * moment']], 'channels[3].formula'];
+        yield 'a formula of one that is worked out' => [
+            [$pull, $arm, $moment, ['key' => 'twice', 'metric' => 'twice', 'unit' => 'N·m', 'formula' => '2 * moment']],
+            'channels[3].formula',
+        ];
         yield 'a formula of itself' => [[['formula' => 'pull * 2'] + $pull], 'channels[0].formula'];
         yield 'a formula that adds what cannot be added' => [[$pull, $arm, ['formula' => 'pull + arm'] + $moment], 'channels[2].formula'];
         yield 'a formula that looks outside' => [[$pull, ['formula' => 'constant("PHP_VERSION")'] + $moment], 'channels[1].formula'];
@@ -171,7 +198,15 @@ final class BriefTest extends ApiTestCase
 
     public function testTheBriefSaysWhatNoMethodMeasures(): void
     {
-        $this->put('requirements', ['device' => $this->bench->device, 'statement' => 'Quiet', 'metric' => 'noise', 'unit' => 'dB', 'limit' => 70.0, 'direction' => 'atMost']);
-        self::assertStringContainsString('No method measures noise', self::text($this->json('GET', '/api/devices/'.$this->bench->device.'/brief'), 'sentence'));
+        $this->put(
+            'requirements',
+            [
+                'device' => $this->bench->device, 'statement' => 'Quiet', 'metric' => 'noise', 'unit' => 'dB', 'limit' => 70.0,
+                'direction' => 'atMost',
+            ],
+        );
+        self::assertStringContainsString(
+            'No method measures noise', self::text($this->json('GET', '/api/devices/'.$this->bench->device.'/brief'), 'sentence'),
+        );
     }
 }

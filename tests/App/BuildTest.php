@@ -104,7 +104,10 @@ final class BuildTest extends ApiTestCase
     {
         $this->put('parts', ['revision' => $this->bench->b, 'name' => 'Arm']);
         foreach (['Arm', 'arm', ' Arm '] as $name) {
-            $this->json('PUT', '/api/parts/01a21399-f267-7ee4-95b9-399e024a25'.bin2hex(random_bytes(1)), ['revision' => $this->bench->b, 'name' => $name]);
+            $this->json(
+                'PUT', '/api/parts/01a21399-f267-7ee4-95b9-399e024a25'.bin2hex(random_bytes(1)),
+                ['revision' => $this->bench->b, 'name' => $name],
+            );
             self::assertContains($this->answered(), $name === 'Arm' ? [409, 422] : [201, 409, 422]);
         }
         $this->put('parts', ['revision' => $this->bench->a, 'name' => 'Arm']);
@@ -119,7 +122,9 @@ final class BuildTest extends ApiTestCase
         $fresh = $this->put('articles', ['revision' => $this->bench->b, 'serial' => 'U-3']);
         $past = [];
         foreach ((array) $this->sheet()['articles'] as $row) {
-            $past[self::text((array) $row, 'article', 'id')] = [self::at((array) $row, 'runs'), self::at((array) $row, 'failures'), self::at((array) $row, 'lost')];
+            $past[self::text((array) $row, 'article', 'id')] = [
+                self::at((array) $row, 'runs'), self::at((array) $row, 'failures'), self::at((array) $row, 'lost'),
+            ];
         }
         self::assertSame([2, 1, 0], $past[$this->bench->unitB]);
         self::assertSame([0, 0, 0], $past[$fresh]);
@@ -149,7 +154,9 @@ final class BuildTest extends ApiTestCase
 
     public function testOnesOwnVerdictStandsBesideTheComputedOne(): void
     {
-        $change = $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thinner', 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N']);
+        $change = $this->put(
+            'changes', ['revision' => $this->bench->b, 'what' => 'Thinner', 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N'],
+        );
         $this->json('PUT', '/api/changes/'.$change, [
             'revision' => $this->bench->b, 'what' => 'Thinner', 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N', 'version' => 1,
             'verdict' => 'fixed', 'verdictNote' => 'I saw it.',
@@ -174,7 +181,9 @@ final class BuildTest extends ApiTestCase
     #[DataProvider('refused')]
     public function testABuildThatCannotBe(array $with, string $path): void
     {
-        $answer = $this->json('PUT', '/api/revisions/01a21399-f267-7ee4-95b9-399e024a2599', $with + ['device' => $this->bench->device, 'letter' => 'Q']);
+        $answer = $this->json(
+            'PUT', '/api/revisions/01a21399-f267-7ee4-95b9-399e024a2599', $with + ['device' => $this->bench->device, 'letter' => 'Q'],
+        );
         self::assertContains($this->answered(), [409, 422], json_encode($answer) ?: '');
         self::assertTrue($this->answered() === 409 || self::text($answer, 'violations', 0, 'path') === $path, json_encode($answer) ?: '');
     }

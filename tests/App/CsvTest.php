@@ -48,7 +48,9 @@ final class CsvTest extends ApiTestCase
     public function testAnAmendmentShowsBothValues(): void
     {
         $reading = $this->read('4.1 N');
-        $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '41 N', 'reason' => 'Slipped', 'version' => 1, 'confirmed' => 'x']);
+        $this->json(
+            'POST', '/api/readings/'.$reading.'/amend', ['text' => '41 N', 'reason' => 'Slipped', 'version' => 1, 'confirmed' => 'x'],
+        );
         self::assertSame(200, $this->answered());
         $row = $this->rows()[0];
         self::assertSame(['4.1', '41', 'yes'], [$row['typed_value'], $row['value'], $row['amended']]);
@@ -128,7 +130,9 @@ final class CsvTest extends ApiTestCase
         $trial = $this->put('trials', ['revision' => $this->bench->a, 'method' => $this->bench->method, 'name' => 'Pushing']);
         $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitA] + $of);
         $reading = $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => $text, 'confirmed' => 'in a test']);
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $this->bench->unitA, 'outcome' => 'held', 'version' => 1] + $of);
+        $this->json(
+            'PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $this->bench->unitA, 'outcome' => 'held', 'version' => 1] + $of,
+        );
         self::assertSame(200, $this->answered());
 
         return $reading;

@@ -50,7 +50,9 @@ final class DecideTest extends ApiTestCase
         self::assertSame((float) $sums[1], (float) $rows[1]);
         self::assertSame($sums[2], $rows[2]);
         self::assertCount($over, (array) $c['over']);
-        self::assertSame($over, count(array_filter((array) $c['sums'], static fn (mixed $row): bool => self::at((array) $row, 'over') === true)));
+        self::assertSame(
+            $over, count(array_filter((array) $c['sums'], static fn (mixed $row): bool => self::at((array) $row, 'over') === true)),
+        );
     }
 
     public function testWithoutLimitsNothingIsPassed(): void
@@ -77,7 +79,9 @@ final class DecideTest extends ApiTestCase
         $this->candidate('Wider', 'in', $effect(-2.0));
         $next = $this->next();
         self::assertCount(1, (array) self::at($next, 'consequences', 'entangled'));
-        self::assertStringContainsString('one build cannot tell “Thinner” and “Wider” apart', self::text($next, 'consequences', 'entangled', 0));
+        self::assertStringContainsString(
+            'one build cannot tell “Thinner” and “Wider” apart', self::text($next, 'consequences', 'entangled', 0),
+        );
         $forecast = (array) self::at($next, 'consequences', 'forecasts', 0);
         $now = (float) self::text($forecast, 'now');
         self::assertEqualsWithDelta((43.0 + 44.1 + 42.7) / 3, $now, 1e-9);
@@ -118,17 +122,28 @@ final class DecideTest extends ApiTestCase
         foreach ([['arm', '3 mm'], ['rake', '12.50 deg'], ['tyre', '1 1/2 in']] as [$name, $text]) {
             $this->put('parameters', ['revision' => $this->bench->b, 'name' => $name, 'text' => $text]);
         }
-        $this->put('parts', ['revision' => $this->bench->b, 'name' => 'Blade', 'material' => 'steel', 'quantity' => 3, 'cost' => 1.35, 'note' => 'from the bin']);
+        $this->put(
+            'parts',
+            [
+                'revision' => $this->bench->b, 'name' => 'Blade', 'material' => 'steel', 'quantity' => 3, 'cost' => 1.35,
+                'note' => 'from the bin',
+            ],
+        );
         $this->candidate('Thicker blade', 'in', ['why' => 'It bent.', 'class' => 'strength']);
         $made = $this->decided();
         $new = $this->json('GET', '/api/revisions/'.self::text($made, 'next').'/build');
         self::assertSame(['same', 'same', 'same'], array_column((array) $new['parameters'], 'mark'));
         self::assertSame(
             ['3 mm', '12.50 deg', '1.5 in'],
-            array_map(static fn (mixed $p): string => self::text((array) $p, 'here', 'measure', 'text'), array_values((array) $new['parameters'])),
+            array_map(
+                static fn (mixed $p): string => self::text((array) $p, 'here', 'measure', 'text'), array_values((array) $new['parameters']),
+            ),
         );
         $part = (array) self::at($new, 'parts', 0, 'part');
-        self::assertSame(['Blade', 'steel', '3', 'from the bin'], array_map(static fn (string $f): string => self::text($part, $f), ['name', 'material', 'quantity', 'note']));
+        self::assertSame(
+            ['Blade', 'steel', '3', 'from the bin'],
+            array_map(static fn (string $f): string => self::text($part, $f), ['name', 'material', 'quantity', 'note']),
+        );
         self::assertSame(['4.05', '0.00'], [self::text($new, 'cost'), trim(self::text($new, 'costDifference'), '+-±')]);
         self::assertSame($this->bench->b, self::text($new, 'parent', 'id'));
         $change = (array) self::at($new, 'changes', 0, 'change');
@@ -206,8 +221,12 @@ final class DecideTest extends ApiTestCase
     public function testAReasonIsAskedForWhereSomethingIsAnswered(): void
     {
         foreach (['wait', 'drop'] as $choice) {
-            $answer = $this->json('PUT', '/api/candidates/'.Uuid::v7()->toRfc4122(), ['revision' => $this->bench->b, 'what' => 'x', 'choice' => $choice]);
-            self::assertSame([422, 'reason'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], $choice.json_encode($answer));
+            $answer = $this->json(
+                'PUT', '/api/candidates/'.Uuid::v7()->toRfc4122(), ['revision' => $this->bench->b, 'what' => 'x', 'choice' => $choice],
+            );
+            self::assertSame(
+                [422, 'reason'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], $choice.json_encode($answer),
+            );
         }
     }
 

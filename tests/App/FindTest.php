@@ -61,7 +61,9 @@ final class FindTest extends ApiTestCase
         self::assertNotContains($this->standing($failure), ['open', 'fixUntried'], 'It was tried, and held.');
         $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'bent']);
         self::assertSame('cameBack', $this->standing($failure));
-        self::assertStringContainsString('B', $this->row($failure)['sentence'] === null ? '' : self::text($this->row($failure), 'sentence'));
+        self::assertStringContainsString(
+            'B', $this->row($failure)['sentence'] === null ? '' : self::text($this->row($failure), 'sentence'),
+        );
     }
 
     public function testTriesOfAnotherMethodCloseNothing(): void
@@ -69,11 +71,15 @@ final class FindTest extends ApiTestCase
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);
         $failure = $this->put('failures', ['revision' => $this->bench->a, 'mode' => 'Bent', 'run' => $this->runOf(0, $this->bench->a)]);
         $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => $failure]);
-        $other = $this->put('methods', ['device' => $this->bench->device, 'name' => 'Shake', 'safety' => ['abort' => 'x'], 'channels' => []]);
+        $other = $this->put(
+            'methods', ['device' => $this->bench->device, 'name' => 'Shake', 'safety' => ['abort' => 'x'], 'channels' => []],
+        );
         $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $other, 'name' => 'Shaking']);
         for ($i = 0; $i < 4; ++$i) {
             $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
-            $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1]);
+            $this->json(
+                'PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1],
+            );
             self::assertSame(200, $this->answered());
         }
         self::assertSame('fixUntried', $this->standing($failure));

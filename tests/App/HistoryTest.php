@@ -63,7 +63,9 @@ final class HistoryTest extends ApiTestCase
         $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [4.1]);
         $run = self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'runs', 0, 'id');
         $reading = self::text($this->json('GET', '/api/runs/'.$run), 'readings', 0, 'id');
-        $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '41 N', 'reason' => 'Slipped', 'version' => 1, 'confirmed' => 'x']);
+        $this->json(
+            'POST', '/api/readings/'.$reading.'/amend', ['text' => '41 N', 'reason' => 'Slipped', 'version' => 1, 'confirmed' => 'x'],
+        );
         self::assertSame(200, $this->answered());
         $rows = $this->rows('reading', $reading);
         self::assertCount(2, $rows);
@@ -76,7 +78,9 @@ final class HistoryTest extends ApiTestCase
     public function testADecisionIsAnEntryOfItsOwn(): void
     {
         $candidate = $this->put('candidates', ['revision' => $this->bench->b, 'what' => 'Wider', 'choice' => 'in', 'reason' => 'x']);
-        $decision = $this->put('decisions', ['revision' => $this->bench->b, 'next' => '01a21399-f267-7ee4-95b9-399e024a2527', 'letter' => 'C']);
+        $decision = $this->put(
+            'decisions', ['revision' => $this->bench->b, 'next' => '01a21399-f267-7ee4-95b9-399e024a2527', 'letter' => 'C'],
+        );
         self::assertCount(1, $this->rows('decision', $decision));
         self::assertGreaterThanOrEqual(1, count($this->rows('candidate', $candidate)));
         self::assertCount(1, $this->rows('revision', '01a21399-f267-7ee4-95b9-399e024a2527'), 'The build that it begins.');

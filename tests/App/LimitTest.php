@@ -52,7 +52,9 @@ final class LimitTest extends ApiTestCase
                     continue;
                 }
                 self::assertNull($this->complaint($kind, $field, str_repeat('ö', $most)), "$kind->name.$field takes $most, as it says.");
-                self::assertNotNull($this->complaint($kind, $field, str_repeat('ö', $most + 1)), "$kind->name.$field: one more than $most.");
+                self::assertNotNull(
+                    $this->complaint($kind, $field, str_repeat('ö', $most + 1)), "$kind->name.$field: one more than $most.",
+                );
                 ++$tried;
             }
         }
@@ -84,7 +86,9 @@ final class LimitTest extends ApiTestCase
             foreach ([...$this->fields($kind, 'float'), ...$this->fields($kind, 'int')] as $field) {
                 foreach ([1e200, -1e200, '1', true, [], 1e18] as $wrong) {
                     $answer = $this->send($kind, [$field => $wrong]);
-                    self::assertGreaterThanOrEqual(409, $this->answered(), $kind->name.'.'.$field.' = '.json_encode($wrong).json_encode($answer));
+                    self::assertGreaterThanOrEqual(
+                        409, $this->answered(), $kind->name.'.'.$field.' = '.json_encode($wrong).json_encode($answer),
+                    );
                     self::assertLessThan(500, $this->answered());
                 }
             }
@@ -98,7 +102,9 @@ final class LimitTest extends ApiTestCase
                 foreach ([5, 1.5, true, [], ['x'], ['a' => 'b']] as $wrong) {
                     $answer = $this->send($kind, [$field => $wrong]);
                     self::assertSame(422, $this->answered(), $kind->name.'.'.$field.' = '.json_encode($wrong).json_encode($answer));
-                    self::assertTrue(str_starts_with(self::text($answer, 'violations', 0, 'path'), $field), $kind->name.'.'.$field.json_encode($answer));
+                    self::assertTrue(
+                        str_starts_with(self::text($answer, 'violations', 0, 'path'), $field), $kind->name.'.'.$field.json_encode($answer),
+                    );
                 }
             }
         }

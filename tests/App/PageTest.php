@@ -92,7 +92,9 @@ final class PageTest extends ApiTestCase
         self::assertCount(Page::SIZE, (array) $sheet['failures']);
         $numbers = array_filter($sheet, is_int(...));
         self::assertContains(self::MANY, $numbers, json_encode($numbers) ?: '');
-        $next = array_filter($sheet, static fn (mixed $v): bool => is_string($v) && base64_decode(strtr($v, '-_', '+/'), true) !== false && strlen($v) > 40);
+        $next = array_filter(
+            $sheet, static fn (mixed $v): bool => is_string($v) && base64_decode(strtr($v, '-_', '+/'), true) !== false && strlen($v) > 40,
+        );
         $rest = $this->page('failures', (string) array_values($next)[0]);
         self::assertCount(Page::SIZE, (array) $rest['rows']);
     }

@@ -18,7 +18,9 @@ final class RunTest extends ApiTestCase
     {
         parent::setUp();
         $this->bench = $this->bench();
-        $this->trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing', 'plannedRuns' => 3]);
+        $this->trial = $this->put(
+            'trials', ['revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing', 'plannedRuns' => 3],
+        );
     }
 
     public function testRunsAreNumberedInARow(): void
@@ -29,7 +31,9 @@ final class RunTest extends ApiTestCase
         }
         self::assertSame([1, 2, 3, 4], $numbers);
         $other = $this->put('trials', ['revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Again']);
-        self::assertSame(1, self::at($this->sheet($this->put('runs', ['trial' => $other, 'article' => $this->bench->unitB])), 'run', 'number'));
+        self::assertSame(
+            1, self::at($this->sheet($this->put('runs', ['trial' => $other, 'article' => $this->bench->unitB])), 'run', 'number'),
+        );
     }
 
     /** @return iterable<string, array{string, string, bool}> typed; as it is shown; was it converted */
@@ -70,7 +74,9 @@ final class RunTest extends ApiTestCase
         $run = $this->begun();
         foreach ([['POST', '/api/readings/preview'], ['PUT', '/api/readings/'.Uuid::v7()->toRfc4122()]] as [$method, $url]) {
             $answer = $this->json($method, $url, ['run' => $run, 'channel' => 'push', 'text' => $text]);
-            self::assertSame([422, 'text'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], $method.json_encode($answer));
+            self::assertSame(
+                [422, 'text'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], $method.json_encode($answer),
+            );
             self::assertNotSame('', self::text($answer, 'violations', 0, 'message'));
             self::assertStringContainsString($says, self::text($answer, 'violations', 0, 'message'));
         }
@@ -174,8 +180,12 @@ final class RunTest extends ApiTestCase
     public function testAnOutcomeIsAmendedWithAReason(): void
     {
         $run = $this->begun();
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1]);
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'failed', 'version' => 2]);
+        $this->json(
+            'PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1],
+        );
+        $this->json(
+            'PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'failed', 'version' => 2],
+        );
         self::assertNotSame('failed', self::at($this->sheet($run), 'run', 'outcome'), 'Not by writing over it.');
         $this->json('POST', '/api/runs/'.$run.'/amend', ['outcome' => 'failed', 'reason' => '', 'version' => 2]);
         self::assertSame(422, $this->answered());
@@ -186,7 +196,9 @@ final class RunTest extends ApiTestCase
 
     public function testWhatNobodyRecordedIsNamed(): void
     {
-        $run = $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB, 'conditions' => [['name' => 'soil', 'text' => 'moist']]]);
+        $run = $this->put(
+            'runs', ['trial' => $this->trial, 'article' => $this->bench->unitB, 'conditions' => [['name' => 'soil', 'text' => 'moist']]],
+        );
         $missing = json_encode($this->sheet($run)['missing']) ?: '';
         self::assertStringContainsString('moisture', $missing);
         self::assertStringNotContainsString('soil', $missing);

@@ -40,10 +40,18 @@ final class SummaryTest extends ApiTestCase
         yield 'a run more' => [static function (self $t): void { $t->trial($t->bench, $t->bench->b, $t->bench->unitB, [47.0]); }];
         yield 'a run of the parent' => [static function (self $t): void { $t->trial($t->bench, $t->bench->a, $t->bench->unitA, [47.0]); }];
         yield 'a reading amended' => [
-            static function (self $t): void { $t->ask('POST', '/api/readings/'.$t->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]); },
+            static function (self $t): void {
+                $t->ask(
+                    'POST', '/api/readings/'.$t->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1],
+                );
+            },
         ];
         yield 'an outcome amended' => [
-            static function (self $t): void { $t->ask('POST', '/api/runs/'.$t->run.'/amend', ['outcome' => 'void', 'reason' => 'x', 'version' => 2]); },
+            static function (self $t): void {
+                $t->ask(
+                    'POST', '/api/runs/'.$t->run.'/amend', ['outcome' => 'void', 'reason' => 'x', 'version' => 2],
+                );
+            },
         ];
         yield 'a requirement moved' => [static function (self $t): void {
             $t->ask(
@@ -96,7 +104,11 @@ final class SummaryTest extends ApiTestCase
             $t->ask('PUT', '/api/trials/'.$t->trial, ['name' => 'Shoved'] + $fields);
         }];
         yield 'a build more' => [
-            static function (self $t): void { $t->put('revisions', ['device' => $t->bench->device, 'letter' => 'C', 'parent' => $t->bench->b]); },
+            static function (self $t): void {
+                $t->put(
+                    'revisions', ['device' => $t->bench->device, 'letter' => 'C', 'parent' => $t->bench->b],
+                );
+            },
         ];
         yield 'another parent' => [static function (self $t): void {
             $t->ask(

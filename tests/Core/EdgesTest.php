@@ -18,7 +18,9 @@ final class EdgesTest extends TestCase
         $lives = ['times' => [5.0, 6.0, 2.5, 9.0, 12.0], 'ended' => [true, true, false, true, false]];
 
         return [
-            'quantity.parse' => ['text' => '5 N'], 'quantity.convert' => ['value' => 1.0, 'unit' => 'N', 'to' => 'lbf'], 'quantity.slip' => [
+            'quantity.parse' => ['text' => '5 N'], 'quantity.convert' => [
+                'value' => 1.0, 'unit' => 'N', 'to' => 'lbf',
+            ], 'quantity.slip' => [
                 'candidate' => ['value' => 4.0, 'unit' => 'N'], 'previous' => [40.0, 41.0, 42.0],
             ],
             'formula.check' => ['expression' => 'a * b', 'variables' => ['a' => 'N', 'b' => 'm']], 'formula.evaluate' => [
@@ -46,7 +48,9 @@ final class EdgesTest extends TestCase
             ], 'survival.kaplanMeier' => $lives, 'survival.logRank' => ['groups' => [$lives, $lives]], 'survival.weibull' => $lives, 'reliability.growth' => [
                 'failures' => [3.0, 9.0, 20.0], 'until' => 30.0,
             ],
-            'curve.milestones' => ['t' => $t, 'y' => $t, 'targets' => [4.0]], 'curve.exponential' => ['t' => $t, 'y' => [50.0, 40.0, 33.0, 25.0, 21.0]], 'curve.standardise' => [
+            'curve.milestones' => ['t' => $t, 'y' => $t, 'targets' => [4.0]], 'curve.exponential' => [
+                't' => $t, 'y' => [50.0, 40.0, 33.0, 25.0, 21.0],
+            ], 'curve.standardise' => [
                 'k' => 0.2, 'from' => 90.0, 'to' => 40.0, 'ambient' => 20.0,
             ],
             'curve.optimum' => [
@@ -65,7 +69,9 @@ final class EdgesTest extends TestCase
                     ['rater' => '2', 'item' => 'p', 'value' => 2.0], ['rater' => '2', 'item' => 'q', 'value' => 5.0],
                 ],
             ],
-            'panel.rank' => ['comparisons' => [['winner' => 'p', 'loser' => 'q'], ['winner' => 'q', 'loser' => 'p']]], 'evidence.assess' => [
+            'panel.rank' => [
+                'comparisons' => [['winner' => 'p', 'loser' => 'q'], ['winner' => 'q', 'loser' => 'p']],
+            ], 'evidence.assess' => [
                 'requirement' => ['kind' => 'mean', 'limit' => 3.0], 'results' => [['value' => 4.0], ['value' => 4.1], ['value' => 4.2]],
             ],
             'evidence.carry' => [

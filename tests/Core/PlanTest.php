@@ -64,7 +64,9 @@ final class PlanTest extends TestCase
     public function testTheSameSeedIsTheSamePlan(string $order): void
     {
         $of = static fn (int $seed): array => self::answer(
-            'plan.matrix', ['factors' => ['plate' => ['a', 'b'], 'seed' => ['x', 'y', 'z']], 'repeats' => 3, 'order' => $order, 'seed' => $seed],
+            'plan.matrix', [
+                'factors' => ['plate' => ['a', 'b'], 'seed' => ['x', 'y', 'z']], 'repeats' => 3, 'order' => $order, 'seed' => $seed,
+            ],
         );
         self::assertSame($of(7), $of(7));
         self::assertSame($order === 'asGiven', $of(7)['runs'] === $of(8)['runs']);
@@ -73,7 +75,9 @@ final class PlanTest extends TestCase
     public function testAMatrixHoldsEveryCombination(): void
     {
         $plan = self::answer('plan.matrix', ['factors' => ['plate' => ['a', 'b'], 'seed' => ['x', 'y', 'z'], 'belt' => ['new', 'worn']]]);
-        $cells = array_map(static fn (array $r): string => implode('', array_map(self::text(...), (array) $r['setting'])), self::runs($plan));
+        $cells = array_map(
+            static fn (array $r): string => implode('', array_map(self::text(...), (array) $r['setting'])), self::runs($plan),
+        );
         self::assertCount(12, array_unique($cells));
         self::assertSame(['axnew', 'axworn', 'aynew'], array_slice($cells, 0, 3));
     }
@@ -85,7 +89,9 @@ final class PlanTest extends TestCase
             foreach (['blocks', 'random'] as $order) {
                 $plan = self::answer('plan.pairs', ['arms' => ['old', 'new'], 'repeats' => 5, 'order' => $order, 'seed' => $seed]);
                 foreach (array_chunk(self::runs($plan), 2) as $i => $pair) {
-                    self::assertEqualsCanonicalizing(['old', 'new'], array_map(static fn (array $r): string => self::text(((array) $r['setting'])['arm']), $pair));
+                    self::assertEqualsCanonicalizing(
+                        ['old', 'new'], array_map(static fn (array $r): string => self::text(((array) $r['setting'])['arm']), $pair),
+                    );
                     self::assertSame([$i + 1, $i + 1], array_column($pair, 'repeat'));
                     $leads[self::text(((array) $pair[0]['setting'])['arm'])] = true;
                 }
@@ -99,10 +105,14 @@ final class PlanTest extends TestCase
     {
         $each = ['setUp' => 10.0, 'run' => 5.0, 'reset' => 1.0, 'change' => 2.0];
         yield 'one run: set up and run' => ['plan.ladder', ['levels' => [1.0], 'minutes' => $each], 15.0];
-        yield 'a repeat is reset, not changed' => ['plan.ladder', ['levels' => [1.0], 'repeats' => 3, 'minutes' => $each], 10.0 + 15.0 + 2.0];
+        yield 'a repeat is reset, not changed' => [
+            'plan.ladder', ['levels' => [1.0], 'repeats' => 3, 'minutes' => $each], 10.0 + 15.0 + 2.0,
+        ];
         yield 'each rung is a change' => ['plan.ladder', ['levels' => [1.0, 2.0, 3.0], 'minutes' => $each], 10.0 + 15.0 + 2.0 + 4.0];
         yield 'rungs and repeats' => ['plan.ladder', ['levels' => [1.0, 2.0], 'repeats' => 2, 'minutes' => $each], 10.0 + 20.0 + 3.0 + 2.0];
-        yield 'a sweep as given changes every time' => ['plan.sweep', ['levels' => [1.0, 2.0], 'repeats' => 2, 'minutes' => $each], 10.0 + 20.0 + 3.0 + 6.0];
+        yield 'a sweep as given changes every time' => [
+            'plan.sweep', ['levels' => [1.0, 2.0], 'repeats' => 2, 'minutes' => $each], 10.0 + 20.0 + 3.0 + 6.0,
+        ];
         yield 'nothing is said of how long' => ['plan.sweep', ['levels' => [1.0, 2.0]], 0.0];
     }
 
@@ -128,7 +138,9 @@ final class PlanTest extends TestCase
                 $before = $now;
             }
         }
-        self::assertNull(self::answer('plan.sweep', ['levels' => [1.0, 2.0], 'repeats' => 5])['smallestDifference'], 'Nobody said how it scatters.');
+        self::assertNull(
+            self::answer('plan.sweep', ['levels' => [1.0, 2.0], 'repeats' => 5])['smallestDifference'], 'Nobody said how it scatters.',
+        );
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> operation, input, where it is wrong */
@@ -173,7 +185,10 @@ final class PlanTest extends TestCase
             foreach ((array) $plan['raters'] as $rater) {
                 self::assertIsArray($rater);
                 self::assertEqualsCanonicalizing($items, (array) $rater['order']);
-                self::assertSame(array_map(static fn (mixed $i): string => $codes[self::text($i)], (array) $rater['order']), array_map(self::text(...), (array) $rater['codes']));
+                self::assertSame(
+                    array_map(static fn (mixed $i): string => $codes[self::text($i)], (array) $rater['order']),
+                    array_map(self::text(...), (array) $rater['codes']),
+                );
             }
         }
     }

@@ -183,7 +183,9 @@ final class PropertyTest extends TestCase
             $x = array_map(static fn (int $i): float => 1.5 * $i, array_keys($y));
             $is = self::answer('stats.regress', ['x' => $x, 'y' => $y, 'at' => [2.0]]);
             $moved = self::answer('stats.regress', ['x' => self::plus($x, 1000.0), 'y' => $y, 'at' => [1002.0]]);
-            self::near(self::number($is, 'coefficients', 1, 'estimate'), self::number($moved, 'coefficients', 1, 'estimate'), 'slope', 1e-7);
+            self::near(
+                self::number($is, 'coefficients', 1, 'estimate'), self::number($moved, 'coefficients', 1, 'estimate'), 'slope', 1e-7,
+            );
             self::near(self::number($is, 'r2'), self::number($moved, 'r2'), 'r2', 1e-7);
             foreach (['estimate', 'low', 'high'] as $name) {
                 self::near(self::number($is, 'predictions', 0, $name), self::number($moved, 'predictions', 0, $name), $name, 1e-7);
@@ -228,7 +230,9 @@ final class PropertyTest extends TestCase
             $lower = self::answer('stats.tolerance', ['values' => $values, 'coverage' => 0.9, 'side' => 'lower']);
             $turned = self::answer('stats.tolerance', ['values' => self::times($values, -1.0), 'coverage' => 0.9, 'side' => 'upper']);
             self::near(-self::number($lower, 'bound'), self::number($turned, 'bound'), 'mirrored');
-            self::assertLessThan(self::number(self::answer('stats.describe', ['values' => $values]), 'mean'), self::number($lower, 'bound'));
+            self::assertLessThan(
+                self::number(self::answer('stats.describe', ['values' => $values]), 'mean'), self::number($lower, 'bound'),
+            );
         }
     }
 
@@ -406,7 +410,9 @@ final class PropertyTest extends TestCase
     {
         $alike = [
             ['N', 'kN', 'lbf', 'ozf', 'kgf', 'gf'], ['mm', 'm', 'in', 'ft', 'yd', 'thou', 'mile', 'km'], ['°C', '°F', 'K'],
-            ['Pa', 'bar', 'psi', 'kPa', 'N/mm^2'], ['s', 'min', 'h', 'day', 'ms'], ['g', 'kg', 'lb', 'oz', 't'], ['L', 'mL', 'gal', 'm^3', 'cm^3'],
+            [
+                'Pa', 'bar', 'psi', 'kPa', 'N/mm^2',
+            ], ['s', 'min', 'h', 'day', 'ms'], ['g', 'kg', 'lb', 'oz', 't'], ['L', 'mL', 'gal', 'm^3', 'cm^3'],
             ['W', 'hp', 'kW'], ['J', 'Wh', 'kWh'], ['km/h', 'm/s', 'mph', 'kn'], ['deg', 'rad'], ['A', 'mA'], ['Ah', 'mAh', 'C'],
         ];
         $to = static fn (float $v, string $unit, string $other): float => self::number(
@@ -436,7 +442,9 @@ final class PropertyTest extends TestCase
         ];
         foreach ($cases as [$expression, $variables, $unit]) {
             $as = static fn (bool $other): array => array_map(static function (array $v) use ($other): array {
-                $k = $other ? self::number(self::answer('quantity.convert', ['value' => 1.0, 'unit' => $v[1], 'to' => $v[2]]), 'value') : 1.0;
+                $k = $other ? self::number(
+                    self::answer('quantity.convert', ['value' => 1.0, 'unit' => $v[1], 'to' => $v[2]]), 'value',
+                ) : 1.0;
 
                 return ['value' => $k * $v[0], 'unit' => $v[$other ? 2 : 1], 'u' => $k * 0.01];
             }, $variables);

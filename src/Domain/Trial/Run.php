@@ -219,7 +219,9 @@ class Run extends Record
         $seen = [];
         foreach ($found as $i => $one) {
             if (isset($seen[$one->name])) {
-                throw Invalid::at(sprintf('%s[%d].name', $path, $i), sprintf('“%s” is there twice, and one run has one of it.', $one->name));
+                throw Invalid::at(
+                    sprintf('%s[%d].name', $path, $i), sprintf('“%s” is there twice, and one run has one of it.', $one->name),
+                );
             }
             $seen[$one->name] = true;
             $unit = $units[$one->name] ?? '';

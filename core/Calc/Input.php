@@ -21,7 +21,11 @@ final readonly class Input
     ) {
     }
 
-    /** @param list<string> $allowed */
+    /**
+     * @param list<string> $allowed
+     *
+     * @throws InvalidInput
+     */
     public function only(array $allowed): void
     {
         foreach (array_keys($this->fields) as $name) {
@@ -36,6 +40,7 @@ final readonly class Input
         return ($this->fields[$name] ?? null) !== null;
     }
 
+    /** @throws InvalidInput */
     public function text(string $name, ?string $default = null): string
     {
         $value = $this->fields[$name] ?? $default;
@@ -48,6 +53,7 @@ final readonly class Input
         return $this->has($name) ? $this->text($name) : null;
     }
 
+    /** @throws InvalidInput */
     public function flag(string $name, bool $default = false): bool
     {
         $value = $this->fields[$name] ?? $default;
@@ -65,6 +71,7 @@ final readonly class Input
         return $this->has($name) ? $this->number($name) : null;
     }
 
+    /** @throws InvalidInput */
     public function whole(string $name, ?int $default = null): int
     {
         $value = $this->number($name, $default === null ? null : (float) $default);
@@ -75,7 +82,11 @@ final readonly class Input
         return (int) $value;
     }
 
-    /** Confidence strictly between 0 and 1; 0.95 where not given. */
+    /**
+     * Confidence strictly between 0 and 1; 0.95 where not given.
+     *
+     * @throws InvalidInput
+     */
     public function confidence(string $name = 'confidence'): float
     {
         $value = $this->number($name, 0.95);
@@ -97,7 +108,11 @@ final readonly class Input
         return $out;
     }
 
-    /** @return list<int> */
+    /**
+     * @return list<int>
+     *
+     * @throws InvalidInput
+     */
     public function wholes(string $name): array
     {
         return array_map(
@@ -122,7 +137,11 @@ final readonly class Input
         return $out;
     }
 
-    /** @return list<bool> */
+    /**
+     * @return list<bool>
+     *
+     * @throws InvalidInput
+     */
     public function flags(string $name): array
     {
         $out = [];
@@ -178,7 +197,11 @@ final readonly class Input
         return $out;
     }
 
-    /** @return list<string> */
+    /**
+     * @return list<string>
+     *
+     * @throws InvalidInput
+     */
     public function texts(string $name): array
     {
         $out = [];
@@ -189,6 +212,7 @@ final readonly class Input
         return $out;
     }
 
+    /** @throws InvalidInput */
     public function object(string $name): self
     {
         $value = $this->fields[$name] ?? null;
@@ -198,7 +222,11 @@ final readonly class Input
         );
     }
 
-    /** @return list<self> */
+    /**
+     * @return list<self>
+     *
+     * @throws InvalidInput
+     */
     public function objects(string $name): array
     {
         $out = [];
@@ -248,6 +276,8 @@ final readonly class Input
      * @param T|null          $default
      *
      * @return T
+     *
+     * @throws InvalidInput
      */
     public function one(string $name, string $enum, ?\BackedEnum $default = null): \BackedEnum
     {

@@ -25,6 +25,8 @@ final readonly class Decimate
     /**
      * @param list<float>      $t
      * @param list<float|null> $y
+     *
+     * @throws InvalidInput
      */
     public static function of(array $t, array $y, int $points): self
     {

@@ -66,7 +66,11 @@ final readonly class Exponential
         return new self($k, $level, $level + $rise, sqrt($squares / $n), self::se($samples, $k, $rise, $ambient === null, $squares));
     }
 
-    /** Time from one value to another at a known rate. */
+    /**
+     * Time from one value to another at a known rate.
+     *
+     * @throws InvalidInput|NotEstimable
+     */
     public static function time(float $k, float $from, float $to, float $ambient): float
     {
         if (!($k > 0)) {

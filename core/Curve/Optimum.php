@@ -25,6 +25,8 @@ final readonly class Optimum
     /**
      * @param list<float> $x
      * @param list<float> $y
+     *
+     * @throws NoValues|NotEstimable
      */
     public static function of(array $x, array $y, bool $maximum, float $confidence): self
     {

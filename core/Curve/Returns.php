@@ -24,6 +24,8 @@ final readonly class Returns
      * @param list<float>      $result
      * @param list<float>|null $cost   of each amount
      * @param float|null       $noise  least gain that can be told from chance
+     *
+     * @throws InvalidInput
      */
     public static function of(array $amount, array $result, ?array $cost = null, ?float $noise = null): self
     {

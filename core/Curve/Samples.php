@@ -23,6 +23,8 @@ final readonly class Samples
     /**
      * @param list<float> $t
      * @param list<float> $y
+     *
+     * @throws InvalidInput|NoValues
      */
     public static function of(array $t, array $y): self
     {

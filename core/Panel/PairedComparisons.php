@@ -34,7 +34,11 @@ final readonly class PairedComparisons
     ) {
     }
 
-    /** @param list<array{winner: string, loser: string}> $comparisons */
+    /**
+     * @param list<array{winner: string, loser: string}> $comparisons
+     *
+     * @throws NoValues
+     */
     public static function of(array $comparisons): self
     {
         if ($comparisons === []) {

@@ -26,7 +26,11 @@ final readonly class Ratings
     ) {
     }
 
-    /** @param list<array{rater: string, item: string, value: float}> $ratings several of one rater for one item are averaged */
+    /**
+     * @param list<array{rater: string, item: string, value: float}> $ratings several of one rater for one item are averaged
+     *
+     * @throws InvalidInput
+     */
     public static function of(array $ratings, float $confidence): self
     {
         $by = [];

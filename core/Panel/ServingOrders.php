@@ -28,7 +28,11 @@ final readonly class ServingOrders
     ) {
     }
 
-    /** @param list<string> $items */
+    /**
+     * @param list<string> $items
+     *
+     * @throws InvalidInput
+     */
     public static function of(array $items, int $raters, int $seed): self
     {
         $k = count($items);

@@ -45,7 +45,11 @@ final readonly class Plan
         );
     }
 
-    /** @param array<string, list<string>> $factors name => levels; all combinations are run */
+    /**
+     * @param array<string, list<string>> $factors name => levels; all combinations are run
+     *
+     * @throws InvalidInput
+     */
     public static function matrix(array $factors, int $repeats, Order $order, int $seed, Minutes $minutes, ?float $sd): self
     {
         if ($factors === []) {

@@ -14,6 +14,7 @@ final class QuantityText
     private const MIXED = '(?:\d+[ \-])?\d+\/\d+';
     private const PLAIN = '(?:\d[\d.,\'’\x{00a0}\x{202f}]*(?: \d{3}(?=[ .,]|\D|$))*[\d.,]*|[.,]\d+)(?:[eE][+\-]?\d{1,3}(?!\w))?';
 
+    /** @throws InvalidNumber */
     public static function read(string $text): Quantity
     {
         $tidy = self::tidy($text);

@@ -24,7 +24,11 @@ final readonly class Growth
     ) {
     }
 
-    /** @param list<float> $failures cumulative times */
+    /**
+     * @param list<float> $failures cumulative times
+     *
+     * @throws InvalidInput|NotEstimable
+     */
     public static function of(array $failures, float $until, float $confidence): self
     {
         $n = count($failures);

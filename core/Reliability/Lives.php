@@ -41,6 +41,8 @@ final readonly class Lives
     /**
      * @param list<float> $times
      * @param list<bool>  $ended
+     *
+     * @throws InvalidInput|NoValues
      */
     public static function of(array $times, array $ended, string $path = ''): self
     {

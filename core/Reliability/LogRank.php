@@ -19,7 +19,11 @@ final readonly class LogRank
     ) {
     }
 
-    /** @param list<Lives> $groups at least two */
+    /**
+     * @param list<Lives> $groups at least two
+     *
+     * @throws InvalidInput|NotEstimable
+     */
     public static function of(array $groups): self
     {
         if (count($groups) < 2) {

@@ -31,6 +31,8 @@ final readonly class Anova
      * @param list<float>                 $y
      * @param array<string, list<string>> $factors      name => level of each y
      * @param list<list<string>>          $interactions names of factors that act together
+     *
+     * @throws InvalidInput|NotEstimable
      */
     public static function of(array $y, array $factors, array $interactions = []): self
     {

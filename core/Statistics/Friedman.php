@@ -19,7 +19,11 @@ final readonly class Friedman
     ) {
     }
 
-    /** @param list<list<float>> $blocks a row is a block (rater), all of one length */
+    /**
+     * @param list<list<float>> $blocks a row is a block (rater), all of one length
+     *
+     * @throws InvalidInput|NotEstimable
+     */
     public static function of(array $blocks): self
     {
         $n = count($blocks);

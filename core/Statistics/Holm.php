@@ -13,6 +13,8 @@ final class Holm
      * @param list<float> $p
      *
      * @return list<float> adjusted, in the order given
+     *
+     * @throws InvalidInput
      */
     public static function adjust(array $p): array
     {

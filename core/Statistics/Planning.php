@@ -49,7 +49,11 @@ final class Planning
         return max(2, $high);
     }
 
-    /** The smallest difference that this many runs find with the power given. */
+    /**
+     * The smallest difference that this many runs find with the power given.
+     *
+     * @throws InvalidInput
+     */
     public static function difference(float $sd, int $perArm, float $power, float $confidence, bool $paired): float
     {
         self::mustBeSound($sd, $power, $confidence);
@@ -63,7 +67,11 @@ final class Planning
         return $sd * Solve::root($f, 0.0, $high);
     }
 
-    /** The least number of trials that shows a reliability although so many fail. */
+    /**
+     * The least number of trials that shows a reliability although so many fail.
+     *
+     * @throws InvalidInput|NotEstimable
+     */
     public static function demonstration(float $reliability, float $confidence, int $failures): int
     {
         if (!($reliability > 0 && $reliability < 1) || !($confidence > 0 && $confidence < 1) || $failures < 0) {

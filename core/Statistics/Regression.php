@@ -35,6 +35,8 @@ final readonly class Regression
     /**
      * @param list<list<float>> $rows   one row of terms for each y, without the constant
      * @param list<float>       $y
+     *
+     * @throws InvalidInput
      */
     public static function plane(array $rows, array $y): self
     {
@@ -56,6 +58,8 @@ final readonly class Regression
     /**
      * @param list<float> $x
      * @param list<float> $y
+     *
+     * @throws InvalidInput|NoValues
      */
     public static function polynomial(array $x, array $y, int $degree): self
     {

@@ -30,7 +30,11 @@ final readonly class Ladder
     ) {
     }
 
-    /** @param list<array{level: float, held: int, tried: int}> $rungs */
+    /**
+     * @param list<array{level: float, held: int, tried: int}> $rungs
+     *
+     * @throws InvalidInput|NoValues
+     */
     public static function of(array $rungs, float $confidence): self
     {
         if ($rungs === []) {

@@ -60,7 +60,11 @@ final readonly class Logit
         return new self($centre - $scale * $a / $b, $scale * sqrt($variance), $b / $scale, $a - $b * $centre / $scale);
     }
 
-    /** The level at which this share holds. */
+    /**
+     * The level at which this share holds.
+     *
+     * @throws InvalidInput
+     */
     public function levelAt(float $share): float
     {
         if (!($share > 0 && $share < 1)) {

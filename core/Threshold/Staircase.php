@@ -29,6 +29,8 @@ final readonly class Staircase
     /**
      * @param list<float> $levels in order
      * @param list<bool>  $held
+     *
+     * @throws InvalidInput|NoValues|NotEstimable
      */
     public static function of(array $levels, array $held, float $step): self
     {

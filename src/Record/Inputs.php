@@ -21,8 +21,7 @@ use Symfony\Component\Validator\Validator\ValidatorInterface;
  */
 final readonly class Inputs
 {
-    /** So deep may what is sent be nested. */
-    public const DEPTH = 64;
+    private const DEPTH = 64;
 
     public function __construct(
         private DenormalizerInterface $denormalizer,

@@ -29,6 +29,8 @@ final class DeviceLines
      * @param resource $stream that can be gone back in
      *
      * @return self|null null where the file is laid out in another way, or cut off
+     *
+     * @throws Invalid where something in it cannot be stored
      */
     public static function of($stream): ?self
     {
@@ -47,11 +49,11 @@ final class DeviceLines
                 self::skip($stream);
                 continue;
             }
-            $one = json_decode('{'.rtrim($line, ',').'}', true, Inputs::DEPTH);
-            if (!is_array($one)) {
+            try {
+                $head += Inputs::decode('{'.rtrim($line, ',').'}');
+            } catch (Unreadable) {
                 return null;
             }
-            $head += $one;
         }
 
         return null;

@@ -969,7 +969,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Brings in a device file; all of it, or nothing. */
+        /** Brings in a device file; all of it, or nothing. Whoever takes lines of JSON is told how far it is. */
         post: operations["lustrum_http_exchange_exchange_import"];
         delete?: never;
         options?: never;

@@ -41,6 +41,9 @@ final class Book
     /** @var array<string, list<RunFact>> by build */
     private array $runs = [];
 
+    /** @var array<string, list<string>> by build */
+    private array $stretches = [];
+
     /** @var array<string, array<string, Own>> by build, then requirement */
     private array $own = [];
 
@@ -94,7 +97,23 @@ final class Book
     /** @return list<RunFact> finished ones made on this build, in the order in which they were made */
     public function runsOf(Build $build): array
     {
-        return $this->runs[$build->id] ??= $this->keptRuns->ofBuild($this->device->id, $this->counter, $build->id);
+        return $this->runs[$build->id] ??= $this->runsWithin($build, $this->stretches($build));
+    }
+
+    /** @return list<string> */
+    private function stretches(Build $build): array
+    {
+        return $this->stretches[$build->id] ??= $this->keptRuns->stretches($build->id);
+    }
+
+    /**
+     * @param list<string> $stretches
+     *
+     * @return list<RunFact>
+     */
+    private function runsWithin(Build $build, array $stretches): array
+    {
+        return $this->keptRuns->ofStretches($this->device->id, $this->counter, $build->id, $stretches);
     }
 
     /** @return array<string, Own> by requirement */
@@ -114,11 +133,12 @@ final class Book
     /** @return array<string, array<string, array{Gathered, Gathered}>> what each stretch of a build's runs says, by requirement */
     private function gathered(Build $build): array
     {
-        $stretches = $this->keptRuns->stretches($build->id);
-
-        return $this->byPart('gathered', $build, $stretches, function (array $missing) use ($build): array {
-            $out = array_fill_keys($missing, []);
-            foreach ($this->runsOfStretches($build, $missing) as $stretch => $runs) {
+        return $this->byPart('gathered', $build, $this->stretches($build), function (array $missing) use ($build): array {
+            $byStretch = $out = array_fill_keys($missing, []);
+            foreach ($this->runsWithin($build, $missing) as $run) {
+                $byStretch[KeptRuns::stretch($run->trial, $run->number)][] = $run;
+            }
+            foreach ($byStretch as $stretch => $runs) {
                 $of = RunFact::byMetric($runs);
                 foreach ($this->wanted() as $wanted) {
                     $out[$stretch][$wanted->id] = Evidence::gather($wanted, $build, $of[$wanted->metric] ?? []);
@@ -127,21 +147,6 @@ final class Book
 
             return $out;
         });
-    }
-
-    /**
-     * @param list<string> $stretches
-     *
-     * @return array<string, list<RunFact>> by stretch
-     */
-    private function runsOfStretches(Build $build, array $stretches): array
-    {
-        $out = [];
-        foreach ($this->keptRuns->ofBuild($this->device->id, $this->counter, $build->id, $stretches) as $run) {
-            $out[KeptRuns::stretch($run->trial, $run->number)][] = $run;
-        }
-
-        return $out;
     }
 
     /**
@@ -241,7 +246,7 @@ final class Book
     public function trialResults(Build $build): array
     {
         $stretches = [];
-        foreach ($this->keptRuns->stretches($build->id) as $stretch) {
+        foreach ($this->stretches($build) as $stretch) {
             $stretches[KeptRuns::trial($stretch)][] = $stretch;
         }
 
@@ -249,7 +254,7 @@ final class Book
             $units = Forecasts::units($this->wanted());
             $runs = [];
             $these = array_merge(...array_map(static fn (string $trial): array => $stretches[$trial], $missing));
-            foreach ($this->keptRuns->ofBuild($this->device->id, $this->counter, $build->id, $these) as $run) {
+            foreach ($this->runsWithin($build, $these) as $run) {
                 $runs[$run->trial][] = $run;
             }
 

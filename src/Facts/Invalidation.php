@@ -105,7 +105,8 @@ final readonly class Invalidation implements AfterWrite
      */
     private static function rule(Record $record): array
     {
-        if (self::run($record)?->outcome() === null && self::run($record) !== null) {
+        $run = self::run($record);
+        if ($run !== null && $run->outcome() === null) {
             // Nothing is worked out from a run before it has ended.
             return [self::NOTHING, $record instanceof Reading ? ['run'] : ['devices', 'frame', 'try', 'run', 'build']];
         }

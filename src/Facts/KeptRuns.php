@@ -30,21 +30,20 @@ final readonly class KeptRuns
     public function stretches(string $build): array
     {
         return array_map(Row::text(...), $this->db->fetchFirstColumn(
-            "SELECT DISTINCT r.trial_id || ':' || r.number / ? FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.revision_id = ? AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY 1",
-            [RunFacts::STRETCH, $build],
+            'SELECT DISTINCT '.RunFacts::STRETCH_OF.' FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.revision_id = ? AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY 1',
+            [$build],
         ));
     }
 
     /**
-     * @param int               $counter   of the device, read before anything else of it
-     * @param list<string>|null $stretches null: all of the build
+     * @param int          $counter   of the device, read before anything else of it
+     * @param list<string> $stretches of the build
      *
-     * @return list<RunFact> finished ones of a build, in the order in which they were made
+     * @return list<RunFact> finished ones, in the order in which they were made
      */
-    public function ofBuild(string $device, int $counter, string $build, ?array $stretches = null): array
+    public function ofStretches(string $device, int $counter, string $build, array $stretches): array
     {
-        $stretches ??= $this->stretches($build);
         $packs = [];
         foreach ($this->summaries->ofParts($device, self::PACKS, $stretches) as $stretch => $pack) {
             if ($pack instanceof RunPack) {
@@ -81,10 +80,7 @@ final readonly class KeptRuns
         $runs = $packs = [];
         $of = array_fill_keys($stretches, []);
         foreach ($this->facts->ofStretches(array_map(self::trial(...), $stretches), $stretches) as $run) {
-            $stretch = self::stretch($run->trial, $run->number);
-            if (isset($of[$stretch])) {
-                $runs[] = $of[$stretch][] = $run;
-            }
+            $runs[] = $of[self::stretch($run->trial, $run->number)][] = $run;
         }
         foreach ($of as $stretch => $some) {
             $packs[$stretch] = RunPack::of($some, $this->facts->hashes);
@@ -98,7 +94,8 @@ final readonly class KeptRuns
     private function trials(string $build): array
     {
         $out = [];
-        foreach ($this->db->fetchAllNumeric('SELECT id, name, repeats FROM trial WHERE revision_id = ?', [$build]) as [$id, $name, $repeats]) {
+        $rows = $this->db->fetchAllNumeric('SELECT id, name, repeats FROM trial WHERE revision_id = ?', [$build]);
+        foreach ($rows as [$id, $name, $repeats]) {
             $out[Row::text($id)] = [Row::text($name), $repeats === 'untilItHolds'];
         }
 

@@ -27,6 +27,9 @@ final class RunFacts
     /** Runs of a trial with so many numbers in a row are kept together. */
     public const STRETCH = 200;
 
+    /** The stretch of a run r, as the database works it out. */
+    public const STRETCH_OF = "r.trial_id || ':' || r.number / ".self::STRETCH;
+
     /** Between readings of a run, and between what is known of one: characters that no text of ours may hold. */
     private const BETWEEN = "\x1e";
     private const WITHIN = "\x1f";
@@ -57,7 +60,7 @@ final class RunFacts
     public function ofStretches(array $trials, array $stretches): array
     {
         return $stretches === [] ? [] : $this->load(
-            "r.trial_id = ANY(CAST(:trials AS uuid[])) AND r.trial_id || ':' || r.number / ".self::STRETCH.' = ANY(CAST(:stretches AS text[]))
+            'r.trial_id = ANY(CAST(:trials AS uuid[])) AND '.self::STRETCH_OF.' = ANY(CAST(:stretches AS text[]))
              AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL',
             ['trials' => '{'.implode(',', $trials).'}', 'stretches' => '{'.implode(',', $stretches).'}'],
         );

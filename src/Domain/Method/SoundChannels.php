@@ -6,7 +6,6 @@ namespace Lustrum\Domain\Method;
 
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Formula\Formula;
-use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Shared\Refusal\Invalid;
@@ -46,7 +45,7 @@ final class SoundChannels
         if ($channel->low !== null && $channel->high !== null && $channel->low >= $channel->high) {
             throw self::invalid($i, 'high', 'The upper plausible limit lies below the lower one.');
         }
-        if (!in_array($channel->whenStopped, [ResultKind::Equal, ResultKind::AtLeast, ResultKind::AtMost], true)) {
+        if (!$channel->whenStopped->hasValue()) {
             throw self::invalid($i, 'whenStopped', 'A value, at least, or at most.');
         }
         Units::parse($channel->unit);

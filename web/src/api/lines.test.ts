@@ -88,9 +88,26 @@ describe('a file whose taking in is long', () => {
     expect(error.violations).toEqual({ 'runs/3/outcome': 'No such outcome.' });
   });
 
-  it('is not taken for done where the answer breaks off', async () => {
-    answered(200, far(1));
-    caught(await sendLong('/api/x', new Blob(), () => undefined).catch((e: unknown) => e));
+  it('is neither done nor refused where the answer breaks off', async () => {
+    const stale = vi.fn(() => Promise.resolve());
+    onStale(stale);
+    for (const pieces of [[far(1)], [far(1), '{"do'], []]) {
+      answered(200, ...pieces);
+      const error = caught(await sendLong('/api/x', new Blob(), () => undefined).catch((e: unknown) => e));
+      expect(error.kind).toBe('cut-off');
+    }
+    expect(stale).toHaveBeenCalledTimes(3);
+  });
+
+  it('is so as well where the connection goes on the way', async () => {
+    const broken = new ReadableStream<Uint8Array>({
+      pull(controller) {
+        controller.error(new TypeError('network error'));
+      },
+    });
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response(broken, { status: 200 })));
+    const error = caught(await sendLong('/api/x', new Blob(), () => undefined).catch((e: unknown) => e));
+    expect(error.kind).toBe('cut-off');
   });
 
   it('says so where there is no connection', async () => {

@@ -27,32 +27,45 @@ export async function* linesOf<T>(body: ReadableStream<Uint8Array>): AsyncGenera
   }
 }
 
+/** The answer broke off: whoever asked cannot know how it went. */
+function cutOff(): ProblemError {
+  return new ProblemError({
+    type: 'urn:lustrum:problem:cut-off',
+    title: 'Broken off',
+    status: 0,
+    detail:
+      'The connection broke before the answer was there. Look whether it is in the list before you send it again.',
+  });
+}
+
 /**
  * Sends a file of JSON whose taking in is long, and tells how far it is.
  *
- * Throws a ProblemError, also where the answer ends before it says how it went.
+ * Throws a ProblemError, also where the answer breaks off before it says how it went.
  */
 export async function sendLong<T>(url: string, body: Blob, tell: (far: HowFar) => void): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(url, {
-      method: 'POST',
-      body,
-      headers: { ...tokenHeader(), 'Content-Type': 'application/json', Accept: LINES },
-    });
-  } catch (cause) {
-    if (cause instanceof TypeError) throw offline();
-    throw cause;
-  }
+  const response = await fetch(url, {
+    method: 'POST',
+    body,
+    headers: { ...tokenHeader(), 'Content-Type': 'application/json', Accept: LINES },
+  }).catch((cause: unknown) => {
+    throw cause instanceof TypeError ? offline() : cause;
+  });
   if (!response.ok || response.body === null)
     throw new ProblemError(documentOf(await response.json().catch(() => null), response.status));
-  for await (const line of linesOf<T>(response.body)) {
-    if ('taken' in line) tell(line);
-    else if ('problem' in line) throw new ProblemError(documentOf(line.problem, 422));
-    else {
-      markStale(null);
-      return line.done;
+  try {
+    for await (const line of linesOf<T>(response.body)) {
+      if ('taken' in line) tell(line);
+      else if ('problem' in line) throw new ProblemError(documentOf(line.problem, 422));
+      else {
+        markStale(null);
+        return line.done;
+      }
     }
+  } catch (cause) {
+    if (cause instanceof ProblemError) throw cause;
+    // The connection is gone, or a line came in half.
   }
-  throw new ProblemError(documentOf(null, 0));
+  markStale(null);
+  throw cutOff();
 }

@@ -7,6 +7,8 @@ export type Writing = {
   busy: boolean;
   /** A sentence for people; empty where nothing is wrong. */
   problem: string;
+  /** Which kind of problem, where the application says so. */
+  kind: string;
   /** What is wrong at which field, by path. */
   violations: Record<string, string>;
   /** What Lustrum asks back before it keeps a reading. */
@@ -32,6 +34,7 @@ export function useWrite(): Writing {
   return {
     busy: mutation.isPending,
     problem: error === null || asksBack ? '' : (refused?.message ?? (error.message || UNFORESEEN)),
+    kind: refused?.kind ?? '',
     violations: refused?.violations ?? {},
     questions: asksBack ? (refused?.document.questions ?? []) : [],
     run: (send) =>

@@ -126,6 +126,8 @@ function Import({ workspace }: { workspace: string }) {
     if (file.current) file.current.value = '';
   }
   const where = Object.keys(write.violations)[0];
+  // A connection that broke may have broken after the last of it was in.
+  const unknown = write.kind === 'cut-off' || write.kind === 'offline';
 
   return (
     <>
@@ -140,7 +142,7 @@ function Import({ workspace }: { workspace: string }) {
       )}
       {write.problem !== '' && (
         <p role="alert" className="basis-full text-sm font-semibold text-oxide">
-          {write.problem} {where !== undefined && `(at ${where})`} Nothing was stored.
+          {write.problem} {where !== undefined && `(at ${where})`} {!unknown && 'Nothing was stored.'}
         </p>
       )}
       <input

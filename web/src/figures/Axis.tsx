@@ -1,6 +1,15 @@
 /** A mark on an axis: where it stands in the figure, and what is written at it. */
 export type Tick = { at: number; label: string };
 
+/** Half of what a letter of a label is wide, and the room that figures leave beside their axis. */
+const HALF_LETTER = 3.3;
+const ROOM = 14;
+
+/** A label that would run out of the figure ends at its mark instead. */
+function anchor(at: number, label: string, to: number): 'middle' | 'end' {
+  return at + label.length * HALF_LETTER > to + ROOM ? 'end' : 'middle';
+}
+
 /**
  * The one axis of all figures: a line along the bottom with marks and their labels. With `top`, the marks are rules
  * through the figure up to there instead.
@@ -32,7 +41,13 @@ export function Axis({
             y2={top === undefined ? y + 5 : y}
             stroke={top === undefined ? 'var(--color-soft)' : 'var(--color-rule)'}
           />
-          <text x={at} y={y + (top === undefined ? 19 : 16)} textAnchor="middle" fontSize="12" fill="var(--color-soft)">
+          <text
+            x={at}
+            y={y + (top === undefined ? 19 : 16)}
+            textAnchor={anchor(at, label, to)}
+            fontSize="12"
+            fill="var(--color-soft)"
+          >
             {label}
           </text>
         </g>

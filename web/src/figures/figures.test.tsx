@@ -221,6 +221,20 @@ describe('modes over builds', () => {
 });
 
 describe('the axis', () => {
+  it('lets no label run out of the figure', () => {
+    const ticks = [
+      { at: 50, label: 'Sun 6 Sept' },
+      { at: 98, label: 'Sun 13 Sept' },
+      { at: 100, label: '12' },
+    ];
+    const markup = drawn(
+      <svg>
+        <Axis from={0} to={100} y={50} ticks={ticks} />
+      </svg>,
+    );
+    expect([...markup.matchAll(/text-anchor="(\w+)"/g)].map((m) => m[1])).toEqual(['middle', 'end', 'middle']);
+  });
+
   it('has a mark and a label for each tick', () => {
     const markup = drawn(
       <svg>

@@ -24,10 +24,10 @@ return [
         'FreezeTest|JudgementTest|ExchangeTest',
     ],
     ['core/Judging/Evidence.php', 'if ($run->lost()) {', 'if (false) {', 'RuleTest|JudgementTest|ExchangeTest|LoopTest'],
-    ['core/Judging/Measured.php', 'if ($reading->kind !== ResultKind::Equal) {', 'if (false) {', 'JudgementTest|ExchangeTest'],
+    ['core/Judging/Bunch.php', 'if ($reading->kind === ResultKind::Equal) {', 'if (true) {', 'RuleTest|SeenTest'],
     [
-        'core/Judging/Measured.php', 'if ($reading === null || !$run->says()) {', 'if ($reading === null) {',
-        'JudgementTest|ExchangeTest|SummaryTest|RuleTest',
+        'core/Judging/Bunch.php', 'if ($run->lost() || !$run->says()) {', 'if ($run->lost()) {',
+        'RuleTest|SeenTest',
     ],
     // Comparisons and what became of a change.
     [

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Sample;
 
 /** What a metric came to on a build, as what a forecast starts from. */
@@ -22,12 +21,11 @@ final readonly class Baseline
     /**
      * Stands on the same runs as the evidence: those that were made with the build as it is now, as far as it matters.
      *
-     * @param list<RunFact> $runs
-     * @param list<Wanted>  $wanted
+     * @param list<Wanted> $wanted
      *
      * @return array<string, self> by metric, in the unit of its requirement where there is one
      */
-    public static function of(Build $build, array $runs, array $wanted): array
+    public static function of(Build $build, Seen $seen, array $wanted): array
     {
         $units = Forecasts::units($wanted);
         $depends = [];
@@ -35,14 +33,16 @@ final readonly class Baseline
             $depends[$one->metric] ??= $one->dependsOn;
         }
         $out = $differs = [];
-        foreach ($runs as $run) {
-            $differs[spl_object_id($run->configuration)] ??= Differences::of($run->configuration, $build);
-        }
-        foreach (RunFact::byMetric($runs) as $metric => $of) {
-            $metric = (string) $metric;
-            $touched = array_map(static fn (array $d): bool => Differences::that($d, $depends[$metric] ?? []) !== [], $differs);
-            $alike = array_values(array_filter($of, static fn (RunFact $run): bool => !$touched[spl_object_id($run->configuration)]));
-            $m = Measured::of($metric, $alike, $units[$metric] ?? '');
+        foreach ($seen->metrics() as $metric) {
+            $alike = [];
+            foreach ($seen->read($metric) as $bunch) {
+                $made = $bunch->circumstances->made;
+                $differs[$made] ??= Differences::of($seen->configuration($made), $build);
+                if (Differences::that($differs[$made], $depends[$metric] ?? []) === []) {
+                    $alike[] = $bunch;
+                }
+            }
+            $m = Measured::of($alike, $units[$metric] ?? '');
             if ($m->values !== []) {
                 $out[$metric] = new self($metric, Sample::of($m->values)->mean, $m->unit, $m->decimals, count($m->values));
             }

@@ -6,7 +6,6 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Core\Change\JudgeChange;
-use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Compare;
 use Lustrum\Core\Statistics\CompareProportions;
 use Lustrum\Core\Statistics\Interval;
@@ -22,16 +21,13 @@ final readonly class ChangesSeen
     }
 
     /**
-     * @param list<RunFact> $here
-     * @param list<RunFact> $there of the parent
+     * @param Seen $there of the parent
      *
      * @return list<ChangeSeen> one for each change of the build
      */
-    public function of(Build $build, array $here, array $there): array
+    public function of(Build $build, Seen $here, Seen $there): array
     {
-        [$mine, $theirs] = [RunFact::byMetric($here), RunFact::byMetric($there)];
-
-        return array_map(function (ChangeFact $change) use ($build, $mine, $theirs): ChangeSeen {
+        return array_map(function (ChangeFact $change) use ($build, $here, $there): ChangeSeen {
             $together = [];
             foreach ($build->changes as $other) {
                 if ($other->id !== $change->id && $change->metric !== '' && $other->metric === $change->metric) {
@@ -39,16 +35,12 @@ final readonly class ChangesSeen
                 }
             }
 
-            return $this->one($change, $mine[$change->metric] ?? [], $theirs[$change->metric] ?? [], $together);
+            return $this->one($change, $here, $there, $together);
         }, $build->changes);
     }
 
-    /**
-     * @param list<RunFact> $here
-     * @param list<RunFact> $there
-     * @param list<string>  $together
-     */
-    private function one(ChangeFact $change, array $here, array $there, array $together): ChangeSeen
+    /** @param list<string> $together */
+    private function one(ChangeFact $change, Seen $here, Seen $there, array $together): ChangeSeen
     {
         if ($change->metric === '') {
             return new ChangeSeen($change, ChangeVerdict::NobodyLooked, together: $together);
@@ -59,8 +51,8 @@ final readonly class ChangesSeen
         }
         $wanted = $this->comparisons->wanted($change->metric);
         $unit = $change->unit !== '' ? $change->unit : ($wanted->unit ?? '');
-        $mine = Measured::of($change->metric, $here, $unit);
-        $theirs = Measured::of($change->metric, $there, $unit);
+        $mine = Measured::of($here->read($change->metric), $unit);
+        $theirs = Measured::of($there->read($change->metric), $unit);
         [$n, $before] = [count($mine->values), count($theirs->values)];
         if ($n === 0 || $before === 0) {
             return new ChangeSeen($change, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
@@ -78,25 +70,17 @@ final readonly class ChangesSeen
     /**
      * A metric that is shown by whether runs hold; null where it is no such metric, or one side was not tried.
      *
-     * @param list<RunFact> $here
-     * @param list<RunFact> $there
-     * @param list<string>  $together
+     * @param list<string> $together
      */
-    private function shares(ChangeFact $change, array $here, array $there, array $together): ?ChangeSeen
+    private function shares(ChangeFact $change, Seen $here, Seen $there, array $together): ?ChangeSeen
     {
-        $answered = static fn (array $runs): array => array_values(array_filter(
-            $runs, static fn (RunFact $r): bool => $r->answers($change->metric) && ($r->held() || $r->failed()),
-        ));
-        $heldOf = static fn (array $runs): int => count(array_filter($runs, static fn (RunFact $r): bool => $r->held()));
-        $mine = $answered($here);
-        $theirs = $answered($there);
-        if ($mine === [] || $theirs === []) {
+        [$mine, $theirs] = [$here->answered($change->metric), $there->answered($change->metric)];
+        if ($mine === null || $theirs === null) {
             return null;
         }
-        [$held, $before] = [$heldOf($mine), $heldOf($theirs)];
-        $allHeld = $held === count($mine) && $before === count($theirs);
+        $allHeld = $mine->held === $mine->tried && $theirs->held === $theirs->tried;
         $c = CompareProportions::of(
-            Proportion::of($before, count($theirs)), Proportion::of($held, count($mine)), $this->confidence,
+            Proportion::of($theirs->held, $theirs->tried), Proportion::of($mine->held, $mine->tried), $this->confidence,
         )->difference;
         $verdict = match (true) {
             $allHeld => ChangeVerdict::NobodyLooked,
@@ -106,6 +90,8 @@ final readonly class ChangesSeen
         };
         $points = Figure::of(new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0);
 
-        return new ChangeSeen($change, $verdict, null, count($mine), count($theirs), $held, $before, $allHeld ? null : $points, $together);
+        return new ChangeSeen(
+            $change, $verdict, null, $mine->tried, $theirs->tried, $mine->held, $theirs->held, $allHeld ? null : $points, $together,
+        );
     }
 }

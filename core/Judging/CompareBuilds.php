@@ -7,7 +7,6 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Footing\Context;
 use Lustrum\Core\Footing\FootingCheck;
-use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Compare;
 use Lustrum\Core\Statistics\RankTest;
 use Lustrum\Core\Statistics\Verdict;
@@ -30,33 +29,24 @@ final readonly class CompareBuilds
     }
 
     /**
-     * @param list<RunFact> $here
-     * @param list<RunFact> $other
-     *
      * @return list<MetricComparison> one for each metric measured on this build; those of both builds first
      */
-    public function all(Build $build, array $here, Build $against, array $other): array
+    public function all(Build $build, Seen $here, Build $against, Seen $other): array
     {
-        [$mine, $theirs] = [RunFact::byMetric($here), RunFact::byMetric($other)];
         $out = array_map(
-            fn (string $metric): MetricComparison => $this->metric($metric, $build, $mine[$metric], $against, $theirs[$metric] ?? []),
-            $this->metrics($here),
+            fn (string $metric): MetricComparison => $this->metric($metric, $build, $here, $against, $other), $this->metrics($here),
         );
         usort($out, static fn (MetricComparison $a, MetricComparison $b): int => ($a->other === null) <=> ($b->other === null));
 
         return $out;
     }
 
-    /**
-     * @param list<RunFact> $here
-     * @param list<RunFact> $other
-     */
-    public function metric(string $metric, Build $build, array $here, Build $against, array $other): MetricComparison
+    public function metric(string $metric, Build $build, Seen $here, Build $against, Seen $other): MetricComparison
     {
         $wanted = $this->wanted($metric);
-        [$here, $other] = self::sameMethod($metric, $here, $other);
-        $mine = Measured::of($metric, $here, $wanted->unit ?? '');
-        $theirs = Measured::of($metric, $other, $mine->unit);
+        [$ofHere, $ofOther] = self::sameMethod($here->read($metric), $other->read($metric));
+        $mine = Measured::of($ofHere, $wanted->unit ?? '');
+        $theirs = Measured::of($ofOther, $mine->unit);
         $decimals = max($mine->decimals, $theirs->values === [] ? 0 : $theirs->decimals);
         $both = $mine->values !== [] && $theirs->values !== [];
         $comparison = $both ? Compare::independent($theirs->values, $mine->values, $this->confidence) : null;
@@ -66,11 +56,13 @@ final readonly class CompareBuilds
         return new MetricComparison(
             $metric, Side::of($build, $mine, $this->confidence, $decimals),
             $theirs->values === [] ? null : Side::of($against, $theirs, $this->confidence, $decimals),
-            $here === [] ? '' : $here[0]->method,
+            $ofHere === [] ? '' : $ofHere[0]->method,
             $comparison === null ? null : Figure::of($comparison->difference, $mine->unit, $decimals),
             $change === null ? null : Figure::of($change, '%', abs($change->estimate) >= self::WHOLE_PERCENT ? 0 : 1),
             $comparison?->verdict, self::judged($wanted, $comparison?->verdict), $comparison?->p, $comparison?->note,
-            $both ? $this->footing($metric, $wanted, $theirs, $mine) : null,
+            $both ? FootingCheck::between(
+                $this->context($metric, $wanted, $other, $theirs), $this->context($metric, $wanted, $here, $mine),
+            ) : null,
             $both && $wanted?->kind() === Kind::Rating ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
         );
     }
@@ -86,13 +78,11 @@ final readonly class CompareBuilds
         return null;
     }
 
-    private function footing(string $metric, ?Wanted $wanted, Measured $theirs, Measured $mine): FootingCheck
+    private function context(string $metric, ?Wanted $wanted, Seen $seen, Measured $m): Context
     {
-        $context = fn (Measured $m): Context => Contexts::of(
-            [$m->runs[0], ...array_slice($m->runs, 1), ...$m->bounds], $metric, $this->names[$metric] ?? '', $wanted->dependsOn ?? [],
+        return $m->bunches === [] ? throw new \LogicException('A side without runs has no footing.') : Contexts::of(
+            $seen, $m->bunches, $this->names[$metric] ?? '', $wanted->dependsOn ?? [],
         );
-
-        return FootingCheck::between($context($theirs), $context($mine));
     }
 
     private static function byOrder(Measured $mine, Measured $theirs): ByOrder
@@ -115,21 +105,14 @@ final readonly class CompareBuilds
     /**
      * Runs of the method that both sides share, where there is one; else all, and the footing says so.
      *
-     * @param list<RunFact> $here
-     * @param list<RunFact> $other
+     * @param list<Bunch> $here
+     * @param list<Bunch> $other of the same metric
      *
-     * @return array{list<RunFact>, list<RunFact>}
+     * @return array{list<Bunch>, list<Bunch>}
      */
-    public static function sameMethod(string $metric, array $here, array $other): array
+    public static function sameMethod(array $here, array $other): array
     {
-        $with = static fn (array $runs): array => array_values(
-            array_filter($runs, static fn (RunFact $r): bool => $r->reading($metric) !== null),
-        );
-        $here = $with($here);
-        $other = $with($other);
-        $count = static fn (array $runs): array => array_count_values(array_map(static fn (RunFact $r): string => $r->method, $runs));
-        $mine = $count($here);
-        $theirs = $count($other);
+        [$mine, $theirs] = [self::byMethod($here), self::byMethod($other)];
         $pairs = [];
         foreach ($mine as $method => $n) {
             $pairs[$method] = $n * ($theirs[$method] ?? 0);
@@ -139,26 +122,33 @@ final readonly class CompareBuilds
         if ($pairs === [] || $pairs[$method] === 0) {
             return [$here, $other];
         }
-        $of = static fn (array $runs): array => array_values(array_filter($runs, static fn (RunFact $r): bool => $r->method === $method));
+        $of = static fn (array $bunches): array => array_values(
+            array_filter($bunches, static fn (Bunch $b): bool => $b->method === $method),
+        );
 
         return [$of($here), $of($other)];
     }
 
     /**
-     * @param list<RunFact> $runs
+     * @param list<Bunch> $bunches
      *
-     * @return list<string> metrics that were read, those that requirements speak of first, in their order
+     * @return array<array-key, int> runs that read it, by method
      */
-    private function metrics(array $runs): array
+    private static function byMethod(array $bunches): array
     {
-        $found = [];
-        foreach ($runs as $run) {
-            foreach ($run->readings as $reading) {
-                $found[$reading->metric] = true;
-            }
+        $out = [];
+        foreach ($bunches as $bunch) {
+            $out[$bunch->method] = ($out[$bunch->method] ?? 0) + $bunch->read;
         }
+
+        return $out;
+    }
+
+    /** @return list<string> metrics that were read, those that requirements speak of first, in their order */
+    private function metrics(Seen $seen): array
+    {
         $rank = array_flip(array_reverse(array_map(static fn (Wanted $w): string => $w->metric, $this->wanted), true));
-        $metrics = array_map(strval(...), array_keys($found));
+        $metrics = $seen->metrics();
         usort(
             $metrics,
             fn (string $a, string $b): int => [

@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\CoreException;
-use Lustrum\Core\Outcome\ResultKind;
-use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Reliability\KaplanMeier;
 use Lustrum\Core\Reliability\Lives;
 use Lustrum\Core\Reliability\LogRank;
 use Lustrum\Core\Reliability\Weibull;
-use Lustrum\Core\Run\RunFact;
 
 /** Looks at both sides of a comparison as lives, where some of their runs are lower bounds. */
 final class CompareLives
@@ -21,7 +18,7 @@ final class CompareLives
     /** @return array{list<Life>, ?float} the sides that can be told, and p of the log-rank test between them */
     public static function look(string $hereLetter, Measured $here, string $otherLetter, Measured $other, float $confidence): array
     {
-        if (self::lowerBounds($here) + self::lowerBounds($other) === 0) {
+        if ($here->atLeast === [] && $other->atLeast === []) {
             return [[], null];
         }
         $out = $groups = [];
@@ -48,7 +45,7 @@ final class CompareLives
         }
 
         return new Life(
-            $letter, count($m->values), count($m->bounds), $curve->median, $curve->low, $curve->high, $m->unit, $m->decimals, $oneInTen,
+            $letter, count($m->values), $m->bounds, $curve->median, $curve->low, $curve->high, $m->unit, $m->decimals, $oneInTen,
             $why,
         );
     }
@@ -64,25 +61,10 @@ final class CompareLives
         }
     }
 
-    private static function lowerBounds(Measured $measured): int
-    {
-        $isLower = static fn (RunFact $r): bool => $r->reading($measured->metric)?->kind === ResultKind::AtLeast;
-
-        return count(array_filter($measured->bounds, $isLower));
-    }
-
     private static function lives(Measured $measured): ?Lives
     {
-        $times = $measured->values;
-        $ended = array_fill(0, count($times), true);
-        $unit = Units::parse($measured->unit === '' ? '1' : $measured->unit);
-        foreach ($measured->bounds as $run) {
-            $reading = $run->reading($measured->metric);
-            if ($reading !== null && $reading->kind === ResultKind::AtLeast) {
-                $times[] = $unit->fromSi($reading->si);
-                $ended[] = false;
-            }
-        }
+        $times = [...$measured->values, ...$measured->atLeast];
+        $ended = [...array_fill(0, count($measured->values), true), ...array_fill(0, count($measured->atLeast), false)];
         try {
             return Lives::of($times, $ended);
         } catch (CoreException) {

@@ -6,7 +6,6 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Quantity;
-use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\CompareProportions;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\Proportion;
@@ -19,24 +18,18 @@ final class CompareOutcomes
     private const RUNG_DIGITS = 9;
 
     /**
-     * @param list<RunFact> $here
-     * @param list<RunFact> $other
-     *
      * @return list<OutcomeComparison> one for each metric that runs of this build show by holding
      */
-    public static function all(Build $build, array $here, ?Build $against, array $other, float $confidence): array
+    public static function all(Build $build, Seen $here, ?Build $against, ?Seen $other, float $confidence): array
     {
-        $metrics = [];
-        foreach ($here as $run) {
-            $metrics[$run->configuration->outcomeMetric] = true;
-        }
-        unset($metrics['']);
         $out = [];
-        foreach (array_map(strval(...), array_keys($metrics)) as $metric) {
-            $mine = self::side($build, $metric, $here, $confidence);
+        foreach ($here->asked() as $metric) {
+            $mine = $here->answered($metric);
+            $theirs = $other?->answered($metric);
             if ($mine !== null) {
                 $out[] = self::compare(
-                    $metric, $mine, $against === null ? null : self::side($against, $metric, $other, $confidence), $confidence,
+                    $metric, self::side($build, $mine, $confidence),
+                    $against === null || $theirs === null ? null : self::side($against, $theirs, $confidence), $confidence,
                 );
             }
         }
@@ -61,15 +54,9 @@ final class CompareOutcomes
         return new OutcomeComparison($metric, $mine, $theirs, Figure::of($points, '%', 0), $c->p, $verdict);
     }
 
-    /** @param list<RunFact> $runs */
-    private static function side(Build $build, string $metric, array $runs, float $confidence): ?OutcomeSide
+    private static function side(Build $build, Answers $answers, float $confidence): OutcomeSide
     {
-        $counted = array_values(array_filter($runs, static fn (RunFact $r): bool => $r->answers($metric) && ($r->held() || $r->failed())));
-        if ($counted === []) {
-            return null;
-        }
-        $held = count(array_filter($counted, static fn (RunFact $r): bool => $r->held()));
-        [$rungs, $unit] = self::rungs($counted);
+        [$rungs, $unit] = self::rungs($answers);
         $ladder = $rungs === [] ? null : Ladder::of($rungs, $confidence);
         $views = array_map(
             static fn (array $r): Rung => new Rung(
@@ -79,7 +66,7 @@ final class CompareOutcomes
         );
 
         return new OutcomeSide(
-            $build->id, $build->letter, $held, count($counted), $views, $unit,
+            $build->id, $build->letter, $answers->held, $answers->tried, $views, $unit,
             $ladder?->highestHeld, $ladder?->lowestFailed, $ladder !== null && $ladder->censored,
         );
     }
@@ -87,17 +74,15 @@ final class CompareOutcomes
     /**
      * Runs by the rung that they name, in the unit of the first; nothing where one of them names none.
      *
-     * @param non-empty-list<RunFact> $runs
-     *
      * @return array{list<array{level: float, held: int, tried: int}>, string}
      */
-    private static function rungs(array $runs): array
+    private static function rungs(Answers $answers): array
     {
         $unit = null;
-        $byLevel = $levels = [];
-        foreach ($runs as $run) {
+        $byLevel = [];
+        foreach ($answers->rungs as $typed => $count) {
             try {
-                $rung = $levels[$run->position] ??= Quantity::typed($run->position);
+                $rung = Quantity::typed((string) $typed);
                 $unit ??= $rung->unit->symbol;
                 $level = $rung->to($unit)->value;
             } catch (CoreException) {
@@ -105,8 +90,8 @@ final class CompareOutcomes
             }
             $key = (string) round($level, self::RUNG_DIGITS);
             $byLevel[$key] ??= ['level' => $level, 'held' => 0, 'tried' => 0];
-            $byLevel[$key]['held'] += $run->held() ? 1 : 0;
-            ++$byLevel[$key]['tried'];
+            $byLevel[$key]['held'] += $count['held'];
+            $byLevel[$key]['tried'] += $count['tried'];
         }
 
         return [array_values($byLevel), (string) $unit];

@@ -13,69 +13,108 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
-use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Run\SettingRule;
 
 /** Gathers from runs what the footing check wants to know; the rules are those that the runs were made under. */
 final class Contexts
 {
     /**
-     * @param non-empty-list<RunFact> $runs
-     * @param string                  $metric    identifier
-     * @param string                  $name      of the metric
-     * @param list<string>            $dependsOn change classes that the metric depends on; empty: all of them
+     * Of what some runs read of a metric.
+     *
+     * @param non-empty-list<Bunch> $bunches   of one metric, with runs that say something
+     * @param string                $name      of the metric
+     * @param list<string>          $dependsOn change classes that the metric depends on; empty: all of them
      */
-    public static function of(array $runs, string $metric, string $name, array $dependsOn = []): Context
+    public static function of(Seen $seen, array $bunches, string $name, array $dependsOn = []): Context
     {
-        $lots = $pasts = $instruments = $firmware = $operators = $configurations = [];
-        $version = $stopped = 0;
-        $from = $to = $runs[0]->startedAt;
-        $settings = $conditions = [];
-        foreach ($runs as $run) {
-            $configuration = $run->configuration;
-            $configurations[spl_object_id($configuration)] = $configuration;
-            $operators[$run->operator] = true;
-            $stopped += $run->outcome === RunOutcome::StoppedEarly ? 1 : 0;
-            $from = min($from, $run->startedAt);
-            $to = max($to, $run->startedAt);
-            foreach ($run->settings as $level => $text) {
-                $settings[$level][$text] = ($settings[$level][$text] ?? 0) + 1;
-            }
-            foreach ($run->conditions as $level => $text) {
-                $conditions[$level][$text] = ($conditions[$level][$text] ?? 0) + 1;
-            }
-            if ($configuration->serial !== '' && !isset($pasts[$configuration->serial])) {
-                $pasts[$configuration->serial] = new UnitPast($configuration->serial, $run->earlierRuns, $run->earlierFailures);
-            }
-            $reading = $run->reading($metric);
-            if ($reading !== null && !isset($instruments[$reading->channel.'/'.$reading->instrument])) {
-                $unit = $configuration->channel($reading->channel)->unit ?? $reading->unit;
-                $instruments[$reading->channel.'/'.$reading->instrument] = new Instrument($name, $reading->instrument, $unit);
-            }
+        $instruments = [];
+        foreach ($bunches as $bunch) {
+            $unit = $seen->configuration($bunch->circumstances->made)->channel($bunch->channel)->unit ?? $bunch->unit;
+            $instruments[$bunch->channel.'/'.$bunch->instrument] ??= new Instrument($name, $bunch->instrument, $unit);
         }
-        foreach ($configurations as $configuration) {
+        $made = array_map(static fn (Bunch $b): array => [
+            $b->circumstances, $seen->configuration($b->circumstances->made),
+        ], $bunches);
+
+        return self::together($made, array_values($instruments), $dependsOn);
+    }
+
+    /**
+     * Of one run, whatever it read.
+     *
+     * @param string $metric identifier
+     * @param string $name   of the metric
+     */
+    public static function ofRun(RunFact $run, string $metric, string $name): Context
+    {
+        $circumstances = new Circumstances('');
+        $circumstances->take($run);
+        $r = $run->reading($metric);
+        $instruments = $r === null ? [] : [
+            new Instrument($name, $r->instrument, $run->configuration->channel($r->channel)->unit ?? $r->unit),
+        ];
+
+        return self::together([[$circumstances, $run->configuration]], $instruments, []);
+    }
+
+    /**
+     * @param non-empty-list<array{Circumstances, Configuration}> $made        those of earlier runs first
+     * @param list<Instrument>                                    $instruments
+     * @param list<string>                                        $dependsOn
+     */
+    private static function together(array $made, array $instruments, array $dependsOn): Context
+    {
+        $lots = $pasts = $firmware = $operators = $settings = $conditions = [];
+        $runs = $stopped = $version = 0;
+        [$from, $to] = [$made[0][0]->from, $made[0][0]->to];
+        foreach ($made as [$c, $configuration]) {
+            $runs += $c->runs;
+            $stopped += $c->stoppedEarly;
+            $operators += $c->operators;
+            $from = min($from, $c->from);
+            $to = max($to, $c->to);
+            self::count($settings, $c->settings);
+            self::count($conditions, $c->conditions);
+            $serial = $configuration->serial;
+            if ($serial !== '') {
+                $pasts[$serial] ??= new UnitPast($serial, $c->earlierRuns, $c->earlierFailures);
+            }
             foreach ($configuration->lots as $material => $lot) {
                 $lots[$material][] = $lot;
             }
             $firmware[$configuration->firmware] = true;
             $version = max($version, $configuration->methodVersion);
         }
-        $first = $runs[0]->configuration;
+        $first = $made[0][1];
+        $configurations = array_column($made, 1);
         $watched = $dependsOn === [] || in_array('firmware', $dependsOn, true);
 
         return new Context(
-            method: $first->methodName, methodVersion: $version, rig: $first->rig, instruments: array_values($instruments),
+            method: $first->methodName, methodVersion: $version, rig: $first->rig, instruments: $instruments,
             operators: self::words($operators), units: array_values($pasts),
             lots: array_map(static fn (array $l): array => array_values(array_unique($l)), $lots),
             firmware: $watched ? self::words($firmware) : [],
-            settings: self::levels(self::rules($configurations, false), $settings, count($runs)),
-            conditions: self::levels(self::rules($configurations, true), $conditions, count($runs)),
-            from: $from, to: $to, runs: count($runs), stoppedEarly: $stopped,
+            settings: self::levels(self::rules($configurations, false), $settings, $runs),
+            conditions: self::levels(self::rules($configurations, true), $conditions, $runs),
+            from: $from, to: $to, runs: $runs, stoppedEarly: $stopped,
         );
     }
 
     /**
-     * @param array<int, Configuration> $configurations of the runs
+     * @param array<array-key, array<array-key, int>> $all  grows by the counts of some
+     * @param array<array-key, array<array-key, int>> $some by name: text => on how many runs
+     */
+    private static function count(array &$all, array $some): void
+    {
+        foreach ($some as $name => $texts) {
+            foreach ($texts as $text => $n) {
+                $all[$name][$text] = ($all[$name][$text] ?? 0) + $n;
+            }
+        }
+    }
+
+    /**
+     * @param list<Configuration> $configurations of the runs, those of earlier ones first
      *
      * @return array<string, Condition|SettingRule> by name; that of the first run where runs differ
      */
@@ -93,7 +132,7 @@ final class Contexts
 
     /**
      * @param array<string, Condition|SettingRule>     $rules
-     * @param array<string, array<array-key, int>> $recorded by name: text as recorded => on how many runs
+     * @param array<array-key, array<array-key, int>> $recorded by name: text as recorded => on how many runs
      *
      * @return array<string, Level> by name
      */
@@ -124,7 +163,7 @@ final class Contexts
             } else {
                 try {
                     $number = Quantity::typed($text)->to($rule->unit)->value;
-                    $numbers = [...$numbers, ...array_fill(0, $count, $number)];
+                    array_push($numbers, ...array_fill(0, $count, $number));
                 } catch (CoreException) {
                     $unknown += $count;
                 }

@@ -7,6 +7,9 @@ namespace Lustrum\Core\Judging;
 /** A failure as the sums need it. */
 final readonly class FailureFact
 {
+    /** The same words, however written, are one mode. */
+    private string $key;
+
     /** @param string|null $method identifier of the method of the run on which it happened; null without a run */
     public function __construct(
         public string $id,
@@ -15,11 +18,11 @@ final readonly class FailureFact
         public string $place,
         public ?string $method,
     ) {
+        $this->key = mb_strtolower(trim($mode));
     }
 
-    /** The same words, however written, are one mode. */
     public function key(): string
     {
-        return mb_strtolower(trim($this->mode));
+        return $this->key;
     }
 }

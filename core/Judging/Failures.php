@@ -13,6 +13,12 @@ final readonly class Failures
     /** @var array<string, list<FailureFact>> by mode, oldest first */
     private array $byMode;
 
+    /** @var array<string, array<string, true>> identifiers of the failures of a mode */
+    private array $ids;
+
+    /** @var array<string, array<string, int>> how often a mode came on each build */
+    private array $counts;
+
     /**
      * @param list<FailureFact>                $failures oldest first
      * @param array<string, array<string, int>> $held    runs that held, by build and method
@@ -24,11 +30,14 @@ final readonly class Failures
         private array $held,
         private array $said,
     ) {
-        $by = [];
+        $by = $ids = $counts = [];
         foreach ($failures as $failure) {
-            $by[$failure->key()][] = $failure;
+            $key = $failure->key();
+            $by[$key][] = $failure;
+            $ids[$key][$failure->id] = true;
+            $counts[$key][$failure->build] = ($counts[$key][$failure->build] ?? 0) + 1;
         }
-        $this->byMode = $by;
+        [$this->byMode, $this->ids, $this->counts] = [$by, $ids, $counts];
     }
 
     public function status(FailureFact $failure): FailureStatus
@@ -37,9 +46,8 @@ final readonly class Failures
         if ($build === null) {
             return FailureStatus::of([]);
         }
-        $twins = $this->byMode[$failure->key()] ?? [];
-        $ids = array_flip(array_map(static fn (FailureFact $f): string => $f->id, $twins));
-        $recurred = array_count_values(array_map(static fn (FailureFact $f): string => $f->build, $twins));
+        $key = $failure->key();
+        [$ids, $recurred] = [$this->ids[$key] ?? [], $this->counts[$key] ?? []];
         $fixed = [$build->id => false];
         $later = [];
         // Parents come first, so that a fix is handed down as the builds are gone through.
@@ -78,16 +86,14 @@ final readonly class Failures
     public function modes(): array
     {
         $modes = [];
-        foreach ($this->byMode as $failures) {
-            $methods = array_unique(array_filter(array_map(static fn (FailureFact $f): ?string => $f->method, $failures)));
-            $tried = [];
-            foreach ($this->said as $build => $byMethod) {
-                $tried[$build] = array_sum(array_intersect_key($byMethod, array_flip($methods)));
+        foreach ($this->byMode as $key => $failures) {
+            $methods = [];
+            foreach ($failures as $failure) {
+                $methods[$failure->method ?? ''] = true;
             }
-            $modes[] = new Mode(
-                $failures[0]->mode, $failures[0]->place,
-                array_count_values(array_map(static fn (FailureFact $f): string => $f->build, $failures)), $tried, count($failures),
-            );
+            unset($methods['']);
+            $tried = array_map(static fn (array $byMethod): int => array_sum(array_intersect_key($byMethod, $methods)), $this->said);
+            $modes[] = new Mode($failures[0]->mode, $failures[0]->place, $this->counts[$key] ?? [], $tried, count($failures));
         }
         usort($modes, static fn (Mode $a, Mode $b): int => $b->total <=> $a->total);
 

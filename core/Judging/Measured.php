@@ -4,68 +4,56 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Digits;
-use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
-use Lustrum\Core\Run\RunFact;
 
-/** The values of one metric over some runs, in one unit; bounds and lost articles kept apart from values. */
+/** The values of one metric over some runs, in one unit, bounds kept apart from values. */
 final readonly class Measured
 {
     /** Where no instrument says how finely it reads, three digits of the largest value are shown. */
     private const DIGITS = 3;
 
     /**
-     * @param string        $metric identifier
-     * @param list<float>   $values
-     * @param list<RunFact> $runs   that gave a value
-     * @param list<RunFact> $bounds that ended before the event
-     * @param list<RunFact> $lost
+     * @param list<float> $values
+     * @param list<float> $atLeast of runs that ended before what they waited for came
+     * @param int         $bounds  runs that gave a bound of either kind
+     * @param list<Bunch> $bunches that these come from: those whose unit fits
      */
     private function __construct(
-        public string $metric,
         public string $unit,
         public int $decimals,
         public array $values,
-        public array $runs,
-        public array $bounds,
-        public array $lost,
+        public array $atLeast,
+        public int $bounds,
+        public array $bunches,
     ) {
     }
 
     /**
-     * @param list<RunFact> $runs
-     * @param string        $unit empty: the unit that the first reading was typed in
+     * @param list<Bunch> $bunches of one metric, those of earlier runs first
+     * @param string      $unit    empty: the unit that the first reading was typed in
      */
-    public static function of(string $metric, array $runs, string $unit = ''): self
+    public static function of(array $bunches, string $unit = ''): self
     {
-        $values = $used = $bounds = $lost = $fits = [];
+        $bunches = array_values(array_filter($bunches, static fn (Bunch $b): bool => $b->circumstances->runs > 0));
+        if ($bunches === []) {
+            return new self($unit, self::decimals(0.0, []), [], [], 0, []);
+        }
+        $target = Units::parse($unit === '' ? $bunches[0]->unit : $unit);
+        $values = $atLeast = $used = [];
         $step = 0.0;
-        $target = $unit === '' ? null : Units::parse($unit);
-        foreach ($runs as $run) {
-            if ($run->lost()) {
-                $lost[] = $run;
-                continue;
+        $bounds = 0;
+        foreach ($bunches as $bunch) {
+            if (Units::parse($bunch->unit)->dimension->equals($target->dimension)) {
+                $used[] = $bunch;
+                array_push($values, ...array_map($target->fromSi(...), $bunch->values));
+                array_push($atLeast, ...array_map($target->fromSi(...), $bunch->atLeast));
+                $bounds += $bunch->bounds;
+                $step = max($step, $bunch->step / $target->factor);
             }
-            $reading = $run->reading($metric);
-            if ($reading === null || !$run->says()) {
-                continue;
-            }
-            $target ??= Units::parse($reading->unit);
-            if (!($fits[$reading->unit] ??= self::fits($reading->unit, $target))) {
-                continue;
-            }
-            if ($reading->kind !== ResultKind::Equal) {
-                $bounds[] = $run;
-                continue;
-            }
-            $values[] = $target->fromSi($reading->si);
-            $used[] = $run;
-            $step = max($step, $reading->step / $target->factor);
         }
 
-        return new self($metric, $target->symbol ?? $unit, self::decimals($step, $values), $values, $used, $bounds, $lost);
+        return new self($target->symbol, self::decimals($step, $values), $values, $atLeast, $bounds, $used);
     }
 
     /**
@@ -75,11 +63,6 @@ final readonly class Measured
     public static function decimals(float $step, array $values): int
     {
         return $step > 0 ? Digits::decimalsOf($step) : self::decimalsFor($values);
-    }
-
-    private static function fits(string $unit, Unit $target): bool
-    {
-        return Units::parse($unit)->dimension->equals($target->dimension);
     }
 
     /** @param list<float> $values */

@@ -33,7 +33,7 @@ final readonly class Side
         $n = count($m->values);
         $figure = $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $decimals, $n);
 
-        return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, count($m->bounds), self::thinned($m->values));
+        return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds, self::thinned($m->values));
     }
 
     /**

@@ -39,13 +39,14 @@ final readonly class TrialResults
             }
             $answers = $answers || $run->configuration->outcomeMetric !== '';
         }
+        $seen = Seen::ofRuns($runs);
         $metrics = [];
         foreach ($channels as $metric => $unit) {
-            $m = Measured::of((string) $metric, $runs, $units[$metric] ?? $unit);
+            $m = Measured::of($seen->read((string) $metric), $units[$metric] ?? $unit);
             $n = count($m->values);
-            if ($n + count($m->bounds) > 0) {
+            if ($n + $m->bounds > 0) {
                 $figure = $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, $n);
-                $metrics[] = ['metric' => (string) $metric, 'figure' => $figure, 'bounds' => count($m->bounds)];
+                $metrics[] = ['metric' => (string) $metric, 'figure' => $figure, 'bounds' => $m->bounds];
             }
         }
         $held = count(array_filter($runs, static fn (RunFact $r): bool => $r->held()));
@@ -66,8 +67,9 @@ final readonly class TrialResults
     public static function soFar(array $channels, array $runs, float $confidence): array
     {
         $out = [];
+        $seen = Seen::ofRuns($runs);
         foreach ($channels as $channel) {
-            $m = Measured::of($channel->metric, $runs, $channel->unit);
+            $m = Measured::of($seen->read($channel->metric), $channel->unit);
             if (count($m->values) > 1) {
                 $out[$channel->metric] = Figure::of(
                     Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values),

@@ -126,7 +126,7 @@ final readonly class Noticing
             return Messages::say('notice.noneHeld');
         }
         $metric = $good->readings[0]->metric ?? '';
-        $context = fn (RunFact $r): Context => Contexts::of([$r], $metric, $this->names[$metric] ?? '');
+        $context = fn (RunFact $r): Context => Contexts::ofRun($r, $metric, $this->names[$metric] ?? '');
         $found = array_filter(
             FootingCheck::between($context($good), $context($run))->differences,
             static fn (Difference $d): bool => $d->reason->isOfTheSetUp(),

@@ -20,8 +20,11 @@ use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Gathered;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Own;
+use Lustrum\Core\Judging\Seen;
+use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
+use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 
 /**
@@ -38,8 +41,8 @@ final class Book
     /** @var list<Wanted>|null */
     private ?array $wanted = null;
 
-    /** @var array<string, list<RunFact>> by build */
-    private array $runs = [];
+    /** @var array<string, Seen> by build */
+    private array $seen = [];
 
     /** @var array<string, list<string>> by build */
     private array $stretches = [];
@@ -94,12 +97,6 @@ final class Book
         return $this->lineage()->build($id) ?? throw new \LogicException('That build is not of this device.');
     }
 
-    /** @return list<RunFact> finished ones made on this build, in the order in which they were made */
-    public function runsOf(Build $build): array
-    {
-        return $this->runs[$build->id] ??= $this->runsWithin($build, $this->stretches($build));
-    }
-
     /** @return list<string> */
     private function stretches(Build $build): array
     {
@@ -134,11 +131,8 @@ final class Book
     private function gathered(Build $build): array
     {
         return $this->byPart('gathered', $build, $this->stretches($build), function (array $missing) use ($build): array {
-            $byStretch = $out = array_fill_keys($missing, []);
-            foreach ($this->runsWithin($build, $missing) as $run) {
-                $byStretch[KeptRuns::stretch($run->trial, $run->number)][] = $run;
-            }
-            foreach ($byStretch as $stretch => $runs) {
+            $out = array_fill_keys($missing, []);
+            foreach ($this->byStretch($build, $missing) as $stretch => $runs) {
                 $of = RunFact::byMetric($runs);
                 foreach ($this->wanted() as $wanted) {
                     $out[$stretch][$wanted->id] = Evidence::gather($wanted, $build, $of[$wanted->metric] ?? []);
@@ -147,6 +141,39 @@ final class Book
 
             return $out;
         });
+    }
+
+    /** What the runs of a build say of every metric, put together from what each stretch of them says. */
+    private function seen(Build $build): Seen
+    {
+        if (isset($this->seen[$build->id])) {
+            return $this->seen[$build->id];
+        }
+        $hashes = $this->runFacts->hashes;
+        $parts = $this->byPart('seen', $build, $this->stretches($build), fn (array $missing): array => array_map(
+            static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
+            $this->byStretch($build, $missing),
+        ));
+        $made = array_merge(...array_map(static fn (Sightings $s): array => $s->made(), array_values($parts)));
+
+        return $this->seen[$build->id] = Seen::of(
+            array_values($parts), $this->runFacts->configurations(array_values(array_unique($made))),
+        );
+    }
+
+    /**
+     * @param list<string> $stretches
+     *
+     * @return array<string, list<RunFact>> finished ones, by stretch
+     */
+    private function byStretch(Build $build, array $stretches): array
+    {
+        $out = array_fill_keys($stretches, []);
+        foreach ($this->keptRuns->ofStretches($this->device->id, $this->counter, $build->id, $stretches) as $run) {
+            $out[KeptRuns::stretch($run->trial, $run->number)][] = $run;
+        }
+
+        return $out;
     }
 
     /**
@@ -205,8 +232,7 @@ final class Book
     public function against(Build $build, Build $other): Against
     {
         return $this->kept('against', [$build, $other], function () use ($build, $other): Against {
-            $here = $this->runsOf($build);
-            $there = $this->runsOf($other);
+            [$here, $there] = [$this->seen($build), $this->seen($other)];
 
             return new Against(
                 $this->comparisons()->all($build, $here, $other, $there),
@@ -219,7 +245,7 @@ final class Book
     public function alone(Build $build): Against
     {
         return $this->kept('alone', [$build], fn (): Against => new Against(
-            [], CompareOutcomes::all($build, $this->runsOf($build), null, [], $this->device->confidence),
+            [], CompareOutcomes::all($build, $this->seen($build), null, null, $this->device->confidence),
         ));
     }
 
@@ -233,13 +259,13 @@ final class Book
 
         return $this->kept('changes', $parent === null ? [$build] : [$build, $parent], fn (): array => (
             new ChangesSeen($this->comparisons(), $this->device->confidence)
-        )->of($build, $this->runsOf($build), $parent === null ? [] : $this->runsOf($parent)));
+        )->of($build, $this->seen($build), $parent === null ? Seen::ofRuns([]) : $this->seen($parent)));
     }
 
     /** @return array<string, Baseline> by metric */
     public function baselines(Build $build): array
     {
-        return $this->kept('baselines', [$build], fn (): array => Baseline::of($build, $this->runsOf($build), $this->wanted()));
+        return $this->kept('baselines', [$build], fn (): array => Baseline::of($build, $this->seen($build), $this->wanted()));
     }
 
     /** @return array<string, TrialResults> by trial */

@@ -103,7 +103,7 @@ final readonly class KeptRuns
     }
 
     /**
-     * By time, number and identifier, as the database orders them: times are written alike, so their text tells.
+     * By time, number and identifier, as the database orders them.
      *
      * @param list<RunFact> $runs
      *
@@ -111,7 +111,7 @@ final readonly class KeptRuns
      */
     private static function inOrder(array $runs): array
     {
-        $keys = array_map(static fn (RunFact $r): string => $r->startedAt.sprintf(' %010d ', $r->number).$r->id, $runs);
+        $keys = array_map(static fn (RunFact $r): string => $r->order(), $runs);
         array_multisort($keys, SORT_STRING, $runs);
 
         return $runs;

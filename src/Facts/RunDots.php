@@ -26,7 +26,7 @@ final readonly class RunDots
         $out = [];
         foreach ($this->db->iterateAssociative(
             'SELECT '.self::COLUMNS.' FROM trial t CROSS JOIN LATERAL (
-                SELECT * FROM run WHERE trial_id = t.id AND withdrawn_because IS NULL ORDER BY number DESC LIMIT '.self::MOST.'
+                SELECT trial_id, id, number, started_at, outcome, article_id FROM run WHERE trial_id = t.id AND withdrawn_because IS NULL ORDER BY number DESC LIMIT '.self::MOST.'
              ) r LEFT JOIN article a ON a.id = r.article_id WHERE t.revision_id = ? ORDER BY r.trial_id, r.number', [$build],
         ) as $row) {
             $out[Row::text($row['trial_id'])][] = $row;

@@ -7,8 +7,8 @@ namespace Lustrum\Tests\App;
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
-use Lustrum\Facts\Books;
 use Lustrum\Facts\Dropped;
+use Lustrum\Facts\KeptRuns;
 use Lustrum\Facts\Summaries;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
@@ -182,11 +182,14 @@ final class SummaryTest extends ApiTestCase
             self::service(Connection::class)->fetchOne("SELECT count(*) FROM summary WHERE what LIKE '%:part' AND ".$where),
         );
         $of = "key LIKE '%:".$this->trial."%'";
-        self::assertSame([3, 6], [$count($of), $count('NOT '.$of)], 'Of each trial its runs, what they say, what they came to.');
+        self::assertSame(
+            [4, 8], [$count($of), $count('NOT '.$of)],
+            'Of each trial its runs, what they say of requirements and of metrics, and what they came to.',
+        );
         $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]);
-        self::assertSame([0, 6], [$count($of), $count('NOT '.$of)]);
+        self::assertSame([0, 8], [$count($of), $count('NOT '.$of)]);
         $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm', 'correction' => 'It was forgotten.']);
-        self::assertSame(3, $count('NOT '.$of), 'Those of the parent stay.');
+        self::assertSame(4, $count('NOT '.$of), 'Those of the parent stay.');
     }
 
     public function testOnlyWhereNothingButRunsWasWrittenAreOtherStretchesLeft(): void
@@ -269,9 +272,13 @@ final class SummaryTest extends ApiTestCase
     /** @return list<RunFact> of the build, as the sums get them */
     private function runs(): array
     {
-        $book = self::service(Books::class)->open(Uuid::fromString($this->bench->device));
+        $db = self::service(Connection::class);
+        $counter = $db->fetchOne('SELECT counter FROM device WHERE id = ?', [$this->bench->device]);
+        $kept = self::service(KeptRuns::class);
 
-        return $book->runsOf($book->build($this->bench->b));
+        return $kept->ofStretches(
+            $this->bench->device, is_numeric($counter) ? (int) $counter : 0, $this->bench->b, $kept->stretches($this->bench->b),
+        );
     }
 
     private function stale(): string

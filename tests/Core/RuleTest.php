@@ -13,6 +13,7 @@ use Lustrum\Core\Evidence\Texture;
 use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\Bunch;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
@@ -25,6 +26,7 @@ use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Meets;
 use Lustrum\Core\Judging\NextLetter;
 use Lustrum\Core\Judging\Proposal;
+use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Outcome\ResultKind;
@@ -181,7 +183,8 @@ final class RuleTest extends TestCase
     {
         $compare = new CompareBuilds([Judged::wanted(Kind::Mean, 40.0, $direction)], ['force' => 'Force'], self::CONFIDENCE);
         $found = $compare->metric(
-            'force', Judged::build('b', 'a'), Judged::runs($here, build: 'b'), Judged::build('a'), Judged::runs($there),
+            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs($here, build: 'b')), Judged::build('a'),
+            Seen::ofRuns(Judged::runs($there)),
         );
         self::assertSame($judged, $found->judged);
         self::assertEqualsWithDelta(
@@ -193,12 +196,13 @@ final class RuleTest extends TestCase
     {
         $here = [...Judged::runs([60.0, 61.0], build: 'b'), ...Judged::runs([5.0, 6.0, 7.0], build: 'b', method: 'drop')];
         $there = [...Judged::runs([50.0]), ...Judged::runs([1.0, 2.0, 3.0], method: 'swing')];
-        [$mine, $theirs] = CompareBuilds::sameMethod('force', $here, $there);
-        self::assertSame([2, 1], [count($mine), count($theirs)]);
-        self::assertSame(
-            ['pull'], array_values(array_unique(array_map(static fn (RunFact $r): string => $r->method, [...$mine, ...$theirs]))),
+        [$mine, $theirs] = CompareBuilds::sameMethod(Seen::ofRuns($here)->read('force'), Seen::ofRuns($there)->read('force'));
+        self::assertSame([[60.0, 61.0], [50.0]], [Measured::of($mine)->values, Measured::of($theirs)->values]);
+        self::assertSame(['pull', 'pull'], array_map(static fn (Bunch $b): string => $b->method, [...$mine, ...$theirs]));
+        [$mine, $theirs] = CompareBuilds::sameMethod(
+            Seen::ofRuns(Judged::runs([1.0], method: 'drop'))->read('force'),
+            Seen::ofRuns(Judged::runs([2.0], method: 'swing'))->read('force'),
         );
-        [$mine, $theirs] = CompareBuilds::sameMethod('force', Judged::runs([1.0], method: 'drop'), Judged::runs([2.0], method: 'swing'));
         self::assertSame([1, 1], [count($mine), count($theirs)], 'Where no method is shared, all are compared, and the footing says so.');
     }
 
@@ -221,14 +225,20 @@ final class RuleTest extends TestCase
     {
         [$a, $b] = [Judged::build('a'), Judged::build('b', 'a')];
         $found = CompareOutcomes::all(
-            $b, Judged::tries($here[0], $here[1], 'b'), $a, Judged::tries($there[0], $there[1]), self::CONFIDENCE,
+            $b, self::tries($here, 'b'), $a, self::tries($there, 'a'), self::CONFIDENCE,
         );
         self::assertCount(1, $found);
         self::assertSame($verdict, $found[0]->verdict);
         $turned = CompareOutcomes::all(
-            $a, Judged::tries($there[0], $there[1]), $b, Judged::tries($here[0], $here[1], 'b'), self::CONFIDENCE,
+            $a, self::tries($there, 'a'), $b, self::tries($here, 'b'), self::CONFIDENCE,
         );
         self::assertSame(['more' => 'less', 'less' => 'more'][$verdict] ?? $verdict, $turned[0]->verdict);
+    }
+
+    /** @param array{int, int} $of held and failed */
+    private static function tries(array $of, string $build): Seen
+    {
+        return Seen::ofRuns(Judged::tries($of[0], $of[1], $build));
     }
 
     /** @return iterable<string, array{?float, list<float>, list<float>, ChangeVerdict}> expected, this build, parent */
@@ -255,7 +265,9 @@ final class RuleTest extends TestCase
             new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], self::CONFIDENCE), self::CONFIDENCE,
         );
         $build = Judged::build('b', 'a', [Judged::change('one', metric: 'force', expected: $expected)]);
-        self::assertSame($verdict, $seen->of($build, Judged::runs($here, build: 'b'), Judged::runs($there))[0]->verdict);
+        self::assertSame($verdict, $seen->of(
+            $build, Seen::ofRuns(Judged::runs($here, build: 'b')), Seen::ofRuns(Judged::runs($there)),
+        )[0]->verdict);
     }
 
     /** @return iterable<string, array{array{int, int}, array{int, int}, ChangeVerdict}> */
@@ -278,7 +290,7 @@ final class RuleTest extends TestCase
         $build = Judged::build(
             'b', 'a', [Judged::change('one', metric: 'strong'), Judged::change('two', metric: 'strong'), Judged::change('three')],
         );
-        $all = $seen->of($build, Judged::tries($here[0], $here[1], 'b'), Judged::tries($there[0], $there[1]));
+        $all = $seen->of($build, self::tries($here, 'b'), self::tries($there, 'a'));
         self::assertSame([$verdict, ['Two']], [$all[0]->verdict, $all[0]->together]);
         self::assertSame(ChangeVerdict::NobodyLooked, $all[2]->verdict, 'Nobody said what it should move.');
     }
@@ -369,7 +381,7 @@ final class RuleTest extends TestCase
         $proposal = new Proposal(
             'Wider', '0', 0.0, [['metric' => 'force', 'unit' => 'N', 'low' => $low, 'likely' => ($low + $high) / 2, 'high' => $high]],
         );
-        $baselines = Baseline::of(Judged::build('a'), Judged::runs([49.0, 50.0, 51.0]), $wanted);
+        $baselines = Baseline::of(Judged::build('a'), Seen::ofRuns(Judged::runs([49.0, 50.0, 51.0])), $wanted);
         $found = Forecasts::together([$proposal], new Device('d', 'Wagtail', 0.95, 'EUR'), $wanted, $baselines);
         self::assertSame($meets, $found->forecasts[0]->meets);
         $unknown = Forecasts::together([$proposal], new Device('d', 'Wagtail', 0.95, 'EUR'), $wanted, []);
@@ -378,13 +390,15 @@ final class RuleTest extends TestCase
 
     public function testValuesBoundsAndLostOnesAreKeptApart(): void
     {
-        $m = Measured::of('force', [
-            ...Judged::runs([10.0, 20.0]), Judged::run(
-                30.0, RunOutcome::StoppedEarly, ResultKind::AtLeast,
-            ), Judged::run(40.0, RunOutcome::Lost),
-            Judged::run(50.0, RunOutcome::Void), Judged::run(60.0, unit: 'kg'), Judged::run(null),
-        ], 'N');
-        self::assertSame([[10.0, 20.0], 1, 1, 'N', 1], [$m->values, count($m->bounds), count($m->lost), $m->unit, $m->decimals]);
+        $seen = Seen::ofRuns([
+            ...Judged::runs([10.0, 20.0]), Judged::run(30.0, RunOutcome::StoppedEarly, ResultKind::AtLeast),
+            Judged::run(35.0, kind: ResultKind::AtMost), Judged::run(40.0, RunOutcome::Lost), Judged::run(50.0, RunOutcome::Void),
+            Judged::run(60.0, unit: 'kg'), Judged::run(null),
+        ]);
+        $m = Measured::of($seen->read('force'), 'N');
+        self::assertSame([[10.0, 20.0], [30.0], 2, 'N', 1], [$m->values, $m->atLeast, $m->bounds, $m->unit, $m->decimals]);
+        self::assertSame([6, 4], [$seen->read('force')[0]->read, $seen->read('force')[0]->circumstances->runs], 'Those in newtons.');
+        self::assertSame([], Measured::of($seen->read('speed'), 'm/s')->values);
     }
 
     public function testWhatATrialCameTo(): void

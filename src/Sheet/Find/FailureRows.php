@@ -35,7 +35,7 @@ final readonly class FailureRows
             return [];
         }
         $this->records->together(
-            Run::class, ['t' => 'x.trial', 'm' => 't.method', 'a' => 'x.article', 'c' => 'x.configuration'],
+            Run::class, ['t' => 'x.trial', 'm' => 't.method', 'a' => 'x.article'],
             array_map(static fn (Failure $f): ?Run => $f->run(), $shown),
         );
         $causes = $candidates = [];
@@ -76,7 +76,7 @@ final readonly class FailureRows
     {
         $view = $failure->view();
         $run = $failure->run();
-        $label = $run === null ? null : Messages::say('failure.run', ['number' => $run->view()->number, 'trial' => $run->trial()->name()]);
+        $label = $run === null ? null : Messages::say('failure.run', ['number' => $run->number(), 'trial' => $run->trial()->name()]);
 
         return new FailureRow(
             $view, $run?->article()?->serial() ?? '', $label, $causes, $status->standing, FailureWords::standing($status), $candidates,

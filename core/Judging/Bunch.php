@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\ReadingFact;
+use Lustrum\Core\Run\RunFact;
+
+/**
+ * What some runs of one configuration read of one metric by one channel, in columns: values and bounds apart, and of those
+ * that say something of the design how they were made.
+ */
+final class Bunch
+{
+    /** Runs that read it, void and lost ones too. */
+    public int $read = 0;
+
+    /** @var list<float> in SI */
+    public array $values = [];
+
+    /** @var list<float> in SI: the run ended, and whatever was waited for had not come */
+    public array $atLeast = [];
+
+    /** Bounds of either kind. */
+    public int $bounds = 0;
+
+    /** Step in SI of the coarsest last digit among the values. */
+    public float $step = 0.0;
+
+    public readonly Circumstances $circumstances;
+
+    /** @param string $made key of the configuration */
+    public function __construct(
+        public readonly string $metric,
+        public readonly string $method,
+        public readonly string $channel,
+        public readonly string $instrument,
+        public readonly string $unit,
+        string $made,
+    ) {
+        $this->circumstances = new Circumstances($made);
+    }
+
+    public function take(RunFact $run, ReadingFact $reading): void
+    {
+        ++$this->read;
+        if ($run->lost() || !$run->says()) {
+            return;
+        }
+        $this->circumstances->take($run);
+        if ($reading->kind === ResultKind::Equal) {
+            $this->values[] = $reading->si;
+            $this->step = max($this->step, $reading->step);
+
+            return;
+        }
+        ++$this->bounds;
+        if ($reading->kind === ResultKind::AtLeast) {
+            $this->atLeast[] = $reading->si;
+        }
+    }
+}

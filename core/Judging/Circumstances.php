@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
+
+/** Under which circumstances some runs of one configuration were made, counted, so that thousands are small to keep. */
+final class Circumstances
+{
+    /** Where its first run stands in the order in which runs were made. */
+    public string $first = '';
+
+    /** @var array<array-key, true> by who made them */
+    public array $operators = [];
+
+    /** @var array<array-key, array<array-key, int>> by name: as found => on how many runs */
+    public array $settings = [];
+
+    /** @var array<array-key, array<array-key, int>> by name: as recorded => on how many runs */
+    public array $conditions = [];
+
+    public string $from = '';
+    public string $to = '';
+    public int $runs = 0;
+    public int $stoppedEarly = 0;
+
+    /** What the article had been through before the first of them. */
+    public int $earlierRuns = 0;
+    public int $earlierFailures = 0;
+
+    /** @param string $made key of the configuration that they share */
+    public function __construct(
+        public readonly string $made,
+    ) {
+    }
+
+    public function take(RunFact $run): void
+    {
+        $order = $run->order();
+        if ($this->runs === 0 || $order < $this->first) {
+            $this->first = $order;
+            [$this->earlierRuns, $this->earlierFailures] = [$run->earlierRuns, $run->earlierFailures];
+        }
+        $this->from = $this->runs === 0 ? $run->startedAt : min($this->from, $run->startedAt);
+        $this->to = max($this->to, $run->startedAt);
+        ++$this->runs;
+        $this->stoppedEarly += $run->outcome === RunOutcome::StoppedEarly ? 1 : 0;
+        $this->operators[$run->operator] = true;
+        foreach ($run->settings as $name => $text) {
+            $this->settings[$name][$text] = ($this->settings[$name][$text] ?? 0) + 1;
+        }
+        foreach ($run->conditions as $name => $text) {
+            $this->conditions[$name][$text] = ($this->conditions[$name][$text] ?? 0) + 1;
+        }
+    }
+}

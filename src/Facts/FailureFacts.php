@@ -76,6 +76,29 @@ final readonly class FailureFacts
         return $out;
     }
 
+    /**
+     * What runs were, without loading what they were made with.
+     *
+     * @param list<string> $runs
+     *
+     * @return array<string, array{number: int, trial: string, method: string, serial: string}> by run: its number, the name of its
+     *     trial, the identifier of its method, and the serial of its article where it had one
+     */
+    public function happenedOn(array $runs): array
+    {
+        $out = [];
+        foreach ($runs === [] ? [] : $this->db->fetchAllNumeric(
+            'SELECT r.id, r.number, t.name, t.method_id, a.serial FROM run r JOIN trial t ON t.id = r.trial_id
+             LEFT JOIN article a ON a.id = r.article_id WHERE r.id = ANY(CAST(? AS uuid[]))', ['{'.implode(',', $runs).'}'],
+        ) as [$id, $number, $trial, $method, $serial]) {
+            $out[Row::text($id)] = [
+                'number' => Row::whole($number), 'trial' => Row::text($trial), 'method' => Row::text($method), 'serial' => Row::text($serial),
+            ];
+        }
+
+        return $out;
+    }
+
     /** @return array<string, int> failures for which nobody has suspected a cause yet, by build */
     public function withoutCause(string $device): array
     {

@@ -134,26 +134,6 @@ final readonly class Records
     }
 
     /**
-     * Reads records that are only known by their identifiers yet, with what they refer to, in one query.
-     *
-     * @param class-string<Record<covariant RecordInput>> $class
-     * @param array<string, string>                       $with    alias => field of another alias; the records are 'x'
-     * @param list<Record<covariant RecordInput>|null>    $records
-     */
-    public function together(string $class, array $with, array $records): void
-    {
-        $ids = array_unique(array_map(static fn (Record $r): string => $r->id()->toRfc4122(), array_filter($records)));
-        if ($ids === []) {
-            return;
-        }
-        $query = $this->em->createQueryBuilder()->select('x')->from($class, 'x')->where('x.id IN (:ids)')->setParameter('ids', array_values($ids));
-        foreach ($with as $alias => $field) {
-            $query->leftJoin($field, $alias)->addSelect($alias);
-        }
-        $query->getQuery()->getResult();
-    }
-
-    /**
      * Keeps a new record, with its entry in the history; written with the transaction that is open.
      *
      * @param Record<covariant RecordInput> $record

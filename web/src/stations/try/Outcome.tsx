@@ -87,12 +87,7 @@ function NewOutcome({
 
   async function keep(outcome: RunOutcome) {
     const kept = await write.run(async () => {
-      if (amending) {
-        const body = { outcome, reason: draft.reason, version: run.version };
-        await must(api.POST('/api/runs/{id}/amend', { params: { path: { id: run.id } }, body }));
-      } else {
-        await putRecord('runs', run.id, runBody(run, { outcome, outcomeReason: draft.reason }));
-      }
+      // The failure goes first: a run that has ended shows this form no more, and what was typed in it would be out of reach.
       if (outcome === 'failed' && draft.mode.trim() !== '') {
         await putRecord('failures', draft.failure, {
           revision: sheet.revision.id,
@@ -102,6 +97,12 @@ function NewOutcome({
           severity: draft.severity,
           note: draft.reason,
         });
+      }
+      if (amending) {
+        const body = { outcome, reason: draft.reason, version: run.version };
+        await must(api.POST('/api/runs/{id}/amend', { params: { path: { id: run.id } }, body }));
+      } else {
+        await putRecord('runs', run.id, runBody(run, { outcome, outcomeReason: draft.reason }));
       }
     });
     if (kept) {

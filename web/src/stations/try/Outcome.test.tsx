@@ -1,0 +1,180 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+
+import { OFFLINE } from '../../api/client';
+import { of, OFF, refusal, server } from '../../test/server';
+import { show } from '../../test/screen';
+import { runSheet } from '../../test/sheets';
+import { Outcome } from './Outcome';
+
+let run = 0;
+const fresh = () => `run-of-outcome-${++run}`;
+const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+
+describe('how a run ended', () => {
+  it('is one press where it held, with all that was known of the run', async () => {
+    const sent = server();
+    const id = fresh();
+    show(<Outcome sheet={runSheet({ id })} write />);
+    await press('Held');
+    await waitFor(() => expect(of(sent, 'PUT', `/api/runs/${id}`)).toHaveLength(1));
+    expect(sent).toHaveLength(1);
+    expect(sent[0]!.body).toEqual({
+      trial: 'trial-1',
+      article: 'article-1',
+      operator: 'Ines',
+      position: '40 cm',
+      conditions: [{ name: 'ground', text: 'dry' }],
+      settings: [],
+      note: '',
+      outcome: 'held',
+      outcomeReason: '',
+      version: 2,
+    });
+  });
+
+  it.each([
+    ['Stopped early', 'Why was it stopped? Its value becomes a bound.', 'stoppedEarly'],
+    ['Lost in handling', 'How was it lost?', 'lost'],
+    ['Void', 'Why does it not count? It keeps its number.', 'void'],
+  ])('asks why where it was: %s', async (words, asks, outcome) => {
+    const sent = server();
+    const id = fresh();
+    show(<Outcome sheet={runSheet({ id })} write />);
+    await press(words);
+    expect(sent).toHaveLength(0);
+    await userEvent.type(screen.getByLabelText(asks), 'Dark');
+    await press(new RegExp('^Keep: '));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({ outcome, outcomeReason: 'Dark' });
+  });
+
+  it('is only said to those who may not write', () => {
+    server();
+    show(<Outcome sheet={runSheet()} write={false} />);
+    expect(screen.getByText('Not finished.')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
+
+describe('a failure', () => {
+  const fail = async (id: string) => {
+    show(<Outcome sheet={runSheet({ id })} write />);
+    await press('Failed');
+    await userEvent.type(screen.getByLabelText('What failed, in a few words?'), 'Cracked at the clip');
+    await userEvent.type(screen.getByLabelText('Mode'), 'Arm broke');
+    await userEvent.type(screen.getByLabelText('Place on the device'), 'arm');
+    await userEvent.selectOptions(screen.getByLabelText('Severity'), 'dangerous');
+  };
+
+  it('is logged in the same go', async () => {
+    const sent = server();
+    const id = fresh();
+    await fail(id);
+    await press('Keep: failed');
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(of(sent, 'PUT', '/api/failures/')[0]!.body).toEqual({
+      revision: 'build-1',
+      run: id,
+      mode: 'Arm broke',
+      place: 'arm',
+      severity: 'dangerous',
+      note: 'Cracked at the clip',
+    });
+    expect(of(sent, 'PUT', '/api/runs/')[0]!.body).toMatchObject({
+      outcome: 'failed',
+      outcomeReason: 'Cracked at the clip',
+    });
+  });
+
+  it('is never left behind by a run that was ended: the connection breaks between the two', async () => {
+    const sent = server({ 'PUT /api/failures': [OFF, {}] });
+    const id = fresh();
+    await fail(id);
+    await press('Keep: failed');
+    await screen.findByText(OFFLINE);
+    expect(of(sent, 'PUT', '/api/runs/'), 'The run goes on, and with it this form.').toHaveLength(0);
+    expect(screen.getByLabelText<HTMLInputElement>('Mode').value).toBe('Arm broke');
+    await press('Keep: failed');
+    await waitFor(() => expect(of(sent, 'PUT', '/api/runs/')).toHaveLength(1));
+    const [first, second] = of(sent, 'PUT', '/api/failures/');
+    expect(second, 'One failure, sent twice.').toEqual(first);
+  });
+
+  it('is the same one when the run itself could not be sent', async () => {
+    const sent = server({ 'PUT /api/runs': [OFF, {}] });
+    const id = fresh();
+    await fail(id);
+    await press('Keep: failed');
+    await screen.findByText(OFFLINE);
+    await press('Keep: failed');
+    await waitFor(() => expect(of(sent, 'PUT', '/api/runs/')).toHaveLength(2));
+    expect(new Set(of(sent, 'PUT', '/api/failures/').map((s) => s.url)).size).toBe(1);
+  });
+
+  it('need not have a mode', async () => {
+    const sent = server();
+    show(<Outcome sheet={runSheet({ id: fresh() })} write />);
+    await press('Failed');
+    await press('Keep: failed');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.url).toContain('/api/runs/');
+  });
+
+  it('is still there after the page was left', async () => {
+    server();
+    const id = fresh();
+    const elsewhere = show(<Outcome sheet={runSheet({ id })} write />);
+    await press('Failed');
+    await userEvent.type(screen.getByLabelText('Mode'), 'Arm broke');
+    elsewhere(<p>Another screen</p>);
+    elsewhere(<Outcome sheet={runSheet({ id })} write />);
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Mode').value).toBe('Arm broke'));
+  });
+});
+
+describe('an outcome that was wrong', () => {
+  it('is amended with a reason, and both stay', async () => {
+    const sent = server();
+    const id = fresh();
+    show(<Outcome sheet={runSheet({ id, outcome: 'held' })} write />);
+    await press('Amend outcome');
+    await press('Failed');
+    await userEvent.type(screen.getByLabelText('Why is the outcome amended? Both stay.'), 'Seen on the clip');
+    await press('Keep: failed');
+    await waitFor(() => expect(of(sent, 'POST', `/api/runs/${id}/amend`)).toHaveLength(1));
+    expect(of(sent, 'POST', `/api/runs/${id}/amend`)[0]!.body).toEqual({
+      outcome: 'failed',
+      reason: 'Seen on the clip',
+      version: 2,
+    });
+  });
+
+  it('is not amended by one press on Held', async () => {
+    const sent = server();
+    show(<Outcome sheet={runSheet({ id: fresh(), outcome: 'failed' })} write />);
+    await press('Amend outcome');
+    await press('Held');
+    expect(sent).toHaveLength(0);
+    await press('Leave it');
+    expect(screen.getByRole('button', { name: 'Amend outcome' })).toBeTruthy();
+  });
+
+  it('says what it was', () => {
+    server();
+    const amendments = [{ text: 'held', by: 'Ines', at: '2026-03-02T10:05:00Z', reason: 'Seen on the clip' }];
+    show(<Outcome sheet={runSheet({ outcome: 'failed', amendments: amendments as never })} write />);
+    expect(screen.getByText('Was held; amended by Ines: Seen on the clip')).toBeTruthy();
+  });
+
+  it('is refused with a sentence where somebody else was quicker', async () => {
+    server({ 'POST /api/runs': refusal(409, 'version', 'Tobias has changed it meanwhile.') });
+    show(<Outcome sheet={runSheet({ id: fresh(), outcome: 'held' })} write />);
+    await press('Amend outcome');
+    await press('Void');
+    await press('Keep: void');
+    await screen.findByText('Tobias has changed it meanwhile.');
+  });
+});

@@ -27,6 +27,22 @@ final class FormulaTest extends TestCase
         yield ['mean(a, b)', ['a' => [1, 'N', 0.6], 'b' => [3, 'N', 0.8]], 'N', 2, 0.5];
         yield ['(a > b) * 7', ['a' => [3, 'm', 0], 'b' => [20, 'cm', 0]], null, 7, 0];
         yield ['exp(ln(x)) + log10(x)', ['x' => [10, '1', 0]], null, 11, 0];
+        yield ['+a - -b', ['a' => [3, 'm', 0.3], 'b' => [1, 'm', 0.4]], 'm', 4, 0.5];
+        yield ['abs(a)', ['a' => [-3, 'm', 0.3]], 'm', 3, 0.3];
+        yield ['cos(a) + tan(b)', ['a' => [60, 'deg', 0], 'b' => [45, 'deg', 0]], null, 1.5, 0];
+        yield ['asin(x) + acos(x) - 2 * atan(y)', ['x' => [0.3, '1', 0.1], 'y' => [1, '1', 0]], null, 0, 0];
+        yield ['x ** y', ['x' => [2, '1', 0.1], 'y' => [3, '1', 0]], null, 8, 1.2];
+        yield ['2 ** y', ['y' => [3, '1', 0.1]], null, 8, 0.1 * 8 * M_LN2];
+        yield ['min(a, b) + max(a, b)', ['a' => [1, 'N', 0.3], 'b' => [5, 'N', 0.4]], 'N', 6, 0.5];
+        yield ['last(a, b) - first(a, b)', ['a' => [1, 'N', 0.3], 'b' => [5, 'N', 0.4]], 'N', 4, 0.5];
+        yield ['sd(a, b)', ['a' => [1, 'N', 0.1], 'b' => [3, 'N', 0.1]], 'N', M_SQRT2, 0.1];
+        yield ['peak(a, b)', ['a' => [-7, 'N', 0.3], 'b' => [5, 'N', 0]], 'N', -7, 0.3];
+        // As many of a kind as are asked of it: comparisons are nought or one.
+        yield ['(a < b) + (a <= b) + (a >= a) + (a == a) + (a != b)', ['a' => [3, 'm', 0], 'b' => [400, 'cm', 0]], null, 5, 0];
+        yield ['(a > b) + (a == b) + (a != a)', ['a' => [3, 'm', 0], 'b' => [400, 'cm', 0]], null, 0, 0];
+        yield ['atan2(y, x)', ['y' => [0, 'm', 0], 'x' => [0, 'm', 0]], 'deg', 0, 0];
+        // A temperature counts from absolute zero as soon as something is multiplied with it.
+        yield ['T * 2', ['T' => [0, '°C', 0]], 'K', 546.3, 0];
     }
 
     /** @param array<string, array{float, string, float}> $variables */
@@ -54,6 +70,19 @@ final class FormulaTest extends TestCase
         self::assertEqualsWithDelta(0.1, Formula::read('mean(y)', ['y'])->evaluate(['y' => $y], 'N')->u, 1e-12);
     }
 
+    public function testASeriesIsNoValue(): void
+    {
+        $this->expectException(CoreException::class);
+        $this->expectExceptionMessage('this is a series');
+        Formula::read('2 * y', ['y'])->evaluate(['y' => Variable::series([1.0, 2.0], 'N', 0.0)]);
+    }
+
+    public function testADivisionThatWouldBeUndefinedHasAUnitAllTheSame(): void
+    {
+        $dimension = Formula::read('F / (l - l)', ['F', 'l'])->dimension(['F' => 'N', 'l' => 'm']);
+        self::assertSame('N/m', $dimension->siUnit());
+    }
+
     /** @return iterable<array{string, string, string}> expression, code, part of the sentence */
     public static function refused(): iterable
     {
@@ -78,6 +107,15 @@ final class FormulaTest extends TestCase
         yield [str_repeat('F+', 300).'F', 'formula.invalid', 'longer'];
         yield ['atan2(F)', 'formula.invalid', 'two values'];
         yield ['mean()', 'formula.invalid', ''];
+        yield ['abs(F, l)', 'formula.invalid', 'one value'];
+        yield ['min(F, l)', 'unit.mismatch', 'force and length'];
+        yield ['atan2(F, l)', 'unit.mismatch', 'force and length'];
+        yield ['F < l', 'unit.mismatch', 'force and length'];
+        yield ['l ** (F / F)', 'unit.mismatch', 'plain number'];
+        yield ['not F', 'formula.invalid', ''];
+        yield ['F % l', 'formula.invalid', ''];
+        yield ['l ** 0.5', 'unit.mismatch', 'length'];
+        yield ['random(F)', 'formula.invalid', ''];
     }
 
     #[DataProvider('refused')]

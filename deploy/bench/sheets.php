@@ -21,6 +21,7 @@ return static function (Client $client, array $at): void {
     foreach ($sheets as $name => $url) {
         $first = $again = $same = $cpu = $memory = [];
         $bytes = $queries = 0;
+        $cold = $client->raw('GET', $url)[1];
         for ($i = 0; $i < 5; ++$i) {
             $client->ask(
                 'POST', '/api/readings/'.$at['reading'].'/amend',
@@ -44,6 +45,7 @@ return static function (Client $client, array $at): void {
             $name.', first after a write', Table::p95($first), 'ms', '250 ms, 32 MB',
             sprintf('%.0f ms of the processor, %.1f MB, %d statements', max($cpu), max($memory), $queries),
         );
+        Table::row('  where nothing of it was kept yet', $cold, 'ms', '');
         Table::row('  again', Table::p95($again), 'ms', '80 ms');
         if ($same !== []) {
             Table::row('  unchanged', Table::p95($same), 'ms', '12 ms');

@@ -7,9 +7,10 @@ namespace Lustrum\Record;
 use Doctrine\DBAL\Types\Type;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Mapping\ClassMetadata;
+use Doctrine\ORM\Query;
 use Symfony\Component\Uid\Uuid;
 
-/** Writes many new records of one kind in one statement, where the unit of work would write them one by one. */
+/** Writes and reads many records of one kind in one statement, where the unit of work would take them one by one. */
 final readonly class Bulk
 {
     public function __construct(
@@ -20,10 +21,9 @@ final readonly class Bulk
     /**
      * What they refer to is in the database already.
      *
-     * @param list<Record<covariant RecordInput>> $records  of one class
-     * @param bool                                $referred whether others will refer to them
+     * @param list<Record<covariant RecordInput>> $records of one class; the unit of work does not know them afterwards
      */
-    public function insert(array $records, bool $referred): void
+    public function insert(array $records): void
     {
         if ($records === []) {
             return;
@@ -44,11 +44,25 @@ final readonly class Bulk
             "INSERT INTO $table ($names) SELECT $names FROM json_populate_recordset(CAST(NULL AS $table), CAST(? AS json))",
             ['['.implode(',', $rows).']'],
         );
-        foreach ($referred ? $records : [] as $record) {
-            $this->em->getUnitOfWork()->registerManaged($record, ['id' => $record->id()], []);
-            // Nobody looks whether it has changed since.
-            $this->em->getUnitOfWork()->markReadOnly($record);
-        }
+    }
+
+    /**
+     * Reads many records in one query, so that others can refer to them; nobody looks whether they have changed since.
+     *
+     * @template T of Record
+     *
+     * @param class-string<T> $class
+     * @param list<string>    $ids
+     *
+     * @return list<T>
+     */
+    public function fetch(string $class, array $ids): array
+    {
+        /** @var list<T> $found */
+        $found = $ids === [] ? [] : $this->em->createQueryBuilder()->select('x')->from($class, 'x')->where('x.id IN (:ids)')
+            ->setParameter('ids', $ids)->getQuery()->setHint(Query::HINT_READ_ONLY, true)->getResult();
+
+        return $found;
     }
 
     /**

@@ -114,7 +114,7 @@ final class Importer
         $count = 1;
         $pictures = 0;
         foreach ($kinds as $kind) {
-            $taken = $this->list($file, $kind, $kinds);
+            $taken = $this->list($file, $kind);
             $count += $taken;
             $pictures += $kind->carriesFile ? $taken : 0;
         }
@@ -130,52 +130,97 @@ final class Importer
     }
 
     /**
-     * Reads one list, and writes it in batches. Of the kinds of which there are many, what nothing later refers to is let go,
-     * and the rest is not looked at again when later ones are written.
-     *
-     * @param list<Kind> $kinds
+     * Reads one list, and writes it in batches; of the kinds of which there are many, only what a batch refers to is there.
      *
      * @return int how many there were
      */
-    private function list(DeviceFile $file, Kind $kind, array $kinds): int
+    private function list(DeviceFile $file, Kind $kind): int
     {
-        $isNamed = array_filter($kinds, static fn (Kind $k): bool => in_array($kind->name, $k->references, true)) !== [];
         $count = 0;
-        $parents = $batch = [];
-        foreach ($file->entries($kind->plural) as $i => $row) {
-            $path = $kind->plural.'/'.$i;
-            $record = $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
-            if ($kind->numerous) {
-                $batch[] = $record;
-            } else {
-                $this->em->persist($record);
+        $parents = [];
+        foreach ($this->batches($file, $kind) as $rows) {
+            $fetched = $this->fetch($kind, $rows);
+            $records = [];
+            foreach ($rows as $i => $row) {
+                $path = $kind->plural.'/'.$i;
+                $records[] = $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
+                if ($kind->class === Revision::class) {
+                    $parents[] = $row;
+                }
+                $this->tell();
             }
-            if ($kind->class === Revision::class) {
-                $parents[] = $row;
+            $this->write($kind, $records);
+            if ($fetched !== []) {
+                // What they refer to is let go, so nobody may look at them again when others are written.
+                array_map($this->em->getUnitOfWork()->markReadOnly(...), $kind->numerous ? [] : $records);
+                array_map($this->em->detach(...), $fetched);
             }
-            if (++$count % self::BATCH === 0) {
-                $this->write($batch, $isNamed);
-                $batch = [];
-            }
-            if (++$this->taken % self::TELLS === 0 && $this->progress !== null) {
-                ($this->progress)($this->taken, count($this->ids));
-            }
+            $count += count($records);
         }
         if ($parents !== []) {
             $this->parents($parents);
         }
-        $this->write($batch, $isNamed);
 
         return $count;
     }
 
-    /** @param list<Record<covariant RecordInput>> $batch */
-    private function write(array $batch, bool $isNamed): void
+    /** @return iterable<non-empty-array<int, array<string, mixed>>> entries by their place; those with a file one by one */
+    private function batches(DeviceFile $file, Kind $kind): iterable
     {
+        $most = $kind->carriesFile ? 1 : self::BATCH;
+        $rows = [];
+        foreach ($file->entries($kind->plural) as $i => $row) {
+            $rows[$i] = $row;
+            if (count($rows) === $most) {
+                yield $rows;
+                $rows = [];
+            }
+        }
+        if ($rows !== []) {
+            yield $rows;
+        }
+    }
+
+    /**
+     * What entries refer to of the kinds of which there are many: it was let go when it was written.
+     *
+     * @param array<int, array<string, mixed>> $rows
+     *
+     * @return list<Record<covariant RecordInput>>
+     */
+    private function fetch(Kind $kind, array $rows): array
+    {
+        $out = [];
+        foreach ($kind->references as $field => $name) {
+            $other = $this->registry->named($name);
+            if ($other->numerous) {
+                $ids = array_map(fn (array $row): string => $this->ids[Row::text($row[$field] ?? '')] ?? '', $rows);
+                $out = [...$out, ...$this->bulk->fetch($other->class, array_values(array_unique(array_filter($ids))))];
+            }
+        }
+
+        return $out;
+    }
+
+    private function tell(): void
+    {
+        if (++$this->taken % self::TELLS === 0 && $this->progress !== null) {
+            ($this->progress)($this->taken, count($this->ids));
+        }
+    }
+
+    /** @param list<Record<covariant RecordInput>> $records of one kind */
+    private function write(Kind $kind, array $records): void
+    {
+        if (!$kind->numerous) {
+            array_map($this->em->persist(...), $records);
+        }
         if ($this->em->getUnitOfWork()->getScheduledEntityInsertions() !== []) {
             $this->em->flush();
         }
-        $this->bulk->insert($batch, $isNamed);
+        if ($kind->numerous) {
+            $this->bulk->insert($records);
+        }
     }
 
     /**

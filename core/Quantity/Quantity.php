@@ -62,7 +62,7 @@ final readonly class Quantity
             $wanted = Dimension::named($dimension) ?? throw InvalidInput::because(
                 sprintf('“%s” is not a dimension that Lustrum knows.', $dimension), 'dimension',
             );
-            $quantity->mustMeasure($wanted, '', $dimension);
+            $quantity->mustMeasure($wanted, '', static fn (): string => $dimension);
         }
 
         return $quantity;
@@ -79,7 +79,7 @@ final readonly class Quantity
         $target = Units::parse($unit);
         $turns = $this->perTurn($target);
         if ($turns === null) {
-            $this->mustMeasure($target->dimension, $target->symbol, $target->measures());
+            $this->mustMeasure($target->dimension, $target->symbol, $target->measures(...));
         }
         // The value is kept as it is in its own unit, so that nothing drifts on the way there and back.
         $value = $target->symbol === $this->unit->symbol ? $this->value : $target->fromSi($this->si() * ($turns ?? 1.0));
@@ -95,13 +95,17 @@ final readonly class Quantity
     public function differenceTo(string $unit): float
     {
         $target = Units::parse($unit);
-        $this->mustMeasure($target->dimension, $target->symbol, $target->measures());
+        $this->mustMeasure($target->dimension, $target->symbol, $target->measures(...));
 
         return $this->value * $this->unit->factor / $target->factor;
     }
 
-    /** @throws UnitMismatch */
-    public function mustMeasure(Dimension $wanted, string $wantedUnit, string $wantedName): void
+    /**
+     * @param callable(): string $wantedName asked for only where it is said
+     *
+     * @throws UnitMismatch
+     */
+    private function mustMeasure(Dimension $wanted, string $wantedUnit, callable $wantedName): void
     {
         if ($this->unit->dimension->equals($wanted)) {
             return;
@@ -109,7 +113,7 @@ final readonly class Quantity
         if ($this->unit->dimension->equals(Dimension::of([1])) && $wanted->equals(Dimension::of([1, 1, -2]))) {
             throw UnitMismatch::massForForce($this->unit->symbol);
         }
-        throw UnitMismatch::between($this->unit->symbol, $this->unit->measures(), $wantedUnit, $wantedName);
+        throw UnitMismatch::between($this->unit->symbol, $this->unit->measures(), $wantedUnit, $wantedName());
     }
 
     /** How many digits of the value mean something; 3 where the resolution is not known. */

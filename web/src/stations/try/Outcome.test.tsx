@@ -165,7 +165,7 @@ describe('an outcome that was wrong', () => {
   it('says what it was', () => {
     server();
     const amendments = [{ text: 'held', by: 'Ines', at: '2026-03-02T10:05:00Z', reason: 'Seen on the clip' }];
-    show(<Outcome sheet={runSheet({ outcome: 'failed', amendments: amendments as never })} write />);
+    show(<Outcome sheet={runSheet({ outcome: 'failed', amendments })} write />);
     expect(screen.getByText('Was held; amended by Ines: Seen on the clip')).toBeTruthy();
   });
 

@@ -166,12 +166,7 @@ describe('a kept reading', () => {
   it('says what it was first, who amended it and why', () => {
     server();
     const amendments = [{ text: '41.2 N', by: 'Tobias', at: '2026-03-02T10:05:00Z', reason: 'Misread' }];
-    show(
-      entry(fresh(), true, [
-        '43 N',
-        { typed: reading('41.2 N').typed, amendments: amendments as never, confirmed: 'Is it?' },
-      ]),
-    );
+    show(entry(fresh(), true, ['43 N', { typed: reading('41.2 N').typed, amendments, confirmed: 'Is it?' }]));
     expect(screen.getByText('First typed as 41.2 N; amended by Tobias: Misread')).toBeTruthy();
     expect(screen.getByText('Asked back: Is it?')).toBeTruthy();
   });
@@ -183,7 +178,7 @@ describe('a kept reading', () => {
     expect(screen.getByText('41.2 N')).toBeTruthy();
   });
 
-  it('that was never read says so', () => {
+  it('says so where nobody read it', () => {
     server();
     show(entry(fresh(), false));
     expect(screen.getByText('force: not read.')).toBeTruthy();

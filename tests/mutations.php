@@ -29,6 +29,12 @@ return [
         'core/Judging/Bunch.php', 'if ($run->lost() || !$run->says()) {', 'if ($run->lost()) {',
         'RuleTest|SeenTest',
     ],
+    ['core/Judging/Bunch.php', 'if ($reading->kind === ResultKind::AtLeast) {', 'if (true) {', 'RuleTest|SeenTest'],
+    ['core/Judging/Answers.php', 'if ($run->held() || $run->failed()) {', 'if (true) {', 'RuleTest|SeenTest'],
+    ['core/Judging/Circumstances.php', 'if ($this->runs === 0 || $order < $this->first) {', 'if (true) {', 'SeenTest'],
+    ['core/Judging/Sightings.php', 'if (isset($known[$r->metric])) {', 'if (false) {', 'SeenTest'],
+    ['core/Judging/Baseline.php', '$depends[$metric] ?? []) === []) {', '[\'none\']) === [] || true) {', 'RuleTest'],
+    ['src/Action/Build/Correcting.php', "[\$was, \$fact['name']], true)", "[\$fact['name']], true)", 'CorrectTest'],
     // Comparisons and what became of a change.
     [
         'core/Judging/CompareBuilds.php', '$wanted->rule->direction->sign() > 0) ?', '$wanted->rule->direction->sign() < 0) ?',

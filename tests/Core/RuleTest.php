@@ -388,6 +388,20 @@ final class RuleTest extends TestCase
         self::assertSame(Meets::Unknown, $unknown->forecasts[0]->meets, 'What was never measured can meet nothing.');
     }
 
+    public function testAForecastStartsFromRunsThatWereMadeWithTheBuildAsItIs(): void
+    {
+        $build = Judged::build('a', firmware: '1.1');
+        $before = Judged::configuration(firmware: '1.0');
+        $now = Judged::configuration(firmware: '1.1');
+        $runs = [Judged::run(10.0, with: $before), Judged::run(50.0, with: $now), Judged::run(52.0, with: $now)];
+        $of = static fn (string ...$dependsOn): ?Baseline => Baseline::of(
+            $build, Seen::ofRuns($runs), [Judged::wanted(Kind::Mean, 40.0, dependsOn: array_values($dependsOn))],
+        )['force'] ?? null;
+        self::assertSame([51.0, 2], [$of()?->mean, $of()?->n]);
+        self::assertSame(3, $of('shape')?->n, 'Firmware is of no matter to it.');
+        self::assertSame([], Baseline::of($build, Seen::ofRuns([$runs[0]]), []), 'Nothing is left to start from.');
+    }
+
     public function testValuesBoundsAndLostOnesAreKeptApart(): void
     {
         $seen = Seen::ofRuns([

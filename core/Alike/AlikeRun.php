@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Alike;
+
+use Lustrum\Core\Outcome\ResultKind;
+
+/** One value of one side, with what it may be put together with. */
+final readonly class AlikeRun
+{
+    /**
+     * @param string      $side    the name of what is compared: a build, an arm, an article, a lot, a setting
+     * @param string      $cell    levels of all factors, as one word
+     * @param string|null $block   what pairs belong together by; null where nothing pairs them
+     * @param string|null $article that was tried; null: the run stands for itself
+     * @param ResultKind  $kind    a value, or a bound of one
+     */
+    public function __construct(
+        public string $side,
+        public string $cell,
+        public float $value,
+        public ?string $block = null,
+        public ?string $article = null,
+        public ResultKind $kind = ResultKind::Equal,
+    ) {
+    }
+
+    public function stratum(): string
+    {
+        return $this->block === null ? $this->cell : $this->cell."\x1f".$this->block;
+    }
+}

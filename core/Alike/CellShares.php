@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Alike;
+
+/** How often the two sides held in one cell. */
+final readonly class CellShares
+{
+    public function __construct(
+        public string $cell,
+        public int $heldA,
+        public int $triedA,
+        public int $heldB,
+        public int $triedB,
+    ) {
+    }
+
+    /**
+     * @param list<Stratum> $strata of runs that held (1) or failed (0)
+     *
+     * @return list<self> by first appearance
+     */
+    public static function ofAll(array $strata): array
+    {
+        $by = [];
+        foreach ($strata as $stratum) {
+            $by[$stratum->cell][] = $stratum;
+        }
+        $out = [];
+        foreach ($by as $cell => $some) {
+            $a = array_merge(...array_map(static fn (Stratum $s): array => $s->a, $some));
+            $b = array_merge(...array_map(static fn (Stratum $s): array => $s->b, $some));
+            $out[] = new self((string) $cell, (int) array_sum($a), count($a), (int) array_sum($b), count($b));
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Alike;
+
+use Lustrum\Core\InvalidInput;
+use Lustrum\Core\NotEstimable;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Statistics\Compare;
+use Lustrum\Core\Statistics\Interval;
+use Lustrum\Core\Statistics\NoValues;
+
+/**
+ * Two sides against each other on the strata that both have (`stats.compareWithin`); differences are b − a.
+ *
+ * The verdict is taken on the scale on which effects add up; the difference is always in the unit of the values.
+ */
+final readonly class CompareWithin
+{
+    /** Cell means that span more than this say that effects rather multiply. */
+    private const SPAN = 3.0;
+
+    /**
+     * @param float|null           $df          Welch's is null where there is no spread
+     * @param int                  $pairs       strata used
+     * @param array{a: int, b: int} $n          values used
+     * @param list<CellDifference> $cells
+     * @param list<string>         $opposed     cells whose difference has the other sign
+     * @param list<Alone>          $onlyA
+     * @param list<Alone>          $onlyB
+     */
+    private function __construct(
+        public Interval $difference,
+        public Change $change,
+        public Scale $scale,
+        public Per $per,
+        public ?float $df,
+        public ?float $p,
+        public int $pairs,
+        public array $n,
+        public array $cells,
+        public array $opposed,
+        public array $onlyA,
+        public array $onlyB,
+        public ?Interaction $interaction,
+        public WithinVerdict $verdict,
+    ) {
+    }
+
+    /**
+     * @param list<AlikeRun> $runs  whose sides are a and b
+     * @param Scale|null     $scale null: the values decide
+     *
+     * @throws NoValues|InvalidInput|NotEstimable
+     */
+    public static function of(array $runs, float $confidence, ?Scale $scale = null, int $looks = 1): self
+    {
+        $confidence = Looks::confidence($confidence, $looks);
+        $matched = Matched::of($runs);
+        $byArticle = self::countsArticles($matched->used);
+        $used = $byArticle ? self::averaged($matched->used) : $matched->used;
+        $strata = Matched::strataOf($used);
+        $cells = CellDifference::ofAll($strata);
+        $bounds = new Bounds($matched->used);
+        $positive = array_filter($used, static fn (AlikeRun $r): bool => $r->value <= 0) === [];
+        $scale ??= self::scaleOf($strata, $positive);
+        if ($scale === Scale::Ratio && !$positive) {
+            throw InvalidInput::because('Effects that multiply need values above nought.', 'scale');
+        }
+        $on = static fn (Scale $s): Effect => self::effect($used, $matched->blocked, $byArticle, $s);
+        [$plain, $judged] = [$on(Scale::Add), $on($scale)];
+        $n = ['a' => self::count($used, 'a'), 'b' => self::count($used, 'b')];
+        $isSingle = min($n) === 1 || $judged->df === 0.0;
+        $hasEnds = !$isSingle && $judged->hasSpread();
+        $difference = $hasEnds ? $plain->interval($confidence) : new Interval($plain->estimate, null, null);
+        $interaction = $matched->blocked || $bounds->any() ? null : self::interaction($strata, $scale);
+        $opposed = self::opposed($cells, $plain->estimate);
+
+        return new self(
+            $bounds->opened($difference),
+            $bounds->any() ? Change::none() : self::change($strata, $matched->blocked, $scale, $positive, $on, $hasEnds, $confidence),
+            $scale, self::per($matched->blocked, $byArticle), $isSingle ? 0.0 : $judged->df, $hasEnds ? $judged->p() : null,
+            count($strata), $n, $cells, $opposed, $matched->onlyA, $matched->onlyB, $interaction,
+            match (true) {
+                $isSingle => WithinVerdict::Single,
+                $interaction !== null && $interaction->p < 1 - $confidence && self::haveBothSigns($cells) => WithinVerdict::ByCell,
+                $hasEnds => $bounds->allow(self::sign($judged->interval($confidence))),
+                default => WithinVerdict::Indistinct,
+            },
+        );
+    }
+
+    /** @param list<AlikeRun> $runs */
+    private static function effect(array $runs, bool $blocked, bool $byArticle, Scale $scale): Effect
+    {
+        if ($scale === Scale::Ratio) {
+            $runs = array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun(
+                $r->side, $r->cell, log($r->value), $r->block, $r->article, $r->kind,
+            ), $runs);
+        }
+        $size = max([0.0, ...array_map(static fn (AlikeRun $r): float => abs($r->value), $runs)]);
+
+        return Estimate::of($runs, $blocked, $byArticle, $scale === Scale::Ratio ? 1.0 : $size);
+    }
+
+    /**
+     * Do articles rather than runs stand for the sides? Only where each has two or more.
+     *
+     * @param list<AlikeRun> $runs
+     */
+    private static function countsArticles(array $runs): bool
+    {
+        $articles = ['a' => [], 'b' => []];
+        $isNamed = false;
+        foreach ($runs as $i => $run) {
+            $articles[$run->side][$run->article ?? "\x1f".$i] = true;
+            $isNamed = $isNamed || $run->article !== null;
+        }
+
+        return $isNamed && min(count($articles['a']), count($articles['b'])) > 1;
+    }
+
+    /**
+     * Values of an article within a stratum count as one (Hurlbert 1984, Ecol. Monogr. 54, 187).
+     *
+     * @param list<AlikeRun> $runs
+     *
+     * @return list<AlikeRun>
+     */
+    private static function averaged(array $runs): array
+    {
+        $of = [];
+        foreach ($runs as $i => $run) {
+            $of[$run->side."\x1f".$run->stratum()."\x1f".($run->article ?? "\x1f".$i)][] = $run;
+        }
+
+        return array_values(array_map(static fn (array $some): AlikeRun => new AlikeRun(
+            $some[0]->side, $some[0]->cell, array_sum(array_map(static fn (AlikeRun $r): float => $r->value, $some)) / count($some),
+            $some[0]->block, $some[0]->article, ResultKind::Equal,
+        ), $of));
+    }
+
+    /** @param list<Stratum> $strata */
+    private static function scaleOf(array $strata, bool $positive): Scale
+    {
+        if (!$positive) {
+            return Scale::Add;
+        }
+        $values = [];
+        foreach ($strata as $stratum) {
+            $values[$stratum->cell] = [...$values[$stratum->cell] ?? [], ...$stratum->a, ...$stratum->b];
+        }
+        $means = array_map(static fn (array $of): float => array_sum($of) / max(1, count($of)), $values);
+
+        return $means !== [] && max($means) > self::SPAN * min($means) ? Scale::Ratio : Scale::Add;
+    }
+
+    /**
+     * @param list<Stratum>          $strata
+     * @param callable(Scale): Effect $on
+     */
+    private static function change(
+        array $strata, bool $blocked, Scale $scale, bool $positive, callable $on, bool $hasEnds, float $confidence,
+    ): Change {
+        if (count($strata) === 1 && !$blocked && $scale === Scale::Add) {
+            $c = Compare::independent($strata[0]->a, $strata[0]->b, $confidence);
+
+            return $c->change === null || !$c->change->has() ? Change::none($c->change?->estimate) : Change::fieller($c->change);
+        }
+        if (!$positive) {
+            return Change::none();
+        }
+        $logarithms = $on(Scale::Ratio);
+
+        return Change::ratio($hasEnds ? $logarithms->interval($confidence) : new Interval($logarithms->estimate, null, null));
+    }
+
+    /** @param list<Stratum> $strata */
+    private static function interaction(array $strata, Scale $scale): ?Interaction
+    {
+        $on = $scale === Scale::Add ? $strata : array_map(static fn (Stratum $s): Stratum => $s->mapped(log(...)), $strata);
+        $weight = array_sum(array_map(static fn (Stratum $s): float => $s->weight(), $on));
+        $estimate = array_sum(array_map(static fn (Stratum $s): float => $s->weight() * $s->difference(), $on)) / $weight;
+        $size = $scale === Scale::Ratio ? 1.0 : max([0.0, ...array_map(
+            static fn (Stratum $s): float => max(array_map(abs(...), [...$s->a, ...$s->b])), $on,
+        )]);
+
+        return Interaction::of($on, $estimate, $size);
+    }
+
+    /**
+     * @param list<CellDifference> $cells
+     *
+     * @return list<string>
+     */
+    private static function opposed(array $cells, float $estimate): array
+    {
+        return array_values(array_map(
+            static fn (CellDifference $c): string => $c->cell,
+            array_filter($cells, static fn (CellDifference $c): bool => $c->difference * $estimate < 0),
+        ));
+    }
+
+    /** @param list<CellDifference> $cells */
+    private static function haveBothSigns(array $cells): bool
+    {
+        $differences = array_map(static fn (CellDifference $c): float => $c->difference, $cells);
+
+        return $differences !== [] && min($differences) < 0 && max($differences) > 0;
+    }
+
+    private static function sign(Interval $interval): WithinVerdict
+    {
+        return match (true) {
+            $interval->low > 0 => WithinVerdict::Higher,
+            $interval->high < 0 => WithinVerdict::Lower,
+            default => WithinVerdict::Indistinct,
+        };
+    }
+
+    private static function per(bool $blocked, bool $byArticle): Per
+    {
+        return match (true) {
+            $blocked => Per::Block,
+            $byArticle => Per::Article,
+            default => Per::Run,
+        };
+    }
+
+    /** @param list<AlikeRun> $runs */
+    private static function count(array $runs, string $side): int
+    {
+        return count(array_filter($runs, static fn (AlikeRun $r): bool => $r->side === $side));
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Alike;
+
+use Lustrum\Core\Statistics\Sample;
+
+/**
+ * The difference of two sides over the strata that both have.
+ *
+ * Over blocks where there are blocks; Welch (1947) within a single stratum; else least squares of value = stratum + side,
+ * which with one value a side and stratum is the paired t. Where articles come in several strata the interval goes over
+ * articles (Hurlbert 1984), by their sums of residuals.
+ */
+final class Estimate
+{
+    /** What is smaller than this part of the largest value is no spread. */
+    private const NOTHING = 1e-12;
+
+    /**
+     * @param list<AlikeRun> $runs in strata that both sides have, on the scale that is asked for
+     * @param float          $size of the largest value, beside which a spread is one
+     */
+    public static function of(array $runs, bool $blocked, bool $byArticle, float $size): Effect
+    {
+        $strata = Matched::strataOf($runs);
+        $effect = match (true) {
+            $blocked => self::overBlocks($strata),
+            count($strata) === 1 && min(count($strata[0]->a), count($strata[0]->b)) > 1 => self::welch($strata[0]),
+            default => self::additive($strata),
+        };
+        if ($byArticle && !$blocked && count($strata) > 1) {
+            $effect = self::overArticles($runs, $effect->estimate);
+        }
+
+        return $effect->se <= self::NOTHING * $size ? self::withoutSpread($effect, count($strata) === 1 && !$blocked) : $effect;
+    }
+
+    /** Welch's degrees hang on the spread: where there is none they cannot be told. */
+    private static function withoutSpread(Effect $effect, bool $isWelch): Effect
+    {
+        return new Effect($effect->estimate, 0.0, $isWelch ? null : $effect->df);
+    }
+
+    /** @param list<Stratum> $strata */
+    private static function overBlocks(array $strata): Effect
+    {
+        $sums = $weights = [];
+        foreach ($strata as $stratum) {
+            $block = (string) $stratum->block;
+            $sums[$block] = ($sums[$block] ?? 0.0) + $stratum->weight() * $stratum->difference();
+            $weights[$block] = ($weights[$block] ?? 0.0) + $stratum->weight();
+        }
+        $differences = array_map(static fn (float $sum, float $weight): float => $sum / $weight, $sums, $weights);
+        $sample = Sample::of(array_values($differences));
+
+        return new Effect($sample->mean, $sample->se() ?? 0.0, $sample->n - 1);
+    }
+
+    private static function welch(Stratum $stratum): Effect
+    {
+        [$a, $b] = [Sample::of($stratum->a), Sample::of($stratum->b)];
+        [$va, $vb] = [(float) $a->se() ** 2, (float) $b->se() ** 2];
+        $share = $va + $vb > 0 ? $va / ($va + $vb) : 0.5;
+
+        return new Effect($b->mean - $a->mean, sqrt($va + $vb), 1 / ($share ** 2 / ($a->n - 1) + (1 - $share) ** 2 / ($b->n - 1)));
+    }
+
+    /** @param list<Stratum> $strata */
+    private static function additive(array $strata): Effect
+    {
+        $weight = array_sum(array_map(static fn (Stratum $s): float => $s->weight(), $strata));
+        $estimate = array_sum(array_map(static fn (Stratum $s): float => $s->weight() * $s->difference(), $strata)) / $weight;
+        $df = self::degrees($strata);
+        $squares = self::squares($strata, $estimate);
+
+        return new Effect($estimate, $df > 0 ? sqrt($squares / $df / $weight) : 0.0, $df);
+    }
+
+    /** @param list<Stratum> $strata */
+    public static function degrees(array $strata): int
+    {
+        return array_sum(array_map(static fn (Stratum $s): int => $s->n(), $strata)) - count($strata) - 1;
+    }
+
+    /**
+     * What the additive model leaves over.
+     *
+     * @param list<Stratum> $strata
+     */
+    public static function squares(array $strata, float $estimate): float
+    {
+        return array_sum(array_map(
+            static fn (Stratum $s): float => $s->squares() + $s->weight() * ($s->difference() - $estimate) ** 2, $strata,
+        ));
+    }
+
+    /**
+     * se² = A/(A − 2)·Σ over articles of (Σ x̃·e)²/(Σ x̃²)², x̃ the side less its mean in the stratum, e the residuals; an
+     * article that was tried on both sides counts on each.
+     *
+     * @param list<AlikeRun> $runs
+     */
+    private static function overArticles(array $runs, float $estimate): Effect
+    {
+        $sums = $of = [];
+        foreach ($runs as $run) {
+            $of[$run->stratum()][] = $run;
+        }
+        $total = 0.0;
+        $alone = 0;
+        foreach ($of as $some) {
+            $n = count($some);
+            $share = count(array_filter($some, static fn (AlikeRun $r): bool => $r->side === 'b')) / $n;
+            $mean = array_sum(array_map(static fn (AlikeRun $r): float => $r->value, $some)) / $n;
+            foreach ($some as $run) {
+                $x = ($run->side === 'b' ? 1.0 : 0.0) - $share;
+                $total += $x * $x;
+                $article = $run->article === null ? 'run '.++$alone : $run->side."\x1f".$run->article;
+                $sums[$article] = ($sums[$article] ?? 0.0) + $x * ($run->value - $mean - $estimate * $x);
+            }
+        }
+        $articles = count($sums);
+        $squares = array_sum(array_map(static fn (float $s): float => $s * $s, $sums));
+
+        return new Effect($estimate, sqrt($articles / ($articles - 2) * $squares) / $total, $articles - 2);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Alike;
+
+use Lustrum\Core\Statistics\Sample;
+
+/** A cell, or a block within one, that both sides have: the values of each. */
+final readonly class Stratum
+{
+    /**
+     * @param non-empty-list<float> $a
+     * @param non-empty-list<float> $b
+     */
+    public function __construct(
+        public string $cell,
+        public ?string $block,
+        public array $a,
+        public array $b,
+    ) {
+    }
+
+    public function difference(): float
+    {
+        return Sample::of($this->b)->mean - Sample::of($this->a)->mean;
+    }
+
+    /** What its difference weighs beside those of others, where all have one spread: the inverse of its variance. */
+    public function weight(): float
+    {
+        return count($this->a) * count($this->b) / (count($this->a) + count($this->b));
+    }
+
+    public function n(): int
+    {
+        return count($this->a) + count($this->b);
+    }
+
+    /** Sum of squares within its two sides. */
+    public function squares(): float
+    {
+        [$a, $b] = [Sample::of($this->a), Sample::of($this->b)];
+
+        return ($a->n - 1) * ($a->sd ?? 0.0) ** 2 + ($b->n - 1) * ($b->sd ?? 0.0) ** 2;
+    }
+
+    /** @param callable(float): float $of */
+    public function mapped(callable $of): self
+    {
+        return new self($this->cell, $this->block, array_map($of, $this->a), array_map($of, $this->b));
+    }
+}

@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Statistics;
+
+use Lustrum\Core\NotEstimable;
+use Lustrum\Core\Statistics\Distribution\Solve;
+use Lustrum\Core\Statistics\Distribution\StudentT;
+
+/**
+ * Values and bounds of one normal quantity together (`stats.censored`), by maximum likelihood.
+ *
+ * In γ = 1/σ and δ = μ/σ the likelihood is concave (Olsen 1978, Econometrica 46, 1211), so that Newton's method finds the
+ * one maximum. The ends are where twice the logarithm of the likelihood ratio is n·ln(1 + t²/(n − 1)), which without
+ * bounds is the t interval.
+ */
+final readonly class Censored
+{
+    private const STEPS = 200;
+    private const CLOSE = 1e-14;
+
+    private float $centre;
+    private float $scale;
+
+    /** @var list<float> in units of their own spread, from their own mean */
+    private array $values;
+
+    /** @var list<float> */
+    private array $atLeast;
+
+    /** @var list<float> */
+    private array $atMost;
+
+    private float $gamma;
+    private float $delta;
+
+    /**
+     * @param list<float> $values
+     * @param list<float> $atLeast
+     * @param list<float> $atMost
+     */
+    private function __construct(array $values, array $atLeast, array $atMost)
+    {
+        $sample = Sample::of($values);
+        [$this->centre, $this->scale] = [$sample->mean, (float) $sample->sd];
+        $own = fn (float $x): float => ($x - $this->centre) / $this->scale;
+        [$this->values, $this->atLeast, $this->atMost] = [
+            array_map($own, $values), array_map($own, $atLeast), array_map($own, $atMost),
+        ];
+        [$this->gamma, $this->delta] = $this->maximum();
+    }
+
+    /**
+     * @param list<float> $values  two different ones at least
+     * @param list<float> $atLeast
+     * @param list<float> $atMost
+     *
+     * @throws NotEstimable
+     */
+    public static function of(array $values, array $atLeast, array $atMost): self
+    {
+        if (count(array_unique($values, \SORT_REGULAR)) < 2) {
+            throw NotEstimable::because('events.tooFew', 'Two different values that are no bounds are the least.', 'values');
+        }
+
+        return new self($values, $atLeast, $atMost);
+    }
+
+    public function mean(): float
+    {
+        return $this->centre + $this->scale * $this->delta / $this->gamma;
+    }
+
+    /** Of maximum likelihood: divided by n. */
+    public function sd(): float
+    {
+        return $this->scale / $this->gamma;
+    }
+
+    /** Values and bounds together. */
+    public function n(): int
+    {
+        return count($this->values) + count($this->atLeast) + count($this->atMost);
+    }
+
+    /** The mean with its two-sided interval; an end is null where the bounds leave it open. */
+    public function interval(float $confidence): Interval
+    {
+        $t = StudentT::quantile(0.5 + $confidence / 2, $this->n() - 1);
+
+        return new Interval($this->mean(), $this->end($t, -1.0), $this->end($t, 1.0));
+    }
+
+    /** One end: where the likelihood has fallen so far as it does without bounds at t standard errors. */
+    public function end(float $t, float $direction): ?float
+    {
+        $n = $this->n();
+        $fall = $n * log(1 + $t * $t / ($n - 1));
+        $best = $this->delta / $this->gamma;
+        $f = fn (float $mean): float => 2 * $this->fallAt($mean) - $fall;
+        for ($step = 1 / $this->gamma / sqrt($n), $i = 0; $i < self::STEPS; ++$i, $step *= 2) {
+            if ($f($best + $direction * $step) > 0) {
+                $root = Solve::root($f, $best, $best + $direction * $step);
+
+                return $this->centre + $this->scale * $root;
+            }
+        }
+
+        return null;
+    }
+
+    /** By how much the logarithm of the likelihood is less at this mean than at its best. */
+    public function below(float $mean): float
+    {
+        return $this->fallAt(($mean - $this->centre) / $this->scale);
+    }
+
+    private function fallAt(float $mean): float
+    {
+        $gamma = $this->gammaAt($mean);
+
+        return max(0.0, $this->likelihood($this->gamma, $this->delta) - $this->likelihood($gamma, $gamma * $mean));
+    }
+
+    /** The spread that fits best where the mean is given: along a line of δ = μ·γ the likelihood is concave too. */
+    private function gammaAt(float $mean): float
+    {
+        $slope = function (float $u) use ($mean): float {
+            $gamma = exp($u);
+            $sum = (float) count($this->values);
+            foreach ($this->values as $x) {
+                $sum -= ($gamma * ($x - $mean)) ** 2;
+            }
+            foreach ($this->atLeast as $c) {
+                $sum -= Tail::hazard($gamma * ($c - $mean)) * $gamma * ($c - $mean);
+            }
+            foreach ($this->atMost as $c) {
+                $sum += Tail::hazard(-$gamma * ($c - $mean)) * $gamma * ($c - $mean);
+            }
+
+            return $sum;
+        };
+        for ($low = log($this->gamma) - 1, $i = 0; $slope($low) < 0 && $i < self::STEPS; ++$i) {
+            --$low;
+        }
+        for ($high = log($this->gamma) + 1, $i = 0; $slope($high) > 0 && $i < self::STEPS; ++$i) {
+            ++$high;
+        }
+
+        return exp(Solve::root($slope, $low, $high));
+    }
+
+    private function likelihood(float $gamma, float $delta): float
+    {
+        $sum = count($this->values) * log($gamma);
+        foreach ($this->values as $x) {
+            $sum -= 0.5 * ($gamma * $x - $delta) ** 2;
+        }
+        foreach ($this->atLeast as $c) {
+            $sum += Tail::log($gamma * $c - $delta);
+        }
+        foreach ($this->atMost as $c) {
+            $sum += Tail::log($delta - $gamma * $c);
+        }
+
+        return $sum;
+    }
+
+    /** @return array{float, float} γ and δ of the greatest likelihood, by Newton's method with halved steps */
+    private function maximum(): array
+    {
+        [$gamma, $delta] = [1.0, 0.0];
+        $best = $this->likelihood($gamma, $delta);
+        for ($i = 0; $i < self::STEPS; ++$i) {
+            [$g, $d, $gg, $gd, $dd] = $this->slopes($gamma, $delta);
+            $determinant = $gg * $dd - $gd * $gd;
+            [$stepG, $stepD] = [-($dd * $g - $gd * $d) / $determinant, -($gg * $d - $gd * $g) / $determinant];
+            for ($part = 1.0; $part > 1e-12; $part /= 2) {
+                [$newG, $newD] = [$gamma + $part * $stepG, $delta + $part * $stepD];
+                $new = $newG > 0 ? $this->likelihood($newG, $newD) : -INF;
+                if ($new >= $best - abs($best) * 1e-15) {
+                    break;
+                }
+            }
+            [$gamma, $delta, $best] = [$newG, $newD, $new];
+            if (abs($stepG) <= self::CLOSE * $gamma && abs($stepD) <= self::CLOSE * max(1.0, abs($delta))) {
+                break;
+            }
+        }
+
+        return [$gamma, $delta];
+    }
+
+    /** @return array{float, float, float, float, float} by γ, by δ, and twice by γγ, γδ, δδ */
+    private function slopes(float $gamma, float $delta): array
+    {
+        $n = count($this->values);
+        [$g, $d, $gg, $gd, $dd] = [$n / $gamma, 0.0, -$n / $gamma ** 2, 0.0, (float) -$n];
+        foreach ($this->values as $x) {
+            $z = $gamma * $x - $delta;
+            $g -= $z * $x;
+            $d += $z;
+            $gg -= $x * $x;
+            $gd += $x;
+        }
+        foreach ([[$this->atLeast, 1.0], [$this->atMost, -1.0]] as [$bounds, $sign]) {
+            foreach ($bounds as $c) {
+                $w = $sign * ($gamma * $c - $delta);
+                $hazard = Tail::hazard($w);
+                $curve = $hazard * ($hazard - $w);
+                $g -= $hazard * $sign * $c;
+                $d += $hazard * $sign;
+                $gg -= $curve * $c * $c;
+                $gd += $curve * $c;
+                $dd -= $curve;
+            }
+        }
+
+        return [$g, $d, $gg, $gd, $dd];
+    }
+}

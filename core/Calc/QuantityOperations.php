@@ -6,6 +6,7 @@ namespace Lustrum\Core\Calc;
 
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\SlipCheck;
+use Lustrum\Core\Quantity\Typed;
 
 final class QuantityOperations implements OperationGroup
 {
@@ -26,6 +27,14 @@ final class QuantityOperations implements OperationGroup
                         'resolution' => $q->resolution, 'si' => ['value' => $q->si(), 'unit' => $q->unit->dimension->siUnit()],
                     ];
                 }),
+            new Operation('quantity.read', 'Reads a value as people have it: ± and about, ranges, bounds, unknown, a forgotten unit.',
+                ['text' => 'what was typed', 'dimension?' => 'name of the dimension wanted'],
+                [
+                    'kind' => 'equal, atLeast, atMost, unknown, unitUnknown', 'value' => 'of a range its middle', 'unit' => 'symbol as typed',
+                    'dimension' => 'name', 'resolution' => 'step of the last digit', 'si' => 'value and unit in the SI',
+                    'u' => 'standard uncertainty; null where nobody said', 'low' => 'end of a bound or range', 'high' => '',
+                ],
+                self::read(...)),
             new Operation('quantity.convert', 'The same quantity in another unit of its dimension.',
                 ['value' => 'number', 'unit' => 'symbol', 'to' => 'symbol', 'difference?' => 'true for a difference of temperatures'],
                 ['value' => 'number', 'unit' => 'symbol'],
@@ -50,6 +59,19 @@ final class QuantityOperations implements OperationGroup
 
                     return get_object_vars($slip);
                 }),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function read(Input $in): array
+    {
+        $typed = Typed::read($in->text('text'), $in->textOrNull('dimension'));
+        $unit = $typed->unit;
+
+        return [
+            'kind' => $typed->kind, 'value' => $typed->value, 'unit' => $unit?->symbol, 'dimension' => $unit?->measures(),
+            'resolution' => $typed->resolution, 'si' => $unit === null ? null : ['value' => $typed->si(), 'unit' => $unit->dimension->siUnit()],
+            'u' => $typed->u, 'low' => $typed->low, 'high' => $typed->high,
         ];
     }
 }

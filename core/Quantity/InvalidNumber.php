@@ -29,6 +29,21 @@ final class InvalidNumber extends CoreException
         );
     }
 
+    public static function backwards(string $text): self
+    {
+        return new self('number.invalid', sprintf('“%s” runs backwards: write the smaller end first.', mb_substr($text, 0, 40)), 'text');
+    }
+
+    public static function boundOfRange(string $text): self
+    {
+        return new self('number.invalid', sprintf('“%s” is both a bound and a range: write one of them.', mb_substr($text, 0, 40)), 'text');
+    }
+
+    public static function negativeUncertainty(string $text): self
+    {
+        return new self('number.invalid', sprintf('The ± in “%s” is below nought.', mb_substr($text, 0, 40)), 'text');
+    }
+
     public static function tooLarge(string $text): self
     {
         return new self('number.invalid', sprintf('“%s” is larger than can be kept (1e300 at most).', mb_substr($text, 0, 40)), 'text');

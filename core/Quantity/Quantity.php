@@ -105,7 +105,7 @@ final readonly class Quantity
      *
      * @throws UnitMismatch
      */
-    private function mustMeasure(Dimension $wanted, string $wantedUnit, callable $wantedName): void
+    public function mustMeasure(Dimension $wanted, string $wantedUnit, callable $wantedName): void
     {
         if ($this->unit->dimension->equals($wanted)) {
             return;

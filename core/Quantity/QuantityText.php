@@ -28,12 +28,13 @@ final class QuantityText
         return self::clock($tidy) ?? self::compound($tidy) ?? self::single($tidy, $text);
     }
 
-    private static function tidy(string $text): string
+    /** With one kind of dash, of space and of fraction. */
+    public static function tidy(string $text): string
     {
         $text = strtr(
             $text,
             [
-                "\u{2212}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', '½' => ' 1/2', '¼' => ' 1/4', '¾' => ' 3/4', '⅛' => ' 1/8',
+                "\u{2212}" => '-', "\u{2013}" => '-', "\u{2014}" => '-', "\u{2044}" => '/', '½' => ' 1/2', '¼' => ' 1/4', '¾' => ' 3/4', '⅛' => ' 1/8',
                 '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8', "\u{00a0}" => ' ', "\u{202f}" => ' ', "\u{2009}" => ' ',
             ],
         );
@@ -113,6 +114,21 @@ final class QuantityText
         }
 
         return Quantity::of(($m[1] === '-' ? -1 : 1) * $value, $symbol, $resolution);
+    }
+
+    /**
+     * A number without a unit.
+     *
+     * @return array{float, float}|null value and the step of its last digit; null where it is none
+     */
+    public static function bare(string $text): ?array
+    {
+        if (preg_match('/^([+\-]?) ?('.self::MIXED.'|'.self::PLAIN.')$/u', self::tidy($text), $m) !== 1) {
+            return null;
+        }
+        [$value, $resolution] = self::number(trim($m[2]), $text);
+
+        return [$m[1] === '-' ? -$value : $value, $resolution];
     }
 
     /**

@@ -78,16 +78,19 @@ final class Story
         $firmware = $fields['firmware'] ?? $revision['firmware'];
         unset($fields['firmware']);
         $id = $this->add('runs', $fields + [
-            'trial' => $trial, 'article' => $article['id'] ?? null, 'number' => $number, 'startedAt' => $at, 'outcome' => 'held', 'outcomeReason' => '',
+            'trial' => $trial, 'article' => $article['id'] ?? null, 'number' => $number, 'startedAt' => $at, 'outcome' => 'held',
+            'outcomeReason' => '',
             'earlierRuns' => $past['runs'], 'earlierFailures' => $past['failures'],
             'configuration' => $this->stored([
-                'revision' => $revision['id'], 'letter' => $revision['letter'], 'firmware' => $firmware, 'article' => $article['id'] ?? null, 'serial' => $article['serial'] ?? '',
+                'revision' => $revision['id'], 'letter' => $revision['letter'], 'firmware' => $firmware,
+                'article' => $article['id'] ?? null, 'serial' => $article['serial'] ?? '',
                 'articleState' => $article['state'] ?? '', 'deviations' => $article['deviations'] ?? '', 'lots' => (object) $lots,
                 'method' => $method['id'], 'methodName' => $method['name'], 'methodVersion' => 1, 'rig' => $method['rig'],
                 'channels' => array_map(static fn (array $c): array => ['key' => $c['key'], 'metric' => $c['metric'], 'unit' => $c['unit'], 'instrument' => $c['instrument'], 'resolution' => $c['resolution'], 'whenStopped' => $c['whenStopped'], 'formula' => $c['formula'] ?? ''], $method['channels']),
                 'parameters' => $this->of('parameters', $revision['id'], static fn (array $p): array => ['name' => $p['name']] + $p['measure']),
                 'parts' => $this->of('parts', $revision['id'], static fn (array $p): array => array_intersect_key($p, ['name' => 0, 'material' => 0, 'quantity' => 0])),
-                'conditions' => $method['conditions'], 'settings' => $method['settings'], 'outcomeMetric' => $method['outcomeMetric'] ?? '', 'heldWhen' => $method['heldWhen'] ?? '',
+                'conditions' => $method['conditions'], 'settings' => $method['settings'],
+                'outcomeMetric' => $method['outcomeMetric'] ?? '', 'heldWhen' => $method['heldWhen'] ?? '',
             ]),
         ], $at, $fields['operator'] ?? null);
         $outcome = $fields['outcome'] ?? 'held';

@@ -45,7 +45,8 @@ function wrenMethods(Story $s): void
     $methods = [
         ['m-belt', 'Seed spacing on the belt', 'How evenly seeds lie when nothing else disturbs them.', 'Greased belt', '200 seeds counted', '200 seeds', 'Soil, slope and the walker; the belt runs at a constant pace.', '', 12.0,
             [$channel('cv', 'spacing error', '%', 'Seed-gap counter', 0.1, 2, 60), $channel('misses', 'misses', '%', 'Seed-gap counter', 0.1, 0, 40), $channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40), ['key' => 'singles', 'metric' => 'single seeds', 'unit' => '%', 'instrument' => '', 'resolution' => null, 'low' => null, 'high' => null, 'whenStopped' => 'equal', 'formula' => '1 - misses - doubles']],
-            [$words('seed', 'small', 'large'), $number('humidity', '%', 8.0)], [['name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1]],
+            [$words('seed', 'small', 'large'), $number('humidity', '%', 8.0)],
+            [['name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1]],
             $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
         ['m-push', 'Push force on a raked bed', 'What it takes to walk it.', 'Test bed, 20 m', 'Pushed the whole 20 m', '20 m at walking pace', 'Wet clay and crop residue.', '', 15.0,
             [$channel('push', 'push force', 'N', 'Load cell with unit button', 0.1, 10, 120)],
@@ -129,9 +130,11 @@ function wrenRevisions(Story $s): void
         ['W-01', 'A', ['plate sheet: printed'], 'Plate printed in two halves and glued.', 'mockup'],
         ['W-02', 'B', ['plate sheet: P-11'], '', 'bare'], ['W-03', 'B', ['plate sheet: P-11'], 'Wheel fork bent by 2 mm and straightened.', 'finished'],
         ['W-04', 'C', ['plate sheet: P-23'], '', 'finished'], ['W-05', 'C', ['plate sheet: P-23'], 'Antistatic coat thin on one side.', 'finished'],
-        ['W-06', 'D', ['plate sheet: P-31', 'brush: B-2'], '', 'finished'], ['W-07', 'D', ['plate sheet: P-33', 'brush: B-2'], 'Plate sheet from another batch than W-06; nobody noticed until September.', 'finished'],
+        ['W-06', 'D', ['plate sheet: P-31', 'brush: B-2'], '', 'finished'],
+        ['W-07', 'D', ['plate sheet: P-33', 'brush: B-2'], 'Plate sheet from another batch than W-06; nobody noticed until September.', 'finished'],
         ['W-08', 'D′', ['plate sheet: P-31', 'lip: L-1'], '', 'finished'],
-        ['W-09', 'E', ['plate sheet: Q-02', 'brush: B-2'], '', 'finished'], ['W-10', 'E', ['plate sheet: Q-02', 'brush: B-4'], 'Brush from a new batch, a little stiffer.', 'finished'],
+        ['W-09', 'E', ['plate sheet: Q-02', 'brush: B-2'], '', 'finished'],
+        ['W-10', 'E', ['plate sheet: Q-02', 'brush: B-4'], 'Brush from a new batch, a little stiffer.', 'finished'],
         ['W-11', 'F', ['plate sheet: Q-07', 'brush: B-4'], '', 'finished'],
     ];
     foreach ($units as [$serial, $letter, $lots, $deviations, $state]) {
@@ -148,7 +151,8 @@ function wrenTrials(Story $s): void
     // Spacing on the belt: revision => day, units, runs, error, misses, doubles, humidity, gap
     $belt = [
         ['A', '2026-03-05', ['W-01'], 8, 24.1, 8.4, 11.2, 48, null], ['B', '2026-04-02', ['W-02', 'W-03'], 10, 19.2, 6.1, 10.6, 52, null],
-        ['C', '2026-05-06', ['W-04', 'W-05'], 12, 18.0, 5.4, 9.9, 61, null], ['D', '2026-06-15', ['W-06', 'W-07'], 16, 14.6, 4.2, 5.3, 66, 1.0],
+        ['C', '2026-05-06', ['W-04', 'W-05'], 12, 18.0, 5.4, 9.9, 61, null],
+        ['D', '2026-06-15', ['W-06', 'W-07'], 16, 14.6, 4.2, 5.3, 66, 1.0],
         ['D′', '2026-06-18', ['W-08'], 10, 14.1, 5.0, 3.4, 64, null], ['E', '2026-08-11', ['W-09', 'W-10'], 20, 12.7, 3.1, 3.6, 57, 0.8],
         ['F', '2026-10-20', ['W-11'], 16, 11.1, 2.6, 3.3, 44, 0.8],
     ];
@@ -163,7 +167,8 @@ function wrenTrials(Story $s): void
             $moved = $letter === 'E' && $i === 13;
             $gapText = $gap === null ? [] : ['brush gap' => ($moved ? '1.4 mm' : number_format($gap + ($letter === 'E' || $letter === 'F' ? Story::normal(0, 0.03) : 0), 1).' mm')];
             $run = [
-                'operator' => $i % 2 === 0 ? 'Yusuf Brandt' : 'Ines Caldeira', 'conditions' => $found(['seed' => $large ? 'large' : 'small', 'humidity' => $unknown ? 'unknown' : round($damp).' %']),
+                'operator' => $i % 2 === 0 ? 'Yusuf Brandt' : 'Ines Caldeira',
+                'conditions' => $found(['seed' => $large ? 'large' : 'small', 'humidity' => $unknown ? 'unknown' : round($damp).' %']),
                 'settings' => $found($gapText), 'position' => '', 'note' => '',
             ];
             if ($moved) {
@@ -211,7 +216,9 @@ function wrenTrials(Story $s): void
             $stopped = $letter === 'E' && $i >= 3;
             $load = Story::normal($mean, 15);
             $s->run($id, '', $at($day, 30 * $i), [
-                'operator' => 'Tobias Lind', 'position' => 'bracket '.($i + 1), 'conditions' => $found(['room temperature' => round(Story::normal($letter === 'D' ? 23 : 20, 0.7)).' °C']), 'settings' => [], 'note' => '',
+                'operator' => 'Tobias Lind', 'position' => 'bracket '.($i + 1),
+                'conditions' => $found(['room temperature' => round(Story::normal($letter === 'D' ? 23 : 20, 0.7)).' °C']),
+                'settings' => [], 'note' => '',
             ] + ($stopped ? ['outcome' => 'stoppedEarly', 'outcomeReason' => 'Proof load reached; bracket kept for the field unit'] : []), ['load' => [$stopped ? 410.0 + $i : $load, 0]]);
         }
     }
@@ -226,7 +233,8 @@ function wrenTrials(Story $s): void
                 $lost = $letter === 'D' && $height === 1.0 && $i === 1;
                 $good = $i < $held;
                 $s->run($id, ['B' => 'W-02', 'C' => 'W-05', 'D' => 'W-07', 'E' => 'W-10', 'F' => 'W-11'][$letter], $at($day, 22 * $n++), [
-                    'operator' => 'Tobias Lind', 'position' => number_format($height, 2).' m', 'conditions' => $found(['surface' => 'packed soil']), 'settings' => [], 'note' => '',
+                    'operator' => 'Tobias Lind', 'position' => number_format($height, 2).' m',
+                    'conditions' => $found(['surface' => 'packed soil']), 'settings' => [], 'note' => '',
                 ] + ($lost ? ['outcome' => 'lost', 'outcomeReason' => 'Hopper slid off the bench before the drop'] : ($good ? [] : ['outcome' => 'failed', 'outcomeReason' => 'Hopper seam split, seed on the ground'])), []);
             }
         }
@@ -288,13 +296,24 @@ function wrenFindings(Story $s): void
         }
     }
     $more = [
-        ['double-B', 'B', 'Double seeds', 'seed plate', 'minor', '2026-04-03', 'More on humid mornings, Yusuf thinks.'], ['double-C1', 'C', 'Double seeds', 'seed plate', 'minor', '2026-05-07', 'The antistatic coat changed nothing.'],
-        ['double-C2', 'C', 'Double seeds', 'seed plate', 'minor', '2026-05-08', ''], ['double-D', 'D', 'Double seeds', 'seed plate', 'minor', '2026-07-15', 'Rainy week; the plate rubs in its seat.'],
-        ['jam-B', 'B', 'Plate jammed', 'seed plate, seat', 'major', '2026-04-20', ''], ['jam-C', 'C', 'Plate jammed', 'seed plate, seat', 'major', '2026-05-28', 'After a night in the shed.'], ['jam-D', 'D', 'Plate jammed', 'seed plate, seat', 'major', '2026-07-16', 'Plate measured 0.21 mm thicker than in June.'],
-        ['tooth-A', 'A', 'Drive tooth chipped', 'seed plate, rim', 'minor', '2026-03-06', ''], ['tooth-B', 'B', 'Drive tooth chipped', 'seed plate, rim', 'minor', '2026-04-21', ''], ['tooth-E', 'E', 'Drive tooth chipped', 'seed plate, rim', 'minor', '2026-09-15', 'Acetal chips cleaner than PVC, but it chips.'],
-        ['dust-C', 'C', 'Gate blind with dust', 'optical gate', 'major', '2026-05-29', ''], ['dust-D', 'D', 'Gate blind with dust', 'optical gate', 'major', '2026-07-17', ''], ['dust-E', 'E', 'Gate blind with dust', 'optical gate', 'major', '2026-09-16', 'The wiper in the lid was meant to end this.'], ['dust-F', 'F', 'Gate blind with dust', 'optical gate', 'major', '2026-11-16', ''],
-        ['heat-C', 'C', 'Driver shut down', 'driver housing', 'major', '2026-05-22', 'At 24 °C already.'], ['heat-D', 'D', 'Driver shut down', 'driver housing', 'major', '2026-07-03', ''],
-        ['lip-1', 'D′', 'Lip worn through', 'singulator', 'major', '2026-06-25', ''], ['lip-2', 'D′', 'Lip worn through', 'singulator', 'major', '2026-06-26', ''],
+        ['double-B', 'B', 'Double seeds', 'seed plate', 'minor', '2026-04-03', 'More on humid mornings, Yusuf thinks.'],
+        ['double-C1', 'C', 'Double seeds', 'seed plate', 'minor', '2026-05-07', 'The antistatic coat changed nothing.'],
+        ['double-C2', 'C', 'Double seeds', 'seed plate', 'minor', '2026-05-08', ''],
+        ['double-D', 'D', 'Double seeds', 'seed plate', 'minor', '2026-07-15', 'Rainy week; the plate rubs in its seat.'],
+        ['jam-B', 'B', 'Plate jammed', 'seed plate, seat', 'major', '2026-04-20', ''],
+        ['jam-C', 'C', 'Plate jammed', 'seed plate, seat', 'major', '2026-05-28', 'After a night in the shed.'],
+        ['jam-D', 'D', 'Plate jammed', 'seed plate, seat', 'major', '2026-07-16', 'Plate measured 0.21 mm thicker than in June.'],
+        ['tooth-A', 'A', 'Drive tooth chipped', 'seed plate, rim', 'minor', '2026-03-06', ''],
+        ['tooth-B', 'B', 'Drive tooth chipped', 'seed plate, rim', 'minor', '2026-04-21', ''],
+        ['tooth-E', 'E', 'Drive tooth chipped', 'seed plate, rim', 'minor', '2026-09-15', 'Acetal chips cleaner than PVC, but it chips.'],
+        ['dust-C', 'C', 'Gate blind with dust', 'optical gate', 'major', '2026-05-29', ''],
+        ['dust-D', 'D', 'Gate blind with dust', 'optical gate', 'major', '2026-07-17', ''],
+        ['dust-E', 'E', 'Gate blind with dust', 'optical gate', 'major', '2026-09-16', 'The wiper in the lid was meant to end this.'],
+        ['dust-F', 'F', 'Gate blind with dust', 'optical gate', 'major', '2026-11-16', ''],
+        ['heat-C', 'C', 'Driver shut down', 'driver housing', 'major', '2026-05-22', 'At 24 °C already.'],
+        ['heat-D', 'D', 'Driver shut down', 'driver housing', 'major', '2026-07-03', ''],
+        ['lip-1', 'D′', 'Lip worn through', 'singulator', 'major', '2026-06-25', ''],
+        ['lip-2', 'D′', 'Lip worn through', 'singulator', 'major', '2026-06-26', ''],
         ['latch-F', 'F', 'Lid opened by itself', 'hopper lid', 'minor', '2026-11-17', 'On the slope, twice.'],
     ];
     foreach ($more as [$id, $letter, $mode, $place, $severity, $day, $note]) {
@@ -304,10 +323,14 @@ function wrenFindings(Story $s): void
         ['double-B', 'Static charge makes small seeds stick to the plate', 'design', 'ruledOut', 'The antistatic coat of C changed nothing: 9.9 % doubles against 10.6 %, which cannot be told apart.'],
         ['double-C1', 'Static charge makes small seeds stick to the plate', 'design', 'ruledOut', 'Ruled out by the coat of C itself.'],
         ['double-D', 'PVC plate swells in damp air and lifts the seeds past the brush', 'design', 'confirmed', 'Doubles follow humidity on B, C and D; the plate grew 0.21 mm in a damp week. The acetal plate of E does not follow it.'],
-        ['jam-D', 'PVC plate swells in damp air', 'design', 'confirmed', 'Same plate, measured 0.21 mm thicker.'], ['jam-C', 'PVC plate swells in damp air', 'design', 'supported', 'Jammed after a damp night, free again by noon.'],
+        ['jam-D', 'PVC plate swells in damp air', 'design', 'confirmed', 'Same plate, measured 0.21 mm thicker.'],
+        ['jam-C', 'PVC plate swells in damp air', 'design', 'supported', 'Jammed after a damp night, free again by noon.'],
         ['fail-7', 'Brush gap moved in transport', 'setUp', 'confirmed', 'Found at 1.4 mm; back at 0.8 mm the doubles were gone.'],
-        ['heat-C', 'Current limit set too high', 'design', 'confirmed', 'Driver drew 2.2 A while holding.'], ['heat-D', 'Current limit set too high', 'design', 'confirmed', 'As on C.'],
-        ['tooth-A', 'Plate driven against a stop when jammed', 'use', 'suspected', ''], ['dust-C', 'Talc on treated seed', 'use', 'supported', 'Worst with the treated lot.'], ['dust-E', 'Wiper does not reach the lower window', 'design', 'suspected', ''],
+        ['heat-C', 'Current limit set too high', 'design', 'confirmed', 'Driver drew 2.2 A while holding.'],
+        ['heat-D', 'Current limit set too high', 'design', 'confirmed', 'As on C.'],
+        ['tooth-A', 'Plate driven against a stop when jammed', 'use', 'suspected', ''],
+        ['dust-C', 'Talc on treated seed', 'use', 'supported', 'Worst with the treated lot.'],
+        ['dust-E', 'Wiper does not reach the lower window', 'design', 'suspected', ''],
         ['lip-1', 'Rubber too soft for the plate speed', 'design', 'supported', 'Worn in the same place on both.'],
     ];
     $ids = array_column($s->lists['failures'], 'id');
@@ -362,13 +385,21 @@ function wrenFindings(Story $s): void
         $s->add('observations', ['revision' => 'rev-'.$letter, 'run' => null, 'text' => $text], $day.'T16:00:00+00:00', 'Yusuf Brandt');
     }
     $photos = [
-        ['A', 'seeds', 'Seeds on the belt, A: gaps and pairs', null], ['A', 'tooth', 'Chipped tooth after ten minutes', 'tooth-A'], ['A', 'bench', 'First rig on the bench', null],
-        ['B', 'seeds', 'Spacing on B', null], ['B', 'tooth', 'Another chipped tooth', 'tooth-B'], ['B', 'furrow', 'First furrow outdoors', null],
-        ['C', 'crack', 'Bracket of C, inner bend', $firstOf('Bracket cracked', 'C')], ['C', 'dust', 'Gate window after a morning', 'dust-C'], ['C', 'board', 'Driver board, brown around the regulator', 'heat-C'], ['C', 'seeds', 'Coated plate, still pairs', 'double-C1'],
-        ['D', 'split', 'Hopper seam after 1 m', $firstOf('Hopper seam split', 'D')], ['D', 'seeds', 'Brush: fewer pairs', null], ['D', 'furrow', 'Bed 4, moist', null], ['D', 'dust', 'Dust again', 'dust-D'],
+        ['A', 'seeds', 'Seeds on the belt, A: gaps and pairs', null], ['A', 'tooth', 'Chipped tooth after ten minutes', 'tooth-A'],
+        ['A', 'bench', 'First rig on the bench', null],
+        ['B', 'seeds', 'Spacing on B', null], ['B', 'tooth', 'Another chipped tooth', 'tooth-B'],
+        ['B', 'furrow', 'First furrow outdoors', null],
+        ['C', 'crack', 'Bracket of C, inner bend', $firstOf('Bracket cracked', 'C')],
+        ['C', 'dust', 'Gate window after a morning', 'dust-C'], ['C', 'board', 'Driver board, brown around the regulator', 'heat-C'],
+        ['C', 'seeds', 'Coated plate, still pairs', 'double-C1'],
+        ['D', 'split', 'Hopper seam after 1 m', $firstOf('Hopper seam split', 'D')], ['D', 'seeds', 'Brush: fewer pairs', null],
+        ['D', 'furrow', 'Bed 4, moist', null], ['D', 'dust', 'Dust again', 'dust-D'],
         ['D′', 'lip', 'Lip worn through', 'lip-1'], ['D′', 'seeds', 'Lip: hardly any pairs', null],
-        ['E', 'seeds', 'Acetal plate', null], ['E', 'tooth', 'Clean chip in acetal', 'tooth-E'], ['E', 'furrow', 'Slope by the pond', null], ['E', 'dust', 'Lower window missed by the wiper', 'dust-E'],
-        ['F', 'seeds', 'Deeper cells, large seed', null], ['F', 'crack', 'Crack at the lower rivet', $firstOf('Bracket cracked', 'F')], ['F', 'furrow', 'Evenest furrow so far', null], ['F', 'dust', 'Window after the first field day', 'dust-F'], ['F', 'bench', 'F on the bench before the slope', null],
+        ['E', 'seeds', 'Acetal plate', null], ['E', 'tooth', 'Clean chip in acetal', 'tooth-E'],
+        ['E', 'furrow', 'Slope by the pond', null], ['E', 'dust', 'Lower window missed by the wiper', 'dust-E'],
+        ['F', 'seeds', 'Deeper cells, large seed', null], ['F', 'crack', 'Crack at the lower rivet', $firstOf('Bracket cracked', 'F')],
+        ['F', 'furrow', 'Evenest furrow so far', null], ['F', 'dust', 'Window after the first field day', 'dust-F'],
+        ['F', 'bench', 'F on the bench before the slope', null],
     ];
     foreach ($photos as $i => [$letter, $scene, $caption, $failure]) {
         $s->add('photos', ['revision' => 'rev-'.$letter, 'run' => null, 'failure' => $failure, 'caption' => $caption, 'scene' => $scene, 'seed' => 100 + $i], $s->find('revisions', 'rev-'.$letter)['origin']['createdAt'], 'Yusuf Brandt');

@@ -29,7 +29,8 @@ final class AlikeOperations implements OperationGroup
                     'looks?' => 'how often it was looked at, 1',
                 ],
                 [
-                    'difference' => 'estimate, low, high of b − a, in the unit', 'change' => 'percent, low, high, method (fieller, ratio, none)',
+                    'difference' => 'estimate, low, high of b − a, in the unit',
+                    'change' => 'percent, low, high, method (fieller, ratio, none)',
                     'scale' => 'on which the verdict is taken', 'per' => 'run, article, block: over what the interval goes', 'df' => '',
                     'p' => '', 'pairs' => 'strata used', 'n' => 'values used, a and b', 'cells' => 'cell, na, nb, a, b, difference',
                     'opposed' => 'cells whose difference has the other sign', 'onlyA' => 'strata without a counterpart', 'onlyB' => '',
@@ -52,7 +53,8 @@ final class AlikeOperations implements OperationGroup
             new Operation('stats.compareSides', 'Several sides in one fit, with the groups that cannot be told apart.',
                 ['runs' => 'list of side (any name), cell, block, value', 'confidence?' => '0.95'],
                 [
-                    'sides' => 'side, n, effect against the mean of those it is joined with', 'pairs' => 'a, b, difference b − a, p, adjusted, told',
+                    'sides' => 'side, n, effect against the mean of those it is joined with',
+                    'pairs' => 'a, b, difference b − a, p, adjusted, told',
                     'groups' => 'the largest sets without a told pair', 'apart' => 'sides that nothing joins; empty where all are joined',
                 ],
                 static fn (Input $in): array => get_object_vars(CompareSides::of(
@@ -65,13 +67,15 @@ final class AlikeOperations implements OperationGroup
                     $s = CompareSpread::of($in->numbers('a'), $in->numbers('b'), $in->confidence());
 
                     return [
-                        'ratio' => ['estimate' => $s->estimate, 'low' => $s->low, 'high' => $s->high], 'p' => $s->p, 'verdict' => $s->verdict,
+                        'ratio' => ['estimate' => $s->estimate, 'low' => $s->low, 'high' => $s->high], 'p' => $s->p,
+                        'verdict' => $s->verdict,
                     ];
                 }),
             new Operation('stats.censored', 'The mean of values and bounds together (normal, maximum likelihood).',
                 ['values' => 'list of value, kind (equal, atLeast, atMost)', 'confidence?' => '0.95'],
                 [
-                    'mean' => 'estimate, low, high', 'sd' => 'of maximum likelihood', 'n' => 'values that are no bounds', 'bounds' => 'how many',
+                    'mean' => 'estimate, low, high', 'sd' => 'of maximum likelihood', 'n' => 'values that are no bounds',
+                    'bounds' => 'how many',
                 ],
                 self::censored(...)),
             new Operation('stats.untilWidth', 'How many runs until the mean is known to ± halfWidth (Stein’s two stages).',

@@ -12,7 +12,8 @@ final class Catalogue
 {
     private const GROUPS = [
         QuantityOperations::class, FormulaOperations::class, StatisticsOperations::class, InferenceOperations::class, LifeOperations::class,
-        CurveOperations::class, PlanOperations::class, EvidenceOperations::class, FootingOperations::class, ChangeOperations::class, AlikeOperations::class,
+        CurveOperations::class, PlanOperations::class, EvidenceOperations::class, FootingOperations::class, ChangeOperations::class,
+        AlikeOperations::class,
     ];
 
     /** @var array<string, Operation>|null */

@@ -30,7 +30,8 @@ final class QuantityOperations implements OperationGroup
             new Operation('quantity.read', 'Reads a value as people have it: ± and about, ranges, bounds, unknown, a forgotten unit.',
                 ['text' => 'what was typed', 'dimension?' => 'name of the dimension wanted'],
                 [
-                    'kind' => 'equal, atLeast, atMost, unknown, unitUnknown', 'value' => 'of a range its middle', 'unit' => 'symbol as typed',
+                    'kind' => 'equal, atLeast, atMost, unknown, unitUnknown', 'value' => 'of a range its middle',
+                    'unit' => 'symbol as typed',
                     'dimension' => 'name', 'resolution' => 'step of the last digit', 'si' => 'value and unit in the SI',
                     'u' => 'standard uncertainty; null where nobody said', 'low' => 'end of a bound or range', 'high' => '',
                 ],

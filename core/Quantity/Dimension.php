@@ -92,7 +92,8 @@ final readonly class Dimension
     {
         static $derived = ['N' => 'force', 'Pa' => 'pressure', 'J' => 'energy', 'W' => 'power', 'V' => 'voltage', 'Ω' => 'resistance',
             'C' => 'charge', 'F' => 'capacitance', 'H' => 'inductance', 'T' => 'flux density', 'Hz' => 'frequency', 'lx' => 'illuminance',
-            'm/s' => 'speed', 'm/s^2' => 'acceleration', 'N/m' => 'stiffness', 'kg/m^3' => 'density', 'm^3/s' => 'flow', 'kg/s' => 'mass flow',
+            'm/s' => 'speed', 'm/s^2' => 'acceleration', 'N/m' => 'stiffness', 'kg/m^3' => 'density', 'm^3/s' => 'flow',
+            'kg/s' => 'mass flow',
             'rad/s' => 'angular speed', 'count/s' => 'count rate', '1' => 'ratio'];
         foreach ($derived as $symbol => $name) {
             if (self::of(self::NAMES[$name])->equals($this)) {

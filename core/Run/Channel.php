@@ -49,7 +49,8 @@ final readonly class Channel
     public static function fromRow(array $row): self
     {
         return new self(
-            Row::text($row['key'] ?? ''), Row::text($row['metric'] ?? ''), Row::text($row['unit'] ?? ''), Row::text($row['instrument'] ?? ''),
+            Row::text($row['key'] ?? ''), Row::text($row['metric'] ?? ''), Row::text($row['unit'] ?? ''),
+            Row::text($row['instrument'] ?? ''),
             Row::numberOrNull($row['resolution'] ?? null), Row::numberOrNull($row['low'] ?? null), Row::numberOrNull($row['high'] ?? null),
             ResultKind::tryFrom(Row::text($row['whenStopped'] ?? '')) ?? ResultKind::Equal, Row::text($row['formula'] ?? ''),
         );

@@ -46,6 +46,16 @@ final class ChangeWords
         ]);
     }
 
+    /**
+     * How the difference was worked out.
+     *
+     * @param string $parent its letter
+     */
+    public static function how(ChangeSeen $seen, string $parent): string
+    {
+        return Messages::say('change.how', ['by' => $seen->held === null ? 'mean' : 'share', 'parent' => $parent]);
+    }
+
     private static function difference(ChangeSeen $seen): string
     {
         return self::seen($seen)->text ?? '';

@@ -90,7 +90,8 @@ final class DecisionWords
         string $by, string $next, string $letter, int $chosen, string $cost, string $currency, float $hours,
     ): string {
         return Messages::say('decision.record', [
-            'by' => $by, 'next' => $next, 'letter' => $letter, 'n' => $chosen, 'cost' => $cost, 'currency' => $currency, 'hours' => self::hours($hours),
+            'by' => $by, 'next' => $next, 'letter' => $letter, 'n' => $chosen, 'cost' => $cost, 'currency' => $currency,
+            'hours' => self::hours($hours),
         ]);
     }
 

@@ -37,7 +37,8 @@ final class FrameWords
     {
         return Messages::say('frame.limits', [
             'gates' => $gates, 'percent' => Digits::short(round(100 * $confidence, 1)), 'costs' => $cost !== null, 'cost' => $cost ?? '',
-            'currency' => $currency, 'takes' => $hours !== null, 'hours' => Digits::short($hours ?? 0.0), 'few' => $changes !== null, 'changes' => $changes ?? 0,
+            'currency' => $currency, 'takes' => $hours !== null, 'hours' => Digits::short($hours ?? 0.0), 'few' => $changes !== null,
+            'changes' => $changes ?? 0,
         ]);
     }
 

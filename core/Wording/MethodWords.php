@@ -58,7 +58,8 @@ final class MethodWords
         $known = [...$hazards, ...$cautions];
 
         return Messages::say('method.mind', [
-            'any' => $known !== [], 'known' => implode('. ', $known), 'stops' => trim($abort) !== '', 'abort' => $abort, 'signed' => $needsSignOff,
+            'any' => $known !== [], 'known' => implode('. ', $known), 'stops' => trim($abort) !== '', 'abort' => $abort,
+            'signed' => $needsSignOff,
         ]);
     }
 }

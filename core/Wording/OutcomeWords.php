@@ -20,7 +20,8 @@ final class OutcomeWords
         }
 
         return Messages::say('comparison.share', [
-            'side' => $side, 'verdict' => $c->verdict, 'other' => $c->other->letter, 'heldOther' => $c->other->held, 'nOther' => $c->other->tried,
+            'side' => $side, 'verdict' => $c->verdict, 'other' => $c->other->letter, 'heldOther' => $c->other->held,
+            'nOther' => $c->other->tried,
         ]);
     }
 
@@ -56,7 +57,8 @@ final class OutcomeWords
         };
 
         return Messages::say('comparison.shareSide', [
-            'metric' => Messages::begin($metric), 'letter' => $side->letter, 'held' => $side->held, 'n' => $side->tried, 'height' => $height,
+            'metric' => Messages::begin($metric), 'letter' => $side->letter, 'held' => $side->held, 'n' => $side->tried,
+            'height' => $height,
         ]);
     }
 }

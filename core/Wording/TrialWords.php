@@ -55,7 +55,8 @@ final class TrialWords
         }
 
         return Messages::say('trial.sentence', [
-            'letter' => $letter, 'runs' => array_sum($outcomes), 'trials' => $trials, 'any' => $parts !== [], 'parts' => implode(', ', $parts),
+            'letter' => $letter, 'runs' => array_sum($outcomes), 'trials' => $trials, 'any' => $parts !== [],
+            'parts' => implode(', ', $parts),
         ]);
     }
 

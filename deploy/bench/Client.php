@@ -185,7 +185,8 @@ final class Client
         $this->headers = [];
 
         return [
-            CURLOPT_URL => $this->address.$url, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body ?? '', CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_URL => $this->address.$url, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body ?? '',
+            CURLOPT_RETURNTRANSFER => true,
             CURLOPT_COOKIEFILE => '', CURLOPT_ENCODING => 'gzip',
             CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Origin: '.$this->address, 'X-Csrf-Token: '.$this->token, ...$headers],
             CURLOPT_HEADERFUNCTION => function (CurlHandle $_, string $line): int {

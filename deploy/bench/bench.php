@@ -34,7 +34,8 @@ if (array_intersect($parts, ['sheets', 'writes', 'exchange']) !== []) {
     $method = array_values(array_filter($try['methods'], static fn (array $m): bool => $m['id'] === $push['method']))[0];
     $at = [
         'workspace' => $workspace, 'device' => $device, 'last' => $build('F5'), 'parent' => $build('E5'), 'run' => $run,
-        'reading' => $client->ask('GET', "/api/runs/$run")[0]['readings'][0]['id'], 'trial' => $push['id'], 'channel' => $method['channels'][0]['key'],
+        'reading' => $client->ask('GET', "/api/runs/$run")[0]['readings'][0]['id'], 'trial' => $push['id'],
+        'channel' => $method['channels'][0]['key'],
         'decision' => $client->ask(
             'GET', '/api/revisions/'.$build('B').'/next',
         )[0]['decisions'][0]['id'] ?? $client->ask('GET', '/api/revisions/'.$build('E').'/next')[0]['decisions'][0]['id'],

@@ -50,7 +50,8 @@ final readonly class DeviceFacts
         $changes = $this->by($device, 'change', 'revision_id, id, what, class, metric_id, expected, unit, against_id');
         $builds = [];
         foreach ($this->db->iterateAssociative(
-            'SELECT id, letter, parent_id, branch, firmware, created_at FROM revision WHERE device_id = ? AND withdrawn_because IS NULL', [$device],
+            'SELECT id, letter, parent_id, branch, firmware, created_at FROM revision WHERE device_id = ? AND withdrawn_because IS NULL',
+            [$device],
         ) as $row) {
             $id = Row::text($row['id']);
             $builds[] = new Build(

@@ -92,7 +92,8 @@ final readonly class FailureFacts
              LEFT JOIN article a ON a.id = r.article_id WHERE r.id = ANY(CAST(? AS uuid[]))', ['{'.implode(',', $runs).'}'],
         ) as [$id, $number, $trial, $method, $serial]) {
             $out[Row::text($id)] = [
-                'number' => Row::whole($number), 'trial' => Row::text($trial), 'method' => Row::text($method), 'serial' => Row::text($serial),
+                'number' => Row::whole($number), 'trial' => Row::text($trial), 'method' => Row::text($method),
+                'serial' => Row::text($serial),
             ];
         }
 

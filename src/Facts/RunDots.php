@@ -61,7 +61,8 @@ final readonly class RunDots
             $known = $out[$trial] ?? ['from' => null, 'to' => null, 'outcomes' => []];
             [$first, $last] = [Row::text($row['first']), Row::text($row['last'])];
             $out[$trial] = [
-                'from' => $known['from'] === null ? $first : min($known['from'], $first), 'to' => $known['to'] === null ? $last : max($known['to'], $last),
+                'from' => $known['from'] === null ? $first : min($known['from'], $first),
+                'to' => $known['to'] === null ? $last : max($known['to'], $last),
                 'outcomes' => $known['outcomes'] + [Row::text($row['outcome']) => Row::whole($row['n'])],
             ];
         }

@@ -57,9 +57,11 @@ final class Recordings
         $out = $path.'-kept.'.$ending;
         $streams = $kind === FileKind::Clip ? ['-map', '0:v:0', '-map', '0:a?'] : ['-map', '0:a:0'];
         $this->run([
-            'ffmpeg', '-v', 'error', '-y', '-i', $path, ...$streams, '-c', 'copy', '-map_metadata', '-1', '-map_metadata:s', '-1', '-map_chapters', '-1',
+            'ffmpeg', '-v', 'error', '-y', '-i', $path, ...$streams, '-c', 'copy', '-map_metadata', '-1', '-map_metadata:s', '-1',
+            '-map_chapters', '-1',
             '-fflags', '+bitexact', '-flags:v', '+bitexact', '-flags:a', '+bitexact',
-            ...(in_array(self::CONTAINER[$ending] ?? $ending, ['mp4'], true) ? ['-movflags', '+faststart'] : []), '-f', $this->container($ending), $out,
+            ...(in_array(self::CONTAINER[$ending] ?? $ending, ['mp4'], true) ? ['-movflags', '+faststart'] : []), '-f',
+            $this->container($ending), $out,
         ]);
 
         return $out;

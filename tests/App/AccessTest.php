@@ -208,8 +208,10 @@ final class AccessTest extends ApiTestCase
     private function body(string $name, Route $route): array
     {
         $more = [
-            'because' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too', 'email' => 'new@example.test', 'role' => 'viewer',
-            'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'], 'channel' => 'push', 'text' => '41 N', 'name' => 'x',
+            'because' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
+            'email' => 'new@example.test', 'role' => 'viewer',
+            'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'],
+            'channel' => 'push', 'text' => '41 N', 'name' => 'x',
         ];
 
         return $this->sound($name) + $more + ['route' => $route->getPath()];
@@ -256,8 +258,10 @@ final class AccessTest extends ApiTestCase
         self::assertSame(201, $this->answered());
         $metric = self::text($this->json('GET', '/api/devices/'.$bench->device.'/brief'), 'measured', 0, 'id');
         $this->records = [
-            'device' => $bench->device, 'metric' => $metric, 'requirement' => $bench->requirement, 'revision' => $bench->a, 'method' => $bench->method,
-            'article' => $bench->unitA, 'trial' => $trial, 'run' => $run, 'reading' => $reading, 'failure' => $failure, 'candidate' => $candidate, 'decision' => $decision,
+            'device' => $bench->device, 'metric' => $metric, 'requirement' => $bench->requirement, 'revision' => $bench->a,
+            'method' => $bench->method,
+            'article' => $bench->unitA, 'trial' => $trial, 'run' => $run, 'reading' => $reading, 'failure' => $failure,
+            'candidate' => $candidate, 'decision' => $decision,
             'photo' => $photo, 'parameter' => $this->put('parameters', ['revision' => $bench->a, 'name' => 'arm', 'text' => '3 mm']),
             'part' => $this->put('parts', ['revision' => $bench->a, 'name' => 'Arm']), 'change' => $this->put(
                 'changes', ['revision' => $bench->b, 'what' => 'Thicker'],

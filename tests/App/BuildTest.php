@@ -134,7 +134,8 @@ final class BuildTest extends ApiTestCase
     {
         foreach ([-3, 3] as $expected) {
             $this->put('changes', [
-                'revision' => $this->bench->b, 'what' => 'Change of '.$expected, 'metric' => 'push force', 'expected' => (float) $expected, 'unit' => 'N',
+                'revision' => $this->bench->b, 'what' => 'Change of '.$expected, 'metric' => 'push force', 'expected' => (float) $expected,
+                'unit' => 'N',
             ]);
         }
         $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Painted', 'class' => 'cosmetic']);

@@ -157,7 +157,8 @@ final class ExchangeTest extends ApiTestCase
         $this->raw('POST', $url, substr($whole, 0, intdiv(strlen($whole), 2)));
         self::assertSame(400, $this->answered());
         foreach ([
-            'format' => ['format' => 'another'] + $file, 'version' => ['version' => 9] + $file, 'device' => array_diff_key($file, ['device' => 1]),
+            'format' => ['format' => 'another'] + $file, 'version' => ['version' => 9] + $file,
+            'device' => array_diff_key($file, ['device' => 1]),
             'runs/3' => $this->with($file, 'runs', 3, ['outcome' => 'exploded']),
             'readings/5/text' => $this->with(
                 $file, 'readings', 5,

@@ -113,7 +113,8 @@ final class HistoryTest extends ApiTestCase
         self::assertLessThan(300, $this->answered());
         $this->client->request('GET', '/api/devices/'.$this->bench->device.'/export.json');
         $happened = self::service(Connection::class)->fetchFirstColumn(
-            'SELECT DISTINCT kind FROM history_entry WHERE workspace = ? AND kind NOT IN (SELECT DISTINCT kind FROM identifier)', [$this->workspace],
+            'SELECT DISTINCT kind FROM history_entry WHERE workspace = ? AND kind NOT IN (SELECT DISTINCT kind FROM identifier)',
+            [$this->workspace],
         );
         self::assertContains('export', $happened);
         self::assertGreaterThanOrEqual(2, count($happened), json_encode($happened) ?: '');

@@ -187,7 +187,8 @@ final class MigrationTest extends TestCase
             ],
         );
         $this->db->insert('history_entry', [
-            'id' => $this->id(), 'at' => '2026-03-01 10:00:00+00', 'workspace' => self::WORKSPACE, 'record' => $method, 'kind' => 'method', 'author' => 'Ines',
+            'id' => $this->id(), 'at' => '2026-03-01 10:00:00+00', 'workspace' => self::WORKSPACE, 'record' => $method, 'kind' => 'method',
+            'author' => 'Ines',
             'became' => json_encode(
                 [
                     'version' => 1, 'channels' => $channels,
@@ -263,7 +264,8 @@ final class MigrationTest extends TestCase
             "SELECT column_name, udt_name FROM information_schema.columns WHERE table_schema = 'public' AND table_name = ? AND is_nullable = 'NO' AND column_default IS NULL", [$table],
         ) as ['column_name' => $column, 'udt_name' => $type]) {
             $given += [(string) (is_scalar($column) ? $column : '') => match ($type) {
-                'timestamptz' => '2026-03-02 09:00:00+00', 'json', 'jsonb' => '[]', 'int4', 'float8', 'numeric' => 0, 'bool' => 'false', default => '',
+                'timestamptz' => '2026-03-02 09:00:00+00', 'json', 'jsonb' => '[]', 'int4', 'float8', 'numeric' => 0, 'bool' => 'false',
+                default => '',
             }];
         }
         $this->db->insert($table, $given);

@@ -20,7 +20,8 @@ final class ShapeTest extends ApiTestCase
 
     /** What the fields that must be there are given, where it is not their turn. */
     private const SOUND = [
-        'workspace' => 'w', 'device' => 'd', 'revision' => 'r', 'trial' => 't', 'run' => 'r', 'failure' => 'f', 'method' => 'm', 'name' => 'n',
+        'workspace' => 'w', 'device' => 'd', 'revision' => 'r', 'trial' => 't', 'run' => 'r', 'failure' => 'f', 'method' => 'm',
+        'name' => 'n',
         'text' => 't', 'unit' => 'N', 'limit' => 4.5, 'direction' => 'atMost', 'metric' => 'force', 'statement' => 's', 'letter' => 'A',
         'serial' => 's', 'what' => 'w', 'mode' => 'm', 'channel' => 'push', 'next' => 'n',
     ];

@@ -79,7 +79,31 @@ final class EdgesTest extends TestCase
             ], 'compare.footing' => [
                 'a' => ['method' => 'x'], 'b' => ['method' => 'x'],
             ], 'change.verdict' => ['expected' => 1.0, 'before' => $t, 'after' => $t],
+            'quantity.read' => ['text' => 'about 3-4 m/s', 'dimension' => 'speed'],
+            'stats.compareWithin' => ['runs' => self::alike([
+                ['a', 'x', 4.0], ['a', 'x', 5.0], ['a', 'y', 9.0], ['b', 'x', 6.0], ['b', 'y', 9.5], ['b', 'y', 12.0],
+            ])],
+            'stats.compareSides' => ['runs' => self::alike([
+                ['p', 'x', 4.0], ['q', 'x', 5.0], ['r', 'x', 7.0], ['p', 'y', 9.0], ['q', 'y', 9.5], ['r', 'y', 12.0],
+            ])],
+            'stats.compareProportionsWithin' => ['runs' => array_map(
+                static fn (array $r): array => ['side' => $r[0], 'cell' => $r[1], 'held' => $r[2]],
+                [['a', 'x', true], ['a', 'x', false], ['b', 'x', true], ['b', 'x', true]],
+            )],
+            'stats.compareSpread' => ['a' => $t, 'b' => [2.0, 3.0, 7.0]],
+            'stats.censored' => ['values' => [['value' => 4.0], ['value' => 5.0], ['value' => 6.0, 'kind' => 'atLeast']]],
+            'stats.untilWidth' => ['values' => $t, 'halfWidth' => 1.5],
         ];
+    }
+
+    /**
+     * @param list<array{string, string, float}> $rows
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function alike(array $rows): array
+    {
+        return array_map(static fn (array $r): array => ['side' => $r[0], 'cell' => $r[1], 'value' => $r[2]], $rows);
     }
 
     /** @return iterable<string, array{string}> */

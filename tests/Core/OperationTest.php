@@ -32,7 +32,8 @@ final class OperationTest extends TestCase
             'candidate' => ['value' => 41.4, 'unit' => 'N'], 'previous' => [41.0, 41.5, 40.8, 41.2],
         ], ['suspect' => false]];
         yield 'the unit of a formula' => [
-            'formula.check', ['expression' => 'F / A', 'variables' => ['F' => 'N', 'A' => 'mm^2']], ['unit' => 'Pa', 'dimension' => 'pressure'],
+            'formula.check', ['expression' => 'F / A', 'variables' => ['F' => 'N', 'A' => 'mm^2']],
+            ['unit' => 'Pa', 'dimension' => 'pressure'],
         ];
         yield 'a formula with its uncertainty' => ['formula.evaluate', [
             'expression' => 'F / A', 'unit' => 'MPa',
@@ -60,7 +61,8 @@ final class OperationTest extends TestCase
             'a' => ['method' => 'Drop', 'rig' => 'tower', 'runs' => 5], 'b' => ['method' => 'Drop', 'rig' => 'crane', 'runs' => 5],
         ], ['footing' => 'tilted']];
         yield 'another method' => [
-            'compare.footing', ['a' => ['method' => 'Drop', 'runs' => 5], 'b' => ['method' => 'Pull', 'runs' => 5]], ['footing' => 'broken'],
+            'compare.footing', ['a' => ['method' => 'Drop', 'runs' => 5], 'b' => ['method' => 'Pull', 'runs' => 5]],
+            ['footing' => 'broken'],
         ];
         yield 'the same in everything' => ['compare.footing', [
             'a' => ['method' => 'Drop', 'runs' => 5, 'lots' => ['foam' => ['7']], 'settings' => ['gap' => [
@@ -99,7 +101,8 @@ final class OperationTest extends TestCase
         yield 'no unit of ours' => ['quantity.parse', ['text' => '3 flurbs'], 'unit.unknown', 'unit'];
         yield 'another dimension' => ['quantity.parse', ['text' => '3 kg', 'dimension' => 'length'], 'unit.mismatch', 'unit'];
         yield 'a candidate of another shape' => [
-            'quantity.slip', ['candidate' => ['value' => 1, 'unit' => 'N', 'why' => 'x'], 'previous' => []], 'input.unknown', 'candidate/why',
+            'quantity.slip', ['candidate' => ['value' => 1, 'unit' => 'N', 'why' => 'x'], 'previous' => []], 'input.unknown',
+            'candidate/why',
         ];
         yield 'an empty series' => ['formula.evaluate', [
             'expression' => 'mean(y)', 'variables' => ['y' => ['value' => [], 'unit' => 'N']],

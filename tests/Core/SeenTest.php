@@ -46,7 +46,8 @@ final class SeenTest extends TestCase
         $compare = new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force', 'time' => 'Time'], self::CONFIDENCE);
         $conclude = static fn (Seen $here, Seen $there): array => [
             $compare->all($b, $here, $a, $there), CompareOutcomes::all($b, $here, $a, $there, self::CONFIDENCE),
-            (new ChangesSeen($compare, self::CONFIDENCE))->of($b, $here, $there), Baseline::of($b, $here, [Judged::wanted(Kind::Mean, 40.0)]),
+            (new ChangesSeen($compare, self::CONFIDENCE))->of($b, $here, $there),
+            Baseline::of($b, $here, [Judged::wanted(Kind::Mean, 40.0)]),
         ];
         [$here, $there] = [self::runs('b', 60.0), self::runs('a', 50.0)];
         $whole = $conclude(Seen::ofRuns($here), Seen::ofRuns($there));

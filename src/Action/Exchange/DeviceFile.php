@@ -130,7 +130,8 @@ final class DeviceFile
         }
         if (!in_array($decoded['version'] ?? null, [1, Exporter::VERSION], true)) {
             throw Invalid::at('version', sprintf(
-                'This file has format version %s; this Lustrum reads versions 1 and %d.', Row::text($decoded['version'] ?? '?'), Exporter::VERSION,
+                'This file has format version %s; this Lustrum reads versions 1 and %d.', Row::text($decoded['version'] ?? '?'),
+                Exporter::VERSION,
             ));
         }
     }

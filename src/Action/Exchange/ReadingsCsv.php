@@ -16,8 +16,10 @@ use Lustrum\Domain\Device\Device;
 final readonly class ReadingsCsv
 {
     private const HEADINGS = [
-        'build', 'trial', 'method', 'run', 'article_serial', 'started_at', 'operator', 'conditions', 'settings', 'position', 'outcome', 'outcome_reason',
-        'metric', 'channel', 'typed_value', 'typed_unit', 'typed_unit_ucum', 'typed_resolution', 'value', 'unit', 'si_value', 'si_unit', 'amended', 'withdrawn',
+        'build', 'trial', 'method', 'run', 'article_serial', 'started_at', 'operator', 'conditions', 'settings', 'position', 'outcome',
+        'outcome_reason',
+        'metric', 'channel', 'typed_value', 'typed_unit', 'typed_unit_ucum', 'typed_resolution', 'value', 'unit', 'si_value', 'si_unit',
+        'amended', 'withdrawn',
     ];
 
     private const BATCH = 200;

@@ -24,7 +24,8 @@ final readonly class ReadingPreview
     public static function of(Quantity $typed, Channel $channel, array $questions): self
     {
         return new self(
-            Measure::of($typed)->view()->text, Measure::of($typed->to($channel->unit))->view()->text, $typed->unit->symbol !== $channel->unit, $questions,
+            Measure::of($typed)->view()->text, Measure::of($typed->to($channel->unit))->view()->text,
+            $typed->unit->symbol !== $channel->unit, $questions,
         );
     }
 }

@@ -110,7 +110,8 @@ class Requirement extends Record
         }
         if ($units !== []) {
             throw Invalid::at('unit', sprintf(
-                '“%s” is read in %s; %s measures %s, so that no run could count for it.', $this->metric->name(), $units[0], $this->unit, $asked->measures(),
+                '“%s” is read in %s; %s measures %s, so that no run could count for it.', $this->metric->name(), $units[0], $this->unit,
+                $asked->measures(),
             ));
         }
     }

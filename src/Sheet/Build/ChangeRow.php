@@ -13,6 +13,7 @@ final readonly class ChangeRow
 {
     /**
      * @param ChangeVerdict $computed what the runs say; the person's own verdict stands in the change
+     * @param string        $how      the difference was worked out
      * @param string        $metricId to open the runs that it was seen on
      * @param int           $runs     that it was seen on
      * @param list<string>  $together other changes of this build that were expected to move the same metric
@@ -23,6 +24,7 @@ final readonly class ChangeRow
         public ?Estimate $seen,
         public ChangeVerdict $computed,
         public string $sentence,
+        public string $how,
         public string $metricId,
         public int $runs,
         public array $together,

@@ -31,22 +31,22 @@ final readonly class ChangeRows
         $views = array_map(static fn (Change $c): ChangeView => $c->view(), $this->records->all(Change::class, ['revision' => $build->id]));
         $modes = $this->modes($views);
         $rows = [];
+        $parent = $book->lineage()->parent($build)->letter ?? '';
         foreach ($views as $view) {
             if (isset($seen[$view->id])) {
-                $rows[] = self::row($view, $seen[$view->id], $modes[$view->against ?? ''] ?? null);
+                $rows[] = self::row($view, $seen[$view->id], $parent, $modes[$view->against ?? ''] ?? null);
             }
         }
 
         return $rows;
     }
 
-    private static function row(ChangeView $view, ChangeSeen $seen, ?string $against): ChangeRow
+    private static function row(ChangeView $view, ChangeSeen $seen, string $parent, ?string $against): ChangeRow
     {
         return new ChangeRow(
             $view, ChangeWords::expected($seen->change, $view->metric), ChangeWords::seen($seen), $seen->verdict,
-            ChangeWords::sentence(
-                $seen, $view->metric, $view->verdict !== null,
-            ), $seen->change->metric, $seen->n + $seen->nBefore, $seen->together, $against,
+            ChangeWords::sentence($seen, $view->metric, $view->verdict !== null), ChangeWords::how($seen, $parent), $seen->change->metric,
+            $seen->n + $seen->nBefore, $seen->together, $against,
         );
     }
 

@@ -24,7 +24,8 @@ use Lustrum\Record\Records;
 final readonly class Frames
 {
     private const STRENGTH = [
-        Texture::Solid, Texture::Dotted, Texture::Dense, Texture::Sparse, Texture::DottedBroken, Texture::DenseBroken, Texture::Broken, Texture::Outline,
+        Texture::Solid, Texture::Dotted, Texture::Dense, Texture::Sparse, Texture::DottedBroken, Texture::DenseBroken, Texture::Broken,
+        Texture::Outline,
     ];
 
     private const UNFINISHED = 'SELECT t.revision_id, count(*) FROM run r JOIN trial t ON t.id = r.trial_id

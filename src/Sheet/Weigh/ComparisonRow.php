@@ -57,7 +57,8 @@ final readonly class ComparisonRow
             $metric, $c->metric, Estimate::of($c->other?->figure), Estimate::of($c->here->figure),
             Estimate::of($d === null ? null : new Figure($d->value, $d->low, $d->high, Numbers::differenceUnit($d->unit), $d->decimals, 0)),
             Estimate::of($c->change), $c->verdict, $c->judged, $c->p, ComparisonWords::how($c->p),
-            ComparisonWords::side($c->here), $c->other === null ? null : ComparisonWords::side($c->other), $c->note, $c->footing === null ? null : FootingView::of($c->footing),
+            ComparisonWords::side($c->here), $c->other === null ? null : ComparisonWords::side($c->other), $c->note,
+            $c->footing === null ? null : FootingView::of($c->footing),
             ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
             $c->here->bounds, self::further($c, $otherLetter, $confidence),
         );

@@ -1774,6 +1774,7 @@ export interface components {
             seen: components["schemas"]["Core.Wording.Estimate"] | null;
             computed: components["schemas"]["Core.Change.ChangeVerdict"];
             sentence: string;
+            how: string;
             metricId: string;
             runs: number;
             together: string[];

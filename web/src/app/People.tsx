@@ -9,6 +9,7 @@ import { Button } from '../ui/Button';
 import type { Field } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Sheet } from '../ui/Sheet';
+import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
 import { Apart } from './Apart';
 
@@ -66,26 +67,27 @@ export default function People() {
                   {problem}
                 </p>
               )}
-              <table className="mt-4 w-full">
-                <thead>
-                  <tr className="text-xs text-soft">
-                    <th className="cell font-normal">Person</th>
-                    <th className="cell font-normal">Role</th>
-                    <th className="cell font-normal">
-                      <span className="sr-only">What can be done</span>
-                    </th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {people.map((m) => (
-                    <tr key={m.id} className="border-t border-rule">
-                      <td className="cell">
-                        <span className="font-semibold">{m.name}</span>
-                        <span className="block text-sm break-all text-soft">{m.email}</span>
-                      </td>
-                      <td className="cell">{m.role}</td>
-                      <td className="cell">
-                        {lead && (
+              <div className="mt-4">
+                <Table
+                  wide
+                  label="People"
+                  rows={people}
+                  keyOf={(m) => m.id}
+                  columns={[
+                    {
+                      head: 'Person',
+                      cell: (m) => (
+                        <>
+                          <span className="text-base font-semibold">{m.name}</span>
+                          <span className="block break-all text-soft">{m.email}</span>
+                        </>
+                      ),
+                    },
+                    { head: 'Role', look: 'text-base', cell: (m) => m.role },
+                    {
+                      head: <span className="sr-only">What can be done</span>,
+                      cell: (m) =>
+                        lead && (
                           <div className="flex flex-wrap justify-end gap-2">
                             <Button
                               look="quiet"
@@ -98,12 +100,11 @@ export default function People() {
                               Take out
                             </Button>
                           </div>
-                        )}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
+                        ),
+                    },
+                  ]}
+                />
+              </div>
             </Sheet>
           )}
         </Waiting>

@@ -1,61 +1,62 @@
 import { Link } from 'react-router';
 
 import type { Schemas } from '../api/client';
+import { Table, type Column } from '../ui/Table';
 
 /** Modes of failure over all builds, as tallies: where they gather, where they vanish, and where nobody looked. */
 export function ModeTally({ rows, device, current }: { rows: Schemas['ModeRow'][]; device: string; current: string }) {
   const builds = rows[0]?.counts ?? [];
   return (
-    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Failure modes over all builds">
-      <table className="w-full min-w-[40rem] text-sm">
-        <thead>
-          <tr className="text-soft">
-            <th className="cell font-normal">Mode</th>
-            {builds.map((b) => (
-              <th
-                key={b.revision}
-                className={`cell px-2 text-center ${b.revision === current ? 'text-ink' : 'font-normal'}`}
-              >
-                <Link to={`/d/${device}/${encodeURIComponent(b.letter)}/find`} className="text-blue underline">
-                  {b.letter}
-                </Link>
-              </th>
-            ))}
-            <th className="cell font-normal" />
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.mode} className="border-t border-rule">
-              <td className="cell">
+    <>
+      <Table
+        wide
+        least="min-w-[40rem]"
+        label="Failure modes over all builds"
+        rows={rows}
+        keyOf={(row) => row.mode}
+        columns={[
+          {
+            head: 'Mode',
+            cell: (row) => (
+              <>
                 <span className="font-semibold">{row.mode}</span>
                 <span className="block text-xs text-soft">{row.place}</span>
-              </td>
-              {row.counts.map((c) => (
-                <td key={c.revision} className={`cell px-2 text-center ${c.revision === current ? 'bg-wash' : ''}`}>
-                  {c.failures > 0 ? (
-                    <span className="text-oxide">
-                      <Tally count={c.failures} />
-                      <span className="sr-only">{c.failures}</span>
-                    </span>
-                  ) : c.tried > 0 ? (
-                    <span className="text-xs whitespace-nowrap text-soft">0 of {c.tried}</span>
-                  ) : (
-                    <span className="text-xs text-soft">·</span>
-                  )}
-                </td>
-              ))}
-              <td className="cell max-w-52 pl-3 text-xs text-soft">{row.sentence}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          },
+          ...builds.map((b, i): Column<Schemas['ModeRow']> => ({
+            key: b.revision,
+            head: (
+              <Link to={`/d/${device}/${encodeURIComponent(b.letter)}/find`} className="text-sm text-blue underline">
+                {b.letter}
+              </Link>
+            ),
+            headLook: `px-2 text-center ${b.revision === current ? 'font-semibold' : ''}`,
+            look: `px-2 text-center ${b.revision === current ? 'bg-wash' : ''}`,
+            cell: (row) => <Count of={row.counts[i]} />,
+          })),
+          { head: '', look: 'max-w-52 pl-3 text-xs text-soft', cell: (row) => row.sentence },
+        ]}
+      />
       <p className="mt-1 text-xs text-soft">
         A stroke is a failure; “0 of 6” means six runs of the kind that showed it elsewhere, none here; a dot: not
         tried.
       </p>
-    </div>
+    </>
   );
+}
+
+function Count({ of: c }: { of: Schemas['ModeRow']['counts'][number] | undefined }) {
+  if (c === undefined) return null;
+  if (c.failures > 0)
+    return (
+      <span className="text-oxide">
+        <Tally count={c.failures} />
+        <span className="sr-only">{c.failures}</span>
+      </span>
+    );
+  if (c.tried > 0) return <span className="text-xs whitespace-nowrap text-soft">0 of {c.tried}</span>;
+  return <span className="text-xs text-soft">·</span>;
 }
 
 function Tally({ count }: { count: number }) {

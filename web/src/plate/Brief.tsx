@@ -12,6 +12,7 @@ import { Button } from '../ui/Button';
 import type { Field } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
+import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
 import { CHANGE_CLASS, KIND, options } from '../ui/words';
 import { DEVICE_FIELDS } from './deviceFields';
@@ -128,38 +129,44 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
               far it is met, and how many runs are still missing.
             </Empty>
           ) : (
-            <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Requirements">
-              <table className="w-full min-w-[40rem] text-sm">
-                <tbody>
-                  {sheet.requirements.map((r) => (
-                    <tr key={r.id} className="border-t border-rule">
-                      <td className="cell font-semibold">
-                        {r.statement}
-                        {!r.must && <span className="font-normal text-soft"> (should)</span>}
-                      </td>
-                      <td className="cell">
-                        {r.metric} {r.limitText}
-                      </td>
-                      <td className="cell text-soft">
-                        {KIND[r.kind]}
-                        {r.conditions.length > 0 && `; with ${r.conditions.map((c) => c.replace('=', ' ')).join(', ')}`}
-                      </td>
-                      <td className="py-0 text-right">
-                        {write && (
-                          <Button
-                            look="quiet"
-                            aria-label={`Edit ${r.statement}`}
-                            onClick={() => setForm({ kind: 'requirement', editing: { id: r.id, record: { ...r } } })}
-                          >
-                            Edit
-                          </Button>
-                        )}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+            <Table
+              wide
+              headless
+              least="min-w-[40rem]"
+              label="Requirements"
+              rows={sheet.requirements}
+              keyOf={(r) => r.id}
+              columns={[
+                {
+                  head: 'Requirement',
+                  look: 'font-semibold',
+                  cell: (r) => (
+                    <>
+                      {r.statement}
+                      {!r.must && <span className="font-normal text-soft"> (should)</span>}
+                    </>
+                  ),
+                },
+                { head: 'Limit', cell: (r) => `${r.metric} ${r.limitText}` },
+                {
+                  head: 'Kind',
+                  look: 'text-soft',
+                  cell: (r) =>
+                    KIND[r.kind] +
+                    (r.conditions.length > 0
+                      ? `; with ${r.conditions.map((c) => c.replace('=', ' ')).join(', ')}`
+                      : ''),
+                },
+              ]}
+              edit={
+                write
+                  ? (r) => ({
+                      name: r.statement,
+                      open: () => setForm({ kind: 'requirement', editing: { id: r.id, record: { ...r } } }),
+                    })
+                  : undefined
+              }
+            />
           )}
         </Part>
         {newest !== undefined && (

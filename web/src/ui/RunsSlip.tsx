@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { runsQuery } from '../api/queries';
 import { Button } from './Button';
 import { Slip } from './Slip';
+import { Table } from './Table';
 import { dayAndTime } from './time';
 import { useExplanation } from './useExplanation';
 import { OUTCOME } from './words';
@@ -46,39 +47,52 @@ function RunList({ device, of }: { device: string; of: { revision: string; metri
       <h3 className="stamp mt-5 text-sm">Runs</h3>
       {runs.isLoading && <p className="text-soft">Fetching the runs …</p>}
       {runs.isError && <p className="text-oxide">{runs.error.message}</p>}
-      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Runs">
-        <table className="w-full text-sm">
-          <tbody>
-            {runs.data?.pages
-              .flatMap((page) => page.rows)
-              .map((run) => (
-                <tr key={run.id} className="border-t border-rule">
-                  <td className="cell whitespace-nowrap">
-                    <Link
-                      className="font-semibold text-blue underline"
-                      to={`/d/${device}/${encodeURIComponent(run.letter)}/try/run/${run.id}`}
-                    >
-                      {run.letter} · {run.trial} · run {run.number}
-                    </Link>
-                    <div className="text-xs text-soft">
-                      {dayAndTime(run.startedAt)} {run.serial}
-                    </div>
-                  </td>
-                  <td className="cell">
-                    {run.readings.map((r) => (
-                      <div key={r}>{r}</div>
-                    ))}
-                    <div className="text-xs text-soft">{run.conditions}</div>
-                  </td>
-                  <td className="cell">
-                    {run.outcome !== null && OUTCOME[run.outcome]}
-                    {run.reason !== '' && <div className="text-xs text-soft">{run.reason}</div>}
-                  </td>
-                </tr>
-              ))}
-          </tbody>
-        </table>
-      </div>
+      <Table
+        wide
+        headless
+        label="Runs"
+        rows={runs.data?.pages.flatMap((page) => page.rows) ?? []}
+        keyOf={(run) => run.id}
+        columns={[
+          {
+            head: 'Run',
+            whole: true,
+            cell: (run) => (
+              <>
+                <Link
+                  className="font-semibold text-blue underline"
+                  to={`/d/${device}/${encodeURIComponent(run.letter)}/try/run/${run.id}`}
+                >
+                  {run.letter} · {run.trial} · run {run.number}
+                </Link>
+                <div className="text-xs text-soft">
+                  {dayAndTime(run.startedAt)} {run.serial}
+                </div>
+              </>
+            ),
+          },
+          {
+            head: 'Read',
+            cell: (run) => (
+              <>
+                {run.readings.map((r) => (
+                  <div key={r}>{r}</div>
+                ))}
+                <div className="text-xs text-soft">{run.conditions}</div>
+              </>
+            ),
+          },
+          {
+            head: 'Outcome',
+            cell: (run) => (
+              <>
+                {run.outcome !== null && OUTCOME[run.outcome]}
+                {run.reason !== '' && <div className="text-xs text-soft">{run.reason}</div>}
+              </>
+            ),
+          },
+        ]}
+      />
       {runs.hasNextPage && (
         <Button className="mt-2" disabled={runs.isFetchingNextPage} onClick={() => void runs.fetchNextPage()}>
           {runs.isFetchingNextPage ? 'Fetching …' : 'Earlier runs'}

@@ -4,15 +4,24 @@ import { Button } from './Button';
 
 export type Column<T> = {
   /** What stands above; empty where the column speaks for itself. */
-  head: string;
+  head: ReactNode;
+  /** Tells it from others of the same head. */
+  key?: Key;
   cell: (row: T) => ReactNode;
+  /** It names the row. */
+  names?: boolean;
   right?: boolean;
+  /** Its cells are wholly filled by what they hold. */
+  bare?: boolean;
+  headLook?: string;
   /** Never broken into two lines. */
   whole?: boolean;
   look?: string | ((row: T) => string);
 };
 
-/** The one table: a region that scrolls sideways by itself, heads above, rules between, and at the end of a row its edit. */
+/**
+ * The one table: a region that scrolls sideways by itself, heads above, rules between, and at the end of a row its edit.
+ */
 export function Table<T>({
   label,
   columns,
@@ -22,6 +31,8 @@ export function Table<T>({
   foot,
   edit,
   wide = false,
+  least = '',
+  headless = false,
 }: {
   label: string;
   columns: Column<T>[];
@@ -32,18 +43,22 @@ export function Table<T>({
   /** What editing a row does; null where it cannot be. Without it there is no such column. */
   edit?: ((row: T) => { name: string; open: () => void } | null) | undefined;
   wide?: boolean;
+  /** Narrower than this it scrolls rather than breaks. */
+  least?: '' | 'min-w-[40rem]' | 'min-w-[44rem]' | 'min-w-[46rem]';
+  /** The heads are only read out: to the eye the rows speak for themselves. */
+  headless?: boolean;
 }) {
   const pad = wide ? 'cell' : 'cell pr-8';
   return (
     <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
-      <table className={`text-sm ${wide ? 'w-full' : ''}`}>
-        <thead>
-          <tr className="text-xs text-soft">
+      <table className={`text-sm ${wide ? 'w-full' : ''} ${least}`}>
+        <thead className={headless ? 'sr-only' : ''}>
+          <tr className="text-xs text-soft [&>th]:align-baseline">
             {columns.map((column, i) => (
               <th
-                key={i}
+                key={column.key ?? i}
                 scope="col"
-                className={`${pad} font-normal whitespace-nowrap ${column.right ? 'text-right' : ''}`}
+                className={`${pad} font-normal whitespace-nowrap ${column.right ? 'text-right' : ''} ${column.headLook ?? ''}`}
               >
                 {column.head}
               </th>
@@ -59,12 +74,7 @@ export function Table<T>({
           {rows.map((row) => (
             <tr key={keyOf(row)} className={`border-t border-rule ${look?.(row) ?? ''}`}>
               {columns.map((column, i) => (
-                <td
-                  key={i}
-                  className={`${pad} ${column.right ? 'text-right' : ''} ${column.whole ? 'whitespace-nowrap' : ''} ${typeof column.look === 'function' ? column.look(row) : (column.look ?? '')}`}
-                >
-                  {column.cell(row)}
-                </td>
+                <Cell key={column.key ?? i} column={column} row={row} pad={pad} />
               ))}
               {edit !== undefined && <EditCell row={row} edit={edit} />}
             </tr>
@@ -74,6 +84,22 @@ export function Table<T>({
       </table>
     </div>
   );
+}
+
+function Cell<T>({ column, row, pad }: { column: Column<T>; row: T; pad: string }) {
+  const look = [
+    column.bare ? 'p-0' : pad,
+    column.right ? 'text-right' : '',
+    column.whole ? 'whitespace-nowrap' : '',
+    typeof column.look === 'function' ? column.look(row) : (column.look ?? ''),
+  ].join(' ');
+  if (column.names)
+    return (
+      <th scope="row" className={`${look} font-normal`}>
+        {column.cell(row)}
+      </th>
+    );
+  return <td className={look}>{column.cell(row)}</td>;
 }
 
 function EditCell<T>({ row, edit }: { row: T; edit: (row: T) => { name: string; open: () => void } | null }) {

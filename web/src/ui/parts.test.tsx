@@ -91,6 +91,18 @@ describe('the table', () => {
     expect(drawn()).toMatch(/tabindex="0" role="region" aria-label="Parts"/i);
   });
 
+  it('has cells that name their row, heads that are only read out, and cells that are wholly filled', () => {
+    const more: Column<Row>[] = [
+      { head: 'Part', names: true, cell: (row) => row.name },
+      { head: 'F', key: 'f', bare: true, look: 'text-center', cell: (row) => row.name.length },
+    ];
+    const markup = drawn({ columns: more, headless: true, least: 'min-w-[44rem]' });
+    expect(markup.match(/<th scope="row"/g)).toHaveLength(2);
+    expect(markup).toContain('<thead class="sr-only">');
+    expect(markup).toMatch(/<td class="p-0[^"]*text-center/);
+    expect(markup).toContain('min-w-[44rem]');
+  });
+
   it('names what an edit is of, and leaves it out where there is none', () => {
     const markup = drawn({ edit: (row) => (row.name === 'Arm' ? { name: 'Arm', open: () => undefined } : null) });
     expect(markup.match(/<button/g)).toHaveLength(1);

@@ -61,19 +61,17 @@ function Page({ record }: { record: Schemas['DecisionView'] }) {
       )}
       {known.evidence.length > 0 && (
         <Part title={`What was shown of ${record.letter} then`}>
-          <table className="text-sm">
-            <tbody>
-              {known.evidence.map((e) => (
-                <tr key={e.statement} className="border-t border-rule">
-                  <td className="cell">
-                    <Texture name={e.texture} />
-                  </td>
-                  <td className="cell">{e.statement}</td>
-                  <td className="cell text-soft">{e.sentence}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <Table
+            headless
+            label={`Evidence of ${record.letter}`}
+            rows={known.evidence}
+            keyOf={(e) => e.statement}
+            columns={[
+              { head: 'Evidence', cell: (e) => <Texture name={e.texture} /> },
+              { head: 'Requirement', cell: (e) => e.statement },
+              { head: 'In words', look: 'text-soft', cell: (e) => e.sentence },
+            ]}
+          />
         </Part>
       )}
     </Sheet>

@@ -9,6 +9,7 @@ import { stationPath, useBegin, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
+import { Table } from '../../ui/Table';
 import { Waiting } from '../../ui/Waiting';
 import { CHOICE, VERDICT } from '../../ui/words';
 import { CandidateRow } from './CandidateRow';
@@ -70,22 +71,25 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
         ))}
         {sheet.cameOf.length > 0 && (
           <Part title="What came of it" aside="expected here, seen on the build that followed">
-            <table className="w-full text-sm">
-              <tbody>
-                {sheet.cameOf.map((c) => (
-                  <tr key={c.letter + c.what} className="border-t border-rule">
-                    <td className="cell font-semibold">{c.what}</td>
-                    <td className="cell">{c.expected}</td>
-                    <td
-                      className={`cell font-semibold whitespace-nowrap ${c.verdict === 'worse' ? 'text-oxide' : c.verdict === 'nobodyLooked' ? 'text-brass' : ''}`}
-                    >
-                      {VERDICT[c.verdict]}
-                    </td>
-                    <td className="cell text-soft">{c.sentence}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <Table
+              wide
+              headless
+              label="What came of it"
+              rows={sheet.cameOf}
+              keyOf={(c) => c.letter + c.what}
+              columns={[
+                { head: 'Change', look: 'font-semibold', cell: (c) => c.what },
+                { head: 'Expected', cell: (c) => c.expected },
+                {
+                  head: 'Verdict',
+                  whole: true,
+                  look: (c) =>
+                    `font-semibold ${c.verdict === 'worse' ? 'text-oxide' : c.verdict === 'nobodyLooked' ? 'text-brass' : ''}`,
+                  cell: (c) => VERDICT[c.verdict],
+                },
+                { head: 'In words', look: 'text-soft', cell: (c) => c.sentence },
+              ]}
+            />
           </Part>
         )}
         <div className="lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)] lg:gap-x-8">

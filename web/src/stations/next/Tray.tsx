@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { ForecastBar } from '../../figures/ForecastBar';
+import { Table } from '../../ui/Table';
 
 const MEETS: Record<string, string> = {
   would: 'within the limit',
@@ -14,19 +15,29 @@ const SUM: Record<string, string> = { cost: 'Cost', hours: 'Hours', changes: 'Ch
 export function Tray({ consequences: c }: { consequences: Schemas['ConsequencesView'] }) {
   return (
     <>
-      <table className="w-full text-sm">
-        <tbody>
-          {c.sums.map((sum) => (
-            <tr key={sum.what} className="border-t border-rule first:border-0">
-              <th scope="row" className="cell font-normal">
-                {SUM[sum.what]}
-              </th>
-              <td className={`cell text-right font-semibold ${sum.over ? 'text-oxide' : ''}`}>{sum.value}</td>
-              <td className="cell pr-0 text-right text-soft">{sum.limit === null ? 'no limit' : `of ${sum.limit}`}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Table
+        wide
+        headless
+        label="Sums"
+        rows={c.sums}
+        keyOf={(sum) => sum.what}
+        look={() => 'first:border-0'}
+        columns={[
+          { head: 'Of what', names: true, cell: (sum) => SUM[sum.what] },
+          {
+            head: 'Sum',
+            right: true,
+            look: (sum) => `font-semibold ${sum.over ? 'text-oxide' : ''}`,
+            cell: (sum) => sum.value,
+          },
+          {
+            head: 'Limit',
+            right: true,
+            look: 'pr-0 text-soft',
+            cell: (sum) => (sum.limit === null ? 'no limit' : `of ${sum.limit}`),
+          },
+        ]}
+      />
       {c.over.map((o) => (
         <p key={o} className="mt-2 border-l-2 border-oxide pl-3 text-sm font-semibold text-oxide">
           {o}

@@ -1,8 +1,11 @@
 import type { Schemas } from '../../api/client';
 import type { Opened } from '../../ui/RunsSlip';
+import { Table, type Column } from '../../ui/Table';
 import { useNarrow } from '../../ui/useNarrow';
 import { Texture, TEXTURE_WORDS } from '../../ui/Texture';
 import { KIND } from '../../ui/words';
+
+type Requirement = Schemas['RequirementView'];
 
 /** Requirements × builds, each cell in its texture with the number that it stands on. */
 export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; open: (opened: Opened) => void }) {
@@ -13,67 +16,76 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
     : sheet.revisions;
   const cells = new Map(sheet.cells.map((c) => [`${c.requirement}/${c.revision}`, c]));
   return (
-    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Evidence, requirements by builds">
-      <table className="w-full min-w-[44rem] text-sm">
-        <thead>
-          <tr>
-            <th className="cell font-normal text-soft">Requirement</th>
-            <th className="cell text-right font-normal text-soft">Limit</th>
-            {revisions.map((r) => (
-              <th
-                key={r.id}
-                className={`cell w-20 pr-1 pl-1 text-center ${r.id === sheet.revision.id ? 'bg-wash' : ''}`}
-              >
-                <span className="stamp text-base">{r.letter}</span>
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {sheet.requirements.map((r) => (
-            <tr key={r.id} className="border-t border-rule">
-              <th scope="row" className="cell font-normal">
-                {r.statement}
-                <span className="block text-xs text-soft">
-                  {r.metric} · {KIND[r.kind]}
-                  {r.must ? '' : ' · should'}
-                </span>
-              </th>
-              <td className="cell text-right whitespace-nowrap">{r.limitText}</td>
-              {revisions.map((v) => {
-                const cell = cells.get(`${r.id}/${v.id}`);
-                return (
-                  <td
-                    key={v.id}
-                    className={`p-0 text-center align-middle ${v.id === sheet.revision.id ? 'bg-wash' : ''}`}
-                  >
-                    {cell !== undefined && (
-                      <button
-                        type="button"
-                        className="flex min-h-11 w-full cursor-pointer flex-col items-center justify-center hover:bg-wash"
-                        aria-label={`${v.letter}, ${r.metric}: ${TEXTURE_WORDS[cell.texture]}. ${cell.sentence}`}
-                        title={cell.sentence}
-                        onClick={() =>
-                          open({
-                            title: `${r.statement}: ${v.letter}`,
-                            sentence: cell.sentence,
-                            how: cell.how,
-                            runs: { revision: cell.source, metric: r.metricId },
-                            explain: cell.explain,
-                          })
-                        }
-                      >
-                        <Texture name={cell.texture} width={34} height={14} />
-                        <span className="text-xs leading-tight text-soft">{cell.number ?? '\u00a0'}</span>
-                      </button>
-                    )}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <Table
+      wide
+      least="min-w-[44rem]"
+      label="Evidence, requirements by builds"
+      rows={sheet.requirements}
+      keyOf={(r) => r.id}
+      columns={[
+        {
+          head: 'Requirement',
+          names: true,
+          // On a phone the table scrolls; the words that say what is judged are not squeezed for it.
+          look: 'min-w-36',
+          cell: (r) => (
+            <>
+              {r.statement}
+              <span className="block text-xs text-soft">
+                {r.metric} · {KIND[r.kind]}
+                {r.must ? '' : ' · should'}
+              </span>
+            </>
+          ),
+        },
+        { head: 'Limit', right: true, whole: true, cell: (r) => r.limitText },
+        ...revisions.map((v): Column<Requirement> => {
+          const wash = v.id === sheet.revision.id ? 'bg-wash' : '';
+          return {
+            key: v.id,
+            head: <span className="stamp text-base text-ink">{v.letter}</span>,
+            headLook: `w-20 pr-1 pl-1 text-center ${wash}`,
+            bare: true,
+            look: `text-center align-middle ${wash}`,
+            cell: (r) => <Shown cell={cells.get(`${r.id}/${v.id}`)} requirement={r} letter={v.letter} open={open} />,
+          };
+        }),
+      ]}
+    />
+  );
+}
+
+/** One cell: its texture, the number in it, and what it opens to. */
+function Shown({
+  cell,
+  requirement: r,
+  letter,
+  open,
+}: {
+  cell: Schemas['EvidenceCell'] | undefined;
+  requirement: Requirement;
+  letter: string;
+  open: (opened: Opened) => void;
+}) {
+  if (cell === undefined) return null;
+  return (
+    <button
+      type="button"
+      className="flex min-h-11 w-full cursor-pointer flex-col items-center justify-center hover:bg-wash"
+      aria-label={`${letter}, ${r.metric}: ${TEXTURE_WORDS[cell.texture]}. ${cell.sentence}`}
+      title={cell.sentence}
+      onClick={() =>
+        open({
+          title: `${r.statement}: ${letter}`,
+          sentence: cell.sentence,
+          how: cell.how,
+          runs: { revision: cell.source, metric: r.metricId },
+          explain: cell.explain,
+        })
+      }
+    >
+      <Texture name={cell.texture} width={34} height={14} />
+      <span className="text-xs leading-tight text-soft">{cell.number ?? '\u00a0'}</span>
+    </button>
   );
 }

@@ -1,6 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
+import { Table, type Column } from '../../ui/Table';
 
 /** A metric shown by whether runs hold: shares against each other, and the ladder of each build. */
 export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow']; open: (opened: Opened) => void }) {
@@ -37,36 +38,29 @@ export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow'
         </p>
       </div>
       {o.rungs.length > 0 && (
-        <table className="self-start text-sm">
-          <thead>
-            <tr className="text-xs text-soft">
-              <th className="cell font-normal">Rung</th>
-              {sides.map((s) => (
-                <th key={s.letter} className="cell font-normal">
-                  {s.letter}, held of tried
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {o.rungs.map((r) => (
-              <tr key={r.level} className="border-t border-rule">
-                <th scope="row" className="cell font-normal">
-                  {r.level}
-                </th>
-                {o.other !== null && <Tried text={r.other} failed={r.failedThere} />}
-                <Tried text={r.here} failed={r.failedHere} />
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <div className="self-start">
+          <Table
+            label={`${o.metric} by rung`}
+            rows={o.rungs}
+            keyOf={(r) => r.level}
+            columns={[
+              { head: 'Rung', names: true, cell: (r) => r.level },
+              ...(o.other === null ? [] : [tried(`${o.other.letter}, held of tried`, (r) => [r.other, r.failedThere])]),
+              tried(`${o.here.letter}, held of tried`, (r) => [r.here, r.failedHere]),
+            ]}
+          />
+        </div>
       )}
     </section>
   );
 }
 
-function Tried({ text, failed }: { text: string | null; failed: boolean }) {
-  return (
-    <td className={`cell ${failed ? 'text-oxide' : ''}`}>{text ?? <span className="text-soft">not tried</span>}</td>
-  );
+type Rung = Schemas['OutcomeRow']['rungs'][number];
+
+function tried(head: string, of: (rung: Rung) => [string | null, boolean]): Column<Rung> {
+  return {
+    head,
+    look: (rung) => (of(rung)[1] ? 'text-oxide' : ''),
+    cell: (rung) => of(rung)[0] ?? <span className="text-soft">not tried</span>,
+  };
 }

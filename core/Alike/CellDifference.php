@@ -24,21 +24,12 @@ final readonly class CellDifference
      */
     public static function ofAll(array $strata): array
     {
-        $by = [];
-        foreach ($strata as $stratum) {
-            $by[$stratum->cell][] = $stratum;
-        }
-        $out = [];
-        foreach ($by as $cell => $some) {
-            $a = array_merge(...array_map(static fn (Stratum $s): array => $s->a, $some));
-            $b = array_merge(...array_map(static fn (Stratum $s): array => $s->b, $some));
-            $weight = array_sum(array_map(static fn (Stratum $s): float => $s->weight(), $some));
-            $sum = array_sum(array_map(static fn (Stratum $s): float => $s->weight() * $s->difference(), $some));
-            $out[] = new self(
-                (string) $cell, count($a), count($b), array_sum($a) / count($a), array_sum($b) / count($b), $sum / $weight,
-            );
-        }
+        return array_map(static function (Cell $cell): self {
+            [$a, $b] = [$cell->a(), $cell->b()];
 
-        return $out;
+            return new self(
+                $cell->name, count($a), count($b), array_sum($a) / count($a), array_sum($b) / count($b), Stratum::together($cell->strata),
+            );
+        }, Cell::ofAll($strata));
     }
 }

@@ -23,17 +23,10 @@ final readonly class CellShares
      */
     public static function ofAll(array $strata): array
     {
-        $by = [];
-        foreach ($strata as $stratum) {
-            $by[$stratum->cell][] = $stratum;
-        }
-        $out = [];
-        foreach ($by as $cell => $some) {
-            $a = array_merge(...array_map(static fn (Stratum $s): array => $s->a, $some));
-            $b = array_merge(...array_map(static fn (Stratum $s): array => $s->b, $some));
-            $out[] = new self((string) $cell, (int) array_sum($a), count($a), (int) array_sum($b), count($b));
-        }
+        return array_map(static function (Cell $cell): self {
+            [$a, $b] = [$cell->a(), $cell->b()];
 
-        return $out;
+            return new self($cell->name, (int) array_sum($a), count($a), (int) array_sum($b), count($b));
+        }, Cell::ofAll($strata));
     }
 }

@@ -180,13 +180,11 @@ final readonly class CompareWithin
     private static function interaction(array $strata, Scale $scale): ?Interaction
     {
         $on = $scale === Scale::Add ? $strata : array_map(static fn (Stratum $s): Stratum => $s->mapped(log(...)), $strata);
-        $weight = array_sum(array_map(static fn (Stratum $s): float => $s->weight(), $on));
-        $estimate = array_sum(array_map(static fn (Stratum $s): float => $s->weight() * $s->difference(), $on)) / $weight;
         $size = $scale === Scale::Ratio ? 1.0 : max([0.0, ...array_map(
             static fn (Stratum $s): float => max(array_map(abs(...), [...$s->a, ...$s->b])), $on,
         )]);
 
-        return Interaction::of($on, $estimate, $size);
+        return Interaction::of($on, $size);
     }
 
     /**

@@ -46,14 +46,11 @@ final class Estimate
     /** @param list<Stratum> $strata */
     private static function overBlocks(array $strata): Effect
     {
-        $sums = $weights = [];
+        $of = [];
         foreach ($strata as $stratum) {
-            $block = (string) $stratum->block;
-            $sums[$block] = ($sums[$block] ?? 0.0) + $stratum->weight() * $stratum->difference();
-            $weights[$block] = ($weights[$block] ?? 0.0) + $stratum->weight();
+            $of[(string) $stratum->block][] = $stratum;
         }
-        $differences = array_map(static fn (float $sum, float $weight): float => $sum / $weight, $sums, $weights);
-        $sample = Sample::of(array_values($differences));
+        $sample = Sample::of(array_values(array_map(Stratum::together(...), $of)));
 
         return new Effect($sample->mean, $sample->se() ?? 0.0, $sample->n - 1);
     }
@@ -71,7 +68,7 @@ final class Estimate
     private static function additive(array $strata): Effect
     {
         $weight = array_sum(array_map(static fn (Stratum $s): float => $s->weight(), $strata));
-        $estimate = array_sum(array_map(static fn (Stratum $s): float => $s->weight() * $s->difference(), $strata)) / $weight;
+        $estimate = Stratum::together($strata);
         $df = self::degrees($strata);
         $squares = self::squares($strata, $estimate);
 

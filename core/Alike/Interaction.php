@@ -20,19 +20,21 @@ final readonly class Interaction
     }
 
     /**
-     * @param list<Stratum> $strata   without blocks
-     * @param float         $estimate of the additive model
-     * @param float         $size     of the largest value
+     * @param list<Stratum> $strata without blocks
+     * @param float         $size   of the largest value
      */
-    public static function of(array $strata, float $estimate, float $size): ?self
+    public static function of(array $strata, float $size): ?self
     {
+        if ($strata === []) {
+            return null;
+        }
         $df1 = count($strata) - 1;
         $df2 = Estimate::degrees($strata) - $df1;
         $within = array_sum(array_map(static fn (Stratum $s): float => $s->squares(), $strata));
         if ($df1 < 1 || $df2 < 1 || $within <= self::NOTHING * $size * $size) {
             return null;
         }
-        $f = (Estimate::squares($strata, $estimate) - $within) / $df1 / ($within / $df2);
+        $f = (Estimate::squares($strata, Stratum::together($strata)) - $within) / $df1 / ($within / $df2);
 
         return new self($f, $df1, $df2, FisherF::upper($f, $df1, $df2));
     }

@@ -32,6 +32,18 @@ final readonly class Stratum
         return count($this->a) * count($this->b) / (count($this->a) + count($this->b));
     }
 
+    /**
+     * The differences of several, by their weights.
+     *
+     * @param list<self> $strata one at least
+     */
+    public static function together(array $strata): float
+    {
+        $sum = array_sum(array_map(static fn (self $s): float => $s->weight() * $s->difference(), $strata));
+
+        return $sum / array_sum(array_map(static fn (self $s): float => $s->weight(), $strata));
+    }
+
     public function n(): int
     {
         return count($this->a) + count($this->b);

@@ -9,11 +9,16 @@ use Lustrum\Core\Evidence\Carry;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\Failure\Closing;
+use Lustrum\Core\Failure\LaterOutcome;
+use Lustrum\Core\Failure\LaterRun;
 use Lustrum\Core\InvalidInput;
+use Lustrum\Core\Outcome\Merged;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Wording\EvidenceWords;
+use Lustrum\Core\Wording\FailureWords;
 
 final class EvidenceOperations implements OperationGroup
 {
@@ -55,6 +60,25 @@ final class EvidenceOperations implements OperationGroup
                     return ['state' => $a->state->value, 'method' => EvidenceWords::method($requirement, $a->basis)]
                         + array_diff_key(get_object_vars($a), ['basis' => true]);
                 }),
+            new Operation('results.merge', 'What results come to when they are put together; a bound is never averaged.',
+                ['results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value', 'direction?' => 'atLeast'],
+                [
+                    'made' => 'all of them', 'lost' => 'in handling', 'tried' => 'the rest', 'n' => 'values', 'bounds' => '', 'held' => '',
+                    'failed' => '', 'share' => 'held of held and failed', 'best' => 'value, kind', 'bound' => 'the worst, which all reach',
+                    'mean' => 'only without bounds', 'unit' => 'of the first value',
+                ],
+                self::merge(...)),
+            new Operation('failure.status', 'How far a failure is closed by later runs that carry a fix.',
+                [
+                    'failure' => 'severity, failed (1), tried (1)', 'runs' => 'list of id, revision, carriesFix, severity, outcome, in order',
+                    'confidence?' => '0.95',
+                ],
+                [
+                    'state' => 'open, holding, closed, reopened', 'by' => 'run', 'needs' => 'severity', 'held' => 'there or harder',
+                    'milder' => 'held below it', 'holdsNeeded' => 'to close it', 'chanceIfNotFixed' => 'of passing these all the same',
+                    'sentence' => 'in words',
+                ],
+                self::closing(...)),
             new Operation('evidence.carry', 'Does earlier evidence still hold after these changes?',
                 [
                     'dependsOn' => 'change classes that the requirement depends on; empty: all but cosmetic',
@@ -71,6 +95,48 @@ final class EvidenceOperations implements OperationGroup
                     return ['carried' => $carry->carried, 'because' => $carry->because, 'sentence' => EvidenceWords::carry($carry)];
                 }),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function merge(Input $in): array
+    {
+        $unit = null;
+        $results = [];
+        foreach ($in->objects('results') as $one) {
+            $one->only(['kind', 'value']);
+            $value = null;
+            if ($one->has('value')) {
+                [$value, $unit] = self::value($one, 'value', $unit);
+            }
+            $results[] = Result::of($one->one('kind', ResultKind::class, ResultKind::Equal), $value);
+        }
+        $direction = $in->one('direction', Direction::class, Direction::AtLeast);
+        $merged = Merged::of($results, $direction === Direction::AtLeast ? ResultKind::AtLeast : ResultKind::AtMost);
+        $best = $merged->best;
+
+        return ['best' => $best === null ? null : ['value' => $best->value, 'kind' => $best->kind]]
+            + get_object_vars($merged) + ['unit' => $unit];
+    }
+
+    /** @return array<string, mixed> */
+    private static function closing(Input $in): array
+    {
+        $failure = $in->object('failure');
+        $failure->only(['severity', 'failed', 'tried']);
+        $closing = Closing::of(
+            $failure->number('severity'), $failure->whole('failed', 1), $failure->whole('tried', 1),
+            array_map(static function (Input $run): LaterRun {
+                $run->only(['id', 'revision', 'carriesFix', 'severity', 'outcome']);
+                $run->text('revision', '');
+
+                return new LaterRun(
+                    $run->text('id'), $run->flag('carriesFix'), $run->number('severity'), $run->one('outcome', LaterOutcome::class),
+                );
+            }, $in->objects('runs')),
+            $in->confidence(),
+        );
+
+        return get_object_vars($closing) + ['sentence' => FailureWords::closing($closing)];
     }
 
     /** @return array{float, ?string} the number, in $unit where both name one */

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
+use Lustrum\Core\Failure\Closing;
 use Lustrum\Core\Failure\FailureStatus;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Mode;
+use Lustrum\Core\Quantity\Digits;
 
 /** Sentences about failures: where one stands, and where a mode was last seen. */
 final class FailureWords
@@ -44,6 +46,16 @@ final class FailureWords
             'letter' => $letter, 'n' => $n, 'modes' => count($byMode), 'most' => (string) array_key_first($byMode),
             'back' => $back !== null, 'mode' => $back['mode'] ?? '',
             'standing' => $back === null ? '' : Messages::inside(self::standing($back['status'])), 'without' => $withoutCause,
+        ]);
+    }
+
+    /** How far a failure is closed, in the numbers of its severity. */
+    public static function closing(Closing $closing): string
+    {
+        return Messages::say('failure.closing', [
+            'state' => $closing->state->value, 'by' => $closing->by ?? '', 'came' => $closing->by !== null, 'held' => $closing->held,
+            'needed' => $closing->holdsNeeded, 'needs' => Digits::short($closing->needs), 'milder' => $closing->milder,
+            'percent' => Digits::plain(100 * $closing->chanceIfNotFixed, 2),
         ]);
     }
 }

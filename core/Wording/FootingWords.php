@@ -6,6 +6,8 @@ namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Footing\Difference;
 use Lustrum\Core\Footing\Footing;
+use Lustrum\Core\Footing\Turn;
+use Lustrum\Core\Quantity\Digits;
 
 /** Sentences about whether two groups of runs can be compared. */
 final class FootingWords
@@ -29,6 +31,22 @@ final class FootingWords
 
         return Messages::say('footing.sentence', [
             'footing' => $footing->value, 'whys' => implode('; ', $whys), 'more' => count($differences) - count($whys),
+        ]);
+    }
+
+    /**
+     * Where an unknown condition would turn the answer.
+     *
+     * @param string $name of the condition; empty: nobody said
+     */
+    public static function turn(Turn $turn, string $name, string $unit): string
+    {
+        $of = static fn (float $value): string => Numbers::withUnit(Digits::plain($value), $unit);
+
+        return Messages::say('footing.turn', [
+            'name' => $name === '' ? Messages::say('footing.condition') : $name, 'side' => $turn->side, 'at' => $of($turn->at),
+            'below' => Messages::say('footing.'.$turn->below), 'above' => Messages::say('footing.'.$turn->above),
+            'interval' => $turn->low !== null && $turn->high !== null, 'low' => $of($turn->low ?? 0.0), 'high' => $of($turn->high ?? 0.0),
         ]);
     }
 }

@@ -92,6 +92,17 @@ final class EdgesTest extends TestCase
             )],
             'stats.compareSpread' => ['a' => $t, 'b' => [2.0, 3.0, 7.0]],
             'stats.censored' => ['values' => [['value' => 4.0], ['value' => 5.0], ['value' => 6.0, 'kind' => 'atLeast']]],
+            'results.merge' => ['results' => [['value' => 4.0], ['value' => 5.0, 'kind' => 'atLeast'], ['kind' => 'lost']]],
+            'failure.status' => ['failure' => ['severity' => 2.0], 'runs' => [
+                ['id' => 'r', 'revision' => 'B', 'carriesFix' => true, 'severity' => 2.0, 'outcome' => 'held'],
+            ]],
+            'compare.breakEven' => [
+                'a' => ['values' => [4.0, 5.0], 'condition' => null], 'b' => ['values' => [6.0, 6.5], 'condition' => 18.0],
+                'effect' => ['kind' => 'slope', 'slope' => 0.5],
+            ],
+            'compare.control' => [
+                'factors' => [['name' => 'plate'], ['name' => 'glue']], 'runs' => [['plate' => 'a', 'glue' => 'b']], 'costPerRun' => 1.5,
+            ],
             'stats.untilWidth' => ['values' => $t, 'halfWidth' => 1.5],
         ];
     }

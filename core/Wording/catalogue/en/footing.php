@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 return [
     'same' => 'Same footing: nothing recorded differs but what is compared.',
+    'condition' => 'condition',
+    'higher' => 'higher',
+    'lower' => 'lower',
+    'turn' => 'Below {at} {name} on {side} the second side would be {below}, above it {above}.'
+        .'{interval, select, yes { Between {low} and {high} nothing can be said.} other {}}',
     'sentence' => '{footing, select, broken {Not on the same footing} other {Tilted footing}}: {whys}{more, plural, =0 {} other {; and # more}}.',
     'method' => 'Measured with another method ({a}, {b}).',
     'methodVersion' => 'The method was changed in between (version {a}, then {b}).',

@@ -49,15 +49,22 @@ return [
         '$mine->held === $mine->tried', 'JudgementTest|ExchangeTest|RuleTest',
     ],
     [
-        'core/Judging/ChangesSeen.php', '$c->low > 0 => ChangeVerdict::Fixed,', '$c->estimate > 0 => ChangeVerdict::Fixed,',
-        'JudgementTest|ExchangeTest|RuleTest',
+        'core/Judging/ChangesSeen.php', 'JudgeChange::towards(1, $c)', 'JudgeChange::towards(-1, $c)', 'RuleTest',
     ],
     [
         'core/Judging/ChangesSeen.php', 'if ($n === 0 || $before === 0) {', 'if ($n === 0 && $before === 0) {',
         'JudgementTest|ExchangeTest|LoopTest|RuleTest',
     ],
-    ['core/Change/JudgeChange.php', '$near <= 0 => ChangeVerdict::NoEffect,', '$near < -1e9 => ChangeVerdict::NoEffect,', 'Core'],
-    ['core/Change/JudgeChange.php', '$far < 0 => ChangeVerdict::Worse,', '$near < 0 => ChangeVerdict::Worse,', 'Core'],
+    ['core/Change/JudgeChange.php', '$far < $half && $near > -$half =>', '$near <= 0 =>', 'Core'],
+    [
+        'core/Change/JudgeChange.php', "match (true) {\n            \$far < 0 => ChangeVerdict::Worse,",
+        "match (true) {\n            \$near < 0 => ChangeVerdict::Worse,", 'Core',
+    ],
+    ['core/Change/JudgeChange.php', '$near >= $half && $far >= $size', '$far >= $size', 'Core'],
+    ['core/Alike/CompareProportionsWithin.php', 'if ($p >= 1 - $confidence) {', 'if (false) {', 'Core'],
+    ['core/Alike/Bounds.php', 'return $isOpen ? WithinVerdict::Indistinct : $verdict;', 'return $verdict;', 'AlikeTest'],
+    ['core/Failure/Closing.php', '} elseif ($run->severity < $needs) {', '} elseif (false) {', 'ClosingTest'],
+    ['core/Failure/Closing.php', 'if (!$run->carriesFix || ', 'if (', 'ClosingTest'],
     ['core/Failure/FailureStatus.php', 'if ($revision->recurred > 0) {', 'if ($revision->recurred > 1) {', 'Core'],
     ['core/Judging/Failures.php', '$fixed[$one->id] = $own !== [] ||', '$fixed[$one->id] =', 'RuleTest|JudgementTest|LoopTest'],
     [

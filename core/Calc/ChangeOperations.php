@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Calc;
 
+use Lustrum\Core\Alike\Looks;
 use Lustrum\Core\Change\JudgeChange;
 use Lustrum\Core\Statistics\Compare;
 
@@ -13,13 +14,23 @@ final class ChangeOperations implements OperationGroup
     {
         return [
             new Operation('change.verdict', 'What came of a change: expected difference against what was seen.',
-                ['expected' => 'difference that was expected', 'before?' => 'numbers', 'after?' => 'numbers', 'confidence?' => '0.95'],
-                ['verdict' => 'fixed, partly, noEffect, worse, nobodyLooked'],
-                static fn (Input $in): array => ['verdict' => JudgeChange::seen(
-                    $in->number('expected'),
-                    $in->has('before') && $in->has('after') && $in->numbers('before') !== [] && $in->numbers('after') !== []
-                        ? Compare::independent($in->numbers('before'), $in->numbers('after'), $in->confidence()) : null,
-                )->value]),
+                [
+                    'expected' => 'difference that was expected', 'before?' => 'numbers', 'after?' => 'numbers',
+                    'margin?' => 'within which it counts as unchanged', 'confidence?' => '0.95', 'looks?' => 'how often it was looked at, 1',
+                ],
+                [
+                    'verdict' => 'fixed, partly, better, noEffect, worse, cannotTell, nobodyLooked',
+                    'difference' => 'estimate, low, high of after − before; null where one side is empty',
+                ],
+                static function (Input $in): array {
+                    $before = $in->has('before') ? $in->numbers('before') : [];
+                    $after = $in->has('after') ? $in->numbers('after') : [];
+                    $confidence = Looks::confidence($in->confidence(), $in->whole('looks', 1));
+                    $difference = $before === [] || $after === [] ? null : Compare::independent($before, $after, $confidence)->difference;
+                    $verdict = JudgeChange::seen($in->number('expected'), $difference, $in->numberOrNull('margin'));
+
+                    return ['verdict' => $verdict->value, 'difference' => $difference];
+                }),
         ];
     }
 }

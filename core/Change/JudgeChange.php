@@ -4,32 +4,87 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Change;
 
-use Lustrum\Core\Statistics\Comparison;
+use Lustrum\Core\InvalidInput;
+use Lustrum\Core\Statistics\Interval;
 
-/**
- * Expected against seen (`change.verdict`).
- *
- * Fixed: the difference goes the expected way and reaches the expected amount. Partly: it goes that way, shown, but
- * falls short. Worse: shown the other way. No effect: it cannot be told from nought. Without runs on both sides
- * nobody looked; a single run can say nothing of this kind.
- */
+/** Expected against seen (`change.verdict`), by the interval of the difference: what it leaves open is not decided. */
 final class JudgeChange
 {
-    /** @param float $expected difference that was expected, in the unit of the metric; its sign is the direction */
-    public static function seen(float $expected, ?Comparison $seen): ChangeVerdict
+    /** So much of what was expected is the least that counts for it. */
+    private const HALF = 0.5;
+
+    /**
+     * @param float         $expected   difference, in the unit of the metric; its sign is the direction
+     * @param Interval|null $difference after less before; null: no run on one of the sides
+     * @param float|null    $margin     within which it counts as unchanged, where nothing was to change
+     *
+     * @throws InvalidInput
+     */
+    public static function seen(float $expected, ?Interval $difference, ?float $margin = null): ChangeVerdict
     {
-        if ($seen === null || !$seen->difference->has()) {
+        if ($expected === 0.0 && $margin === null) {
+            throw InvalidInput::because('Unchanged within what? A margin is needed.', 'margin');
+        }
+        if ($difference === null) {
             return ChangeVerdict::NobodyLooked;
         }
-        $sign = $expected < 0 ? -1 : 1;
-        $near = $sign * ($sign > 0 ? (float) $seen->difference->low : (float) $seen->difference->high);
-        $far = $sign * ($sign > 0 ? (float) $seen->difference->high : (float) $seen->difference->low);
+        if (!$difference->has()) {
+            return ChangeVerdict::CannotTell;
+        }
+
+        return $expected === 0.0 ? self::unchanged($difference, (float) $margin) : self::changed($expected, $difference);
+    }
+
+    /**
+     * Where only a direction was hoped for, no size: shown this way, shown the other way, or not to be told.
+     *
+     * @param int $sign 1 where more is better
+     */
+    public static function towards(int $sign, ?Interval $difference): ChangeVerdict
+    {
+        if ($difference === null) {
+            return ChangeVerdict::NobodyLooked;
+        }
+        [$near, $far] = self::ends($sign, $difference);
+
+        return match (true) {
+            !$difference->has() => ChangeVerdict::CannotTell,
+            $near > 0 => ChangeVerdict::Better,
+            $far < 0 => ChangeVerdict::Worse,
+            default => ChangeVerdict::CannotTell,
+        };
+    }
+
+    private static function changed(float $expected, Interval $difference): ChangeVerdict
+    {
+        [$near, $far] = self::ends($expected < 0 ? -1 : 1, $difference);
+        $size = abs($expected);
+        $half = self::HALF * $size;
 
         return match (true) {
             $far < 0 => ChangeVerdict::Worse,
-            $near <= 0 => ChangeVerdict::NoEffect,
-            $sign * $seen->difference->estimate >= abs($expected) => ChangeVerdict::Fixed,
-            default => ChangeVerdict::Partly,
+            $near > 0 && $near >= $half && $far >= $size => ChangeVerdict::Fixed,
+            $near > 0 && $far < $size => ChangeVerdict::Partly,
+            $near > 0 => ChangeVerdict::Better,
+            $far < $half && $near > -$half => ChangeVerdict::NoEffect,
+            default => ChangeVerdict::CannotTell,
         };
+    }
+
+    private static function unchanged(Interval $difference, float $margin): ChangeVerdict
+    {
+        return match (true) {
+            $difference->low >= -$margin && $difference->high <= $margin => ChangeVerdict::Fixed,
+            $difference->low > $margin || $difference->high < -$margin => ChangeVerdict::Worse,
+            default => ChangeVerdict::CannotTell,
+        };
+    }
+
+    /** @return array{float, float} the ends as they lie in the direction that is good, the nearer first */
+    private static function ends(int $sign, Interval $difference): array
+    {
+        [$low, $high] = [(float) $difference->low, (float) $difference->high];
+
+        return $sign > 0 ? [$low, $high] : [-$high, -$low];
     }
 }

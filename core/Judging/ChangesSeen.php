@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\CompareProportionsWithin;
 use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Core\Change\JudgeChange;
 use Lustrum\Core\Statistics\Compare;
-use Lustrum\Core\Statistics\CompareProportions;
 use Lustrum\Core\Statistics\Interval;
-use Lustrum\Core\Statistics\Proportion;
 
 /** Judges the changes of a build by its runs and its parent's. */
 final readonly class ChangesSeen
@@ -57,14 +57,25 @@ final readonly class ChangesSeen
         if ($n === 0 || $before === 0) {
             return new ChangeSeen($change, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
         }
-        $comparison = Compare::independent($theirs->values, $mine->values, $this->confidence);
-        // Where nothing was expected in numbers, the way that the requirement calls good is what was hoped for.
-        $expected = $change->expected ?? (float) ($wanted?->rule->direction->sign() ?? 1);
+        $difference = Compare::independent($theirs->values, $mine->values, $this->confidence)->difference;
 
         return new ChangeSeen(
-            $change, JudgeChange::seen($expected, $comparison),
-            Figure::of($comparison->difference, $mine->unit, max($mine->decimals, $theirs->decimals), $n), $n, $before, together: $together,
+            $change, self::judge($change, $wanted, $difference), Figure::of(
+                $difference, $mine->unit, max($mine->decimals, $theirs->decimals), $n,
+            ), $n, $before, together: $together,
         );
+    }
+
+    /**
+     * Where no size was expected, or that nothing changes, the way that the requirement calls good is what was hoped for; where
+     * no requirement says which, more of it.
+     */
+    private static function judge(ChangeFact $change, ?Wanted $wanted, Interval $difference): ChangeVerdict
+    {
+        $expected = $change->expected ?? 0.0;
+
+        return $expected === 0.0
+            ? JudgeChange::towards($wanted?->rule->direction->sign() ?? 1, $difference) : JudgeChange::seen($expected, $difference);
     }
 
     /**
@@ -79,19 +90,22 @@ final readonly class ChangesSeen
             return null;
         }
         $allHeld = $mine->held === $mine->tried && $theirs->held === $theirs->tried;
-        $c = CompareProportions::of(
-            Proportion::of($theirs->held, $theirs->tried), Proportion::of($mine->held, $mine->tried), $this->confidence,
-        )->difference;
-        $verdict = match (true) {
-            $allHeld => ChangeVerdict::NobodyLooked,
-            $c->low > 0 => ChangeVerdict::Fixed,
-            $c->high < 0 => ChangeVerdict::Worse,
-            default => ChangeVerdict::NoEffect,
-        };
+        $c = CompareProportionsWithin::of([...self::runs('a', $theirs), ...self::runs('b', $mine)], $this->confidence)->difference;
+        // All held before as well: so far this trial does not tell them apart.
+        $verdict = $allHeld ? ChangeVerdict::CannotTell : JudgeChange::towards(1, $c);
         $points = Figure::of(new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0);
 
         return new ChangeSeen(
             $change, $verdict, null, $mine->tried, $theirs->tried, $mine->held, $theirs->held, $allHeld ? null : $points, $together,
         );
+    }
+
+    /** @return list<AlikeRun> */
+    private static function runs(string $side, Answers $answers): array
+    {
+        return [
+            ...array_fill(0, $answers->held, new AlikeRun($side, '', 1.0)),
+            ...array_fill(0, $answers->tried - $answers->held, new AlikeRun($side, '', 0.0)),
+        ];
     }
 }

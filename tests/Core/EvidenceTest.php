@@ -19,9 +19,11 @@ use Lustrum\Core\Evidence\Texture;
 use Lustrum\Core\Failure\FailureStatus;
 use Lustrum\Core\Failure\LaterRevision;
 use Lustrum\Core\Failure\Standing;
+use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Statistics\Compare;
+use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Wording\FailureWords;
 use PHPUnit\Framework\TestCase;
 
@@ -165,15 +167,27 @@ final class EvidenceTest extends TestCase
     public function testAChangeIsClosedByAVerdict(): void
     {
         $before = [10.0, 10.4, 9.8, 10.2];
-        $seen = static fn (float ...$after): \Lustrum\Core\Statistics\Comparison => Compare::independent(
-            $before, array_values($after), 0.95,
-        );
+        $seen = static fn (float ...$after): Interval => Compare::independent($before, array_values($after), 0.95)->difference;
         self::assertSame(ChangeVerdict::Fixed, JudgeChange::seen(-2, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::Partly, JudgeChange::seen(-4, $seen(7.8, 8.0, 7.9, 8.1)));
         self::assertSame(ChangeVerdict::NoEffect, JudgeChange::seen(-2, $seen(10.1, 9.9, 10.3, 10.0)));
+        self::assertSame(ChangeVerdict::CannotTell, JudgeChange::seen(-2, $seen(13.0, 7.0, 9.0, 11.0)), 'It may be all or nothing.');
+        self::assertSame(ChangeVerdict::CannotTell, JudgeChange::seen(-0.2, $seen(10.1, 9.9, 10.3, 10.0)), 'More than half may hide.');
+        self::assertSame(ChangeVerdict::Better, JudgeChange::seen(-2, $seen(9.2, 7.0, 8.6, 7.4)), 'How much of it cannot be told.');
         self::assertSame(ChangeVerdict::Worse, JudgeChange::seen(-2, $seen(12.0, 12.2, 11.9, 12.3)));
         self::assertSame(ChangeVerdict::NobodyLooked, JudgeChange::seen(-2, null));
-        self::assertSame(ChangeVerdict::NobodyLooked, JudgeChange::seen(-2, $seen(7.0)), 'One run closes nothing.');
+        self::assertSame(ChangeVerdict::CannotTell, JudgeChange::seen(-2, $seen(7.0)), 'One run closes nothing, but it was looked at.');
+        self::assertSame(ChangeVerdict::Fixed, JudgeChange::seen(0, $seen(10.1, 9.9, 10.3, 10.0), 1.0), 'Unchanged, within the margin.');
+        self::assertSame(ChangeVerdict::Worse, JudgeChange::seen(0, $seen(7.8, 8.0, 7.9, 8.1), 1.0), 'Whichever way it moved.');
+        self::assertSame(ChangeVerdict::CannotTell, JudgeChange::seen(0, $seen(10.1, 9.9, 10.3, 10.0), 0.01));
+        foreach ([[1, ChangeVerdict::Worse], [-1, ChangeVerdict::Better]] as [$sign, $verdict]) {
+            self::assertSame($verdict, JudgeChange::towards($sign, $seen(7.8, 8.0, 7.9, 8.1)));
+            self::assertSame(ChangeVerdict::CannotTell, JudgeChange::towards($sign, $seen(10.1, 9.9, 10.3, 10.0)));
+            self::assertSame(ChangeVerdict::CannotTell, JudgeChange::towards($sign, $seen(7.0)));
+            self::assertSame(ChangeVerdict::NobodyLooked, JudgeChange::towards($sign, null));
+        }
+        $this->expectException(InvalidInput::class);
+        JudgeChange::seen(0, null);
     }
 
     public function testAFailureClosesOnlyWhereItHappened(): void

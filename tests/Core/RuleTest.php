@@ -247,11 +247,14 @@ final class RuleTest extends TestCase
         yield 'as expected' => [5.0, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Fixed];
         yield 'less than expected' => [20.0, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Partly];
         yield 'the other way' => [5.0, [40.0, 41.0, 40.5], [50.0, 51.0, 50.5], ChangeVerdict::Worse];
-        yield 'not to be told' => [5.0, [50.0, 55.0, 60.0], [51.0, 54.0, 61.0], ChangeVerdict::NoEffect];
-        yield 'nothing expected in numbers' => [null, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Fixed];
+        yield 'not to be told' => [5.0, [50.0, 55.0, 60.0], [51.0, 54.0, 61.0], ChangeVerdict::CannotTell];
+        yield 'less than half of it' => [40.0, [51.0, 52.0, 51.5], [50.0, 51.0, 50.5], ChangeVerdict::NoEffect];
+        yield 'nothing expected in numbers' => [null, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Better];
+        yield 'nothing was to change, and it got worse' => [0.0, [40.0, 41.0, 40.5], [50.0, 51.0, 50.5], ChangeVerdict::Worse];
+        yield 'nothing was to change, and nothing is shown' => [0.0, [50.0, 51.5, 50.5], [50.0, 51.0, 50.5], ChangeVerdict::CannotTell];
         yield 'nobody tried it here' => [5.0, [], [50.0, 51.0, 50.5], ChangeVerdict::NobodyLooked];
         yield 'nobody tried it there' => [5.0, [60.0, 61.0, 60.5], [], ChangeVerdict::NobodyLooked];
-        yield 'one run each' => [5.0, [60.0], [50.0], ChangeVerdict::NobodyLooked];
+        yield 'one run each' => [5.0, [60.0], [50.0], ChangeVerdict::CannotTell];
     }
 
     /**
@@ -273,10 +276,11 @@ final class RuleTest extends TestCase
     /** @return iterable<string, array{array{int, int}, array{int, int}, ChangeVerdict}> */
     public static function sharesOfChanges(): iterable
     {
-        yield 'it ended it' => [[30, 0], [10, 20], ChangeVerdict::Fixed];
+        yield 'it ended it' => [[30, 0], [10, 20], ChangeVerdict::Better];
         yield 'it made it worse' => [[10, 20], [30, 0], ChangeVerdict::Worse];
-        yield 'a little of few' => [[3, 1], [2, 2], ChangeVerdict::NoEffect];
-        yield 'all held before as well' => [[6, 0], [5, 0], ChangeVerdict::NobodyLooked];
+        yield 'a little of few' => [[3, 1], [2, 2], ChangeVerdict::CannotTell];
+        yield 'all of two against none of two' => [[2, 0], [0, 2], ChangeVerdict::CannotTell];
+        yield 'all held before as well' => [[6, 0], [5, 0], ChangeVerdict::CannotTell];
     }
 
     /**

@@ -56,7 +56,7 @@ test('a number opens to how it was worked out and to its runs', async ({ page })
   await expect(slip).toContainText('exact interval of Clopper and Pearson');
   await expect(slip.getByRole('link', { name: /run 9/ })).toBeVisible();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('region', { name: 'survives drop' })).toContainText(
+  await expect(page.getByRole('region', { name: 'survives drop', exact: true })).toContainText(
     'both pass, so this trial no longer tells them apart',
   );
   await page

@@ -1073,7 +1073,7 @@ export interface components {
         /** @enum {string} */
         "Core.Change.ChangeClass": "shape" | "strength" | "electrical" | "firmware" | "material" | "process" | "setting" | "cosmetic";
         /** @enum {string} */
-        "Core.Change.ChangeVerdict": "fixed" | "partly" | "noEffect" | "worse" | "nobodyLooked";
+        "Core.Change.ChangeVerdict": "fixed" | "partly" | "better" | "noEffect" | "worse" | "cannotTell" | "nobodyLooked";
         /** @enum {string} */
         "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare";
         /** @enum {string} */

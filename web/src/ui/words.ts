@@ -12,8 +12,10 @@ export const OUTCOME: Record<Schemas['RunOutcome'], string> = {
 export const VERDICT: Record<Schemas['ChangeVerdict'], string> = {
   fixed: 'fixed',
   partly: 'partly',
+  better: 'better',
   noEffect: 'no effect',
   worse: 'worse',
+  cannotTell: 'cannot tell yet',
   nobodyLooked: 'nobody looked',
 };
 

@@ -41,7 +41,7 @@ return [
         'JudgementTest|ExchangeTest|LoopTest',
     ],
     [
-        'core/Judging/CompareOutcomes.php', "\$points->low > 0 => 'more',", "\$points->estimate > 0 => 'more',",
+        'core/Judging/CompareOutcomes.php', "\$c->verdict === Verdict::Higher => 'more',", "\$points->estimate > 0 => 'more',",
         'JudgementTest|ExchangeTest|RuleTest',
     ],
     [

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\RunFact;
 
 /** How often some runs held that were asked for one metric, counted by the rung that they name. */
@@ -40,6 +43,35 @@ final class Answers
         uasort($all->rungs, static fn (array $a, array $b): int => $a['first'] <=> $b['first']);
 
         return $all;
+    }
+
+    /**
+     * The same as runs of a side that can be opposed to runs that are like them: those of one level make a cell.
+     *
+     * @return list<AlikeRun>
+     */
+    public function runs(string $side): array
+    {
+        $out = [];
+        foreach ($this->rungs as $typed => $count) {
+            $cell = self::level((string) $typed);
+            array_push($out, ...array_fill(0, $count['held'], new AlikeRun($side, $cell, 1.0)));
+            array_push($out, ...array_fill(0, $count['tried'] - $count['held'], new AlikeRun($side, $cell, 0.0)));
+        }
+
+        return $out;
+    }
+
+    /** 1 m and 100 cm are one level; what is no quantity is a word. */
+    private static function level(string $typed): string
+    {
+        try {
+            $quantity = Quantity::typed($typed);
+
+            return sprintf('%.9g %s', $quantity->si(), $quantity->unit->dimension->siUnit());
+        } catch (CoreException) {
+            return mb_strtolower(trim($typed));
+        }
     }
 
     /** @param array{first: string, held: int, tried: int} $count */

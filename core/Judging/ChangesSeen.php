@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\AlikeRun;
 use Lustrum\Core\Alike\CompareProportionsWithin;
 use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Core\Change\JudgeChange;
+use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Statistics\Compare;
 use Lustrum\Core\Statistics\Interval;
 
@@ -89,23 +89,23 @@ final readonly class ChangesSeen
         if ($mine === null || $theirs === null) {
             return null;
         }
+        try {
+            $c = CompareProportionsWithin::of([...$theirs->runs('a'), ...$mine->runs('b')], $this->confidence)->difference;
+        } catch (NotEstimable) {
+            // Not one level was tried on both: they have nothing to say to each other.
+            $c = null;
+        }
         $allHeld = $mine->held === $mine->tried && $theirs->held === $theirs->tried;
-        $c = CompareProportionsWithin::of([...self::runs('a', $theirs), ...self::runs('b', $mine)], $this->confidence)->difference;
-        // All held before as well: so far this trial does not tell them apart.
-        $verdict = $allHeld ? ChangeVerdict::CannotTell : JudgeChange::towards(1, $c);
-        $points = Figure::of(new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0);
 
         return new ChangeSeen(
-            $change, $verdict, null, $mine->tried, $theirs->tried, $mine->held, $theirs->held, $allHeld ? null : $points, $together,
+            $change, match (true) {
+                // All held before as well: so far this trial does not tell them apart.
+                $c === null, $allHeld => ChangeVerdict::CannotTell,
+                default => JudgeChange::towards(1, $c),
+            },
+            null, $mine->tried, $theirs->tried, $mine->held, $theirs->held, $c === null ? null : Figure::of(
+                new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0,
+            ), $together,
         );
-    }
-
-    /** @return list<AlikeRun> */
-    private static function runs(string $side, Answers $answers): array
-    {
-        return [
-            ...array_fill(0, $answers->held, new AlikeRun($side, '', 1.0)),
-            ...array_fill(0, $answers->tried - $answers->held, new AlikeRun($side, '', 0.0)),
-        ];
     }
 }

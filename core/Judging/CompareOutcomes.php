@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\CompareProportionsWithin;
 use Lustrum\Core\CoreException;
+use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Quantity\Quantity;
-use Lustrum\Core\Statistics\CompareProportions;
 use Lustrum\Core\Statistics\Interval;
-use Lustrum\Core\Statistics\Proportion;
+use Lustrum\Core\Statistics\Verdict;
 use Lustrum\Core\Threshold\Ladder;
 
 /** Compares two builds by how often they hold. */
@@ -27,31 +28,34 @@ final class CompareOutcomes
             $mine = $here->answered($metric);
             $theirs = $other?->answered($metric);
             if ($mine !== null) {
-                $out[] = self::compare(
-                    $metric, self::side($build, $mine, $confidence),
-                    $against === null || $theirs === null ? null : self::side($against, $theirs, $confidence), $confidence,
-                );
+                $side = self::side($build, $mine, $confidence);
+                $out[] = $against === null || $theirs === null
+                    ? new OutcomeComparison($metric, $side, null, null, null, '')
+                    : self::compare($metric, $side, $mine, self::side($against, $theirs, $confidence), $theirs, $confidence);
             }
         }
 
         return $out;
     }
 
-    private static function compare(string $metric, OutcomeSide $mine, ?OutcomeSide $theirs, float $confidence): OutcomeComparison
-    {
-        if ($theirs === null) {
-            return new OutcomeComparison($metric, $mine, null, null, null, '');
+    /** On the levels that both were tried at; what one of them alone was tried at says nothing of the other. */
+    private static function compare(
+        string $metric, OutcomeSide $here, Answers $mine, OutcomeSide $other, Answers $theirs, float $confidence,
+    ): OutcomeComparison {
+        try {
+            $c = CompareProportionsWithin::of([...$theirs->runs('a'), ...$mine->runs('b')], $confidence);
+        } catch (NotEstimable) {
+            return new OutcomeComparison($metric, $here, $other, null, null, 'unmatched');
         }
-        $c = CompareProportions::of(Proportion::of($theirs->held, $theirs->tried), Proportion::of($mine->held, $mine->tried), $confidence);
         $points = new Interval(100 * $c->difference->estimate, 100 * (float) $c->difference->low, 100 * (float) $c->difference->high);
         $verdict = match (true) {
             $mine->held === $mine->tried && $theirs->held === $theirs->tried => 'bothPass',
-            $points->low > 0 => 'more',
-            $points->high < 0 => 'less',
+            $c->verdict === Verdict::Higher => 'more',
+            $c->verdict === Verdict::Lower => 'less',
             default => 'indistinct',
         };
 
-        return new OutcomeComparison($metric, $mine, $theirs, Figure::of($points, '%', 0), $c->p, $verdict);
+        return new OutcomeComparison($metric, $here, $other, Figure::of($points, '%', 0), $c->p, $verdict);
     }
 
     private static function side(Build $build, Answers $answers, float $confidence): OutcomeSide

@@ -10,7 +10,8 @@ final readonly class OutcomeComparison
     /**
      * @param string                                   $metric     identifier
      * @param Figure|null                              $difference in points
-     * @param 'bothPass'|'more'|'less'|'indistinct'|'' $verdict    empty where the other build was not tried
+     * @param 'bothPass'|'more'|'less'|'indistinct'|'unmatched'|'' $verdict    empty where the other build was not tried;
+     *     unmatched: it was not tried at any level that this one was tried at
      */
     public function __construct(
         public string $metric,

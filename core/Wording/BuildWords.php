@@ -16,7 +16,7 @@ final class BuildWords
      * @param string|null $difference of the parts' cost to the parent's, as decimal text; null where there is no parent
      */
     public static function sentence(
-        string $letter, ?string $parent, int $changes, int $unjudged, int $articles, ?string $difference, string $currency,
+        string $letter, ?string $parent, int $changes, int $unjudged, int $open, int $articles, ?string $difference, string $currency,
     ): string {
         if ($parent === null) {
             return Messages::say('build.first', ['letter' => $letter]);
@@ -27,11 +27,12 @@ final class BuildWords
             'letter' => $letter, 'parent' => $parent, 'n' => $changes,
             'looked' => match (true) {
                 $changes === 0 => 'none',
-                $unjudged === 0 => 'all',
+                $unjudged + $open === 0 => 'all',
+                $unjudged === 0 => 'open',
                 $unjudged === $changes => 'nobody',
                 default => 'some',
             },
-            'unjudged' => $unjudged, 'costs' => $costs, 'currency' => $currency, 'less' => $costs && (float) $difference < 0,
+            'unjudged' => $unjudged, 'open' => $open, 'costs' => $costs, 'currency' => $currency, 'less' => $costs && (float) $difference < 0,
             'amount' => $costs ? ltrim((string) $difference, '-') : '', 'articles' => $articles,
         ]);
     }

@@ -75,7 +75,10 @@ final class ChangeWords
     {
         $with = ['held' => $held, 'n' => $seen->n, 'heldBefore' => $seen->heldBefore, 'before' => $seen->nBefore];
         if ($seen->points === null) {
-            return Messages::say('change.bothPass', $with);
+            return Messages::say('change.unmatched', $with);
+        }
+        if ($held === $seen->n && $seen->heldBefore === $seen->nBefore) {
+            return Messages::say('change.bothPass', $with + OutcomeWords::hides($seen->points, min($seen->n, $seen->nBefore)));
         }
 
         return Messages::say('change.shares', $with + [

@@ -8,10 +8,14 @@ use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\OutcomeSide;
 use Lustrum\Core\Judging\Rung;
+use Lustrum\Core\Quantity\Digits;
 
 /** Sentences about how often two builds hold. */
 final class OutcomeWords
 {
+    /** With fewer runs a side nothing could be told anyway. */
+    private const FEW = 3;
+
     public static function sentence(OutcomeComparison $c, string $metric): string
     {
         $side = self::side($metric, $c->here);
@@ -22,7 +26,19 @@ final class OutcomeWords
         return Messages::say('comparison.share', [
             'side' => $side, 'verdict' => $c->verdict, 'other' => $c->other->letter, 'heldOther' => $c->other->held,
             'nOther' => $c->other->tried,
-        ]);
+        ] + self::hides($c->difference, min($c->here->tried, $c->other->tried)));
+    }
+
+    /**
+     * Where all held on both sides: how much of a difference could hide; of fewer than three runs a side nothing is said.
+     *
+     * @return array{hides: bool, points: string}
+     */
+    public static function hides(?Figure $difference, int $runs): array
+    {
+        $most = max(abs($difference->low ?? 0.0), abs($difference->high ?? 0.0));
+
+        return ['hides' => $difference !== null && $runs >= self::FEW, 'points' => Digits::decimals($most, 0)];
     }
 
     public static function difference(Figure $points, float $p): string

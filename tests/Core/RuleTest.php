@@ -25,6 +25,7 @@ use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Meets;
 use Lustrum\Core\Judging\NextLetter;
+use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\Proposal;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\TrialResults;
@@ -33,6 +34,8 @@ use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Wording\ChangeWords;
+use Lustrum\Core\Wording\OutcomeWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -214,6 +217,7 @@ final class RuleTest extends TestCase
         yield 'many more' => [[30, 0], [10, 20], 'more'];
         yield 'many fewer' => [[10, 20], [30, 0], 'less'];
         yield 'a little more of many' => [[16, 4], [14, 6], 'indistinct'];
+        yield 'all of two against none of two: the exact test has the last word' => [[2, 0], [0, 2], 'indistinct'];
     }
 
     /**
@@ -233,6 +237,39 @@ final class RuleTest extends TestCase
             $a, self::tries($there, 'a'), $b, self::tries($here, 'b'), self::CONFIDENCE,
         );
         self::assertSame(['more' => 'less', 'less' => 'more'][$verdict] ?? $verdict, $turned[0]->verdict);
+    }
+
+    public function testHeldAndFailedAreOpposedLevelByLevel(): void
+    {
+        $of = static fn (string $build, string $position, int $held, int $failed): array => array_map(
+            static fn (int $i): RunFact => Judged::run(
+                null, $i < $held ? RunOutcome::Held : RunOutcome::Failed, build: $build, outcomeMetric: 'strong', position: $position,
+            ), range(0, $held + $failed - 1),
+        );
+        [$a, $b] = [Judged::build('a'), Judged::build('b', 'a', [Judged::change('one', metric: 'strong')])];
+        $there = Seen::ofRuns([...$of('a', '40 cm', 18, 2), ...$of('a', '0.8 m', 0, 10)]);
+        // Higher, where it is hard, far more often than the other; put together it would look no better.
+        $here = Seen::ofRuns([...$of('b', '0.4 m', 6, 0), ...$of('b', '80 cm', 14, 16)]);
+        $compare = static fn (Seen $here, Seen $there): OutcomeComparison => CompareOutcomes::all($b, $here, $a, $there, self::CONFIDENCE)[0];
+        self::assertSame('more', $compare($here, $there)->verdict, '40 cm and 0.4 m are one level.');
+        $unmatched = $compare(Seen::ofRuns($of('b', '1 m', 5, 0)), $there);
+        self::assertSame(['unmatched', null, null], [$unmatched->verdict, $unmatched->difference, $unmatched->p]);
+        self::assertStringContainsString('neither says anything of the other', OutcomeWords::sentence($unmatched, 'strong'));
+        $seen = (new ChangesSeen(new CompareBuilds([], ['strong' => 'Strong'], self::CONFIDENCE), self::CONFIDENCE));
+        self::assertSame(ChangeVerdict::Better, $seen->of($b, $here, $there)[0]->verdict);
+        $apart = $seen->of($b, Seen::ofRuns($of('b', '1 m', 5, 0)), $there)[0];
+        self::assertSame(ChangeVerdict::CannotTell, $apart->verdict);
+        self::assertStringContainsString('at other levels', ChangeWords::sentence($apart, 'strong', false));
+    }
+
+    public function testWhereAllHeldItIsSaidHowMuchCouldHide(): void
+    {
+        [$a, $b] = [Judged::build('a'), Judged::build('b', 'a')];
+        $said = static fn (int $here, int $there): string => OutcomeWords::sentence(CompareOutcomes::all(
+            $b, Seen::ofRuns(Judged::tries($here, 0, 'b')), $a, Seen::ofRuns(Judged::tries($there, 0)), self::CONFIDENCE,
+        )[0], 'strong');
+        self::assertStringContainsString('up to 43 points could hide', $said(5, 5));
+        self::assertStringContainsString('does not tell them apart.', $said(2, 9), 'Of two runs nobody expected more.');
     }
 
     /** @param array{int, int} $of held and failed */

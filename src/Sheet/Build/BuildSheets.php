@@ -38,13 +38,14 @@ final readonly class BuildSheets
         $parentCost = $parent === null ? null : PartRows::sum($parentParts);
         $difference = $parentCost === null ? null : Sums::difference($parentCost, $cost);
         $articles = $this->articles($revision);
-        $unjudged = array_filter(
-            $changes, static fn (ChangeRow $c): bool => ($c->change->verdict ?? $c->computed) === ChangeVerdict::NobodyLooked,
+        $count = static fn (ChangeVerdict $v): int => count(
+            array_filter($changes, static fn (ChangeRow $c): bool => ($c->change->verdict ?? $c->computed) === $v),
         );
 
         return new BuildSheet(
             BuildWords::sentence(
-                $revision->letter(), $parent?->letter(), count($changes), count($unjudged), count($articles), $difference, $book->device->currency,
+                $revision->letter(), $parent?->letter(), count($changes), $count(ChangeVerdict::NobodyLooked), $count(ChangeVerdict::CannotTell),
+                count($articles), $difference, $book->device->currency,
             ),
             $revision->view(), $parent?->view(), $changes,
             ParameterRows::of(

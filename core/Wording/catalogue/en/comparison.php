@@ -24,5 +24,8 @@ return [
     'heightHeld' => ', up to {level} nothing failed',
     'heightFailed' => ', and the lowest rung of {level} already failed',
     'shareAlone' => '{side}; the other build was not tried.',
-    'share' => '{side}; {verdict, select, bothPass {both pass, so this trial no longer tells them apart} more {more often than {other}} less {less often than {other}} other {which cannot be told from {heldOther} of {nOther} on {other}}}.',
+    'share' => '{side}; {verdict, select, '
+        .'bothPass {both pass, so far this trial does not tell them apart{hides, select, yes {; up to {points} points could hide} other {}}}'
+        .' unmatched {{other} was not tried at any level that this one was tried at, so neither says anything of the other}'
+        .' more {more often than {other}} less {less often than {other}} other {which cannot be told from {heldOther} of {nOther} on {other}}}.',
 ];

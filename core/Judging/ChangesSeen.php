@@ -68,14 +68,16 @@ final readonly class ChangesSeen
 
     /**
      * Where no size was expected, or that nothing changes, the way that the requirement calls good is what was hoped for; where
-     * no requirement says which, more of it.
+     * none says which way is good, nobody can call it better or worse.
      */
     private static function judge(ChangeFact $change, ?Wanted $wanted, Interval $difference): ChangeVerdict
     {
         $expected = $change->expected ?? 0.0;
+        if ($expected !== 0.0) {
+            return JudgeChange::seen($expected, $difference);
+        }
 
-        return $expected === 0.0
-            ? JudgeChange::towards($wanted?->rule->direction->sign() ?? 1, $difference) : JudgeChange::seen($expected, $difference);
+        return $wanted === null ? ChangeVerdict::CannotTell : JudgeChange::towards($wanted->rule->direction->sign(), $difference);
     }
 
     /**

@@ -310,6 +310,15 @@ final class RuleTest extends TestCase
         )[0]->verdict);
     }
 
+    public function testADifferenceIsNotJudgedWhereNothingSaysWhichWayIsGood(): void
+    {
+        $seen = new ChangesSeen(new CompareBuilds([], ['force' => 'Force'], self::CONFIDENCE), self::CONFIDENCE);
+        $build = Judged::build('b', 'a', [Judged::change('one', metric: 'force'), Judged::change('two', metric: 'force', expected: -5.0)]);
+        $found = $seen->of($build, Seen::ofRuns(Judged::runs([40.0, 41.0, 40.5], build: 'b')), Seen::ofRuns(Judged::runs([50.0, 51.0, 50.5])));
+        self::assertSame([ChangeVerdict::CannotTell, ChangeVerdict::Fixed], [$found[0]->verdict, $found[1]->verdict]);
+        self::assertEqualsWithDelta(-10.0, $found[0]->seen?->value, 1e-9, 'It is shown all the same.');
+    }
+
     /** @return iterable<string, array{array{int, int}, array{int, int}, ChangeVerdict}> */
     public static function sharesOfChanges(): iterable
     {

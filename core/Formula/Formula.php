@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Formula;
 
 use Lustrum\Core\Quantity\Dimension;
+use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\UnitMismatch;
 use Lustrum\Core\Quantity\Units;
 use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
@@ -132,11 +133,43 @@ final class Formula
             return new Result($term->value, $term->dimension->siUnit(), sqrt($variance));
         }
         $target = Units::parse($unit);
+        $this->mustMeasure($term, $target);
+        $radians = Turning::radians($target);
+
+        return new Result($target->fromSi($term->value / $radians), $target->symbol, sqrt($variance) / $radians / $target->factor);
+    }
+
+    /**
+     * Can the result be given in this unit?
+     *
+     * @param array<string, string> $units of the variables
+     *
+     * @throws InvalidFormula|UnitMismatch
+     */
+    public function mustGive(array $units, string $unit): void
+    {
+        $variables = array_map(static fn (string $u): Variable => Variable::of(1.0, $u), $units);
+        $this->mustMeasure((new Walk($variables, true))->term($this->tree), Units::parse($unit));
+    }
+
+    /** @throws InvalidFormula|UnitMismatch */
+    private function mustMeasure(Term $term, Unit $target): void
+    {
         if (!$target->dimension->plain()->equals($term->dimension->plain())) {
             throw UnitMismatch::between($target->symbol, $target->measures(), '', $term->dimension->name());
         }
+        $wanted = Turning::of($target);
+        if ($wanted !== null && $term->turning !== null && $wanted !== $term->turning) {
+            throw InvalidFormula::dimensions($this->expression, sprintf(
+                'this is %s, and %s is %s: a turn is 2π radians. Write the 2*pi between them.',
+                self::turning($term->turning), $target->symbol, self::turning($wanted),
+            ));
+        }
+    }
 
-        return new Result($target->fromSi($term->value), $target->symbol, sqrt($variance) / $target->factor);
+    private static function turning(Turning $turning): string
+    {
+        return $turning === Turning::Angular ? 'an angular speed' : 'a frequency';
     }
 
     /**

@@ -76,11 +76,16 @@ final class Walk
                 throw InvalidFormula::dimensions($name, 'this is a series; take its mean, sd, first, last or peak.');
             }
 
-            return new Term($variable->values[0], $variable->unit->dimension->plain(), [$name => 1.0]);
+            $radians = Turning::radians($variable->unit);
+
+            return new Term(
+                $variable->values[0] * $radians, $variable->unit->dimension->plain(), [$name => $radians], Turning::of($variable->unit), false,
+                Turning::isRpm($variable->unit),
+            );
         }
         [$value, $exponents] = self::CONSTANTS[$name] ?? throw InvalidFormula::variable($name);
 
-        return new Term($value, Dimension::of($exponents));
+        return new Term($value, Dimension::of($exponents), [], null, $name === 'pi');
     }
 
     private function unary(UnaryNode $node): Term
@@ -88,7 +93,7 @@ final class Walk
         $term = $this->term($node->nodes['node']);
 
         return match ($node->attributes['operator']) {
-            '-' => $term->map(-$term->value, -1.0, $term->dimension),
+            '-' => $term->map(-$term->value, -1.0, $term->dimension)->counting($term->turning, $term->byPi, $term->byRpm),
             '+' => $term,
             default => throw InvalidFormula::notAllowed('“'.$node->attributes['operator'].'”'),
         };
@@ -107,9 +112,9 @@ final class Walk
         }
 
         return match ($operator) {
-            '+' => $a->with($b, $a->value + $b->value, 1.0, 1.0, $a->dimension),
-            '-' => $a->with($b, $a->value - $b->value, 1.0, -1.0, $a->dimension),
-            '*' => $a->with($b, $a->value * $b->value, $b->value, $a->value, $a->dimension->times($b->dimension)),
+            '+' => self::sum($a, $b, $a->with($b, $a->value + $b->value, 1.0, 1.0, $a->dimension)),
+            '-' => self::sum($a, $b, $a->with($b, $a->value - $b->value, 1.0, -1.0, $a->dimension)),
+            '*' => $this->product($a, $b, $node),
             '/' => $this->quotient($a, $b, $node),
             '<' => self::truth($a->value < $b->value),
             '>' => self::truth($a->value > $b->value),
@@ -121,6 +126,20 @@ final class Walk
         };
     }
 
+    private static function sum(Term $a, Term $b, Term $sum): Term
+    {
+        return $sum->counting($a->turning ?? $b->turning, false, $a->byRpm || $b->byRpm);
+    }
+
+    private function product(Term $a, Term $b, BinaryNode $node): Term
+    {
+        if (($a->byPi && $b->byRpm) || ($a->byRpm && $b->byPi)) {
+            throw InvalidFormula::dimensions($node->dump(), 'rpm carries 2π already: write n*r, or give n in Hz.');
+        }
+
+        return $a->with($b, $a->value * $b->value, $b->value, $a->value, $a->dimension->times($b->dimension))->times($a, $b);
+    }
+
     private function quotient(Term $a, Term $b, BinaryNode $node): Term
     {
         $dimension = $a->dimension->times($b->dimension->power(-1));
@@ -128,7 +147,7 @@ final class Walk
             return $this->onlyDimensions ? new Term(1.0, $dimension) : throw InvalidFormula::undefined($node->dump());
         }
 
-        return $a->with($b, $a->value / $b->value, 1 / $b->value, -$a->value / $b->value ** 2, $dimension);
+        return $a->with($b, $a->value / $b->value, 1 / $b->value, -$a->value / $b->value ** 2, $dimension)->times($a, $b);
     }
 
     private function power(Term $base, BinaryNode $node): Term
@@ -182,7 +201,7 @@ final class Walk
     {
         $v = $x->value;
         if ($name === 'abs') {
-            return $x->map(abs($v), $v < 0 ? -1.0 : 1.0, $x->dimension);
+            return $x->map(abs($v), $v < 0 ? -1.0 : 1.0, $x->dimension)->counting($x->turning, false, $x->byRpm);
         }
         if ($name === 'sqrt') {
             $dimension = self::root($x->dimension, 0.5) ?? throw InvalidFormula::dimensions(
@@ -216,11 +235,13 @@ final class Walk
         if (count($nodes) === 1 && $series !== null && $series->series) {
             $key = (string) $only->attributes['name'];
             $dimension = $series->unit->dimension->plain();
-            $terms = array_map(static fn (float $v): Term => new Term($v, $dimension), $series->values);
+            $radians = Turning::radians($series->unit);
+            $terms = array_map(static fn (float $v): Term => new Term($v * $radians, $dimension), $series->values);
             [$value, $weights] = self::reduce($name, $terms);
+            $slope = $radians * sqrt(array_sum(array_map(static fn (float $w): float => $w * $w, $weights)));
 
             // Each value of a series has the same independent uncertainty.
-            return new Term($value, $dimension, [$key => sqrt(array_sum(array_map(static fn (float $w): float => $w * $w, $weights)))]);
+            return new Term($value, $dimension, [$key => $slope], Turning::of($series->unit), false, Turning::isRpm($series->unit));
         }
         $terms = array_map($this->term(...), $nodes);
         foreach ($terms as $term) {
@@ -232,7 +253,7 @@ final class Walk
             $sum = $sum->with($term, $value, 1.0, $weights[$i], $terms[0]->dimension);
         }
 
-        return $sum;
+        return $sum->counting($terms[0]->turning, false, $terms[0]->byRpm);
     }
 
     /**
@@ -268,6 +289,11 @@ final class Walk
         if (!$a->dimension->equals($b->dimension)) {
             throw InvalidFormula::dimensions(
                 $node->dump(), sprintf('%s and %s cannot be added or compared.', $a->dimension->name(), $b->dimension->name()),
+            );
+        }
+        if ($a->turning !== null && $b->turning !== null && $a->turning !== $b->turning) {
+            throw InvalidFormula::dimensions(
+                $node->dump(), 'one is an angular speed and one a frequency, and a turn is 2π radians. Give both as one of them.',
             );
         }
     }

@@ -147,6 +147,13 @@ final class BriefTest extends ApiTestCase
         yield 'a limit of another kind' => [[['low' => '1 mm'] + $pull], 'channels[0].low'];
         yield 'a resolution below nought' => [[['resolution' => -0.1] + $pull], 'channels[0].resolution'];
         yield 'a formula that does not fit its unit' => [[$pull, $arm, ['unit' => 'N'] + $moment], 'channels[2].formula'];
+        yield 'a formula that takes 2π twice' => [[
+            ['key' => 'n', 'metric' => 'turns', 'unit' => 'rpm'], ['key' => 'r', 'metric' => 'radius', 'unit' => 'm'],
+            ['key' => 'v', 'metric' => 'rim speed', 'unit' => 'm/s', 'formula' => '2 * pi * n * r'],
+        ], 'channels[2].formula'];
+        yield 'a frequency given as an angular speed' => [[
+            ['key' => 'n', 'metric' => 'turns', 'unit' => 'Hz'], ['key' => 'w', 'metric' => 'speed', 'unit' => 'rpm', 'formula' => 'n'],
+        ], 'channels[1].formula'];
         yield 'a formula of what is not read' => [[$pull, $moment], 'channels[1].formula'];
         yield 'a formula of one that is worked out' => [
             [$pull, $arm, $moment, ['key' => 'twice', 'metric' => 'twice', 'unit' => 'N·m', 'formula' => '2 * moment']],

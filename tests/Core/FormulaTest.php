@@ -20,7 +20,16 @@ final class FormulaTest extends TestCase
         yield ['a ** 2', ['a' => [3, 'm', 0.1]], 'm^2', 9, 0.6];
         yield ['a − a', ['a' => [3, 'm', 0.1]], 'm', 0, 0];
         yield ['sqrt(F / k)', ['F' => [9, 'N', 0.9], 'k' => [1, 'N/m^2', 0]], 'm', 3, 0.15];
-        yield ['2 * pi * r * n', ['r' => [0.5, 'm', 0], 'n' => [60, 'rpm', 0]], 'm/s', M_PI, 0];
+        // rpm is an angular speed, Hz a frequency: a turn is 2π radians.
+        yield ['w * r', ['w' => [600, 'rpm', 0], 'r' => [1, 'm', 0]], 'm/s', 62.83185307179586, 0];
+        yield ['n * r', ['r' => [0.5, 'm', 0], 'n' => [60, 'rpm', 6]], 'm/s', M_PI, 0.1 * M_PI];
+        yield ['2 * pi * r * n', ['r' => [0.5, 'm', 0], 'n' => [1, 'Hz', 0]], 'm/s', M_PI, 0];
+        yield ['v / r', ['v' => [M_PI, 'm/s', 0], 'r' => [0.5, 'm', 0]], 'rpm', 60, 0];
+        yield ['2 * pi * n', ['n' => [1, 'Hz', 0.1]], 'rpm', 60, 6];
+        yield ['w / (2 * pi)', ['w' => [2 * M_PI, 'rad/s', 0]], 'Hz', 1, 0];
+        yield ['2 * n', ['n' => [30, 'rpm', 0]], 'rpm', 60, 0];
+        yield ['n + w', ['n' => [60, 'rpm', 0], 'w' => [1, 'rad/s', 0]], 'rad/s', 2 * M_PI + 1, 0];
+        yield ['k * t', ['k' => [0.5, '1/s', 0], 't' => [4, 's', 0]], null, 2, 0];
         yield ['sin(a)', ['a' => [30, 'deg', 0]], null, 0.5, 0];
         yield ['atan2(y, x)', ['y' => [1, 'm', 0], 'x' => [1, 'm', 0]], 'deg', 45, 0];
         yield ['max(a, b, 2)', ['a' => [1, '1', 0.1], 'b' => [5, '1', 0.2]], null, 5, 0.2];
@@ -68,6 +77,46 @@ final class FormulaTest extends TestCase
         $of = static fn (string $f): float => Formula::read($f.'(y)', ['y'])->evaluate(['y' => $y], 'N')->value;
         self::assertSame([0.0, 1.0, 4.0, -8.0, -8.0], [$of('mean'), $of('first'), $of('last'), $of('peak'), $of('min')]);
         self::assertEqualsWithDelta(0.1, Formula::read('mean(y)', ['y'])->evaluate(['y' => $y], 'N')->u, 1e-12);
+    }
+
+    /** @return iterable<array{string, array<string, string>, string, string}> expression, units, unit of the result, words */
+    public static function mixed(): iterable
+    {
+        yield ['2 * pi * n * r', ['n' => 'rpm', 'r' => 'm'], 'm/s', 'rpm carries 2π already: write n*r, or give n in Hz.'];
+        yield ['pi * d * n', ['n' => 'rpm', 'd' => 'm'], 'm/s', 'rpm carries 2π already'];
+        yield ['n * 2 * pi', ['n' => 'rpm'], 'rad/s', 'rpm carries 2π already'];
+        yield ['n + w', ['n' => 'Hz', 'w' => 'rad/s'], 'rad/s', 'one is an angular speed and one a frequency'];
+        yield ['max(n, w)', ['n' => 'rpm', 'w' => '1/min'], 'rpm', 'one is an angular speed and one a frequency'];
+        yield ['n', ['n' => 'Hz'], 'rad/s', 'this is a frequency, and rad/s is an angular speed'];
+        yield ['2 * w', ['w' => 'rad/s'], 'Hz', 'this is an angular speed, and Hz is a frequency'];
+        yield ['n', ['n' => 'Hz'], 'rpm', 'Write the 2*pi between them.'];
+    }
+
+    /** @param array<string, string> $units */
+    #[DataProvider('mixed')]
+    public function testRadiansAndCyclesAreNotMixedWithoutSayingSo(string $expression, array $units, string $unit, string $words): void
+    {
+        $formula = Formula::read($expression, array_keys($units));
+        foreach ([
+            static fn () => $formula->mustGive($units, $unit),
+            static fn () => $formula->evaluate(array_map(static fn (string $u): Variable => Variable::of(3.0, $u), $units), $unit),
+        ] as $ask) {
+            try {
+                $ask();
+                self::fail($expression.' was taken.');
+            } catch (CoreException $e) {
+                self::assertSame('unit.mismatch', $e->problem);
+                self::assertStringContainsString($words, $e->getMessage());
+            }
+        }
+    }
+
+    public function testASeriesOfTurnsIsAnAngularSpeedToo(): void
+    {
+        $n = Variable::series([590.0, 610.0], 'rpm', 6.0);
+        $result = Formula::read('mean(n) * r', ['n', 'r'])->evaluate(['n' => $n, 'r' => Variable::of(1.0, 'm')], 'm/s');
+        self::assertEqualsWithDelta(62.83185307179586, $result->value, 1e-9);
+        self::assertEqualsWithDelta(6 / sqrt(2) * 2 * M_PI / 60, $result->u, 1e-9);
     }
 
     public function testASeriesIsNoValue(): void

@@ -61,7 +61,8 @@ final class SoundChannels
             }
         }
         try {
-            $dimension = Formula::read($channel->formula, array_keys($units))->dimension($units);
+            $formula = Formula::read($channel->formula, array_keys($units));
+            $dimension = $formula->dimension($units);
         } catch (CoreException $e) {
             throw self::invalid($i, 'formula', $e->getMessage());
         }
@@ -71,6 +72,11 @@ final class SoundChannels
                 $i, 'formula',
                 sprintf('This comes out as %s, but %s measures %s.', $dimension->name(), $channel->unit, $wanted->measures()),
             );
+        }
+        try {
+            $formula->mustGive($units, $channel->unit);
+        } catch (CoreException $e) {
+            throw self::invalid($i, 'formula', $e->getMessage());
         }
     }
 

@@ -113,11 +113,10 @@ final readonly class CompareProportionsWithin
     {
         [$na, $nb] = [count($stratum->a), count($stratum->b)];
         $held = (int) (array_sum($stratum->a) + array_sum($stratum->b));
-        $choose = static fn (int $n, int $k): float => Special::logGamma($n + 1) - Special::logGamma($k + 1) - Special::logGamma($n - $k + 1);
         $out = [];
         $least = max(0, $held - $na);
         for ($k = $least; $k <= max($least, min($nb, $held)); ++$k) {
-            $out[] = exp($choose($nb, $k) + $choose($na, $held - $k) - $choose($na + $nb, $held));
+            $out[] = exp(Special::logChoose($nb, $k) + Special::logChoose($na, $held - $k) - Special::logChoose($na + $nb, $held));
         }
 
         return [$out, $least];

@@ -110,9 +110,12 @@ final readonly class CompareSides
         return array_map(static function (array $pair, float $p, float $adjusted, float $half) use ($hasSpread, $confidence): SidePair {
             [$a, $b, $difference] = $pair;
 
-            return $hasSpread
-                ? new SidePair($a, $b, new Interval($difference, $difference - $half, $difference + $half), $p, $adjusted, $adjusted < 1 - $confidence)
-                : new SidePair($a, $b, new Interval($difference, null, null), null, null, false);
+            if (!$hasSpread) {
+                return new SidePair($a, $b, new Interval($difference, null, null), null, null, false);
+            }
+            $interval = new Interval($difference, $difference - $half, $difference + $half);
+
+            return new SidePair($a, $b, $interval, $p, $adjusted, $adjusted < 1 - $confidence);
         }, $named, $p, $adjusted, $ends);
     }
 }

@@ -16,7 +16,8 @@ final class ChangeOperations implements OperationGroup
             new Operation('change.verdict', 'What came of a change: expected difference against what was seen.',
                 [
                     'expected' => 'difference that was expected', 'before?' => 'numbers', 'after?' => 'numbers',
-                    'margin?' => 'within which it counts as unchanged', 'confidence?' => '0.95', 'looks?' => 'how often it was looked at, 1',
+                    'margin?' => 'within which it counts as unchanged', 'confidence?' => '0.95',
+                    'looks?' => 'how often it was looked at, 1',
                 ],
                 [
                     'verdict' => 'fixed, partly, better, noEffect, worse, cannotTell, nobodyLooked',

@@ -70,7 +70,8 @@ final class EvidenceOperations implements OperationGroup
                 self::merge(...)),
             new Operation('failure.status', 'How far a failure is closed by later runs that carry a fix.',
                 [
-                    'failure' => 'severity, failed (1), tried (1)', 'runs' => 'list of id, revision, carriesFix, severity, outcome, in order',
+                    'failure' => 'severity, failed (1), tried (1)',
+                    'runs' => 'list of id, revision, carriesFix, severity, outcome, in order',
                     'confidence?' => '0.95',
                 ],
                 [

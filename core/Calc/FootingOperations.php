@@ -58,7 +58,8 @@ final class FootingOperations implements OperationGroup
                     'effect' => 'kind (slope, exponential), slope', 'name?' => 'of the condition', 'unit?' => 'of the condition',
                 ],
                 [
-                    'side' => 'whose condition is unknown', 'at' => 'where both are equal', 'below' => 'b against a below it: higher, lower',
+                    'side' => 'whose condition is unknown', 'at' => 'where both are equal',
+                    'below' => 'b against a below it: higher, lower',
                     'above' => '', 'low' => 'at, for the ends of the interval of the difference', 'high' => '', 'sentence' => 'in words',
                 ],
                 self::breakEven(...)),
@@ -67,7 +68,8 @@ final class FootingOperations implements OperationGroup
                     'factors' => 'list of name, cost (a, b)', 'runs' => 'list of NAME: a or b', 'costPerRun?' => '0',
                 ],
                 [
-                    'told' => 'names', 'entangled' => 'names', 'needed' => 'further runs', 'runs' => 'list of levels, cost', 'cost' => 'of these',
+                    'told' => 'names', 'entangled' => 'names', 'needed' => 'further runs', 'runs' => 'list of levels, cost',
+                    'cost' => 'of these',
                 ],
                 self::control(...)),
         ];

@@ -36,8 +36,7 @@ final readonly class CompareProportions
     private static function fisher(Proportion $a, Proportion $b): float
     {
         $held = $a->held + $b->held;
-        $choose = static fn (int $n, int $k): float => Special::logGamma($n + 1) - Special::logGamma($k + 1) - Special::logGamma($n - $k + 1);
-        $log = static fn (int $k): float => $choose($a->tried, $k) + $choose($b->tried, $held - $k) - $choose($a->tried + $b->tried, $held);
+        $log = static fn (int $k): float => Special::logChoose($a->tried, $k) + Special::logChoose($b->tried, $held - $k) - Special::logChoose($a->tried + $b->tried, $held);
         $seen = $log($a->held);
         $p = 0.0;
         for ($k = max(0, $held - $b->tried); $k <= min($a->tried, $held); ++$k) {

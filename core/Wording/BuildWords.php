@@ -32,7 +32,8 @@ final class BuildWords
                 $unjudged === $changes => 'nobody',
                 default => 'some',
             },
-            'unjudged' => $unjudged, 'open' => $open, 'costs' => $costs, 'currency' => $currency, 'less' => $costs && (float) $difference < 0,
+            'unjudged' => $unjudged, 'open' => $open, 'costs' => $costs, 'currency' => $currency,
+            'less' => $costs && (float) $difference < 0,
             'amount' => $costs ? ltrim((string) $difference, '-') : '', 'articles' => $articles,
         ]);
     }

@@ -21,6 +21,12 @@ final class Special
         0.36899182659531622704e-5,
     ];
 
+    /** Logarithm of the number of ways to choose k of n. */
+    public static function logChoose(int $n, int $k): float
+    {
+        return self::logGamma($n + 1) - self::logGamma($k + 1) - self::logGamma($n - $k + 1);
+    }
+
     /** ln Γ(x) for x > 0. */
     public static function logGamma(float $x): float
     {

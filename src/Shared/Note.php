@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace Lustrum\Shared;
 
-use Symfony\Component\Validator\Constraint;
-use Symfony\Component\Validator\Constraints as Assert;
-use Symfony\Component\Validator\Constraints\Compound;
+use Symfony\Component\Validator\Constraints\Length;
+use Symfony\Component\Validator\Constraints\LengthValidator;
 
 /** A longer text that may be empty. */
 #[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_PARAMETER)]
-final class Note extends Compound
+final class Note extends Length
 {
-    /**
-     * @param array<string, mixed> $options
-     *
-     * @return list<Constraint>
-     */
-    protected function getConstraints(array $options): array
+    public function __construct()
     {
-        return [new Assert\Length(max: Limit::NOTE, maxMessage: 'At most {{ limit }} characters.')];
+        parent::__construct(max: Limit::NOTE, maxMessage: 'At most {{ limit }} characters.');
+    }
+
+    public function validatedBy(): string
+    {
+        return LengthValidator::class;
     }
 }

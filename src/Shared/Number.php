@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace Lustrum\Shared;
 
-use Symfony\Component\Validator\Constraint;
-use Symfony\Component\Validator\Constraints as Assert;
-use Symfony\Component\Validator\Constraints\Compound;
+use Symfony\Component\Validator\Constraints\Range;
+use Symfony\Component\Validator\Constraints\RangeValidator;
 
 /** A number that can be a measurement: finite, and of a size that the sums can bear. */
 #[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_PARAMETER)]
-final class Number extends Compound
+final class Number extends Range
 {
-    /**
-     * @param array<string, mixed> $options
-     *
-     * @return list<Constraint>
-     */
-    protected function getConstraints(array $options): array
+    public function __construct()
     {
-        return [new Assert\Range(notInRangeMessage: 'This number is larger than can be kept.', min: -Limit::NUMBER, max: Limit::NUMBER)];
+        parent::__construct(
+            notInRangeMessage: 'This number is larger than can be kept.', min: -Limit::NUMBER, max: Limit::NUMBER,
+        );
+    }
+
+    public function validatedBy(): string
+    {
+        return RangeValidator::class;
     }
 }

@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace Lustrum\Shared;
 
-use Symfony\Component\Validator\Constraint;
-use Symfony\Component\Validator\Constraints as Assert;
-use Symfony\Component\Validator\Constraints\Compound;
+use Symfony\Component\Validator\Constraints\Range;
+use Symfony\Component\Validator\Constraints\RangeValidator;
 
 /** The version of a record that was edited. */
 #[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_PARAMETER)]
-final class Version extends Compound
+final class Version extends Range
 {
-    /**
-     * @param array<string, mixed> $options
-     *
-     * @return list<Constraint>
-     */
-    protected function getConstraints(array $options): array
+    public function __construct()
     {
-        return [new Assert\Range(notInRangeMessage: 'This is not a version.', min: 1, max: Limit::WHOLE)];
+        parent::__construct(notInRangeMessage: 'This is not a version.', min: 1, max: Limit::WHOLE);
+    }
+
+    public function validatedBy(): string
+    {
+        return RangeValidator::class;
     }
 }

@@ -138,6 +138,9 @@ final readonly class Quantity
     /** Cycles against radians: 2π where one side is a frequency and the other an angular speed. */
     private function perTurn(Unit $target): ?float
     {
+        if ($this->unit->dimension->equals($target->dimension)) {
+            return null;
+        }
         $frequency = Dimension::of([0, 0, -1]);
         $angular = Dimension::of([0, 0, -1, 0, 0, 0, 1]);
 

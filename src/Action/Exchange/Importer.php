@@ -281,7 +281,7 @@ final class Importer
     /** @param array<string, mixed> $row */
     private function freeze(Run $run, array $row): void
     {
-        $configuration = $row['configuration'] ?? null;
+        $named = $configuration = $row['configuration'] ?? null;
         if (is_string($configuration)) {
             $configuration = $this->configurations[$configuration] ?? throw Invalid::at(
                 'configuration', 'The file has no such configuration.',
@@ -298,16 +298,17 @@ final class Importer
         }
         // Files of version 1 keep the past of the article in the configuration.
         $past = static fn (string $key): int => Row::whole($row[$key] ?? (is_array($configuration) ? $configuration[$key] ?? 0 : 0));
-        $run->freeze($this->frozen($configuration, $run), $number, max(0, $past('earlierRuns')), max(0, $past('earlierFailures')));
+        $run->freeze($this->frozen($named, $configuration, $run), $number, max(0, $past('earlierRuns')), max(0, $past('earlierFailures')));
     }
 
     /** Runs of one trial and article share what they were made with: it is read and stored once. */
-    private function frozen(mixed $configuration, Run $run): StoredConfiguration
+    private function frozen(mixed $named, mixed $configuration, Run $run): StoredConfiguration
     {
-        $own = is_array($configuration) ? array_diff_key(
-            $configuration, ['earlierRuns' => true, 'earlierFailures' => true],
-        ) : $configuration;
-        $key = $run->trial()->id()->toRfc4122().$run->article()?->id()->toRfc4122().hash('xxh128', serialize($own));
+        // Files of version 1 write it out in each run, with the past of the article, which is none of it.
+        $own = is_array($named) ? hash('xxh128', serialize(
+            array_diff_key($named, ['earlierRuns' => true, 'earlierFailures' => true]),
+        )) : $named;
+        $key = $run->trial()->id()->toRfc4122().$run->article()?->id()->toRfc4122().(is_string($own) ? $own : '');
 
         return $this->frozen[$key] ??= $this->stored->stored(
             Frozen::read($configuration, $run, $this->metric(...), $this->runs->present(...)), $run->belongsTo(),

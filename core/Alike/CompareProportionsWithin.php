@@ -6,7 +6,7 @@ namespace Lustrum\Core\Alike;
 
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\NotEstimable;
-use Lustrum\Core\Statistics\Distribution\Special;
+use Lustrum\Core\Statistics\Distribution\Hypergeometric;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\NoValues;
 use Lustrum\Core\Statistics\Proportion;
@@ -20,9 +20,6 @@ use Lustrum\Core\Statistics\Verdict;
  */
 final readonly class CompareProportionsWithin
 {
-    /** As likely as what was seen, within rounding, counts as at least as unlikely. */
-    private const SAME = 1e-7;
-
     /**
      * @param list<CellShares> $cells
      * @param list<Alone>      $onlyA
@@ -90,35 +87,14 @@ final readonly class CompareProportionsWithin
      */
     private static function exact(array $strata): float
     {
-        $chances = [1.0];
+        $sum = Hypergeometric::of(0, 0, 0);
         $seen = 0;
         foreach ($strata as $stratum) {
-            [$of, $least] = self::hypergeometric($stratum);
-            $next = array_fill(0, count($chances) + count($of) - 1, 0.0);
-            foreach ($chances as $i => $p) {
-                foreach ($of as $k => $q) {
-                    $next[$i + $k] += $p * $q;
-                }
-            }
-            $chances = $next;
-            $seen += (int) array_sum($stratum->b) - $least;
-        }
-        $limit = $chances[$seen] * (1 + self::SAME);
-
-        return min(1.0, array_sum(array_filter($chances, static fn (float $p): bool => $p <= $limit)));
-    }
-
-    /** @return array{list<float>, int} chances of so many held on b, and the least that is possible */
-    private static function hypergeometric(Stratum $stratum): array
-    {
-        [$na, $nb] = [count($stratum->a), count($stratum->b)];
-        $held = (int) (array_sum($stratum->a) + array_sum($stratum->b));
-        $out = [];
-        $least = max(0, $held - $na);
-        for ($k = $least; $k <= max($least, min($nb, $held)); ++$k) {
-            $out[] = exp(Special::logChoose($nb, $k) + Special::logChoose($na, $held - $k) - Special::logChoose($na + $nb, $held));
+            [$heldA, $heldB] = [(int) array_sum($stratum->a), (int) array_sum($stratum->b)];
+            $sum = $sum->plus(Hypergeometric::of(count($stratum->b), count($stratum->a), $heldA + $heldB));
+            $seen += $heldB;
         }
 
-        return [$out, $least];
+        return $sum->atMostAsLikelyAs($seen);
     }
 }

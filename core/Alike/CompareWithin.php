@@ -147,11 +147,11 @@ final readonly class CompareWithin
         if (!$positive) {
             return Scale::Add;
         }
-        $values = [];
-        foreach ($strata as $stratum) {
-            $values[$stratum->cell] = [...$values[$stratum->cell] ?? [], ...$stratum->a, ...$stratum->b];
-        }
-        $means = array_map(static fn (array $of): float => array_sum($of) / max(1, count($of)), $values);
+        $means = array_map(static function (Cell $cell): float {
+            $values = [...$cell->a(), ...$cell->b()];
+
+            return array_sum($values) / count($values);
+        }, Cell::ofAll($strata));
 
         return $means !== [] && max($means) > self::SPAN * min($means) ? Scale::Ratio : Scale::Add;
     }

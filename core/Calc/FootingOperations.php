@@ -63,7 +63,8 @@ final class FootingOperations implements OperationGroup
                     'above' => '', 'low' => 'at, for the ends of the interval of the difference', 'high' => '', 'sentence' => 'in words',
                 ],
                 self::breakEven(...)),
-            new Operation('compare.control', 'Which factors changed together can be told apart, and the cheapest runs that would tell the rest.',
+            new Operation('compare.control',
+                'Which factors changed together can be told apart, and the cheapest runs that would tell the rest.',
                 [
                     'factors' => 'list of name, cost (a, b)', 'runs' => 'list of NAME: a or b', 'costPerRun?' => '0',
                 ],
@@ -91,7 +92,9 @@ final class FootingOperations implements OperationGroup
         return Adjusted::of(
             $condition, $a->conditions[$condition] ?? new Level(), $b->conditions[$condition] ?? new Level(), $results->numbers('a'),
             $results->numbers('b'),
-            $course === null ? Effect::slope($effect->number('slope')) : Effect::exponential($course->number('from'), $course->number('to')),
+            $course === null
+                ? Effect::slope($effect->number('slope'))
+                : Effect::exponential($course->number('from'), $course->number('to')),
             $effect->numberOrNull('at'),
         );
     }

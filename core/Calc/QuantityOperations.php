@@ -71,7 +71,8 @@ final class QuantityOperations implements OperationGroup
 
         return [
             'kind' => $typed->kind, 'value' => $typed->value, 'unit' => $unit?->symbol, 'dimension' => $unit?->measures(),
-            'resolution' => $typed->resolution, 'si' => $unit === null ? null : ['value' => $typed->si(), 'unit' => $unit->dimension->siUnit()],
+            'resolution' => $typed->resolution,
+            'si' => $unit === null ? null : ['value' => $typed->si(), 'unit' => $unit->dimension->siUnit()],
             'u' => $typed->u, 'low' => $typed->low, 'high' => $typed->high,
         ];
     }

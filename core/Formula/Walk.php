@@ -79,8 +79,8 @@ final class Walk
             $radians = Turning::radians($variable->unit);
 
             return new Term(
-                $variable->values[0] * $radians, $variable->unit->dimension->plain(), [$name => $radians], Turning::of($variable->unit), false,
-                Turning::isRpm($variable->unit),
+                $variable->values[0] * $radians, $variable->unit->dimension->plain(), [$name => $radians],
+                Turning::of($variable->unit), false, Turning::isRpm($variable->unit),
             );
         }
         [$value, $exponents] = self::CONSTANTS[$name] ?? throw InvalidFormula::variable($name);

@@ -164,8 +164,8 @@ final readonly class Typed
         }
 
         return new self(
-            $unit === null ? TypedKind::UnitUnknown : TypedKind::Equal, ($low + $high) / 2, $unit, $to->resolution, ($high - $low) / sqrt(12),
-            $low, $high,
+            $unit === null ? TypedKind::UnitUnknown : TypedKind::Equal, ($low + $high) / 2, $unit, $to->resolution,
+            ($high - $low) / sqrt(12), $low, $high,
         );
     }
 
@@ -191,7 +191,8 @@ final readonly class Typed
     {
         if ($this->unit !== null) {
             if ($wanted !== null) {
-                Quantity::of((float) $this->value, $this->unit->symbol)->mustMeasure($wanted, '', static fn (): string => (string) $dimension);
+                $quantity = Quantity::of((float) $this->value, $this->unit->symbol);
+                $quantity->mustMeasure($wanted, '', static fn (): string => (string) $dimension);
             }
 
             return $this;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Statistics;
 
-use Lustrum\Core\Statistics\Distribution\Special;
+use Lustrum\Core\Statistics\Distribution\Hypergeometric;
 
 /**
  * Two shares against each other (`stats.compareProportions`); the difference is b − a.
@@ -26,26 +26,10 @@ final readonly class CompareProportions
         $y = $b->score($confidence);
         $difference = $y->estimate - $x->estimate;
 
-        return new self(self::fisher($a, $b), new Interval(
+        return new self(Hypergeometric::of($a->tried, $b->tried, $a->held + $b->held)->atMostAsLikelyAs($a->held), new Interval(
             $difference,
             $difference - sqrt(($y->estimate - (float) $y->low) ** 2 + ((float) $x->high - $x->estimate) ** 2),
             $difference + sqrt(((float) $y->high - $y->estimate) ** 2 + ($x->estimate - (float) $x->low) ** 2),
         ));
-    }
-
-    private static function fisher(Proportion $a, Proportion $b): float
-    {
-        $held = $a->held + $b->held;
-        $log = static fn (int $k): float => Special::logChoose($a->tried, $k) + Special::logChoose($b->tried, $held - $k) - Special::logChoose($a->tried + $b->tried, $held);
-        $seen = $log($a->held);
-        $p = 0.0;
-        for ($k = max(0, $held - $b->tried); $k <= min($a->tried, $held); ++$k) {
-            // As likely as what was seen, within rounding, counts as at least as unlikely.
-            if ($log($k) <= $seen + 1e-7) {
-                $p += exp($log($k));
-            }
-        }
-
-        return min(1.0, $p);
     }
 }

@@ -44,8 +44,8 @@ final readonly class BuildSheets
 
         return new BuildSheet(
             BuildWords::sentence(
-                $revision->letter(), $parent?->letter(), count($changes), $count(ChangeVerdict::NobodyLooked), $count(ChangeVerdict::CannotTell),
-                count($articles), $difference, $book->device->currency,
+                $revision->letter(), $parent?->letter(), count($changes), $count(ChangeVerdict::NobodyLooked),
+                $count(ChangeVerdict::CannotTell), count($articles), $difference, $book->device->currency,
             ),
             $revision->view(), $parent?->view(), $changes,
             ParameterRows::of(

@@ -27,39 +27,19 @@ final class EvidenceOperations implements OperationGroup
         return [
             new Operation('evidence.assess', 'How far results show a requirement.',
                 [
-                    'requirement' => 'kind (mean, every, rate, rating, check), direction (atLeast, atMost), limit (number, or value and unit), confidence, coverage, conditions, nonParametric',
-                    'results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value (number, or value and unit), conditions',
+                    'requirement' => 'kind (mean, every, rate, rating, check, spread), direction (atLeast, atMost), limit (number, or value'
+                        .' and unit), confidence, coverage, conditions, nonParametric',
+                    'results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value (number, or value and unit),'
+                        .' conditions, article',
+                    'looks?' => 'how often it was looked at, 1',
                 ],
                 [
-                    'state' => 'none, thin, leaning, shown, against', 'estimate' => 'mean or share held', 'bound' => 'one-sided',
+                    'state' => 'none, thin, leaning, shown, doubtful, against', 'estimate' => 'mean, share held, or spread', 'bound' => 'one-sided',
                     'probabilityMet' => 'null for a single run', 'runsNeeded' => 'more runs that would make the bound pass',
                     'missingConditions' => 'not covered yet', 'n' => 'results used', 'bounds' => 'results that are bounds',
-                    'lost' => 'lost in handling', 'confirmed' => 'shown NOT to meet', 'method' => 'words',
+                    'lost' => 'lost in handling', 'method' => 'words',
                 ],
-                static function (Input $in): array {
-                    $r = $in->object('requirement');
-                    $r->only(['kind', 'direction', 'limit', 'confidence', 'coverage', 'conditions', 'nonParametric']);
-                    [$limit, $unit] = self::value($r, 'limit', null, 1.0);
-                    $requirement = Requirement::of(
-                        $r->one('kind', Kind::class), $r->one('direction', Direction::class, Direction::AtLeast), $limit, $r->confidence(),
-                        $r->number('coverage', 0.9), $r->texts('conditions'), $r->flag('nonParametric'),
-                    );
-                    $results = array_map(static function (Input $one) use ($unit): Result {
-                        $one->only(['kind', 'value', 'conditions']);
-                        $kind = $one->one('kind', ResultKind::class, ResultKind::Equal);
-                        $conditions = [];
-                        foreach ($one->has('conditions') ? $one->texts('conditions') : [] as $condition) {
-                            [$name, $state] = array_pad(explode('=', $condition, 2), 2, '');
-                            $conditions[$name] = $state;
-                        }
-
-                        return Result::of($kind, $one->has('value') ? self::value($one, 'value', $unit)[0] : null, $conditions);
-                    }, $in->objects('results'));
-                    $a = Assess::results($requirement, $results);
-
-                    return ['state' => $a->state->value, 'method' => EvidenceWords::method($requirement, $a->basis)]
-                        + array_diff_key(get_object_vars($a), ['basis' => true]);
-                }),
+                self::assess(...)),
             new Operation('results.merge', 'What results come to when they are put together; a bound is never averaged.',
                 ['results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value', 'direction?' => 'atLeast'],
                 [
@@ -96,6 +76,34 @@ final class EvidenceOperations implements OperationGroup
                     return ['carried' => $carry->carried, 'because' => $carry->because, 'sentence' => EvidenceWords::carry($carry)];
                 }),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function assess(Input $in): array
+    {
+        $r = $in->object('requirement');
+        $r->only(['kind', 'direction', 'limit', 'confidence', 'coverage', 'conditions', 'nonParametric']);
+        [$limit, $unit] = self::value($r, 'limit', null, 1.0);
+        $requirement = Requirement::of(
+            $r->one('kind', Kind::class), $r->one('direction', Direction::class, Direction::AtLeast), $limit, $r->confidence(),
+            $r->number('coverage', 0.9), $r->texts('conditions'), $r->flag('nonParametric'),
+        );
+        $results = array_map(static function (Input $one) use ($unit): Result {
+            $one->only(['kind', 'value', 'conditions', 'article']);
+            $kind = $one->one('kind', ResultKind::class, ResultKind::Equal);
+            $conditions = [];
+            foreach ($one->has('conditions') ? $one->texts('conditions') : [] as $condition) {
+                [$name, $state] = array_pad(explode('=', $condition, 2), 2, '');
+                $conditions[$name] = $state;
+            }
+            $value = $one->has('value') ? self::value($one, 'value', $unit)[0] : null;
+
+            return Result::of($kind, $value, $conditions, $one->textOrNull('article') ?? '');
+        }, $in->objects('results'));
+        $a = Assess::results($requirement, $results, $in->whole('looks', 1), NaturalEnds::read($in));
+
+        return ['state' => $a->state->value, 'method' => EvidenceWords::method($requirement, $a->basis)]
+            + array_diff_key(get_object_vars($a), ['basis' => true]);
     }
 
     /** @return array<string, mixed> */

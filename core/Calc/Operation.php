@@ -7,6 +7,12 @@ namespace Lustrum\Core\Calc;
 /** One named operation of the core, as `lustrum:calc` offers it. */
 final readonly class Operation
 {
+    /** @var array<string, string> */
+    public array $inputs;
+
+    /** @var array<string, string> */
+    public array $outputs;
+
     /**
      * @param array<string, string>                  $inputs  field => what it is; a trailing '?' marks an optional one
      * @param array<string, string>                  $outputs field => what it is
@@ -15,10 +21,13 @@ final readonly class Operation
     public function __construct(
         public string $name,
         public string $summary,
-        public array $inputs,
-        public array $outputs,
+        array $inputs,
+        array $outputs,
         private \Closure $run,
     ) {
+        $isCut = NaturalEnds::allowedIn($name);
+        $this->inputs = $inputs + ($isCut ? ['natural?' => 'low, high: what no value can lie beyond'] : []);
+        $this->outputs = $outputs + ($isCut ? ['cut' => 'ends that were cut off at a natural limit'] : []);
     }
 
     /**
@@ -31,8 +40,10 @@ final readonly class Operation
     public function answer(array $input): array
     {
         $fields = new Input($input);
-        $fields->only(array_map(static fn (string $f): string => rtrim($f, '?'), array_keys($this->inputs)));
+        $allowed = array_map(static fn (string $f): string => rtrim($f, '?'), array_keys($this->inputs));
+        $fields->only($allowed);
+        $answer = ($this->run)($fields);
 
-        return ($this->run)($fields);
+        return in_array('natural', $allowed, true) ? NaturalEnds::cut($this->name, $answer, NaturalEnds::read($fields)) : $answer;
     }
 }

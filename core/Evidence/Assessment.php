@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Evidence;
 
+use Lustrum\Core\Statistics\Natural;
+
 /** What the results say of a requirement. */
 final readonly class Assessment
 {
     /**
-     * @param float|null   $estimate          mean, or share held
+     * @param float|null   $estimate          mean, share held, or standard deviation
      * @param float|null   $bound             one-sided bound at the requirement's confidence
      * @param float|null   $probabilityMet    null for a single run
      * @param int|null     $runsNeeded        more runs of the same kind that would make the bound pass; null where none would
-     * @param list<string> $missingConditions
-     * @param int          $n                 results that the assessment stands on
-     * @param int          $bounds            results that are bounds; never averaged
+     * @param int          $n                 results that the estimate stands on; of 'every' articles
+     * @param int          $bounds            results that are bounds; never averaged as values
      * @param int          $lost              articles lost in handling
-     * @param bool         $confirmed         the bound on the wrong side passes too: shown NOT to meet
+     * @param list<string> $missingConditions that no run covered
+     * @param list<string> $cut               ends that were cut off at a natural limit
      */
     public function __construct(
         public State $state,
@@ -24,12 +26,35 @@ final readonly class Assessment
         public ?float $bound,
         public ?float $probabilityMet,
         public ?int $runsNeeded,
-        public array $missingConditions,
         public int $n,
-        public int $bounds,
-        public int $lost,
-        public bool $confirmed,
         public Basis $basis,
+        public int $bounds = 0,
+        public int $lost = 0,
+        public array $missingConditions = [],
+        public array $cut = [],
     ) {
+    }
+
+    /** The same estimate with no bound that could be trusted: it leans at best. */
+    public function unbounded(): self
+    {
+        return new self($this->state->atBestLeaning(), $this->estimate, null, null, null, $this->n, $this->basis);
+    }
+
+    public function in(State $state, ?int $runsNeeded): self
+    {
+        return new self($state, $this->estimate, $this->bound, $this->probabilityMet, $runsNeeded, $this->n, $this->basis);
+    }
+
+    /** @param list<string> $missing */
+    public function standing(int $bounds, int $lost, array $missing, Natural $natural): self
+    {
+        $cuts = $natural->cuts($this->bound);
+
+        return new self(
+            $missing === [] ? $this->state : $this->state->atBestLeaning(), $this->estimate,
+            $this->bound === null ? null : $natural->clip($this->bound), $this->probabilityMet, $this->runsNeeded, $this->n,
+            $this->basis, $bounds, $lost, $missing, $cuts ? ['bound'] : [],
+        );
     }
 }

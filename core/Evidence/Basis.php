@@ -13,6 +13,10 @@ enum Basis: string
     case ToleranceBound = 'toleranceBound';
     /** One-sided exact bound of a share (Clopper and Pearson 1934). */
     case ExactShare = 'exactShare';
+    /** Values and bounds together, by the likelihood. */
+    case Censored = 'censored';
+    /** One-sided χ² bound of a standard deviation. */
+    case Spread = 'spread';
 
     /** Which explanation of the guide tells how it works. */
     public function explanation(): string
@@ -21,6 +25,8 @@ enum Basis: string
             self::TBound => 'stats.describe',
             self::ToleranceBound => 'stats.tolerance',
             self::ExactShare => 'stats.proportion',
+            self::Censored => 'stats.censored',
+            self::Spread => 'evidence.assess',
         };
     }
 }

@@ -17,4 +17,6 @@ enum Kind: string
     case Rating = 'rating';
     /** It was looked at and is so: each check holds. */
     case Check = 'check';
+    /** The standard deviation of repeats, articles, places or people is beyond the limit. */
+    case Spread = 'spread';
 }

@@ -50,6 +50,10 @@ final readonly class Requirement
             );
         }
 
+        if ($kind === Kind::Spread && $limit <= 0) {
+            throw InvalidInput::because('The limit of a spread lies above nought.', 'requirement/limit');
+        }
+
         return new self($kind, $direction, $limit, $confidence, $coverage, $conditions, $nonParametric);
     }
 }

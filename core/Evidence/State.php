@@ -14,5 +14,19 @@ enum State: string
     case Leaning = 'leaning';
     case Shown = 'shown';
     /** The estimate is on the wrong side. */
+    case Doubtful = 'doubtful';
+    /** So is the bound from the other side: shown not to meet. */
     case Against = 'against';
+
+    /** By the estimate alone at most: nothing is shown while something is missing. */
+    public function atBestLeaning(): self
+    {
+        return $this === self::Shown ? self::Leaning : $this;
+    }
+
+    /** Is the estimate on the wrong side, sure or not? */
+    public function isWrong(): bool
+    {
+        return $this === self::Doubtful || $this === self::Against;
+    }
 }

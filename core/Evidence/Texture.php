@@ -27,11 +27,12 @@ enum Texture: string
     {
         return match (true) {
             $assessment->state === State::None => self::Outline,
-            $carried => $assessment->state === State::Against ? self::DottedBroken : self::Dotted,
+            $carried => $assessment->state->isWrong() ? self::DottedBroken : self::Dotted,
             $assessment->state === State::Thin => self::Sparse,
             $assessment->state === State::Leaning => self::Dense,
-            $assessment->state === State::Shown => $assessment->missingConditions === [] ? self::Solid : self::Dense,
-            default => $assessment->confirmed ? self::Broken : self::DenseBroken,
+            $assessment->state === State::Shown => self::Solid,
+            $assessment->state === State::Doubtful => self::DenseBroken,
+            default => self::Broken,
         };
     }
 }

@@ -169,12 +169,14 @@ final class Evidence
         if ($reading !== null && $target !== null) {
             $fits = $reading->unit === $wanted->unit || Units::parse($reading->unit)->dimension->equals($target->dimension);
 
-            return $fits ? Result::of($reading->kind, $target->fromSi($reading->si), $run->conditions) : null;
+            return $fits ? Result::of($reading->kind, $target->fromSi($reading->si), $run->conditions, $run->configuration->article ?? '') : null;
         }
 
+        $article = $run->configuration->article ?? '';
+
         return match ($run->outcome) {
-            RunOutcome::Held => Result::of(ResultKind::Held, null, $run->conditions),
-            RunOutcome::Failed => Result::of(ResultKind::Failed, null, $run->conditions),
+            RunOutcome::Held => Result::of(ResultKind::Held, null, $run->conditions, $article),
+            RunOutcome::Failed => Result::of(ResultKind::Failed, null, $run->conditions, $article),
             // Ended before the end point: it neither held nor failed.
             default => null,
         };

@@ -19,7 +19,7 @@ final class Gathered
     /** @var list<int> which of the states below each was made in */
     private array $made = [];
 
-    /** @var list<array<string, string>> conditions as recorded, by name */
+    /** @var list<array{array<string, string>, string}> conditions as recorded, by name, and the article */
     private array $states = [];
 
     /** Step of the coarsest last digit among the values, in the unit of the requirement. */
@@ -30,10 +30,11 @@ final class Gathered
 
     public function take(Result $result, float $step): void
     {
-        $state = array_search($result->conditions, $this->states, true);
+        $made = [$result->conditions, $result->article];
+        $state = array_search($made, $this->states, true);
         if ($state === false) {
             $state = count($this->states);
-            $this->states[] = $result->conditions;
+            $this->states[] = $made;
         }
         $this->kinds[] = $result->kind;
         $this->values[] = $result->value;
@@ -54,7 +55,7 @@ final class Gathered
     {
         $out = [];
         foreach ($this->kinds as $i => $kind) {
-            $out[] = Result::of($kind, $this->values[$i], $this->states[$this->made[$i]]);
+            $out[] = Result::of($kind, $this->values[$i], ...$this->states[$this->made[$i]]);
         }
 
         return $out;

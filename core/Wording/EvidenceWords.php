@@ -27,7 +27,8 @@ final class EvidenceWords
     {
         $a = $cell->assessment;
         if ($cell->estimate === null) {
-            return $a->bounds > 0 ? Messages::say('evidence.onlyBounds', ['n' => $a->bounds]) : Messages::say('evidence.notTried');
+            return $a->bounds > 0
+                ? Messages::say('evidence.onlyBounds', ['state' => $a->state->value, 'n' => $a->bounds]) : Messages::say('evidence.notTried');
         }
         $seen = self::seen($cell, $cell->estimate, $metric);
         if ($cell->differs !== []) {
@@ -40,14 +41,9 @@ final class EvidenceWords
                 'evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::carry($cell->carry)],
             );
         }
-        $state = $a->state === State::Against && $a->confirmed ? 'confirmed' : (
-            $a->state === State::Shown
-            && $a->missingConditions !== [] ? 'leaning' : $a->state->value
-        );
-
         return implode(' ', [
             Messages::say($cell->carry === null ? 'evidence.cell' : 'evidence.cellCarried', [
-                'state' => Messages::say('evidence.state', ['state' => $state]), 'letter' => $cell->source->letter, 'seen' => $seen,
+                'state' => Messages::say('evidence.state', ['state' => $a->state->value]), 'letter' => $cell->source->letter, 'seen' => $seen,
             ]),
             ...self::remarks($cell, $a, $cell->estimate),
         ]);
@@ -80,7 +76,7 @@ final class EvidenceWords
                 ],
             );
         }
-        if ($a->state === State::Against && !$cell->share && $cell->wanted->kind() === Kind::Every) {
+        if ($a->state->isWrong() && !$cell->share && $cell->wanted->kind() === Kind::Every) {
             $out[] = Messages::say('evidence.every');
         }
         if ($cell->bound !== null && !$cell->share) {
@@ -92,7 +88,7 @@ final class EvidenceWords
             $out[] = Messages::say('evidence.needed', ['n' => $a->runsNeeded]);
         }
         if ($a->bounds > 0) {
-            $out[] = Messages::say('evidence.bounds', ['n' => $a->bounds]);
+            $out[] = Messages::say('evidence.bounds', ['basis' => $a->basis->value, 'n' => $a->bounds]);
         }
         if ($a->lost > 0) {
             $out[] = Messages::say('evidence.lost', ['n' => $a->lost]);
@@ -150,7 +146,7 @@ final class EvidenceWords
             return Messages::say('evidence.noRequirements');
         }
         $count = static fn (Texture $t): int => count(array_filter($cells, static fn (Cell $c): bool => $c->texture === $t));
-        $against = count(array_filter($cells, static fn (Cell $c): bool => $c->state === State::Against));
+        $against = count(array_filter($cells, static fn (Cell $c): bool => $c->state->isWrong()));
         $parts = [Messages::say('evidence.table', ['letter' => $letter, 'shown' => $count(Texture::Solid), 'n' => count($cells)])];
         foreach (['tableCarried' => $count(Texture::Dotted), 'tableAgainst' => $against, 'tableUntried' => $count(Texture::Outline)] as $key => $n) {
             if ($n > 0) {

@@ -42,6 +42,14 @@ final class OperationTest extends TestCase
         yield 'a formula over a series' => ['formula.evaluate', [
             'expression' => 'mean(y)', 'variables' => ['y' => ['value' => [1, 3, 5, 7], 'unit' => 'N', 'u' => 0.2]],
         ], ['value' => 4.0, 'u' => 0.1]];
+        yield 'minutes do not fall below nought' => [
+            'stats.describe', ['values' => [1, 9, 2], 'natural' => ['low' => 0]], ['low' => 0.0, 'mean' => 4.0, 'cut' => ['low']],
+        ];
+        yield 'two shares in per cent are at most a hundred points apart' => [
+            'stats.compare', ['a' => [0, 90, 20], 'b' => [60, 99, 100], 'natural' => ['low' => 0, 'high' => 100]],
+            ['verdict' => 'indistinct', 'cut' => ['difference.high']],
+        ];
+        yield 'without natural limits nothing is cut' => ['stats.describe', ['values' => [1, 9, 2]], ['cut' => []]];
         yield 'forty of forty' => ['evidence.assess', [
             'requirement' => ['kind' => 'rate', 'limit' => 0.9], 'results' => array_fill(0, 40, ['kind' => 'held']),
         ], ['state' => 'shown', 'estimate' => 1.0, 'n' => 40, 'runsNeeded' => 0]];

@@ -371,7 +371,8 @@ final class PropertyTest extends TestCase
 
     public function testAskingForMoreNeverShowsMore(): void
     {
-        $rank = array_flip(['against', 'thin', 'none', 'leaning', 'shown']);
+        // How sure it is that it is not met says nothing here: more confidence makes 'against' doubtful.
+        $rank = ['against' => 0, 'doubtful' => 0, 'thin' => 1, 'none' => 2, 'leaning' => 3, 'shown' => 4];
         $state = static fn (array $requirement, array $values): int => $rank[self::word(self::answer('evidence.assess', [
             'requirement' => $requirement + ['kind' => 'mean', 'direction' => 'atLeast', 'limit' => 15.0],
             'results' => array_map(static fn (float $v): array => ['kind' => 'equal', 'value' => $v], $values),

@@ -53,7 +53,7 @@ final class RuleTest extends TestCase
         yield 'two good runs' => [$mean, Judged::runs([60.0, 61.0]), State::Thin, Texture::Sparse];
         yield 'three alike, far above' => [$mean, Judged::runs([60.0, 61.0, 60.5]), State::Shown, Texture::Solid];
         yield 'three on the right side, wide apart' => [$mean, Judged::runs([41.0, 55.0, 44.0]), State::Leaning, Texture::Dense];
-        yield 'three on the wrong side, wide apart' => [$mean, Judged::runs([25.0, 39.0, 50.0]), State::Against, Texture::DenseBroken];
+        yield 'three on the wrong side, wide apart' => [$mean, Judged::runs([25.0, 39.0, 50.0]), State::Doubtful, Texture::DenseBroken];
         yield 'three far below' => [$mean, Judged::runs([20.0, 21.0, 20.5]), State::Against, Texture::Broken];
         yield 'exactly at the limit' => [$mean, Judged::runs([40.0, 40.0, 40.0]), State::Shown, Texture::Solid];
         yield 'an upper limit kept' => [
@@ -69,7 +69,7 @@ final class RuleTest extends TestCase
             $mean, [...Judged::runs([60.0, 61.0]), Judged::run(1.0, RunOutcome::Lost)], State::Thin, Texture::Sparse,
         ];
         $bound = Judged::run(60.5, RunOutcome::StoppedEarly, ResultKind::AtLeast);
-        yield 'a bound is no value' => [$mean, [...Judged::runs([60.0, 61.0]), $bound], State::Thin, Texture::Sparse];
+        yield 'two values and a bound lean' => [$mean, [...Judged::runs([60.0, 61.0]), $bound], State::Leaning, Texture::Dense];
         $every = Judged::wanted(Kind::Every, 40.0);
         yield 'every one: three alike do not speak of nine in ten' => [
             $every, Judged::runs([45.0, 47.0, 46.0]), State::Leaning, Texture::Dense,
@@ -82,7 +82,7 @@ final class RuleTest extends TestCase
         yield 'ten of ten do not show nine in ten' => [$rate, Judged::tries(10, 0), State::Leaning, Texture::Dense];
         yield 'forty of forty do' => [$rate, Judged::tries(40, 0), State::Shown, Texture::Solid];
         yield 'five of ten' => [$rate, Judged::tries(5, 5), State::Against, Texture::Broken];
-        yield 'eight of ten are on the wrong side, and not sure' => [$rate, Judged::tries(8, 2), State::Against, Texture::DenseBroken];
+        yield 'eight of ten are on the wrong side, and not sure' => [$rate, Judged::tries(8, 2), State::Doubtful, Texture::DenseBroken];
         yield 'stopped early answers no rate' => [
             $rate, [...Judged::tries(2, 0), Judged::run(null, RunOutcome::StoppedEarly, outcomeMetric: 'strong')], State::Thin,
             Texture::Sparse,

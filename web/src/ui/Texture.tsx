@@ -9,7 +9,7 @@ export const TEXTURE_WORDS: Record<TextureName, string> = {
   solid: 'shown',
   dotted: 'carried over',
   dottedBroken: 'carried over, against',
-  denseBroken: 'against',
+  denseBroken: 'doubtful',
   broken: 'shown not to meet',
 };
 

@@ -90,7 +90,8 @@ final class Story
                 'parameters' => $this->of('parameters', $revision['id'], static fn (array $p): array => ['name' => $p['name']] + $p['measure']),
                 'parts' => $this->of('parts', $revision['id'], static fn (array $p): array => array_intersect_key($p, ['name' => 0, 'material' => 0, 'quantity' => 0])),
                 'conditions' => $method['conditions'], 'settings' => $method['settings'],
-                'outcomeMetric' => $method['outcomeMetric'] ?? '', 'heldWhen' => $method['heldWhen'] ?? '',
+                'heldWhen' => $method['heldWhen'] ?? '', 'factors' => $method['factors'] ?? [], 'questions' => $method['questions'] ?? [],
+                'wears' => $method['wears'] ?? true, 'represents' => [],
             ]),
         ], $at, $fields['operator'] ?? null);
         $outcome = $fields['outcome'] ?? 'held';
@@ -136,7 +137,7 @@ final class Story
 
     public function write(string $file): void
     {
-        $out = ['format' => 'lustrum-device', 'version' => 2, 'exportedAt' => '2026-11-20T18:00:00+00:00', 'device' => $this->device, 'configurations' => $this->configurations] + $this->lists;
+        $out = ['format' => 'lustrum-device', 'version' => 3, 'exportedAt' => '2026-11-20T18:00:00+00:00', 'device' => $this->device, 'configurations' => $this->configurations] + $this->lists;
         $lines = [];
         foreach ($out as $name => $value) {
             // One record a line, so that a change of the story shows as a small difference.

@@ -24,7 +24,7 @@ function wrenRequirements(Story $s): void
         ['Few places get two seeds', 'doubles', '%', 4.0, 'atMost', 'mean', true, [], ['shape', 'firmware', 'setting', 'material']],
         ['Light to push on a raked bed', 'push force', 'N', 45.0, 'atMost', 'mean', true, ['soil=dry', 'soil=moist', 'ground=slope'], ['shape', 'strength', 'material']],
         ['The handle bracket holds on every article', 'bracket load', 'N', 400.0, 'atLeast', 'every', true, [], ['strength', 'shape', 'process']],
-        ['Hopper full, dropped from tailgate height, still seeds', 'survives drop', '%', 80.0, 'atLeast', 'rate', true, [], ['strength', 'shape', 'process']],
+        ['Hopper full, dropped from tailgate height, still seeds', 'survives drop', '%', 80.0, 'atLeast', 'rate', true, ['drop height>=0.75 m'], ['strength', 'shape', 'process']],
         ['A day of sowing on one charge', 'run time', 'h', 6.0, 'atLeast', 'mean', true, [], ['electrical', 'firmware']],
         ['The motor driver stays cool at 30 °C', 'driver temperature', '°C', 75.0, 'atMost', 'mean', true, [], ['electrical', 'firmware']],
         ['Seed changed in gloves in two minutes', 'seed change time', 's', 120.0, 'atMost', 'mean', false, [], ['shape']],
@@ -45,7 +45,7 @@ function wrenMethods(Story $s): void
     $methods = [
         ['m-belt', 'Seed spacing on the belt', 'How evenly seeds lie when nothing else disturbs them.', 'Greased belt', '200 seeds counted', '200 seeds', 'Soil, slope and the walker; the belt runs at a constant pace.', '', 12.0,
             [$channel('cv', 'spacing error', '%', 'Seed-gap counter', 0.1, 2, 60), $channel('misses', 'misses', '%', 'Seed-gap counter', 0.1, 0, 40), $channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40), ['key' => 'singles', 'metric' => 'single seeds', 'unit' => '%', 'instrument' => '', 'resolution' => null, 'low' => null, 'high' => null, 'whenStopped' => 'equal', 'formula' => '1 - misses - doubles']],
-            [$words('seed', 'small', 'large'), $number('humidity', '%', 8.0)],
+            [$number('humidity', '%', 8.0)],
             [['name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1]],
             $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
         ['m-push', 'Push force on a raked bed', 'What it takes to walk it.', 'Test bed, 20 m', 'Pushed the whole 20 m', '20 m at walking pace', 'Wet clay and crop residue.', '', 15.0,
@@ -74,8 +74,14 @@ function wrenMethods(Story $s): void
             [$channel('rating', 'handling rating', '%', 'Rating sheet', 1.0, 0, 100)],
             [$words('soil', 'dry', 'moist')], [], $safety(['strain on back and shoulders'], ['A rater may stop at any time'], 'Stop when the rater says so.')],
     ];
+    $factor = static fn (string $name, string $kind, array $levels = [], string $unit = '', ?float $step = null, string $harder = 'none', string $role = 'factor'): array => ['name' => $name, 'role' => $role, 'kind' => $kind, 'unit' => $unit, 'step' => $step, 'levels' => $levels, 'harder' => $harder];
+    $factors = [
+        'm-belt' => [$factor('seed', 'words', ['small', 'large'])],
+        'm-drop' => [$factor('drop height', 'number', ['0.5 m', '0.75 m', '1 m'], 'm', 0.05, 'more')],
+        'm-rating' => [$factor('grower', 'words', role: 'block')],
+    ];
     foreach ($methods as [$id, $name, $purpose, $rig, $heldWhen, $endPoint, $not, $outcome, $minutes, $channels, $conditions, $settings, $safetyRow]) {
-        $s->add('methods', ['id' => $id, 'device' => 'wren', 'name' => $name, 'purpose' => $purpose, 'rig' => $rig, 'heldWhen' => $heldWhen, 'endPoint' => $endPoint, 'notRepresented' => $not, 'outcomeMetric' => $outcome, 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow], '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
+        $s->add('methods', ['id' => $id, 'device' => 'wren', 'name' => $name, 'purpose' => $purpose, 'rig' => $rig, 'heldWhen' => $heldWhen, 'endPoint' => $endPoint, 'notRepresented' => $not, 'questions' => $outcome === '' ? [] : [['key' => 'held', 'metric' => $outcome, 'text' => $heldWhen]], 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow], '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
     }
 }
 
@@ -168,8 +174,8 @@ function wrenTrials(Story $s): void
             $gapText = $gap === null ? [] : ['brush gap' => ($moved ? '1.4 mm' : number_format($gap + ($letter === 'E' || $letter === 'F' ? Story::normal(0, 0.03) : 0), 1).' mm')];
             $run = [
                 'operator' => $i % 2 === 0 ? 'Yusuf Brandt' : 'Ines Caldeira',
-                'conditions' => $found(['seed' => $large ? 'large' : 'small', 'humidity' => $unknown ? 'unknown' : round($damp).' %']),
-                'settings' => $found($gapText), 'position' => '', 'note' => '',
+                'levels' => $found(['seed' => $large ? 'large' : 'small']), 'conditions' => $found(['humidity' => $unknown ? 'unknown' : round($damp).' %']),
+                'settings' => $found($gapText), 'note' => '',
             ];
             if ($moved) {
                 $run += ['outcome' => 'failed', 'outcomeReason' => 'Doubles all over after the unit came back from the field'];
@@ -198,7 +204,7 @@ function wrenTrials(Story $s): void
             $slope = in_array($letter, ['D', 'E'], true) && $i % 5 === 4;
             $water = $moist ? Story::normal(24, 1.5) : Story::normal(11, 1.2);
             $force = Story::normal($mean + ($moist ? 2.4 : -0.8) + ($slope ? 4.0 : 0), 1.7);
-            $run = ['operator' => ['Yusuf Brandt', 'Tobias Lind'][$i % 2], 'conditions' => $found(['soil' => $moist ? 'moist' : 'dry', 'ground' => $slope ? 'slope' : 'level', 'soil moisture' => $letter === 'B' ? 'unknown' : round($water).' %']), 'settings' => [], 'position' => '', 'note' => ''];
+            $run = ['operator' => ['Yusuf Brandt', 'Tobias Lind'][$i % 2], 'conditions' => $found(['soil' => $moist ? 'moist' : 'dry', 'ground' => $slope ? 'slope' : 'level', 'soil moisture' => $letter === 'B' ? 'unknown' : round($water).' %']), 'settings' => [], 'note' => ''];
             if ($letter === 'E' && $i === 6) {
                 $run['note'] = 'Lustrum asked whether this was kgf. It was: somebody had leaned on the unit button.';
                 $s->run($id, $units[0], $at($day, 18 * $i), $run, ['push' => [4.1, 1]]);
@@ -216,10 +222,10 @@ function wrenTrials(Story $s): void
             $stopped = $letter === 'E' && $i >= 3;
             $load = Story::normal($mean, 15);
             $s->run($id, '', $at($day, 30 * $i), [
-                'operator' => 'Tobias Lind', 'position' => 'bracket '.($i + 1),
+                'operator' => 'Tobias Lind', 'ended' => $stopped ? 'endPoint' : 'event',
                 'conditions' => $found(['room temperature' => round(Story::normal($letter === 'D' ? 23 : 20, 0.7)).' °C']),
                 'settings' => [], 'note' => '',
-            ] + ($stopped ? ['outcome' => 'stoppedEarly', 'outcomeReason' => 'Proof load reached; bracket kept for the field unit'] : []), ['load' => [$stopped ? 410.0 + $i : $load, 0]]);
+            ] + ($stopped ? ['note' => 'Proof load reached; bracket kept for the field unit'] : []), ['load' => [$stopped ? 410.0 + $i : $load, 0]]);
         }
     }
 
@@ -233,7 +239,7 @@ function wrenTrials(Story $s): void
                 $lost = $letter === 'D' && $height === 1.0 && $i === 1;
                 $good = $i < $held;
                 $s->run($id, ['B' => 'W-02', 'C' => 'W-05', 'D' => 'W-07', 'E' => 'W-10', 'F' => 'W-11'][$letter], $at($day, 22 * $n++), [
-                    'operator' => 'Tobias Lind', 'position' => number_format($height, 2).' m',
+                    'operator' => 'Tobias Lind', 'levels' => $found(['drop height' => number_format($height, 2).' m']),
                     'conditions' => $found(['surface' => 'packed soil']), 'settings' => [], 'note' => '',
                 ] + ($lost ? ['outcome' => 'lost', 'outcomeReason' => 'Hopper slid off the bench before the drop'] : ($good ? [] : ['outcome' => 'failed', 'outcomeReason' => 'Hopper seam split, seed on the ground'])), []);
             }
@@ -244,7 +250,7 @@ function wrenTrials(Story $s): void
     foreach ([['C', '2026-05-21', ['W-04'], 3, 84.0, 24], ['D', '2026-07-02', ['W-06'], 5, 82.5, 24], ['E', '2026-08-31', ['W-09', 'W-10'], 5, 71.5, 30], ['F', '2026-11-09', ['W-11'], 4, 72.8, 30]] as [$letter, $day, $units, $runs, $mean, $ambient]) {
         $id = $trial('t-driver-'.$letter, $letter, 'm-driver', 'Driver, 60 minutes', 'How hot is the driver after an hour?', $runs, $day);
         for ($i = 0; $i < $runs; ++$i) {
-            $s->run($id, $units[$i % count($units)], $at($day, 80 * $i), ['operator' => 'Ines Caldeira', 'position' => '', 'conditions' => $found(['ambient' => number_format(Story::normal($ambient, 0.4), 1).' °C']), 'settings' => [], 'note' => ''], ['temp' => [Story::normal($mean, 1.2), 1]]);
+            $s->run($id, $units[$i % count($units)], $at($day, 80 * $i), ['operator' => 'Ines Caldeira', 'conditions' => $found(['ambient' => number_format(Story::normal($ambient, 0.4), 1).' °C']), 'settings' => [], 'note' => ''], ['temp' => [Story::normal($mean, 1.2), 1]]);
         }
     }
 
@@ -252,28 +258,28 @@ function wrenTrials(Story $s): void
     foreach ([['D', '2026-07-07', 'W-06', [[5.4, true], [5.6, true], [5.2, true]]], ['E', '2026-09-04', 'W-09', [[6.9, true], [7.1, true], [6.5, false], [6.8, true]]], ['F', '2026-11-12', 'W-11', [[6.2, false], [6.0, false], [7.0, true]]]] as [$letter, $day, $unit, $runs]) {
         $id = $trial('t-battery-'.$letter, $letter, 'm-battery', 'One charge', 'How long does a charge last?', count($runs), $day);
         foreach ($runs as $i => [$hours, $emptied]) {
-            $s->run($id, $unit, $at($day, 1440 * $i), ['operator' => 'Ines Caldeira', 'position' => '', 'conditions' => $found(['battery' => $letter === 'D' ? 'used one season' : 'new', 'ambient' => round(Story::normal($letter === 'F' ? 12 : 21, 1)).' °C']), 'settings' => [], 'note' => ''] + ($emptied ? [] : ['outcome' => 'stoppedEarly', 'outcomeReason' => 'The day ended; the battery was still alive']), ['time' => [$hours, 1]]);
+            $s->run($id, $unit, $at($day, 1440 * $i), ['operator' => 'Ines Caldeira', 'conditions' => $found(['battery' => $letter === 'D' ? 'used one season' : 'new', 'ambient' => round(Story::normal($letter === 'F' ? 12 : 21, 1)).' °C']), 'settings' => [], 'note' => ''] + ($emptied ? [] : ['outcome' => 'stoppedEarly', 'outcomeReason' => 'The day ended; the battery was still alive']), ['time' => [$hours, 1]]);
         }
     }
 
     foreach ([['C', '2026-05-26', 'W-05', 3, 168.0], ['D', '2026-07-10', 'W-07', 5, 151.0], ['E', '2026-09-08', 'W-10', 5, 147.0], ['F', '2026-11-14', 'W-11', 5, 104.0]] as [$letter, $day, $unit, $runs, $mean]) {
         $id = $trial('t-change-'.$letter, $letter, 'm-change', 'Seed change, thick gloves', 'How long does a change take?', $runs, $day);
         for ($i = 0; $i < $runs; ++$i) {
-            $s->run($id, $unit, $at($day, 12 * $i), ['operator' => ['Maren Okafor', 'Yusuf Brandt', 'Tobias Lind'][$i % 3], 'position' => '', 'conditions' => $found(['gloves' => 'thick']), 'settings' => [], 'note' => ''], ['time' => [Story::normal($mean, 9), 0]]);
+            $s->run($id, $unit, $at($day, 12 * $i), ['operator' => ['Maren Okafor', 'Yusuf Brandt', 'Tobias Lind'][$i % 3], 'conditions' => $found(['gloves' => 'thick']), 'settings' => [], 'note' => ''], ['time' => [Story::normal($mean, 9), 0]]);
         }
     }
 
     foreach ([['D', '2026-07-14', 'W-06', [58, 66, 61, 70, 55, 64]], ['E', '2026-09-12', 'W-09', [69, 75, 66, 78, 71, 74]]] as [$letter, $day, $unit, $ratings]) {
         $id = $trial('t-rating-'.$letter, $letter, 'm-rating', 'Six growers, blind', 'How do growers like the handling?', 6, $day);
         foreach ($ratings as $i => $rating) {
-            $s->run($id, $unit, $at($day, 25 * $i), ['operator' => 'Grower '.($i + 1), 'position' => '', 'conditions' => $found(['soil' => 'moist']), 'settings' => [], 'note' => ''], ['rating' => [(float) $rating, 0]]);
+            $s->run($id, $unit, $at($day, 25 * $i), ['operator' => 'Maren Okafor', 'levels' => $found(['grower' => 'Grower '.($i + 1)]), 'conditions' => $found(['soil' => 'moist']), 'settings' => [], 'note' => ''], ['rating' => [(float) $rating, 0]]);
         }
     }
 
     // Two runs that were begun this week and are not finished.
     $id = $trial('t-slope-F', 'F', 'm-push', 'Slope behind the barn', 'Does it still push under 45 N on the slope?', 6, '2026-11-18', 'estimate', 'running');
     foreach ([41.9, 43.4] as $i => $force) {
-        $s->run($id, 'W-11', $at('2026-11-18', 18 * $i), ['operator' => 'Yusuf Brandt', 'position' => '', 'conditions' => $found(['soil' => 'dry', 'ground' => 'slope', 'soil moisture' => '']), 'settings' => [], 'note' => ''] + ($i === 1 ? ['outcome' => null] : []), ['push' => [$force, 1]]);
+        $s->run($id, 'W-11', $at('2026-11-18', 18 * $i), ['operator' => 'Yusuf Brandt', 'conditions' => $found(['soil' => 'dry', 'ground' => 'slope', 'soil moisture' => '']), 'settings' => [], 'note' => ''] + ($i === 1 ? ['outcome' => null] : []), ['push' => [$force, 1]]);
     }
 }
 

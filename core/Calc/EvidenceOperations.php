@@ -62,15 +62,15 @@ final class EvidenceOperations implements OperationGroup
                 self::closing(...)),
             new Operation('evidence.carry', 'Does earlier evidence still hold after these changes?',
                 [
-                    'dependsOn' => 'change classes that the requirement depends on; empty: all but cosmetic',
-                    'changes' => 'list of what, class',
+                    'dependsOn' => 'change classes, part:NAME, parameter:NAME that the requirement depends on; empty: all but cosmetic',
+                    'changes' => 'list of what, class, on (part:NAME, parameter:NAME)',
                 ],
                 ['carried' => 'true or false', 'because' => 'changes in the way', 'sentence' => 'in words'],
                 static function (Input $in): array {
                     $carry = Carry::over($in->texts('dependsOn'), array_map(static function (Input $c): array {
-                        $c->only(['what', 'class']);
+                        $c->only(['what', 'class', 'on']);
 
-                        return ['what' => $c->text('what'), 'class' => $c->text('class')];
+                        return ['what' => $c->text('what'), 'class' => $c->text('class'), 'on' => $c->has('on') ? $c->texts('on') : []];
                     }, $in->objects('changes')));
 
                     return ['carried' => $carry->carried, 'because' => $carry->because, 'sentence' => EvidenceWords::carry($carry)];

@@ -28,7 +28,7 @@ final class JudgeChange
         if ($difference === null) {
             return ChangeVerdict::NobodyLooked;
         }
-        if (!$difference->has()) {
+        if ($difference->low === null && $difference->high === null) {
             return ChangeVerdict::CannotTell;
         }
 
@@ -48,7 +48,7 @@ final class JudgeChange
         [$near, $far] = self::ends($sign, $difference);
 
         return match (true) {
-            !$difference->has() => ChangeVerdict::CannotTell,
+            $difference->low === null && $difference->high === null => ChangeVerdict::CannotTell,
             $near > 0 => ChangeVerdict::Better,
             $far < 0 => ChangeVerdict::Worse,
             default => ChangeVerdict::CannotTell,
@@ -74,8 +74,8 @@ final class JudgeChange
     private static function unchanged(Interval $difference, float $margin): ChangeVerdict
     {
         return match (true) {
-            $difference->low >= -$margin && $difference->high <= $margin => ChangeVerdict::Fixed,
-            $difference->low > $margin || $difference->high < -$margin => ChangeVerdict::Worse,
+            ($difference->low ?? -INF) >= -$margin && ($difference->high ?? INF) <= $margin => ChangeVerdict::Fixed,
+            ($difference->low ?? -INF) > $margin || ($difference->high ?? INF) < -$margin => ChangeVerdict::Worse,
             default => ChangeVerdict::CannotTell,
         };
     }
@@ -83,7 +83,7 @@ final class JudgeChange
     /** @return array{float, float} the ends as they lie in the direction that is good, the nearer first */
     private static function ends(int $sign, Interval $difference): array
     {
-        [$low, $high] = [(float) $difference->low, (float) $difference->high];
+        [$low, $high] = [$difference->low ?? -INF, $difference->high ?? INF];
 
         return $sign > 0 ? [$low, $high] : [-$high, -$low];
     }

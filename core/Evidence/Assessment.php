@@ -46,6 +46,19 @@ final readonly class Assessment
         return new self($state, $this->estimate, $this->bound, $this->probabilityMet, $runsNeeded, $this->n, $this->basis);
     }
 
+    /**
+     * As one of several cells: with what is said of all of them together.
+     *
+     * @param list<string> $missing
+     */
+    public function among(State $state, int $lost, array $missing): self
+    {
+        return new self(
+            $state, $this->estimate, $this->bound, $this->probabilityMet, $this->runsNeeded, $this->n, $this->basis, $this->bounds,
+            $lost, $missing, $this->cut,
+        );
+    }
+
     /** @param list<string> $missing */
     public function standing(int $bounds, int $lost, array $missing, Natural $natural): self
     {

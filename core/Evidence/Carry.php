@@ -20,18 +20,27 @@ final readonly class Carry
     }
 
     /**
-     * @param list<string>                            $dependsOn change classes
-     * @param list<array{what: string, class: string}> $changes   between the earlier revision and this one
+     * @param list<string>                                                $dependsOn change classes, and parts and parameters as
+     *     'part:bracket', 'parameter:gap'
+     * @param list<array{what: string, class: string, on?: list<string>}> $changes   between the earlier revision and this one; on:
+     *     what each altered, in the same words
      */
     public static function over(array $dependsOn, array $changes): self
     {
         $because = [];
         foreach ($changes as $change) {
-            if ($dependsOn === [] ? $change['class'] !== 'cosmetic' : in_array($change['class'], $dependsOn, true)) {
+            $touched = [$change['class'], ...($change['on'] ?? [])];
+            if ($dependsOn === [] ? $change['class'] !== 'cosmetic' : array_intersect($touched, $dependsOn) !== []) {
                 $because[] = $change['what'];
             }
         }
 
         return new self($because === [], $because);
+    }
+
+    /** @param list<string> $because in the way as well, whatever the change records say */
+    public function and(array $because): self
+    {
+        return new self($this->carried && $because === [], [...$this->because, ...$because]);
     }
 }

@@ -25,6 +25,12 @@ final readonly class Requirement
     ) {
     }
 
+    /** The same rule where its conditions were looked at already. */
+    public function without(): self
+    {
+        return new self($this->kind, $this->direction, $this->limit, $this->confidence, $this->coverage, [], $this->nonParametric);
+    }
+
     /**
      * @param list<string> $conditions
      *

@@ -49,6 +49,14 @@ final readonly class FootingCheck
         return new self($footing, $found);
     }
 
+    /** @param list<Difference> $more tilted ones that the contexts do not show */
+    public function and(array $more): self
+    {
+        $footing = $this->footing === Footing::Level && $more !== [] ? Footing::Tilted : $this->footing;
+
+        return new self($footing, [...$this->differences, ...$more]);
+    }
+
     /** @return list<Difference> */
     private static function method(Context $a, Context $b): array
     {

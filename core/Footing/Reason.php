@@ -20,6 +20,8 @@ enum Reason: string
     case Rig = 'rig';
     case Operator = 'operator';
     case Firmware = 'firmware';
+    case OneArticle = 'oneArticle';
+    case NoCommonBlock = 'noCommonBlock';
     case UsedArticle = 'usedArticle';
     case Blocks = 'blocks';
     case SingleRun = 'singleRun';

@@ -4,30 +4,43 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\AlikeRun;
-use Lustrum\Core\CoreException;
-use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\RunFact;
 
-/** How often some runs held that were asked for one metric, counted by the rung that they name. */
+/** How often some runs held in what one metric asks, counted by what they are like. */
 final class Answers
 {
     public int $held = 0;
     public int $tried = 0;
 
-    /** @var array<array-key, array{first: string, held: int, tried: int}> by rung as typed; first: where its first run stands */
-    public array $rungs = [];
+    /** Of those that held: something nearly happened. */
+    public int $onlyJust = 0;
+
+    /**
+     * @var array<string, array{alike: Alikeness, article: string, made: string, first: string, held: int, tried: int}> first: where
+     *     its first run stands
+     */
+    public array $groups = [];
 
     public function __construct(
         public readonly string $metric,
     ) {
     }
 
-    /** Takes a run that held or failed; one that did neither answers nothing. */
-    public function take(RunFact $run): void
+    /**
+     * Takes a run that held or failed in it; one that did neither, or says nothing of the design, answers nothing.
+     *
+     * @param string $made key of the configuration
+     */
+    public function take(RunFact $run, Alikeness $alike, string $made): void
     {
-        if ($run->held() || $run->failed()) {
-            $this->add($run->position, ['first' => $run->order(), 'held' => $run->held() ? 1 : 0, 'tried' => 1]);
+        $held = $run->says() ? $run->heldIn($this->metric) : null;
+        if ($held !== null) {
+            $this->onlyJust += $held && $run->heldOnlyJust() ? 1 : 0;
+            $this->add($alike->key()."\x1e".$made, [
+                'alike' => $alike, 'article' => $run->serial(), 'made' => $made, 'first' => $run->order(), 'held' => $held ? 1 : 0,
+                'tried' => 1,
+            ]);
         }
     }
 
@@ -36,53 +49,39 @@ final class Answers
     {
         $all = new self($metric);
         foreach ($some as $answers) {
-            foreach ($answers->rungs as $rung => $count) {
-                $all->add((string) $rung, $count);
+            $all->onlyJust += $answers->onlyJust;
+            foreach ($answers->groups as $key => $group) {
+                $all->add($key, $group);
             }
         }
-        uasort($all->rungs, static fn (array $a, array $b): int => $a['first'] <=> $b['first']);
+        uasort($all->groups, static fn (array $a, array $b): int => $a['first'] <=> $b['first']);
 
         return $all;
     }
 
     /**
-     * The same as runs of a side that can be opposed to runs that are like them: those of one level make a cell.
+     * The same as a side that can be opposed to another.
      *
-     * @return list<AlikeRun>
+     * @param 'a'|'b' $side
+     *
+     * @return list<Sided>
      */
-    public function runs(string $side): array
+    public function sided(string $side): array
     {
-        $out = [];
-        foreach ($this->rungs as $typed => $count) {
-            $cell = self::level((string) $typed);
-            array_push($out, ...array_fill(0, $count['held'], new AlikeRun($side, $cell, 1.0)));
-            array_push($out, ...array_fill(0, $count['tried'] - $count['held'], new AlikeRun($side, $cell, 0.0)));
-        }
-
-        return $out;
+        return array_values(array_map(static fn (array $g): Sided => new Sided(
+            $side, $g['alike'], $g['article'], [...array_fill(0, $g['held'], 1.0), ...array_fill(0, $g['tried'] - $g['held'], 0.0)],
+        ), $this->groups));
     }
 
-    /** 1 m and 100 cm are one level; what is no quantity is a word. */
-    private static function level(string $typed): string
+    /** @param array{alike: Alikeness, article: string, made: string, first: string, held: int, tried: int} $group */
+    private function add(string $key, array $group): void
     {
-        try {
-            $quantity = Quantity::typed($typed);
-
-            return sprintf('%.9g %s', $quantity->si(), $quantity->unit->dimension->siUnit());
-        } catch (CoreException) {
-            return mb_strtolower(trim($typed));
-        }
-    }
-
-    /** @param array{first: string, held: int, tried: int} $count */
-    private function add(string $rung, array $count): void
-    {
-        $known = $this->rungs[$rung] ?? ['first' => $count['first'], 'held' => 0, 'tried' => 0];
-        $this->rungs[$rung] = [
-            'first' => min($known['first'], $count['first']), 'held' => $known['held'] + $count['held'],
-            'tried' => $known['tried'] + $count['tried'],
-        ];
-        $this->held += $count['held'];
-        $this->tried += $count['tried'];
+        $known = $this->groups[$key] ?? null;
+        $this->groups[$key] = $known === null ? $group : [
+            'first' => min($known['first'], $group['first']), 'held' => $known['held'] + $group['held'],
+            'tried' => $known['tried'] + $group['tried'],
+        ] + $known;
+        $this->held += $group['held'];
+        $this->tried += $group['tried'];
     }
 }

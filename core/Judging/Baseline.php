@@ -15,6 +15,7 @@ final readonly class Baseline
         public string $unit,
         public int $decimals,
         public int $n,
+        public string $level = '',
     ) {
     }
 
@@ -28,9 +29,10 @@ final readonly class Baseline
     public static function of(Build $build, Seen $seen, array $wanted): array
     {
         $units = Forecasts::units($wanted);
-        $depends = [];
+        $depends = $signs = [];
         foreach ($wanted as $one) {
             $depends[$one->metric] ??= $one->dependsOn;
+            $signs[$one->metric] ??= $one->rule->direction->sign();
         }
         $out = $differs = [];
         foreach ($seen->metrics() as $metric) {
@@ -42,12 +44,38 @@ final readonly class Baseline
                     $alike[] = $bunch;
                 }
             }
-            $m = Measured::of($alike, $units[$metric] ?? '');
-            if ($m->values !== []) {
-                $out[$metric] = new self($metric, Sample::of($m->values)->mean, $m->unit, $m->decimals, count($m->values));
+            $found = self::worst($metric, Measured::byCell($alike), $units[$metric] ?? '', $signs[$metric] ?? null);
+            if ($found !== null) {
+                $out[$metric] = $found;
             }
         }
 
         return $out;
+    }
+
+    /**
+     * Of several levels the one that is furthest from what is wanted: unlike runs have no mean.
+     *
+     * @param list<non-empty-list<Bunch>> $cells
+     * @param int|null                    $sign  1 where more is better; null: nobody said, and of several none is told
+     */
+    private static function worst(string $metric, array $cells, string $unit, ?int $sign): ?self
+    {
+        $worst = null;
+        foreach ($cells as $bunches) {
+            $m = Measured::of($bunches, $unit);
+            if ($m->values === []) {
+                continue;
+            }
+            if ($worst !== null && $sign === null) {
+                return null;
+            }
+            $mean = Sample::of($m->values)->mean;
+            if ($worst === null || $sign * $mean < $sign * $worst->mean) {
+                $worst = new self($metric, $mean, $m->unit, $m->decimals, count($m->values), $bunches[0]->alike->said());
+            }
+        }
+
+        return $worst;
     }
 }

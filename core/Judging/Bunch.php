@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 
 /**
- * What some runs of one configuration read of one metric by one channel, in columns: values and bounds apart, and of those
+ * What some runs of one configuration that are alike read of one metric by one channel, in columns: values and bounds apart, and of those
  * that say something of the design how they were made.
  */
 final class Bunch
@@ -23,15 +24,18 @@ final class Bunch
     /** @var list<float> in SI: the run ended, and whatever was waited for had not come */
     public array $atLeast = [];
 
-    /** Bounds of either kind. */
-    public int $bounds = 0;
+    /** @var list<float> in SI */
+    public array $atMost = [];
 
     /** Step in SI of the coarsest last digit among the values. */
     public float $step = 0.0;
 
     public readonly Circumstances $circumstances;
 
-    /** @param string $made key of the configuration */
+    /**
+     * @param string $made    key of the configuration
+     * @param string $article its serial; empty: nobody said which
+     */
     public function __construct(
         public readonly string $metric,
         public readonly string $method,
@@ -39,6 +43,8 @@ final class Bunch
         public readonly string $instrument,
         public readonly string $unit,
         string $made,
+        public readonly Alikeness $alike,
+        public readonly string $article,
     ) {
         $this->circumstances = new Circumstances($made);
     }
@@ -56,9 +62,10 @@ final class Bunch
 
             return;
         }
-        ++$this->bounds;
         if ($reading->kind === ResultKind::AtLeast) {
             $this->atLeast[] = $reading->si;
+        } else {
+            $this->atMost[] = $reading->si;
         }
     }
 }

@@ -19,6 +19,8 @@ final readonly class Cell
      * @param Carry|null  $carry    set where the runs are an earlier build's
      * @param list<Difference> $differs edits of the build since its runs were made, that touch this requirement
      * @param int         $runs     that it stands on, bounds and lost ones included
+     * @param string      $level    that it stands or falls by, as it is said: its worst; empty where there is one without levels
+     * @param array<string, State> $states of all levels, where there are several
      */
     public function __construct(
         public Wanted $wanted,
@@ -33,6 +35,8 @@ final readonly class Cell
         public ?Carry $carry,
         public array $differs,
         public int $runs,
+        public string $level = '',
+        public array $states = [],
     ) {
     }
 }

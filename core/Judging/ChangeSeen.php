@@ -16,6 +16,7 @@ final readonly class ChangeSeen
      * @param int|null     $held      with shares: of $n; null where it is no share
      * @param Figure|null  $points    with shares: the difference in points; null where all passed on both
      * @param list<string> $together  other changes of this build that were expected to move the same metric
+     * @param ''|'unmatched'|'byLevel' $why why nothing can be told: no level was run on both, or it differs by level
      */
     public function __construct(
         public ChangeFact $change,
@@ -27,6 +28,7 @@ final readonly class ChangeSeen
         public int $heldBefore = 0,
         public ?Figure $points = null,
         public array $together = [],
+        public string $why = '',
     ) {
     }
 }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\CompareProportionsWithin;
+use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Core\Change\JudgeChange;
-use Lustrum\Core\NotEstimable;
-use Lustrum\Core\Statistics\Compare;
 use Lustrum\Core\Statistics\Interval;
 
 /** Judges the changes of a build by its runs and its parent's. */
@@ -57,7 +55,15 @@ final readonly class ChangesSeen
         if ($n === 0 || $before === 0) {
             return new ChangeSeen($change, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
         }
-        $difference = Compare::independent($theirs->values, $mine->values, $this->confidence)->difference;
+        $within = Opposed::of($mine, $theirs, $this->confidence)->within;
+        if ($within === null || $within->verdict === WithinVerdict::ByCell) {
+            return new ChangeSeen(
+                $change, ChangeVerdict::CannotTell, null, $n, $before, together: $together,
+                why: $within === null ? 'unmatched' : 'byLevel',
+            );
+        }
+        $difference = $within->difference;
+        [$n, $before] = [$within->n['b'], $within->n['a']];
 
         return new ChangeSeen(
             $change, self::judge($change, $wanted, $difference), Figure::of(
@@ -91,12 +97,7 @@ final readonly class ChangesSeen
         if ($mine === null || $theirs === null) {
             return null;
         }
-        try {
-            $c = CompareProportionsWithin::of([...$theirs->runs('a'), ...$mine->runs('b')], $this->confidence)->difference;
-        } catch (NotEstimable) {
-            // Not one level was tried on both: they have nothing to say to each other.
-            $c = null;
-        }
+        $c = CompareOutcomes::within($mine, $theirs, $this->confidence)?->difference;
         $allHeld = $mine->held === $mine->tried && $theirs->held === $theirs->tried;
 
         return new ChangeSeen(
@@ -107,7 +108,7 @@ final readonly class ChangesSeen
             },
             null, $mine->tried, $theirs->tried, $mine->held, $theirs->held, $c === null ? null : Figure::of(
                 new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0,
-            ), $together,
+            ), $together, $c === null ? 'unmatched' : '',
         );
     }
 }

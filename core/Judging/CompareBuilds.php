@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\Change;
+use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Footing\Context;
+use Lustrum\Core\Footing\Difference as FootingDifference;
+use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Footing\FootingCheck;
-use Lustrum\Core\Statistics\Compare;
+use Lustrum\Core\Footing\Reason;
+use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Statistics\RankTest;
-use Lustrum\Core\Statistics\Verdict;
 
 /** Compares the metrics that two builds have in common. */
 final readonly class CompareBuilds
@@ -44,26 +48,62 @@ final readonly class CompareBuilds
     public function metric(string $metric, Build $build, Seen $here, Build $against, Seen $other): MetricComparison
     {
         $wanted = $this->wanted($metric);
-        [$ofHere, $ofOther] = self::sameMethod($here->read($metric), $other->read($metric));
-        $mine = Measured::of($ofHere, $wanted->unit ?? '');
-        $theirs = Measured::of($ofOther, $mine->unit);
+        $mine = Measured::of($here->read($metric), $wanted->unit ?? '');
+        $theirs = Measured::of($other->read($metric), $mine->unit);
         $decimals = max($mine->decimals, $theirs->values === [] ? 0 : $theirs->decimals);
         $both = $mine->values !== [] && $theirs->values !== [];
-        $comparison = $both ? Compare::independent($theirs->values, $mine->values, $this->confidence) : null;
-        $change = $comparison?->change;
-        [$lives, $logRank] = CompareLives::look($build->letter, $mine, $against->letter, $theirs, $this->confidence);
+        $opposed = $both ? Opposed::of($mine, $theirs, $this->confidence) : null;
+        $within = $opposed?->within;
+        $isOne = $within !== null && $within->verdict !== WithinVerdict::ByCell;
+        $isPlain = $opposed !== null && $within !== null && $opposed->pairing->blocks === [] && $mine->cells() + $theirs->cells() === 2;
+        [$lives, $logRank] = $isPlain || !$both
+            ? CompareLives::look($build->letter, $mine, $against->letter, $theirs, $this->confidence) : [[], null];
 
         return new MetricComparison(
             $metric, Side::of($build, $mine, $this->confidence, $decimals),
             $theirs->values === [] ? null : Side::of($against, $theirs, $this->confidence, $decimals),
-            $ofHere === [] ? '' : $ofHere[0]->method,
-            $comparison === null ? null : Figure::of($comparison->difference, $mine->unit, $decimals),
-            $change === null ? null : Figure::of($change, '%', abs($change->estimate) >= self::WHOLE_PERCENT ? 0 : 1),
-            $comparison?->verdict, self::judged($wanted, $comparison?->verdict), $comparison?->p, $comparison?->note,
-            $both ? FootingCheck::between(
-                $this->context($metric, $wanted, $other, $theirs), $this->context($metric, $wanted, $here, $mine),
-            ) : null,
-            $both && $wanted?->kind() === Kind::Rating ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
+            $mine->bunches === [] ? '' : $mine->bunches[0]->method,
+            $isOne ? Figure::of($within->difference, $mine->unit, $decimals) : null, $isOne ? self::change($within->change) : null,
+            $within?->verdict, self::judged($wanted, $within?->verdict), $within?->p,
+            $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing),
+            $isPlain && $wanted?->kind() === Kind::Rating ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
+            $opposed === null ? null : Matching::of($opposed, $this->confidence),
+        );
+    }
+
+    private static function change(Change $change): ?Figure
+    {
+        return $change->percent === null ? null : new Figure(
+            $change->percent, $change->low, $change->high, '%', abs($change->percent) >= self::WHOLE_PERCENT ? 0 : 1, 0,
+        );
+    }
+
+    /** Of the runs that are opposed to something, and no others. */
+    private function footing(string $metric, ?Wanted $wanted, Seen $here, Seen $other, Pairing $pairing): FootingCheck
+    {
+        [$theirs, $mine] = [$pairing->articles('a'), $pairing->articles('b')];
+        $more = [];
+        if ($theirs !== [] && $mine !== [] && $theirs !== $mine && min(count($theirs), count($mine)) === 1) {
+            $more[] = new FootingDifference(
+                'articles', implode(' and ', $theirs), implode(' and ', $mine), Footing::Tilted, Reason::OneArticle,
+                ['side' => count($theirs) + count($mine) === 2 ? 'both' : 'one'],
+            );
+        }
+        foreach (array_diff($pairing->leftOut, Factor::KNOWN) as $name) {
+            $more[] = new FootingDifference('block '.$name, '', '', Footing::Tilted, Reason::NoCommonBlock, ['name' => $name]);
+        }
+
+        return FootingCheck::between(
+            $this->context($metric, $wanted, $other, $pairing->bunches('a')),
+            $this->context($metric, $wanted, $here, $pairing->bunches('b')),
+        )->and($more);
+    }
+
+    /** @param list<Bunch> $bunches */
+    private function context(string $metric, ?Wanted $wanted, Seen $seen, array $bunches): Context
+    {
+        return $bunches === [] ? throw new \LogicException('A side without runs has no footing.') : Contexts::of(
+            $seen, $bunches, $this->names[$metric] ?? '', $wanted->dependsOn ?? [],
         );
     }
 
@@ -78,13 +118,6 @@ final readonly class CompareBuilds
         return null;
     }
 
-    private function context(string $metric, ?Wanted $wanted, Seen $seen, Measured $m): Context
-    {
-        return $m->bunches === [] ? throw new \LogicException('A side without runs has no footing.') : Contexts::of(
-            $seen, $m->bunches, $this->names[$metric] ?? '', $wanted->dependsOn ?? [],
-        );
-    }
-
     private static function byOrder(Measured $mine, Measured $theirs): ByOrder
     {
         $test = RankTest::of($theirs->values, $mine->values);
@@ -93,55 +126,13 @@ final readonly class CompareBuilds
     }
 
     /** @return 'better'|'worse'|'' */
-    private static function judged(?Wanted $wanted, ?Verdict $verdict): string
+    private static function judged(?Wanted $wanted, ?WithinVerdict $verdict): string
     {
-        if ($wanted === null || !in_array($verdict, [Verdict::Higher, Verdict::Lower], true)) {
+        if ($wanted === null || !in_array($verdict, [WithinVerdict::Higher, WithinVerdict::Lower], true)) {
             return '';
         }
 
-        return ($verdict === Verdict::Higher) === ($wanted->rule->direction->sign() > 0) ? 'better' : 'worse';
-    }
-
-    /**
-     * Runs of the method that both sides share, where there is one; else all, and the footing says so.
-     *
-     * @param list<Bunch> $here
-     * @param list<Bunch> $other of the same metric
-     *
-     * @return array{list<Bunch>, list<Bunch>}
-     */
-    public static function sameMethod(array $here, array $other): array
-    {
-        [$mine, $theirs] = [self::byMethod($here), self::byMethod($other)];
-        $pairs = [];
-        foreach ($mine as $method => $n) {
-            $pairs[$method] = $n * ($theirs[$method] ?? 0);
-        }
-        arsort($pairs);
-        $method = (string) array_key_first($pairs);
-        if ($pairs === [] || $pairs[$method] === 0) {
-            return [$here, $other];
-        }
-        $of = static fn (array $bunches): array => array_values(
-            array_filter($bunches, static fn (Bunch $b): bool => $b->method === $method),
-        );
-
-        return [$of($here), $of($other)];
-    }
-
-    /**
-     * @param list<Bunch> $bunches
-     *
-     * @return array<array-key, int> runs that read it, by method
-     */
-    private static function byMethod(array $bunches): array
-    {
-        $out = [];
-        foreach ($bunches as $bunch) {
-            $out[$bunch->method] = ($out[$bunch->method] ?? 0) + $bunch->read;
-        }
-
-        return $out;
+        return ($verdict === WithinVerdict::Higher) === ($wanted->rule->direction->sign() > 0) ? 'better' : 'worse';
     }
 
     /** @return list<string> metrics that were read, those that requirements speak of first, in their order */

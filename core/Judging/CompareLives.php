@@ -45,7 +45,7 @@ final class CompareLives
         }
 
         return new Life(
-            $letter, count($m->values), $m->bounds, $curve->median, $curve->low, $curve->high, $m->unit, $m->decimals, $oneInTen,
+            $letter, count($m->values), $m->bounds(), $curve->median, $curve->low, $curve->high, $m->unit, $m->decimals, $oneInTen,
             $why,
         );
     }

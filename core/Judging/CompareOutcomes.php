@@ -5,19 +5,13 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\CompareProportionsWithin;
-use Lustrum\Core\CoreException;
 use Lustrum\Core\NotEstimable;
-use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\Verdict;
-use Lustrum\Core\Threshold\Ladder;
 
 /** Compares two builds by how often they hold. */
 final class CompareOutcomes
 {
-    /** Levels that are equal to so many digits are one rung. */
-    private const RUNG_DIGITS = 9;
-
     /**
      * @return list<OutcomeComparison> one for each metric that runs of this build show by holding
      */
@@ -28,10 +22,10 @@ final class CompareOutcomes
             $mine = $here->answered($metric);
             $theirs = $other?->answered($metric);
             if ($mine !== null) {
-                $side = self::side($build, $mine, $confidence);
+                $side = OutcomeSide::of($build, $mine, $confidence);
                 $out[] = $against === null || $theirs === null
                     ? new OutcomeComparison($metric, $side, null, null, null, '')
-                    : self::compare($metric, $side, $mine, self::side($against, $theirs, $confidence), $theirs, $confidence);
+                    : self::compare($metric, $side, $mine, OutcomeSide::of($against, $theirs, $confidence), $theirs, $confidence);
             }
         }
 
@@ -42,9 +36,8 @@ final class CompareOutcomes
     private static function compare(
         string $metric, OutcomeSide $here, Answers $mine, OutcomeSide $other, Answers $theirs, float $confidence,
     ): OutcomeComparison {
-        try {
-            $c = CompareProportionsWithin::of([...$theirs->runs('a'), ...$mine->runs('b')], $confidence);
-        } catch (NotEstimable) {
+        $c = self::within($mine, $theirs, $confidence);
+        if ($c === null) {
             return new OutcomeComparison($metric, $here, $other, null, null, 'unmatched');
         }
         $points = new Interval(100 * $c->difference->estimate, 100 * (float) $c->difference->low, 100 * (float) $c->difference->high);
@@ -58,46 +51,13 @@ final class CompareOutcomes
         return new OutcomeComparison($metric, $here, $other, Figure::of($points, '%', 0), $c->p, $verdict);
     }
 
-    private static function side(Build $build, Answers $answers, float $confidence): OutcomeSide
+    /** Null where no level was tried on both. */
+    public static function within(Answers $mine, Answers $theirs, float $confidence): ?CompareProportionsWithin
     {
-        [$rungs, $unit] = self::rungs($answers);
-        $ladder = $rungs === [] ? null : Ladder::of($rungs, $confidence);
-        $views = array_map(
-            static fn (array $r): Rung => new Rung(
-                $r['level'], $r['held'], $r['tried'], (float) $r['share']->low, (float) $r['share']->high,
-            ),
-            $ladder->rungs ?? [],
-        );
-
-        return new OutcomeSide(
-            $build->id, $build->letter, $answers->held, $answers->tried, $views, $unit,
-            $ladder?->highestHeld, $ladder?->lowestFailed, $ladder !== null && $ladder->censored,
-        );
-    }
-
-    /**
-     * Runs by the rung that they name, in the unit of the first; nothing where one of them names none.
-     *
-     * @return array{list<array{level: float, held: int, tried: int}>, string}
-     */
-    private static function rungs(Answers $answers): array
-    {
-        $unit = null;
-        $byLevel = [];
-        foreach ($answers->rungs as $typed => $count) {
-            try {
-                $rung = Quantity::typed((string) $typed);
-                $unit ??= $rung->unit->symbol;
-                $level = $rung->to($unit)->value;
-            } catch (CoreException) {
-                return [[], ''];
-            }
-            $key = (string) round($level, self::RUNG_DIGITS);
-            $byLevel[$key] ??= ['level' => $level, 'held' => 0, 'tried' => 0];
-            $byLevel[$key]['held'] += $count['held'];
-            $byLevel[$key]['tried'] += $count['tried'];
+        try {
+            return CompareProportionsWithin::of(Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')])->runs, $confidence);
+        } catch (NotEstimable) {
+            return null;
         }
-
-        return [array_values($byLevel), (string) $unit];
     }
 }

@@ -22,6 +22,16 @@ final readonly class Difference
     ) {
     }
 
+    /** As requirements and changes call it: 'parameter:gap', 'part:bracket', 'firmware'. */
+    public function name(): string
+    {
+        return match ($this->kind) {
+            'firmware' => 'firmware',
+            'parameter' => 'parameter:'.$this->name,
+            default => 'part:'.$this->name,
+        };
+    }
+
     /**
      * Does it touch what depends on these classes?
      *

@@ -22,6 +22,30 @@ final class Differences
         ];
     }
 
+    /** @return list<Difference> between two builds as they are written down now */
+    public static function between(Build $was, Build $is): array
+    {
+        return [
+            ...self::parameters($was->parameters, $is->parameters), ...self::parts($was->parts, $is->parts),
+            ...($was->firmware === $is->firmware ? [] : [new Difference('firmware', 'firmware', $was->firmware, $is->firmware)]),
+        ];
+    }
+
+    /**
+     * Those that no change record explains: 'changed, nobody said why'.
+     *
+     * @param list<Difference> $differences
+     * @param list<ChangeFact> $changes
+     *
+     * @return list<Difference>
+     */
+    public static function unexplained(array $differences, array $changes): array
+    {
+        return array_values(array_filter($differences, static fn (Difference $d): bool => array_filter(
+            $changes, static fn (ChangeFact $c): bool => $c->explains($d),
+        ) === []));
+    }
+
     /**
      * @param list<string> $dependsOn what a requirement depends on; empty: on everything
      *

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Evidence\Assess;
-use Lustrum\Core\Evidence\Assessment;
 use Lustrum\Core\Evidence\Basis;
 use Lustrum\Core\Evidence\Carry;
 use Lustrum\Core\Evidence\Kind;
@@ -15,6 +13,8 @@ use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
@@ -59,7 +59,7 @@ final class Evidence
             }
             $found = $known[spl_object_id($run->configuration)] ??= Differences::touching($run->configuration, $build, $wanted->dependsOn);
             $to = $found === [] ? $present : $older;
-            $to->take($result, $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor);
+            $to->take($result, Alikeness::of($run), self::rater($wanted, $run), $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor);
             $to->differ($found);
         }
 
@@ -70,26 +70,27 @@ final class Evidence
     public static function judge(Wanted $wanted, array $gathered): Own
     {
         $of = static fn (int $when): array => array_column($gathered, $when);
-        [$assessment, $decimals, $runs] = self::assess($wanted, $of(0));
+        [$by, $decimals, $runs] = self::assess($wanted, $of(0));
         [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1));
         $differs = array_merge(...array_map(static fn (Gathered $g): array => $g->differs, $of(1)));
 
         return new Own(
-            $assessment, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs),
+            $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs),
         );
     }
 
     /**
      * @param list<Gathered> $gathered
      *
-     * @return array{Assessment, int, int} with the decimals of its values, and how many runs it stands on
+     * @return array{ByCell, int, int} with the decimals of its values, and how many runs it stands on
      */
     private static function assess(Wanted $wanted, array $gathered): array
     {
         $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results(), $gathered));
         $step = max([0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered)]);
+        $values = Result::values(array_column($results, 0));
 
-        return [Assess::results($wanted->rule, $results), Measured::decimals($step, Result::values($results)), count($results)];
+        return [ByCell::assess($wanted->rule, $results), Measured::decimals($step, $values), count($results)];
     }
 
     /** Does this run belong to what own() counts for the requirement on its build as it is now, or as it was then? */
@@ -106,27 +107,38 @@ final class Evidence
     public static function cell(Wanted $wanted, Build $build, Lineage $lineage, callable $own): Cell
     {
         $here = $own($build)[$wanted->id];
-        if ($here->assessment->state !== State::None) {
-            return self::describe($wanted, $build, $build, $here->assessment, $here->decimals, $here->runs, null);
+        if ($here->by->state() !== State::None) {
+            return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null);
         }
-        if ($here->older !== null && $here->older->state !== State::None && $here->differs !== []) {
+        if ($here->older !== null && $here->older->state() !== State::None && $here->differs !== []) {
             return self::describe(
                 $wanted, $build, $build, $here->older, $here->olderDecimals, $here->olderRuns, null, $here->differs,
             );
         }
         foreach ($lineage->ancestors($build) as $ancestor) {
             $earlier = $own($ancestor)[$wanted->id];
-            if ($earlier->assessment->state !== State::None) {
-                $carry = Carry::over($wanted->dependsOn, array_map(
-                    static fn (ChangeFact $c): array => ['what' => $c->what, 'class' => $c->class->value],
-                    $lineage->changesSince($ancestor, $build),
-                ));
+            if ($earlier->by->state() !== State::None) {
+                $carry = self::carry($wanted, $ancestor, $build, $lineage->changesSince($ancestor, $build));
 
-                return self::describe($wanted, $build, $ancestor, $earlier->assessment, $earlier->decimals, $earlier->runs, $carry);
+                return self::describe($wanted, $build, $ancestor, $earlier->by, $earlier->decimals, $earlier->runs, $carry);
             }
         }
 
-        return self::describe($wanted, $build, $build, $here->assessment, $here->decimals, $here->runs, null);
+        return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null);
+    }
+
+    /**
+     * Change records explain differences, and never stand for them: what differs without one stands in the way as well.
+     *
+     * @param list<ChangeFact> $changes
+     */
+    private static function carry(Wanted $wanted, Build $from, Build $to, array $changes): Carry
+    {
+        $unexplained = Differences::that(Differences::unexplained(Differences::between($from, $to), $changes), $wanted->dependsOn);
+
+        return Carry::over($wanted->dependsOn, array_map(
+            static fn (ChangeFact $c): array => ['what' => $c->what, 'class' => $c->class->value, 'on' => $c->alters], $changes,
+        ))->and(array_map(static fn (Difference $d): string => $d->name, $unexplained));
     }
 
     /** @param list<Difference> $differs */
@@ -134,12 +146,13 @@ final class Evidence
         Wanted $wanted,
         Build $build,
         Build $source,
-        Assessment $a,
+        ByCell $by,
         int $decimals,
         int $runs,
         ?Carry $carry,
         array $differs = [],
     ): Cell {
+        $a = $by->worst;
         $stale = $differs !== [] || ($carry !== null && !$carry->carried);
         $share = in_array($wanted->kind(), [Kind::Rate, Kind::Check], true) || ($a->estimate !== null && $a->basis === Basis::ExactShare);
         $factor = $share ? 100.0 : 1.0;
@@ -149,7 +162,7 @@ final class Evidence
             $wanted, $build, $source, $a,
             $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
             $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
-            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs,
+            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states,
         );
     }
 
@@ -159,26 +172,48 @@ final class Evidence
      */
     private static function result(Wanted $wanted, ?Unit $target, RunFact $run, ?ReadingFact $reading): ?Result
     {
-        $byOutcome = $run->answers($wanted->metric);
-        if (($reading === null && !$byOutcome) || $run->outcome === null || $run->outcome === RunOutcome::Void) {
+        $byAnswer = $run->answers($wanted->metric);
+        if (($reading === null && !$byAnswer) || $run->outcome === null || $run->outcome === RunOutcome::Void) {
             return null;
         }
         if ($run->lost()) {
             return Result::of(ResultKind::Lost);
         }
+        if (!$run->says()) {
+            return null;
+        }
         if ($reading !== null && $target !== null) {
             $fits = $reading->unit === $wanted->unit || Units::parse($reading->unit)->dimension->equals($target->dimension);
 
-            return $fits ? Result::of($reading->kind, $target->fromSi($reading->si), $run->conditions, $run->configuration->article ?? '') : null;
+            return $fits ? Result::of(
+                $reading->kind, $target->fromSi($reading->si), self::conditions($run), $run->configuration->article ?? '',
+            ) : null;
+        }
+        $held = $run->heldIn($wanted->metric);
+
+        return $held === null ? null : Result::of(
+            $held ? ResultKind::Held : ResultKind::Failed, null, self::conditions($run), $run->configuration->article ?? '',
+        );
+    }
+
+    /** @return array<string, string> conditions and levels as recorded: a requirement may speak of either */
+    private static function conditions(RunFact $run): array
+    {
+        return $run->levels === [] ? $run->conditions : $run->levels + $run->conditions;
+    }
+
+    /** Of a rating each rater counts once, with their mean. */
+    private static function rater(Wanted $wanted, RunFact $run): string
+    {
+        if ($wanted->kind() !== Kind::Rating) {
+            return '';
+        }
+        foreach (Alikeness::of($run)->blocks as $name => $rater) {
+            if ($name !== Factor::ARTICLE && $name !== Factor::DAY) {
+                return $rater;
+            }
         }
 
-        $article = $run->configuration->article ?? '';
-
-        return match ($run->outcome) {
-            RunOutcome::Held => Result::of(ResultKind::Held, null, $run->conditions, $article),
-            RunOutcome::Failed => Result::of(ResultKind::Failed, null, $run->conditions, $article),
-            // Ended before the end point: it neither held nor failed.
-            default => null,
-        };
+        return '';
     }
 }

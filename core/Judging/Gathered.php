@@ -6,6 +6,7 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Alikeness;
 
 /** What some runs of a build say of one requirement, before it is judged; in columns, so that it is small to keep. */
 final class Gathered
@@ -19,7 +20,7 @@ final class Gathered
     /** @var list<int> which of the states below each was made in */
     private array $made = [];
 
-    /** @var list<array{array<string, string>, string}> conditions as recorded, by name, and the article */
+    /** @var list<array{array<string, string>, string, string, string, string}> conditions as recorded, article, cell, its words, rater */
     private array $states = [];
 
     /** Step of the coarsest last digit among the values, in the unit of the requirement. */
@@ -28,9 +29,10 @@ final class Gathered
     /** @var array<string, Difference> between the build as these runs were made with it and as it is now, by name */
     public array $differs = [];
 
-    public function take(Result $result, float $step): void
+    /** @param string $rater who rated; empty: nobody said, or it is no rating */
+    public function take(Result $result, Alikeness $alike, string $rater, float $step): void
     {
-        $made = [$result->conditions, $result->article];
+        $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater];
         $state = array_search($made, $this->states, true);
         if ($state === false) {
             $state = count($this->states);
@@ -50,12 +52,13 @@ final class Gathered
         $this->differs += array_column($found, null, 'name');
     }
 
-    /** @return list<Result> */
+    /** @return list<array{Result, string, string, string}> with the cell of each, how that is said, and who rated */
     public function results(): array
     {
         $out = [];
         foreach ($this->kinds as $i => $kind) {
-            $out[] = Result::of($kind, $this->values[$i], ...$this->states[$this->made[$i]]);
+            [$conditions, $article, $cell, $text, $rater] = $this->states[$this->made[$i]];
+            $out[] = [Result::of($kind, $this->values[$i], $conditions, $article), $cell, $text, $rater];
         }
 
         return $out;

@@ -16,7 +16,7 @@ final readonly class Measured
     /**
      * @param list<float> $values
      * @param list<float> $atLeast of runs that ended before what they waited for came
-     * @param int         $bounds  runs that gave a bound of either kind
+     * @param list<float> $atMost
      * @param list<Bunch> $bunches that these come from: those whose unit fits
      */
     private function __construct(
@@ -24,7 +24,7 @@ final readonly class Measured
         public int $decimals,
         public array $values,
         public array $atLeast,
-        public int $bounds,
+        public array $atMost,
         public array $bunches,
     ) {
     }
@@ -37,23 +37,68 @@ final readonly class Measured
     {
         $bunches = array_values(array_filter($bunches, static fn (Bunch $b): bool => $b->circumstances->runs > 0));
         if ($bunches === []) {
-            return new self($unit, self::decimals(0.0, []), [], [], 0, []);
+            return new self($unit, self::decimals(0.0, []), [], [], [], []);
         }
         $target = Units::parse($unit === '' ? $bunches[0]->unit : $unit);
-        $values = $atLeast = $used = [];
+        $values = $atLeast = $atMost = $used = [];
         $step = 0.0;
-        $bounds = 0;
         foreach ($bunches as $bunch) {
             if (Units::parse($bunch->unit)->dimension->equals($target->dimension)) {
                 $used[] = $bunch;
                 array_push($values, ...array_map($target->fromSi(...), $bunch->values));
                 array_push($atLeast, ...array_map($target->fromSi(...), $bunch->atLeast));
-                $bounds += $bunch->bounds;
+                array_push($atMost, ...array_map($target->fromSi(...), $bunch->atMost));
                 $step = max($step, $bunch->step / $target->factor);
             }
         }
 
-        return new self($target->symbol, self::decimals($step, $values), $values, $atLeast, $bounds, $used);
+        return new self($target->symbol, self::decimals($step, $values), $values, $atLeast, $atMost, $used);
+    }
+
+    /** How many runs gave a bound of either kind. */
+    public function bounds(): int
+    {
+        return count($this->atLeast) + count($this->atMost);
+    }
+
+    /**
+     * The same as values of a side that can be opposed to another.
+     *
+     * @param 'a'|'b' $side
+     *
+     * @return list<Sided>
+     */
+    public function sided(string $side): array
+    {
+        $target = $this->bunches === [] ? null : Units::parse($this->unit);
+
+        return $target === null ? [] : array_map(static fn (Bunch $b): Sided => new Sided(
+            $side, $b->alike, $b->article, array_map($target->fromSi(...), $b->values), array_map($target->fromSi(...), $b->atLeast),
+            array_map($target->fromSi(...), $b->atMost), $b,
+        ), $this->bunches);
+    }
+
+    /**
+     * The same bunches cell by cell.
+     *
+     * @param list<Bunch> $bunches
+     *
+     * @return list<non-empty-list<Bunch>> by first appearance
+     */
+    public static function byCell(array $bunches): array
+    {
+        $out = [];
+        foreach ($bunches as $bunch) {
+            $out[$bunch->alike->cell][] = $bunch;
+        }
+
+        return array_values($out);
+    }
+
+    /** How many cells these come from. */
+    public function cells(): int
+    {
+        return count(array_unique(array_map(static fn (Bunch $b): string => $b->alike->cell, $this->bunches)));
     }
 
     /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Footing\FootingCheck;
-use Lustrum\Core\Statistics\Verdict;
 
 /** One metric on a build against another build, in numbers. */
 final readonly class MetricComparison
@@ -13,13 +13,15 @@ final readonly class MetricComparison
     /**
      * @param string            $metric     identifier
      * @param Side|null         $other      null where it was not measured there
-     * @param Figure|null       $change     in per cent of the other side
+     * @param Figure|null       $difference on what both sides have; null where that is nothing
+     * @param Figure|null       $change     in per cent of the other side, pair by pair where there are several levels or blocks
+     * @param WithinVerdict|null $verdict   null where the sides have nothing in common
      * @param 'better'|'worse'|'' $judged   empty where no requirement says which way is good, or nothing can be said
-     * @param string|null       $note       why there is no interval of the change
      * @param FootingCheck|null $footing    null where only one side was measured
      * @param ByOrder|null      $byOrder    for ratings: by order alone
      * @param list<Life>        $lives      where runs are bounds: each side looked at as lives
      * @param float|null        $logRank    p of the log-rank test between the two, bounds included
+     * @param Matching|null     $matching   what was opposed to what; null where the other side was not measured
      */
     public function __construct(
         public string $metric,
@@ -28,14 +30,14 @@ final readonly class MetricComparison
         public string $method,
         public ?Figure $difference,
         public ?Figure $change,
-        public ?Verdict $verdict,
+        public ?WithinVerdict $verdict,
         public string $judged,
         public ?float $p,
-        public ?string $note,
         public ?FootingCheck $footing,
         public ?ByOrder $byOrder,
         public array $lives,
         public ?float $logRank,
+        public ?Matching $matching,
     ) {
     }
 }

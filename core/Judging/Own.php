@@ -4,23 +4,21 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Evidence\Assessment;
-
 /** What the runs made on one build say of one requirement, before anything is carried over from elsewhere. */
 final readonly class Own
 {
     /**
-     * @param Assessment       $assessment of the runs made with the build as it is written down now
+     * @param ByCell           $by         of the runs made with the build as it is written down now
      * @param int              $decimals   that the values were measured to
      * @param int              $runs       that it stands on, bounds and lost ones included
-     * @param Assessment|null  $older      of runs made before the build was edited; null where there are none
+     * @param ByCell|null      $older      of runs made before the build was edited; null where there are none
      * @param list<Difference> $differs    between those runs and the build as it is now
      */
     public function __construct(
-        public Assessment $assessment,
+        public ByCell $by,
         public int $decimals,
         public int $runs,
-        public ?Assessment $older = null,
+        public ?ByCell $older = null,
         public int $olderDecimals = 0,
         public int $olderRuns = 0,
         public array $differs = [],

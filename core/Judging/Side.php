@@ -13,7 +13,7 @@ final readonly class Side
     public const MARKS = 120;
 
     /**
-     * @param Figure|null $figure null where there are only bounds
+     * @param Figure|null $figure null where there are only bounds, or where values of several levels would be put together
      * @param list<float> $marks  the values for a figure, in order; all of them, or MARKS of them
      */
     private function __construct(
@@ -25,15 +25,16 @@ final readonly class Side
         public int $n,
         public int $bounds,
         public array $marks,
+        public int $levels,
     ) {
     }
 
     public static function of(Build $build, Measured $m, float $confidence, int $decimals): self
     {
         $n = count($m->values);
-        $figure = $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $decimals, $n);
+        $figure = $n === 0 || $m->cells() > 1 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $decimals, $n);
 
-        return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds, self::thinned($m->values));
+        return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds(), self::thinned($m->values), $m->cells());
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 
@@ -28,6 +29,7 @@ final readonly class Sightings
     {
         $bunches = $answers = $keys = [];
         foreach ($runs as $run) {
+            $alike = Alikeness::of($run);
             $made = $keys[spl_object_id($run->configuration)] ??= $key($run->configuration);
             $known = [];
             foreach ($run->readings as $r) {
@@ -36,13 +38,14 @@ final readonly class Sightings
                     continue;
                 }
                 $known[$r->metric] = true;
-                $like = implode("\x1f", [$r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made]);
-                $bunches[$like] ??= new Bunch($r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made);
+                $like = implode("\x1f", [$r->metric, $r->channel, $r->instrument, $r->unit, $made, $alike->key()]);
+                $bunches[$like] ??= new Bunch(
+                    $r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made, $alike, $run->serial(),
+                );
                 $bunches[$like]->take($run, $r);
             }
-            $asked = $run->configuration->outcomeMetric;
-            if ($asked !== '') {
-                ($answers[$asked] ??= new Answers($asked))->take($run);
+            foreach ($run->configuration->questions as $question) {
+                ($answers[$question->metric] ??= new Answers($question->metric))->take($run, $alike, $made);
             }
         }
 

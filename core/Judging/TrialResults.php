@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Interval;
@@ -14,7 +15,8 @@ use Lustrum\Core\Statistics\Sample;
 final readonly class TrialResults
 {
     /**
-     * @param list<array{metric: string, figure: ?Figure, bounds: int}> $metrics in the order of the channels
+     * @param list<array{metric: string, level: string, figure: ?Figure, bounds: int}> $metrics in the order of the channels, level by
+     *     level
      * @param Interval|null $mayFail share of tries that may still fail; null where no run answered
      */
     private function __construct(
@@ -37,16 +39,20 @@ final readonly class TrialResults
             foreach ($run->configuration->channels as $channel) {
                 $channels[$channel->metric] ??= $channel->unit;
             }
-            $answers = $answers || $run->configuration->outcomeMetric !== '';
+            $answers = $answers || $run->configuration->questions !== [];
         }
         $seen = Seen::ofRuns($runs);
         $metrics = [];
         foreach ($channels as $metric => $unit) {
-            $m = Measured::of($seen->read((string) $metric), $units[$metric] ?? $unit);
-            $n = count($m->values);
-            if ($n + $m->bounds > 0) {
-                $figure = $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, $n);
-                $metrics[] = ['metric' => (string) $metric, 'figure' => $figure, 'bounds' => $m->bounds];
+            foreach (Measured::byCell($seen->read((string) $metric)) as $bunches) {
+                $m = Measured::of($bunches, $units[$metric] ?? $unit);
+                $n = count($m->values);
+                if ($n + $m->bounds() > 0) {
+                    $figure = $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, $n);
+                    $metrics[] = [
+                        'metric' => (string) $metric, 'level' => $bunches[0]->alike->said(), 'figure' => $figure, 'bounds' => $m->bounds(),
+                    ];
+                }
             }
         }
         $held = count(array_filter($runs, static fn (RunFact $r): bool => $r->held()));
@@ -57,17 +63,18 @@ final readonly class TrialResults
     }
 
     /**
-     * What each channel came to, where there are two values or more.
+     * What each channel came to on runs like this one, where there are two values or more.
      *
      * @param list<Channel> $channels
      * @param list<RunFact> $runs
      *
      * @return array<string, Figure> by metric
      */
-    public static function soFar(array $channels, array $runs, float $confidence): array
+    public static function soFar(array $channels, array $runs, RunFact $like, float $confidence): array
     {
         $out = [];
-        $seen = Seen::ofRuns($runs);
+        $cell = Alikeness::of($like)->cell;
+        $seen = Seen::ofRuns(array_values(array_filter($runs, static fn (RunFact $r): bool => Alikeness::of($r)->cell === $cell)));
         foreach ($channels as $channel) {
             $m = Measured::of($seen->read($channel->metric), $channel->unit);
             if (count($m->values) > 1) {

@@ -18,7 +18,10 @@ final readonly class Configuration
      * @param list<Channel>         $channels
      * @param list<Condition>       $conditions    that were to be recorded
      * @param list<SettingRule>     $settings      that were to be read off
-     * @param string                $outcomeMetric identifier of what a run that held shows; empty where the outcome is no result
+     * @param list<Factor>          $factors       that were varied on purpose, or pair the runs
+     * @param list<Question>        $questions     that were asked of each run
+     * @param bool                  $wears         does a run leave its mark on the article?
+     * @param list<string>          $represents    identifiers of methods that this one is as good as
      * @param Filled|null           $filled        null: frozen whole when the run began
      */
     public function __construct(
@@ -39,9 +42,12 @@ final readonly class Configuration
         public array $channels,
         public array $conditions,
         public array $settings,
-        public string $outcomeMetric,
         public string $heldWhen = '',
         public ?Filled $filled = null,
+        public array $factors = [],
+        public array $questions = [],
+        public bool $wears = true,
+        public array $represents = [],
     ) {
     }
 
@@ -54,6 +60,31 @@ final readonly class Configuration
         }
 
         return null;
+    }
+
+    public function question(string $metric): ?Question
+    {
+        foreach ($this->questions as $question) {
+            if ($question->metric === $metric) {
+                return $question;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What was stored before methods had questions: one metric that a run which held shows.
+     *
+     * @param array<array-key, mixed> $row
+     *
+     * @return list<array<string, string>>
+     */
+    private static function oldQuestion(array $row): array
+    {
+        $metric = Row::text($row['outcomeMetric'] ?? '');
+
+        return $metric === '' ? [] : [['key' => 'held', 'metric' => $metric, 'text' => Row::text($row['heldWhen'] ?? '')]];
     }
 
     /** @param array<array-key, mixed> $row as toRow() gives it */
@@ -72,7 +103,10 @@ final readonly class Configuration
             Row::text($row['rig'] ?? ''), array_map(Channel::fromRow(...), Row::rows($row['channels'] ?? [])),
             array_map(Condition::fromRow(...), Row::rows($row['conditions'] ?? [])),
             array_map(SettingRule::fromRow(...), Row::rows($row['settings'] ?? [])),
-            Row::text($row['outcomeMetric'] ?? ''), Row::text($row['heldWhen'] ?? ''), Filled::tryFrom(Row::text($row['filled'] ?? '')),
+            Row::text($row['heldWhen'] ?? ''), Filled::tryFrom(Row::text($row['filled'] ?? '')),
+            array_map(Factor::fromRow(...), Row::rows($row['factors'] ?? [])),
+            array_map(Question::fromRow(...), Row::rows($row['questions'] ?? self::oldQuestion($row))), ($row['wears'] ?? true) !== false,
+            Row::texts($row['represents'] ?? []),
         );
     }
 

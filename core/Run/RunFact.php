@@ -9,9 +9,12 @@ final readonly class RunFact
 {
     /**
      * @param RunOutcome|null       $outcome    null while it is not finished
+     * @param array<string, string> $levels     of factors and blocks: name => as recorded
      * @param array<string, string> $conditions name => as recorded
      * @param array<string, string> $settings   name => as found
      * @param list<ReadingFact>     $readings
+     * @param array<string, Answer> $answers    by question; empty: the outcome answers all of them
+     * @param string                $aside      why it is set aside from the evidence of the design; empty: it is not
      */
     public function __construct(
         public string $id,
@@ -24,7 +27,7 @@ final readonly class RunFact
         public string $reason,
         public string $startedAt,
         public string $operator,
-        public string $position,
+        public array $levels,
         public array $conditions,
         public array $settings,
         public Configuration $configuration,
@@ -32,6 +35,9 @@ final readonly class RunFact
         public int $earlierFailures,
         public array $readings,
         public bool $untilItHeld,
+        public array $answers = [],
+        public Purpose $purpose = Purpose::FindOut,
+        public string $aside = '',
     ) {
     }
 
@@ -61,16 +67,47 @@ final readonly class RunFact
         return $this->outcome === RunOutcome::Lost;
     }
 
-    /** Does it say something of the design? Not while it is unfinished, void, or lost in handling. */
+    /**
+     * Does it say something of the design? Not while it is unfinished, void, lost in handling, set aside, or made for
+     * another purpose than to find out.
+     */
     public function says(): bool
     {
-        return $this->outcome !== null && $this->outcome->says();
+        return $this->outcome !== null && $this->outcome->says() && $this->aside === '' && $this->purpose === Purpose::FindOut;
     }
 
-    /** Does its outcome answer what this metric asks? */
+    /** Is the question of this metric asked of it? */
     public function answers(string $metric): bool
     {
-        return $metric !== '' && $this->configuration->outcomeMetric === $metric;
+        return $metric !== '' && $this->configuration->question($metric) !== null;
+    }
+
+    /** Did it hold in what this metric asks? Null where nobody looked, or it is not asked. */
+    public function heldIn(string $metric): ?bool
+    {
+        $question = $metric === '' ? null : $this->configuration->question($metric);
+
+        return $question === null ? null : $this->answered($question->key);
+    }
+
+    private function answered(string $question): ?bool
+    {
+        if ($this->answers !== []) {
+            return ($this->answers[$question] ?? Answer::NotLooked)->held();
+        }
+
+        return match ($this->outcome) {
+            RunOutcome::Held => true,
+            RunOutcome::Failed => false,
+            // Ended before the end point: it neither held nor failed.
+            default => null,
+        };
+    }
+
+    /** Did something nearly happen? */
+    public function heldOnlyJust(): bool
+    {
+        return in_array(Answer::OnlyJust, $this->answers, true);
     }
 
     /**
@@ -84,7 +121,7 @@ final readonly class RunFact
     {
         $out = [];
         foreach ($runs as $run) {
-            $metrics = [$run->configuration->outcomeMetric => true];
+            $metrics = array_fill_keys(array_column($run->configuration->questions, 'metric'), true);
             foreach ($run->readings as $reading) {
                 $metrics[$reading->metric] = true;
             }

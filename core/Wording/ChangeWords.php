@@ -33,6 +33,9 @@ final class ChangeWords
         if ($seen->held !== null) {
             return self::shares($seen, $seen->held);
         }
+        if ($seen->why !== '') {
+            return Messages::say('change.notTogether', ['metric' => Messages::begin($metric), 'why' => $seen->why]);
+        }
         if ($seen->seen === null) {
             return Messages::say('change.notMeasured', [
                 'metric' => Messages::begin($metric),

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
-use Lustrum\Core\Footing\Footing;
+use Lustrum\Core\Alike\CellDifference;
+use Lustrum\Core\Alike\WithinVerdict;
+use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Judging\ByOrder;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Life;
+use Lustrum\Core\Judging\Matching;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\Side;
 use Lustrum\Core\Quantity\Digits;
@@ -24,21 +27,66 @@ final class ComparisonWords
     public static function sentence(MetricComparison $c, string $metric, string $otherLetter): string
     {
         $with = ['metric' => Messages::begin($metric), 'letter' => $c->here->letter, 'other' => $otherLetter];
-        if ($c->here->figure === null) {
+        if ($c->here->n === 0) {
             return Messages::say('comparison.onlyBounds', $with + ['n' => $c->here->bounds]);
         }
-        if ($c->other === null || $c->difference === null) {
-            return Messages::say(
-                'comparison.onlyHere', $with + ['mean' => Numbers::amount($c->here->figure->value, $c->here->decimals, $c->here->unit)],
-            );
+        if ($c->other === null || $c->matching === null) {
+            return Messages::say('comparison.onlyHere', $with + [
+                'one' => $c->here->figure !== null, 'levels' => $c->here->levels,
+                'mean' => Numbers::amount($c->here->figure->value ?? 0.0, $c->here->decimals, $c->here->unit),
+            ]);
         }
-        $tilted = $c->footing !== null && $c->footing->footing !== Footing::Level;
+        if ($c->difference === null) {
+            return Messages::say('comparison.notTogether', $with + [
+                'byCell' => $c->verdict === WithinVerdict::ByCell, 'cells' => implode('; ', self::cells($c)),
+            ]);
+        }
 
-        return Messages::say('comparison.sentence', $with + [
-            'size' => Numbers::figure($c->here->figure), 'change' => self::change($c, $c->difference),
-            'verdict' => $c->verdict === null ? '' : $c->verdict->value, 'n' => $c->here->n, 'nOther' => $c->other->n,
-            'tilted' => $tilted, 'footing' => $tilted ? Messages::inside(FootingWords::why($c->footing->differences[0])) : '',
+        return self::opposed($c, $c->difference, $c->matching, $with);
+    }
+
+    /** @param array<string, string> $with */
+    private static function opposed(MetricComparison $c, Figure $difference, Matching $m, array $with): string
+    {
+        $told = in_array($c->verdict, [WithinVerdict::Higher, WithinVerdict::Lower], true);
+        // Runs of one article are repeats of it: the sentence speaks of the articles, and says so itself.
+        $isOfArticles = $told && $m->otherArticle !== $m->article && ($m->article !== '' || $m->otherArticle !== '');
+        $of = static fn (string $letter, string $serial): string => $isOfArticles && $serial !== ''
+            ? Messages::say('comparison.article', ['letter' => $letter, 'serial' => $serial]) : $letter;
+        $why = self::why($c, $isOfArticles);
+
+        return Messages::say('comparison.sentence', [
+            'letter' => $of($with['letter'], $m->article), 'other' => $of($with['other'], $m->otherArticle),
+        ] + $with + [
+            'sized' => $c->here->figure !== null, 'size' => $c->here->figure === null ? '' : Numbers::figure($c->here->figure),
+            'change' => self::change($c, $difference), 'verdict' => $c->verdict === null ? '' : $c->verdict->value,
+            'n' => $c->here->n, 'nOther' => $c->other->n ?? 0, 'pairs' => $m->pairs, 'blocked' => $m->blocks !== [],
+            'against' => $m->against !== [], 'where' => Messages::list($m->against), 'varies' => $told && $m->sizeVaries,
+            'articles' => $isOfArticles, 'tilted' => $why !== '', 'footing' => $why,
         ]);
+    }
+
+    /** The gravest difference of the footing that the sentence does not say anyway. */
+    private static function why(MetricComparison $c, bool $isOfArticles): string
+    {
+        foreach ($c->footing->differences ?? [] as $difference) {
+            if (!$isOfArticles || $difference->reason !== Reason::OneArticle) {
+                return Messages::inside(FootingWords::why($difference));
+            }
+        }
+
+        return '';
+    }
+
+    /** @return list<string> the difference at each level */
+    private static function cells(MetricComparison $c): array
+    {
+        return array_map(static fn (CellDifference $cell): string => Messages::say('comparison.cell', [
+            'cell' => $cell->cell, 'change' => Messages::say('comparison.by', [
+                'amount' => Numbers::amount(abs($cell->difference), $c->here->decimals, Numbers::differenceUnit($c->here->unit)),
+                'less' => $cell->difference < 0,
+            ]),
+        ]), $c->matching->cells ?? []);
     }
 
     private static function change(MetricComparison $c, Figure $difference): string
@@ -69,9 +117,31 @@ final class ComparisonWords
     }
 
     /** How the difference was worked out. */
-    public static function how(?float $p): string
+    public static function how(MetricComparison $c): string
     {
-        return Messages::say('comparison.how', ['known' => $p !== null, 'p' => self::p($p ?? 1.0)]);
+        $m = $c->matching;
+
+        return Messages::say('comparison.how', [
+            'known' => $c->p !== null, 'p' => self::p($c->p ?? 1.0), 'per' => $m?->per === null ? '' : $m->per->value,
+            'pairs' => $m->pairs ?? 0, 'blocks' => Messages::list($m->blocks ?? []),
+        ]);
+    }
+
+    /**
+     * What had no counterpart, on either side.
+     *
+     * @return list<string>
+     */
+    public static function alone(MetricComparison $c, string $otherLetter): array
+    {
+        $out = [];
+        foreach ([[$c->here->letter, $c->matching->onlyHere ?? []], [$otherLetter, $c->matching->onlyOther ?? []]] as [$letter, $alone]) {
+            if ($alone !== []) {
+                $out[] = Messages::say('comparison.alone', ['letter' => $letter, 'cells' => Messages::list($alone)]);
+            }
+        }
+
+        return $out;
     }
 
     public static function p(float $p): string

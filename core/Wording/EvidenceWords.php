@@ -44,6 +44,7 @@ final class EvidenceWords
         return implode(' ', [
             Messages::say($cell->carry === null ? 'evidence.cell' : 'evidence.cellCarried', [
                 'state' => Messages::say('evidence.state', ['state' => $a->state->value]), 'letter' => $cell->source->letter, 'seen' => $seen,
+                'level' => $cell->level, 'levels' => count($cell->states),
             ]),
             ...self::remarks($cell, $a, $cell->estimate),
         ]);

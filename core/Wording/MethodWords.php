@@ -6,6 +6,8 @@ namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\SettingRule;
 
 /** What a method asks for, in words. */
@@ -28,9 +30,18 @@ final class MethodWords
         ]);
     }
 
-    public static function onlyHeld(string $metric): string
+    public static function question(string $metric, string $text): string
     {
-        return Messages::say('method.onlyHeld', ['any' => $metric !== '', 'metric' => $metric]);
+        return Messages::say('method.question', ['metric' => $metric, 'told' => $text !== '', 'text' => $text]);
+    }
+
+    public static function factor(Factor $f): string
+    {
+        return Messages::say('method.factor', [
+            'name' => $f->name, 'role' => $f->role->value, 'inUnit' => $f->unit !== '', 'unit' => $f->unit, 'named' => $f->levels !== [],
+            'levels' => implode($f->kind === FactorKind::Ordered ? ' < ' : ', ', $f->levels), 'harder' => $f->harder->value,
+            'stepped' => $f->step !== null, 'step' => Numbers::set($f->step ?? 0.0, $f->unit),
+        ]);
     }
 
     public static function condition(Condition $c): string

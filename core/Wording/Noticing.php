@@ -12,6 +12,7 @@ use Lustrum\Core\Judging\Contexts;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\SettingRule;
 
@@ -57,6 +58,9 @@ final readonly class Noticing
     public static function unrecorded(RunFact $run): array
     {
         $missing = [];
+        foreach (Alikeness::of($run)->unknown as $factor) {
+            $missing[] = $factor;
+        }
         foreach ([[$run->configuration->conditions, $run->conditions], [$run->configuration->settings, $run->settings]] as [$rules, $found]) {
             foreach ($rules as $rule) {
                 $text = mb_strtolower(trim($found[$rule->name] ?? ''));
@@ -133,6 +137,9 @@ final readonly class Noticing
         );
         $whys = array_map(static fn (Difference $d): string => Messages::inside(FootingWords::why($d)), array_values($found));
         $was = $good->configuration->letter;
+        foreach (self::levels($good, $run) as $level) {
+            array_unshift($whys, $level);
+        }
         if ($good->revision !== $run->revision) {
             array_unshift($whys, Messages::say('notice.build', ['was' => $was, 'is' => $run->configuration->letter]));
         }
@@ -141,6 +148,21 @@ final readonly class Noticing
             'number' => $good->number, 'letter' => $was,
             'any' => $whys !== [], 'whys' => implode('; ', array_slice($whys, 0, self::NAMED)),
         ]);
+    }
+
+    /** @return list<string> levels at which the two differ */
+    private static function levels(RunFact $good, RunFact $run): array
+    {
+        [$was, $is] = [Alikeness::levels($good), Alikeness::levels($run)];
+        $out = [];
+        foreach ($is as $name => $level) {
+            $before = $was[$name] ?? null;
+            if ($level !== null && $before !== null && $level->key !== $before->key) {
+                $out[] = Messages::say('notice.level', ['name' => (string) $name, 'was' => $before->text, 'is' => $level->text]);
+            }
+        }
+
+        return $out;
     }
 
     private static function past(RunFact $run): string

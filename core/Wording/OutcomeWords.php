@@ -62,19 +62,16 @@ final class OutcomeWords
 
     private static function side(string $metric, OutcomeSide $side): string
     {
-        $level = static fn (float $v): string => Numbers::set($v, $side->unit);
         $height = match (true) {
-            $side->rungs === [] => '',
-            $side->censored => Messages::say(
-                'comparison.heightCensored', ['level' => $level($side->rungs[count($side->rungs) - 1]->level)],
-            ),
-            $side->highestHeld !== null => Messages::say('comparison.heightHeld', ['level' => $level($side->highestHeld)]),
-            default => Messages::say('comparison.heightFailed', ['level' => $level($side->rungs[0]->level)]),
+            $side->highestHeld === null && $side->lowestFailed === null => '',
+            $side->isCensored => Messages::say('comparison.heightCensored', ['level' => (string) $side->highestHeld]),
+            $side->highestHeld !== null => Messages::say('comparison.heightHeld', ['level' => $side->highestHeld]),
+            default => Messages::say('comparison.heightFailed', ['level' => (string) $side->lowestFailed]),
         };
 
         return Messages::say('comparison.shareSide', [
             'metric' => Messages::begin($metric), 'letter' => $side->letter, 'held' => $side->held, 'n' => $side->tried,
-            'height' => $height,
+            'height' => $height, 'just' => $side->onlyJust,
         ]);
     }
 }

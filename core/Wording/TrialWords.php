@@ -18,8 +18,8 @@ final class TrialWords
     public static function results(TrialResults $r, array $names): array
     {
         $out = [];
-        foreach ($r->metrics as ['metric' => $metric, 'figure' => $figure, 'bounds' => $bounds]) {
-            $with = ['metric' => $names[$metric] ?? '', 'bounds' => $bounds];
+        foreach ($r->metrics as ['metric' => $metric, 'level' => $level, 'figure' => $figure, 'bounds' => $bounds]) {
+            $with = ['metric' => $names[$metric] ?? '', 'bounds' => $bounds, 'at' => $level !== '', 'level' => $level];
             $out[] = $figure === null ? Messages::say('trial.onlyBounds', $with) : Messages::say(
                 'trial.result', $with + ['figure' => Numbers::figure($figure)],
             );

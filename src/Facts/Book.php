@@ -25,6 +25,7 @@ use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\RunFact;
 
 /**
@@ -319,8 +320,8 @@ final class Book
     public function soFar(RunFact $run): array
     {
         return $this->kept('soFar', [$this->build($run->revision)], fn (): array => TrialResults::soFar(
-            $run->configuration->channels, $this->runFacts->ofTrial($run->trial), $this->device->confidence,
-        ), $run->trial.':'.substr($run->configuration->hash(), 0, 16));
+            $run->configuration->channels, $this->runFacts->ofTrial($run->trial), $run, $this->device->confidence,
+        ), $run->trial.':'.substr(hash('sha256', $run->configuration->hash().Alikeness::of($run)->cell), 0, 16));
     }
 
     /**

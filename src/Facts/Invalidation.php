@@ -51,7 +51,7 @@ final readonly class Invalidation implements AfterWrite
         Reading::class => [self::BUILD, self::JUDGED],
         Observation::class => [self::NOTHING, ['find', 'run']],
         Failure::class => [self::FAILURES, ['frame', 'build', 'find', 'run', 'next']],
-        Cause::class => [self::NOTHING, ['frame', 'find']],
+        Cause::class => [self::BUILD, self::JUDGED],
         Photo::class => [self::NOTHING, ['find', 'run']],
         Change::class => [self::BUILD, self::JUDGED],
         Candidate::class => [self::NOTHING, ['frame', 'find', 'next']],
@@ -85,11 +85,25 @@ final readonly class Invalidation implements AfterWrite
         $run = self::run($record);
         match (true) {
             $rule === self::NOTHING => null,
-            $rule === self::FAILURES => $dropped->failures = true,
+            $rule === self::FAILURES => self::takeFailure($dropped, $record),
             $rule === self::DEVICE || $build === null => $dropped->everything = true,
             $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number()),
             default => $dropped->build($build),
         };
+    }
+
+    /**
+     * The run that it happened on may be set aside by it.
+     *
+     * @param Record<covariant \Lustrum\Record\RecordInput> $record
+     */
+    private static function takeFailure(Dropped $dropped, Record $record): void
+    {
+        $dropped->failures = true;
+        $run = $record instanceof Failure ? $record->run() : null;
+        if ($run !== null && $run->outcome() !== null) {
+            $dropped->run($run->build()->toRfc4122(), $run->trial()->id()->toRfc4122(), $run->number());
+        }
     }
 
     /** @param Record<covariant \Lustrum\Record\RecordInput> $record */

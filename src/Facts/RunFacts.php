@@ -8,9 +8,12 @@ use Doctrine\DBAL\Connection;
 use Lustrum\Core\Formula\Variable;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Answer;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Derivation;
+use Lustrum\Core\Run\Ended;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
@@ -20,7 +23,11 @@ use Lustrum\Core\Run\RunOutcome;
 final class RunFacts
 {
     private const RUN = "r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, t.revision_id, r.number, r.outcome, r.outcome_reason,
-        r.started_at, r.operator, r.position, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures,
+        r.started_at, r.operator, r.levels, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures, r.answers,
+        r.ended, r.purpose, CASE WHEN r.taken_in THEN '' WHEN r.set_aside <> '' THEN r.set_aside ELSE coalesce((
+            SELECT c.text FROM failure f JOIN cause c ON c.failure_id = f.id WHERE f.run_id = r.id AND f.withdrawn_because IS NULL
+              AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
+            ORDER BY c.created_at LIMIT 1), '') END aside,
         (SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, coalesce(g.current_resolution, 0)), E'\\x1e' ORDER BY g.created_at, g.channel)
          FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL) readings";
 
@@ -112,20 +119,22 @@ final class RunFacts
     {
         $from = ' FROM run r JOIN trial t ON t.id = r.trial_id WHERE '.$where;
         $this->take('ANY(SELECT r.configuration'.$from.')', $with);
-        $runs = $found = $texts = [];
+        $runs = $found = $texts = $given = [];
         // All rows at once: ten thousands of them come by here, and one by one they would cost more than what is done with them.
         foreach ($this->db->fetchAllNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
             [
-                $id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $position, $conditions,
-                $settings, $hash, $earlier, $failed, $readings,
+                $id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $levels, $conditions,
+                $settings, $hash, $earlier, $failed, $answers, $ended, $purpose, $aside, $readings,
             ] = Row::cells($row);
             $configuration = $this->configurations[$hash];
-            $ended = RunOutcome::tryFrom($outcome);
+            $outcome = RunOutcome::tryFrom($outcome);
+            $leavesBound = Ended::tryFrom($ended)?->leavesBound() ?? $outcome === RunOutcome::StoppedEarly;
             $runs[] = new RunFact(
                 $id, $texts[$trial] ??= $trial, $texts[$trialName] ??= $trialName, $texts[$method] ??= $method, $texts[$build] ??= $build,
-                (int) $number, $ended, $reason, $at, $texts[$operator] ??= $operator, $texts[$position] ??= $position,
+                (int) $number, $outcome, $reason, $at, $texts[$operator] ??= $operator, $found[$levels] ??= self::found($levels),
                 $found[$conditions] ??= self::found($conditions), $found[$settings] ??= self::found($settings), $configuration,
-                (int) $earlier, (int) $failed, $readings === '' ? [] : $this->facts($hash, $ended, $readings), $repeats === 'untilItHolds',
+                (int) $earlier, (int) $failed, $readings === '' ? [] : $this->facts($hash, $leavesBound, $readings),
+                $repeats === 'untilItHolds', $given[$answers] ??= self::answers($answers), Purpose::from($purpose), $aside,
             );
         }
 
@@ -162,7 +171,7 @@ final class RunFacts
     }
 
     /** @return list<ReadingFact> */
-    private function facts(string $hash, ?RunOutcome $outcome, string $packed): array
+    private function facts(string $hash, bool $leavesBound, string $packed): array
     {
         $configuration = $this->configurations[$hash];
         [$channels, $derives] = $this->channels[$hash] ??= self::channels($configuration);
@@ -171,14 +180,14 @@ final class RunFacts
             [$key, $unit, $si, $resolution] = explode(self::WITHIN, $reading);
             $channel = $channels[$key] ?? null;
             if ($channel !== null) {
-                $out[] = self::fact($channel, $outcome, $unit, (float) $si, (float) $resolution);
+                $out[] = self::fact($channel, $leavesBound, $unit, (float) $si, (float) $resolution);
             }
             if ($derives) {
                 $readings[] = [$key, $unit, (float) $si, (float) $resolution];
             }
         }
 
-        return $derives ? [...$out, ...self::derived($configuration, $outcome, $readings)] : $out;
+        return $derives ? [...$out, ...self::derived($configuration, $leavesBound, $readings)] : $out;
     }
 
     /** @return array{array<string, Channel>, bool} by key, and whether any is worked out from others */
@@ -189,11 +198,11 @@ final class RunFacts
         return [array_column($configuration->channels, null, 'key'), $derives];
     }
 
-    private static function fact(Channel $channel, ?RunOutcome $outcome, string $unit, float $si, float $resolution): ReadingFact
+    private static function fact(Channel $channel, bool $leavesBound, string $unit, float $si, float $resolution): ReadingFact
     {
         return new ReadingFact(
             $channel->key, $channel->metric, $unit, $si, $resolution * Units::parse($unit)->factor,
-            $outcome === RunOutcome::StoppedEarly ? $channel->whenStopped : ResultKind::Equal, $channel->instrument,
+            $leavesBound ? $channel->whenStopped : ResultKind::Equal, $channel->instrument,
         );
     }
 
@@ -204,7 +213,7 @@ final class RunFacts
      *
      * @return list<ReadingFact>
      */
-    private static function derived(Configuration $configuration, ?RunOutcome $outcome, array $readings): array
+    private static function derived(Configuration $configuration, bool $leavesBound, array $readings): array
     {
         $variables = [];
         foreach ($readings as [$key, $unit, $si, $resolution]) {
@@ -216,9 +225,20 @@ final class RunFacts
                 $channel = $result->channel;
                 // What can be told of it is of the size of its uncertainty.
                 $out[] = self::fact(
-                    $channel, $outcome, $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
+                    $channel, $leavesBound, $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
                 );
             }
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, Answer> by question */
+    private static function answers(string $json): array
+    {
+        $out = [];
+        foreach (Row::rows(Row::json($json)) as $row) {
+            $out[Row::text($row['question'] ?? '')] = Answer::tryFrom(Row::text($row['answer'] ?? '')) ?? Answer::NotLooked;
         }
 
         return $out;

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Answer;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
@@ -15,16 +17,18 @@ final readonly class RunPack
 {
     /**
      * @param list<string>                                                $hashes of configurations
-     * @param list<array<string, string>>                                 $texts  conditions and settings as recorded, by name
+     * @param list<array<string, string>>                                 $texts  levels, conditions and settings as recorded, by name
+     * @param list<array<string, Answer>>                                 $answers by question
      * @param list<array{string, string, string, ResultKind, string}>     $shapes of readings: channel, metric, unit, kind, instrument
-     * @param list<array{0: string, 1: string, 2: int, 3: RunOutcome|null, 4: string, 5: string, 6: string, 7: string, 8: int, 9: int,
-     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>}> $runs   identifier, method, number, outcome, reason, start,
-     *     operator, position, which conditions, settings and configuration, earlier runs and failures of the article, and of
-     *     each reading its shape, value and step
+     * @param list<array{0: string, 1: string, 2: int, 3: RunOutcome|null, 4: string, 5: string, 6: string, 7: int, 8: int, 9: int,
+     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string}> $runs   identifier, method,
+     *     number, outcome, reason, start, operator, which levels, conditions, settings and configuration, earlier runs and failures
+     *     of the article, of each reading its shape, value and step, which answers, purpose, and why it is set aside
      */
     private function __construct(
         public array $hashes,
         private array $texts,
+        private array $answers,
         private array $shapes,
         private array $runs,
     ) {
@@ -36,7 +40,7 @@ final readonly class RunPack
      */
     public static function of(array $runs, \WeakMap $hashes): self
     {
-        $stored = $texts = $shapes = $rows = [];
+        $stored = $texts = $answers = $shapes = $rows = [];
         foreach ($runs as $run) {
             $readings = [];
             foreach ($run->readings as $r) {
@@ -44,13 +48,13 @@ final readonly class RunPack
                 $readings[] = [self::at($shapes, $shape), $r->si, $r->step];
             }
             $rows[] = [
-                $run->id, $run->method, $run->number, $run->outcome, $run->reason, $run->startedAt, $run->operator, $run->position,
+                $run->id, $run->method, $run->number, $run->outcome, $run->reason, $run->startedAt, $run->operator, self::at($texts, $run->levels),
                 self::at($texts, $run->conditions), self::at($texts, $run->settings), self::at($stored, $hashes[$run->configuration]),
-                $run->earlierRuns, $run->earlierFailures, $readings,
+                $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside,
             ];
         }
 
-        return new self($stored, $texts, $shapes, $rows);
+        return new self($stored, $texts, $answers, $shapes, $rows);
     }
 
     /**
@@ -64,7 +68,8 @@ final readonly class RunPack
         $of = array_map(static fn (string $hash): Configuration => $configurations[$hash], $this->hashes);
         foreach ($this->runs as $row) {
             [
-                $id, $method, $number, $outcome, $reason, $at, $operator, $position, $conditions, $settings, $hash, $runs, $failures, $read,
+                $id, $method, $number, $outcome, $reason, $at, $operator, $levels, $conditions, $settings, $hash, $runs, $failures, $read,
+                $answers, $purpose, $aside,
             ] = $row;
             $readings = [];
             foreach ($read as [$shape, $si, $step]) {
@@ -72,8 +77,9 @@ final readonly class RunPack
                 $readings[] = new ReadingFact($channel, $metric, $unit, $si, $step, $kind, $instrument);
             }
             $out[] = new RunFact(
-                $id, $trial, $name, $method, $build, $number, $outcome, $reason, $at, $operator, $position, $this->texts[$conditions],
-                $this->texts[$settings], $of[$hash], $runs, $failures, $readings, $untilItHolds,
+                $id, $trial, $name, $method, $build, $number, $outcome, $reason, $at, $operator, $this->texts[$levels], $this->texts[$conditions],
+                $this->texts[$settings], $of[$hash], $runs, $failures, $readings, $untilItHolds, $this->answers[$answers],
+                $purpose, $aside,
             );
         }
 

@@ -121,7 +121,7 @@ final class MigrationTest extends TestCase
         self::assertNotNull($build);
         $own = Evidence::own($facts->wanted($device)[0], $build, $runs);
         self::assertSame(
-            [State::Shown, 3], [$own->assessment->state, $own->runs], 'Forty and a half newtons are shown to keep forty-five.',
+            [State::Shown, 3], [$own->by->worst->state, $own->runs], 'Forty and a half newtons are shown to keep forty-five.',
         );
     }
 

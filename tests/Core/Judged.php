@@ -15,7 +15,10 @@ use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\Parameter;
+use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
@@ -29,6 +32,8 @@ final class Judged
      * A run with at most one reading, of 'force' in newtons.
      *
      * @param array<string, string> $conditions
+     * @param string                $position   level of the one factor 'height', in centimetres
+     * @param array<string, string> $levels
      */
     public static function run(
         ?float $newton,
@@ -39,29 +44,35 @@ final class Judged
         string $outcomeMetric = '',
         array $conditions = [],
         string $position = '',
+        array $levels = [],
         ?Configuration $with = null,
         string $unit = 'N',
         string $serial = '',
     ): RunFact {
         $readings = $newton === null ? [] : [new ReadingFact('pull', 'force', $unit, $newton, 0.1, $kind, 'Cell')];
-        $configuration = $with ?? self::configuration($build, $method, $outcomeMetric, $serial);
+        $factors = $position === '' ? [] : [new Factor('height', kind: FactorKind::Number, unit: 'cm')];
+        $configuration = $with ?? self::configuration($build, $method, $outcomeMetric, $serial, factors: $factors);
 
         return new RunFact(
             'run-'.++self::$number, 'trial', 'Pulling', $method, $build, self::$number, $outcome, '', sprintf(
                 '2026-03-02T10:00:00.%06dZ', self::$number,
             ),
-            'Ines', $position, $conditions, [], $configuration, 0, 0, $readings, false,
+            'Ines', $position === '' ? $levels : ['height' => $position] + $levels, $conditions, [], $configuration, 0, 0, $readings, false,
         );
     }
 
-    /** @param list<Parameter> $parameters */
+    /**
+     * @param list<Parameter> $parameters
+     * @param list<Factor>    $factors
+     */
     public static function configuration(
         string $build = 'a', string $method = 'pull', string $outcomeMetric = '', string $serial = '', array $parameters = [],
-        string $firmware = '',
+        string $firmware = '', array $factors = [],
     ): Configuration {
         return new Configuration(
             $build, strtoupper($build), $firmware, $parameters, [], null, $serial, '', '', [], $method, ucfirst($method), 1, '',
-            [new Channel('pull', 'force', 'N', 'Cell', 0.1)], [], [], $outcomeMetric,
+            [new Channel('pull', 'force', 'N', 'Cell', 0.1)], [], [], factors: $factors,
+            questions: $outcomeMetric === '' ? [] : [new Question('held', $outcomeMetric)],
         );
     }
 

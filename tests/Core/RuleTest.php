@@ -11,9 +11,9 @@ use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
 use Lustrum\Core\Failure\Standing;
+use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
-use Lustrum\Core\Judging\Bunch;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
@@ -24,6 +24,7 @@ use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Meets;
+use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\NextLetter;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\Proposal;
@@ -35,6 +36,7 @@ use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\ChangeWords;
+use Lustrum\Core\Wording\ComparisonWords;
 use Lustrum\Core\Wording\OutcomeWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -102,7 +104,7 @@ final class RuleTest extends TestCase
         $cell = Evidence::cell($wanted, $build, Judged::line($build), static fn (): array => [$wanted->id => $own]);
         self::assertSame([$state, $texture], [$cell->state, $cell->texture]);
         // The order in which runs were made is no part of the conclusion.
-        self::assertEquals($own->assessment->state, Evidence::own($wanted, $build, array_reverse($runs))->assessment->state);
+        self::assertEquals($own->by->worst->state, Evidence::own($wanted, $build, array_reverse($runs))->by->worst->state);
         // Nor are the pieces in which they are gathered.
         for ($size = 1; $size <= 4; ++$size) {
             $pieces = array_map(static fn (array $some): array => Evidence::gather($wanted, $build, $some), array_chunk($runs, $size));
@@ -198,15 +200,22 @@ final class RuleTest extends TestCase
     public function testOnlyRunsOfTheMethodThatBothShareAreCompared(): void
     {
         $here = [...Judged::runs([60.0, 61.0], build: 'b'), ...Judged::runs([5.0, 6.0, 7.0], build: 'b', method: 'drop')];
-        $there = [...Judged::runs([50.0]), ...Judged::runs([1.0, 2.0, 3.0], method: 'swing')];
-        [$mine, $theirs] = CompareBuilds::sameMethod(Seen::ofRuns($here)->read('force'), Seen::ofRuns($there)->read('force'));
-        self::assertSame([[60.0, 61.0], [50.0]], [Measured::of($mine)->values, Measured::of($theirs)->values]);
-        self::assertSame(['pull', 'pull'], array_map(static fn (Bunch $b): string => $b->method, [...$mine, ...$theirs]));
-        [$mine, $theirs] = CompareBuilds::sameMethod(
-            Seen::ofRuns(Judged::runs([1.0], method: 'drop'))->read('force'),
-            Seen::ofRuns(Judged::runs([2.0], method: 'swing'))->read('force'),
+        $there = [...Judged::runs([50.0, 51.0]), ...Judged::runs([1.0, 2.0, 3.0], method: 'swing')];
+        $compare = new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], self::CONFIDENCE);
+        $of = static fn (Seen $here, Seen $there): MetricComparison => $compare->metric(
+            'force', Judged::build('b', 'a'), $here, Judged::build('a'), $there,
         );
-        self::assertSame([1, 1], [count($mine), count($theirs)], 'Where no method is shared, all are compared, and the footing says so.');
+        $found = $of(Seen::ofRuns($here), Seen::ofRuns($there));
+        self::assertEqualsWithDelta(10.0, $found->difference?->value, 1e-9);
+        self::assertNull($found->here->figure, 'Values of two methods have no mean.');
+        self::assertSame([2, 2], [$found->footing?->footing === Footing::Broken ? 0 : 2, $found->here->levels]);
+        $apart = $of(
+            Seen::ofRuns(Judged::runs([1.0], build: 'b', method: 'drop')), Seen::ofRuns(Judged::runs([2.0], method: 'swing')),
+        );
+        self::assertSame([null, null, null], [$apart->difference, $apart->verdict, $apart->footing]);
+        self::assertStringContainsString(
+            'neither says anything of the other', ComparisonWords::sentence($apart, 'force', 'A'), 'No method is shared.',
+        );
     }
 
     /** @return iterable<string, array{array{int, int}, array{int, int}, string}> held and failed here, there, verdict */
@@ -460,7 +469,7 @@ final class RuleTest extends TestCase
             Judged::run(60.0, unit: 'kg'), Judged::run(null),
         ]);
         $m = Measured::of($seen->read('force'), 'N');
-        self::assertSame([[10.0, 20.0], [30.0], 2, 'N', 1], [$m->values, $m->atLeast, $m->bounds, $m->unit, $m->decimals]);
+        self::assertSame([[10.0, 20.0], [30.0], 2, 'N', 1], [$m->values, $m->atLeast, $m->bounds(), $m->unit, $m->decimals]);
         self::assertSame([6, 4], [$seen->read('force')[0]->read, $seen->read('force')[0]->circumstances->runs], 'Those in newtons.');
         self::assertSame([], Measured::of($seen->read('speed'), 'm/s')->values);
     }
@@ -502,6 +511,6 @@ final class RuleTest extends TestCase
         $runs = Judged::runs([60.0, 61.0, 59.0, 62.0]);
         $own = Evidence::own($wanted, Judged::build('a'), $runs);
         self::assertSame([4, 1], [$own->runs, $own->decimals]);
-        self::assertEqualsWithDelta(60.5, $own->assessment->estimate, 1e-12);
+        self::assertEqualsWithDelta(60.5, $own->by->worst->estimate, 1e-12);
     }
 }

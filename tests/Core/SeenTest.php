@@ -15,9 +15,13 @@ use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorKind;
+use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
@@ -83,7 +87,7 @@ final class SeenTest extends TestCase
         $run = self::made('a', 1, 50.0);
         $second = new ReadingFact('other', 'force', 'N', 90.0, 0.1, ResultKind::Equal, 'Spare cell');
         $twice = new RunFact(
-            $run->id, $run->trial, $run->trialName, $run->method, $run->revision, $run->number, $run->outcome, '', $run->startedAt, '', '',
+            $run->id, $run->trial, $run->trialName, $run->method, $run->revision, $run->number, $run->outcome, '', $run->startedAt, '', [],
             [], [], $run->configuration, 0, 0, [...$run->readings, $second], false,
         );
         self::assertSame([[50.0]], array_map(static fn ($b): array => $b->values, Seen::ofRuns([$twice])->read('force')));
@@ -93,7 +97,7 @@ final class SeenTest extends TestCase
     {
         $of = static function (RunFact ...$runs): Answers {
             $answers = new Answers('strong');
-            array_map($answers->take(...), $runs);
+            array_map(static fn (RunFact $r) => $answers->take($r, Alikeness::of($r), 'made'), $runs);
 
             return $answers;
         };
@@ -104,8 +108,8 @@ final class SeenTest extends TestCase
         );
         $all = Answers::together('strong', [$late, $early]);
         self::assertSame([2, 4], [$all->held, $all->tried], 'One that was stopped answers nothing.');
-        self::assertSame(['80 cm', '40 cm', '60 cm'], array_keys($all->rungs));
-        self::assertSame([1, 2], [$all->rungs['80 cm']['held'], $all->rungs['80 cm']['tried']]);
+        $levels = array_map(static fn (array $g): array => [$g['alike']->text, $g['held'], $g['tried']], array_values($all->groups));
+        self::assertSame([['80 cm', 1, 2], ['40 cm', 0, 1], ['60 cm', 1, 1]], $levels);
         self::assertNull(Seen::ofRuns([self::made('a', 1, null, RunOutcome::StoppedEarly)])->answered('strong'));
         self::assertNull(Seen::ofRuns([])->answered('strong'));
     }
@@ -179,7 +183,8 @@ final class SeenTest extends TestCase
         return new Configuration(
             $build, strtoupper($build), '1.0', [], [], null, $serial, '', '', ['foam' => $lot], 'drop', 'Drop', 2, 'tower',
             [new Channel('pull', 'force', 'N', 'Cell', 0.1), new Channel('clock', 'time', 's', 'Watch', 0.1)],
-            [new Condition('ground')], [new SettingRule('gap', 'mm', 1.5, 0.2)], 'strong',
+            [new Condition('ground')], [new SettingRule('gap', 'mm', 1.5, 0.2)],
+            factors: [new Factor('height', kind: FactorKind::Number, unit: 'cm')], questions: [new Question('held', 'strong')],
         );
     }
 
@@ -196,7 +201,7 @@ final class SeenTest extends TestCase
 
         return new RunFact(
             'run-'.$build.$number, 'trial', 'Dropping', 'drop', $build, $number, $outcome, '',
-            sprintf('2026-03-02T10:00:%02d.000000Z', $number), $operator, $position, ['ground' => 'Dry'], $settings,
+            sprintf('2026-03-02T10:00:%02d.000000Z', $number), $operator, $position === '' ? [] : ['height' => $position], ['ground' => 'Dry'], $settings,
             $with ?? self::configuration($build, 'W-1', 'lot 1'), 2 + $number, 0, $readings, false,
         );
     }

@@ -31,6 +31,9 @@ final class DeviceFile
     /** @var array<string, mixed> by hash */
     public readonly array $configurations;
 
+    /** Null for a file of the present format. */
+    private readonly ?OldShape $old;
+
     /**
      * @param array<array-key, mixed> $decoded the whole file, or what stands beside the lists of one that is read by lines
      * @param list<Kind>              $kinds   whose lists are looked for
@@ -41,19 +44,22 @@ final class DeviceFile
         array $kinds,
     ) {
         self::mustBeReadable($decoded);
+        $this->old = in_array($decoded['version'] ?? null, OldShape::VERSIONS, true) ? new OldShape() : null;
         $this->device = self::row($decoded['device'] ?? null, 'device');
         $named = $lines?->has('configurations') === true ? $lines->named('configurations') : $decoded['configurations'] ?? [];
         $configurations = [];
         foreach (is_array($named) ? $named : [] as $hash => $content) {
             $configurations[(string) $hash] = $content;
         }
-        $this->configurations = $configurations;
         $this->identify($this->device, 'device');
         foreach ($kinds as $kind) {
             foreach ($this->rows($kind->plural) as $i => $row) {
-                $this->identify(self::row($row, $kind->plural.'/'.$i), $kind->plural.'/'.$i);
+                $entry = self::row($row, $kind->plural.'/'.$i);
+                $this->identify($entry, $kind->plural.'/'.$i);
+                $this->old?->see($kind->plural, $entry);
             }
         }
+        $this->configurations = $this->old === null ? $configurations : array_map($this->old->configuration(...), $configurations);
     }
 
     /**
@@ -93,7 +99,7 @@ final class DeviceFile
     {
         if ($this->lines !== null) {
             foreach ($this->rows($list) as $i => $row) {
-                yield $i => self::row($row, $list.'/'.$i);
+                yield $i => $this->converted($list, self::row($row, $list.'/'.$i));
             }
 
             return;
@@ -103,8 +109,18 @@ final class DeviceFile
         for ($i = 0, $n = count($rows); $i < $n; ++$i) {
             $row = self::row($rows[$i], $list.'/'.$i);
             $rows[$i] = null;
-            yield $i => $row;
+            yield $i => $this->converted($list, $row);
         }
+    }
+
+    /**
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private function converted(string $list, array $row): array
+    {
+        return $this->old?->convert($list, $row) ?? $row;
     }
 
     /** @return iterable<int, mixed> */
@@ -128,9 +144,9 @@ final class DeviceFile
         if (($decoded['format'] ?? null) !== Exporter::FORMAT) {
             throw Invalid::at('format', 'This is not a device file of Lustrum. Export a device to see what one looks like.');
         }
-        if (!in_array($decoded['version'] ?? null, [1, Exporter::VERSION], true)) {
+        if (!in_array($decoded['version'] ?? null, [...OldShape::VERSIONS, Exporter::VERSION], true)) {
             throw Invalid::at('version', sprintf(
-                'This file has format version %s; this Lustrum reads versions 1 and %d.', Row::text($decoded['version'] ?? '?'),
+                'This file has format version %s; this Lustrum reads versions 1 to %d.', Row::text($decoded['version'] ?? '?'),
                 Exporter::VERSION,
             ));
         }

@@ -23,7 +23,7 @@ use Lustrum\Storage\Files;
 final readonly class Exporter
 {
     public const FORMAT = 'lustrum-device';
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     private const BATCH = 500;
 

@@ -9,6 +9,7 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Filled;
+use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Shared\Refusal\Invalid;
@@ -55,7 +56,7 @@ final class Frozen
             return $row;
         }
         $now = $present($run)->toRow();
-        $missing = ['parameters', 'parts', 'conditions', 'settings', 'outcomeMetric', 'heldWhen'];
+        $missing = ['parameters', 'parts', 'conditions', 'settings', 'heldWhen', 'factors', 'questions'];
 
         return $row + array_intersect_key($now, array_flip($missing)) + ['filled' => Filled::Present->value];
     }
@@ -89,7 +90,9 @@ final class Frozen
         return Configuration::fromRow([
             'revision' => $trial->revision()->id()->toRfc4122(), 'article' => $run->article()?->id()->toRfc4122(),
             'method' => $trial->method()->id()->toRfc4122(), 'channels' => $channels, 'parameters' => $parameters,
-            'outcomeMetric' => $metric($run, Row::text($row['outcomeMetric'] ?? ''), ''),
+            'questions' => array_map(static fn (Question $q): array => get_object_vars(
+                $q->showing($metric($run, $q->metric, '')),
+            ), Configuration::fromRow($row)->questions),
         ] + $row);
     }
 }

@@ -16,7 +16,7 @@ use Lustrum\Domain\Device\Device;
 final readonly class ReadingsCsv
 {
     private const HEADINGS = [
-        'build', 'trial', 'method', 'run', 'article_serial', 'started_at', 'operator', 'conditions', 'settings', 'position', 'outcome',
+        'build', 'trial', 'method', 'run', 'article_serial', 'started_at', 'operator', 'conditions', 'settings', 'levels', 'outcome',
         'outcome_reason',
         'metric', 'channel', 'typed_value', 'typed_unit', 'typed_unit_ucum', 'typed_resolution', 'value', 'unit', 'si_value', 'si_unit',
         'amended', 'withdrawn',
@@ -35,7 +35,7 @@ final readonly class ReadingsCsv
         $piece = self::line(self::HEADINGS);
         $count = 0;
         foreach ($this->db->iterateAssociative(
-            "SELECT v.letter, t.name trial, c.content->>'methodName' method, r.number, c.content->>'serial' serial, r.started_at, r.operator, r.position,
+            "SELECT v.letter, t.name trial, c.content->>'methodName' method, r.number, c.content->>'serial' serial, r.started_at, r.operator, r.levels,
                     r.conditions, r.settings, r.outcome, r.outcome_reason, m.name metric, g.channel,
                     g.typed_value, g.typed_unit, g.typed_resolution, g.current_value, g.current_unit, g.current_si,
                     g.amendments <> '[]'::jsonb amended, g.withdrawn_because
@@ -64,7 +64,7 @@ final readonly class ReadingsCsv
 
         return [
             $text('letter'), $text('trial'), $text('method'), $text('number'), $text('serial'), $text('started_at'), $text('operator'),
-            self::found($row['conditions']), self::found($row['settings']), $text('position'),
+            self::found($row['conditions']), self::found($row['settings']), self::found($row['levels']),
             TrialWords::outcome(RunOutcome::tryFrom($text('outcome'))), $text('outcome_reason'), $text('metric'), $text('channel'),
             $text('typed_value'), $text('typed_unit'), Units::ucum($text('typed_unit')), $text('typed_resolution'),
             $text('current_value'), $text('current_unit'), $text('current_si'), $unit->dimension->siUnit(),

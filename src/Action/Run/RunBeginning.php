@@ -68,12 +68,12 @@ final readonly class RunBeginning implements Beginning
         $of = ['revision' => $build];
 
         return new Configuration(
-            $build->id()->toRfc4122(), $build->letter(), $build->firmware(),
+            $build->id()->toRfc4122(), $build->letter(), $run->firmware() === '' ? $build->firmware() : $run->firmware(),
             array_map(static fn (Parameter $p) => $p->asFact(), $this->records->all(Parameter::class, $of)),
             array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
             $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '', $article?->lots() ?? [],
             $method->id()->toRfc4122(), $method->name(), $method->version(), $method->rig(), $method->channels(), $method->conditions(),
-            $method->settings(), $method->outcomeMetric()?->id()->toRfc4122() ?? '', $method->heldWhen(),
+            $method->settings(), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(), $method->represents(),
         );
     }
 }

@@ -11,5 +11,12 @@ enum CauseKind: string
     case Build = 'build';
     case SetUp = 'setUp';
     case Method = 'method';
+    case Handling = 'handling';
     case Use = 'use';
+
+    /** Does it lie in how it was made or tried rather than in the design? Confirmed, it sets the run aside. */
+    public function setsAside(): bool
+    {
+        return $this !== self::Design && $this !== self::Use;
+    }
 }

@@ -8,12 +8,16 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\Doctrine\TextsType;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -46,10 +50,6 @@ class Method extends Record
     #[ORM\Column(type: Types::TEXT)]
     private string $notRepresented = '';
 
-    /** What a run that held shows; none where the outcome itself is no result. */
-    #[ORM\ManyToOne]
-    private ?Metric $outcomeMetric = null;
-
     #[ORM\Column]
     private float $minutes = 10.0;
 
@@ -64,6 +64,25 @@ class Method extends Record
     /** @var list<SettingRule> */
     #[ORM\Column(type: SettingRulesType::NAME)]
     private array $settings = [];
+
+    /** @var list<Factor> */
+    #[ORM\Column(type: FactorsType::NAME)]
+    private array $factors = [];
+
+    /** @var list<Question> */
+    #[ORM\Column(type: QuestionsType::NAME)]
+    private array $questions = [];
+
+    /** @var list<string> */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $modes = [];
+
+    #[ORM\Column]
+    private bool $wears = true;
+
+    /** @var list<string> */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $represents = [];
 
     #[ORM\Column(type: SafetyType::NAME)]
     private Safety $safety;
@@ -89,21 +108,49 @@ class Method extends Record
         $this->conditions = array_map(static fn (ConditionInput $c): Condition => $c->condition(), $input->conditions);
         $this->settings = array_map(static fn (SettingRuleInput $s): SettingRule => $s->rule(), $input->settings);
         $this->safety = $input->safety;
-        $outcome = trim($input->outcomeMetric);
-        $this->outcomeMetric = $outcome === '' ? null : Metric::named($outcome, '', $this->device, $records);
+        $this->factors = SoundFactors::of($input->factors);
+        $this->questions = $this->asked($input->questions, $records);
+        $this->modes = $input->modes;
+        $this->wears = $input->wears;
+        $this->represents = $input->represents;
         $this->channels = array_map(
             fn (Channel $c): Channel => $c->measuring(Metric::named($c->metric, $c->unit, $this->device, $records)->id()->toRfc4122()),
             $channels,
         );
     }
 
+    /**
+     * @param list<QuestionInput> $inputs
+     *
+     * @return list<Question>
+     */
+    private function asked(array $inputs, Records $records): array
+    {
+        $out = $keys = $metrics = [];
+        foreach ($inputs as $i => $input) {
+            $question = $input->question($keys);
+            $question = $question->showing(Metric::named($question->metric, '', $this->device, $records)->id()->toRfc4122());
+            if (in_array($question->key, $keys, true)) {
+                throw Invalid::at(sprintf('questions[%d].key', $i), 'Two questions cannot have the same short name.');
+            }
+            if (in_array($question->metric, $metrics, true)) {
+                throw Invalid::at(sprintf('questions[%d].metric', $i), 'One question a metric: a run that held in one would have failed in it.');
+            }
+            [$keys[], $metrics[], $out[]] = [$question->key, $question->metric, $question];
+        }
+
+        return $out;
+    }
+
     public function view(): MethodView
     {
         return new MethodView(
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->name, $this->purpose, $this->rig,
-            $this->heldWhen, $this->endPoint, $this->notRepresented, $this->outcomeMetric?->name() ?? '', $this->minutes,
+            $this->heldWhen, $this->endPoint, $this->notRepresented, $this->minutes,
             array_map(fn (Channel $c): ChannelView => ChannelView::of($c, $this->device), $this->channels),
-            $this->conditions, $this->settings, $this->safety,
+            $this->conditions, $this->settings, $this->factors,
+            array_map(fn (Question $q): QuestionView => QuestionView::of($q, $this->device), $this->questions), $this->modes, $this->wears,
+            $this->represents, $this->safety,
         );
     }
 
@@ -127,9 +174,27 @@ class Method extends Record
         return $this->heldWhen;
     }
 
-    public function outcomeMetric(): ?Metric
+    /** @return list<Factor> */
+    public function factors(): array
     {
-        return $this->outcomeMetric;
+        return $this->factors;
+    }
+
+    /** @return list<Question> */
+    public function questions(): array
+    {
+        return $this->questions;
+    }
+
+    public function wears(): bool
+    {
+        return $this->wears;
+    }
+
+    /** @return list<string> names of methods */
+    public function represents(): array
+    {
+        return $this->represents;
     }
 
     /** @return list<Channel> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Method;
 
 use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Name;
@@ -18,6 +19,11 @@ final readonly class MethodInput implements RecordInput
      * @param list<ChannelInput> $channels
      * @param list<ConditionInput>   $conditions
      * @param list<SettingRuleInput> $settings
+     * @param list<FactorInput>      $factors    varied on purpose, and blocks that pair runs
+     * @param list<QuestionInput>    $questions  asked of each run
+     * @param list<string>           $modes      of failure to look for on each run
+     * @param bool                   $wears      does a run leave its mark on the article?
+     * @param list<string>           $represents names of methods that this one is as good as
      */
     public function __construct(
         #[Identifier]
@@ -34,8 +40,6 @@ final readonly class MethodInput implements RecordInput
         public string $endPoint = '',
         #[Note]
         public string $notRepresented = '',
-        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
-        public string $outcomeMetric = '',
         #[Assert\Range(notInRangeMessage: 'Between 0 and 10,000 minutes.', min: 0, max: 1e4)]
         public float $minutes = 10.0,
         #[Assert\Valid]
@@ -47,6 +51,17 @@ final readonly class MethodInput implements RecordInput
         #[Assert\Valid]
         #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} settings.')]
         public array $settings = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} factors.')]
+        public array $factors = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} questions.')]
+        public array $questions = [],
+        #[Choices]
+        public array $modes = [],
+        public bool $wears = true,
+        #[Choices]
+        public array $represents = [],
         #[Assert\Valid]
         public Safety $safety = new Safety(),
         #[Version]

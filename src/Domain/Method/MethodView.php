@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Method;
 
 use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\SettingRule;
 
 final readonly class MethodView
@@ -13,6 +14,10 @@ final readonly class MethodView
      * @param list<ChannelView> $channels
      * @param list<Condition>   $conditions
      * @param list<SettingRule> $settings
+     * @param list<Factor>      $factors
+     * @param list<QuestionView> $questions
+     * @param list<string>      $modes
+     * @param list<string>      $represents
      */
     public function __construct(
         public string $id,
@@ -24,11 +29,15 @@ final readonly class MethodView
         public string $heldWhen,
         public string $endPoint,
         public string $notRepresented,
-        public string $outcomeMetric,
         public float $minutes,
         public array $channels,
         public array $conditions,
         public array $settings,
+        public array $factors,
+        public array $questions,
+        public array $modes,
+        public bool $wears,
+        public array $represents,
         public Safety $safety,
     ) {
     }

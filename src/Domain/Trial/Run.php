@@ -10,6 +10,10 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Ended;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorKind;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Domain\Revision\Article;
@@ -44,9 +48,6 @@ class Run extends Record
     #[ORM\Column(length: 120)]
     private string $operator = '';
 
-    #[ORM\Column(length: 120)]
-    private string $position = '';
-
     #[ORM\Column(type: InstantType::NAME)]
     private \DateTimeImmutable $startedAt;
 
@@ -58,6 +59,10 @@ class Run extends Record
     #[ORM\Column(type: FoundType::NAME)]
     private array $settings = [];
 
+    /** @var list<Found> */
+    #[ORM\Column(type: FoundType::NAME)]
+    private array $levels = [];
+
     #[ORM\Column(type: Types::TEXT)]
     private string $note = '';
 
@@ -66,6 +71,25 @@ class Run extends Record
 
     #[ORM\Column(type: Types::TEXT)]
     private string $outcomeReason = '';
+
+    #[ORM\Column(length: 10, nullable: true)]
+    private ?Ended $ended = null;
+
+    /** @var list<Answered> */
+    #[ORM\Column(type: AnswersType::NAME)]
+    private array $answers = [];
+
+    #[ORM\Column(length: 12)]
+    private Purpose $purpose = Purpose::FindOut;
+
+    #[ORM\Column(length: 120)]
+    private string $firmware = '';
+
+    #[ORM\Column(length: 300)]
+    private string $setAside = '';
+
+    #[ORM\Column]
+    private bool $takenIn = false;
 
     /** @var list<Amendment> what the outcome was before */
     #[ORM\Column(type: AmendmentsType::NAME)]
@@ -88,6 +112,7 @@ class Run extends Record
         $new = new self();
         $new->trial = $records->named(Trial::class, $input->trial, 'trial');
         $new->startedAt = $input->startedAt === null ? new \DateTimeImmutable() : Instant::read($input->startedAt, 'startedAt');
+        $new->firmware = trim($input->firmware);
         $new->article = $records->namedOrNull(Article::class, $input->article, 'article');
         if ($new->article !== null && !$new->article->revision()->id()->equals($new->trial->revision()->id())) {
             throw Invalid::at('article', 'This article was built to another revision than the trial is for.');
@@ -111,6 +136,10 @@ class Run extends Record
         }
         $conditions = self::fitting($input->conditions, $this->configuration()->conditions, 'conditions');
         $settings = self::fitting($input->settings, $this->configuration()->settings, 'settings');
+        $levels = self::fittingLevels($input->levels, $this->configuration()->factors);
+        if (trim($input->firmware) !== $this->firmware) {
+            throw Invalid::at('firmware', 'A run belongs to the firmware that it was started with. Void it with a reason and start another.');
+        }
         if ($this->outcome !== null && $this->outcome !== $input->outcome) {
             throw Invalid::at('outcome', 'An outcome is not overwritten. Amend it with a reason.');
         }
@@ -123,9 +152,14 @@ class Run extends Record
             });
         }
         $this->operator = trim($input->operator);
-        $this->position = trim($input->position);
         $this->conditions = $conditions;
         $this->settings = $settings;
+        $this->levels = $levels;
+        $this->answers = Answering::sound($input, $this->configuration());
+        $this->ended = $input->ended;
+        $this->purpose = $input->purpose;
+        $this->setAside = trim($input->setAside);
+        $this->takenIn = $input->takenIn;
         $this->note = $input->note;
         $this->outcome = $input->outcome;
         $this->outcomeReason = $input->outcomeReason;
@@ -135,8 +169,9 @@ class Run extends Record
     {
         return new RunView(
             $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->article?->id()->toRfc4122(), $this->number,
-            $this->operator, $this->position, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->note,
-            $this->outcome, $this->outcomeReason, $this->amendments, $this->configuration()->filled, $this->createdBy(),
+            $this->operator, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->levels, $this->note,
+            $this->outcome, $this->outcomeReason, $this->ended, $this->answers, $this->purpose, $this->firmware, $this->setAside,
+            $this->takenIn, $this->amendments, $this->configuration()->filled, $this->createdBy(),
         );
     }
 
@@ -172,6 +207,11 @@ class Run extends Record
         $this->outcomeReason = trim($reason);
     }
 
+    public function firmware(): string
+    {
+        return $this->firmware;
+    }
+
     public function number(): int
     {
         return $this->number;
@@ -200,6 +240,35 @@ class Run extends Record
     public function configuration(): Configuration
     {
         return $this->configuration?->content() ?? throw new \LogicException('A run is frozen before anything is asked of it.');
+    }
+
+    /**
+     * Levels as recorded, each a level of its factor, or one that nobody knows.
+     *
+     * @param list<Found>  $found
+     * @param list<Factor> $factors
+     *
+     * @return list<Found>
+     */
+    private static function fittingLevels(array $found, array $factors): array
+    {
+        $rules = [];
+        foreach ($factors as $factor) {
+            $rules[] = new Condition($factor->name, $factor->kind === FactorKind::Number ? $factor->unit : '');
+        }
+        $found = self::fitting($found, $rules, 'levels');
+        $known = array_column($factors, null, 'name');
+        foreach ($found as $i => $one) {
+            $factor = $known[$one->name] ?? null;
+            if ($factor !== null && $one->recorded() && $factor->level($one->text) === null) {
+                throw Invalid::at(sprintf('levels[%d].text', $i), sprintf(
+                    '%s: “%s” is none of its levels%s.', $one->name, $one->text,
+                    $factor->levels === [] ? '' : ' ('.implode(', ', $factor->levels).')',
+                ));
+            }
+        }
+
+        return $found;
     }
 
     /**

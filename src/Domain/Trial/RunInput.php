@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Trial;
 
+use Lustrum\Core\Run\Ended;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Record\RecordInput;
 use Lustrum\Shared\Identifier;
@@ -18,6 +20,11 @@ final readonly class RunInput implements RecordInput
      * @param string|null $startedAt  RFC 3339; now where not given
      * @param list<Found> $conditions
      * @param list<Found> $settings
+     * @param list<Found> $levels     of factors and blocks
+     * @param list<Answered> $answers to questions of the method; empty: the outcome answers all of them
+     * @param string      $firmware   at this run; empty: that of the build. It is frozen when the run begins
+     * @param string      $setAside   why it says nothing of the design; empty: it does
+     * @param bool        $takenIn    it counts although a confirmed cause would set it aside
      */
     public function __construct(
         #[Identifier]
@@ -26,8 +33,6 @@ final readonly class RunInput implements RecordInput
         public ?string $article = null,
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
         public string $operator = '',
-        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
-        public string $position = '',
         #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
         public ?string $startedAt = null,
         #[Assert\Valid]
@@ -36,11 +41,24 @@ final readonly class RunInput implements RecordInput
         #[Assert\Valid]
         #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} settings.')]
         public array $settings = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} levels.')]
+        public array $levels = [],
         #[Note]
         public string $note = '',
         public ?RunOutcome $outcome = null,
         #[Note]
         public string $outcomeReason = '',
+        public ?Ended $ended = null,
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} answers.')]
+        public array $answers = [],
+        public Purpose $purpose = Purpose::FindOut,
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $firmware = '',
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $setAside = '',
+        public bool $takenIn = false,
         #[Version]
         public ?int $version = null,
     ) {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Trial;
 
+use Lustrum\Core\Run\Ended;
 use Lustrum\Core\Run\Filled;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
 
 final readonly class RunView
@@ -12,6 +14,8 @@ final readonly class RunView
     /**
      * @param list<Found>  $conditions
      * @param list<Found>  $settings
+     * @param list<Found>  $levels
+     * @param list<Answered> $answers
      * @param list<Amendment> $amendments earlier outcomes with why they were amended
      * @param Filled|null     $filled     where its configuration was filled from afterwards; null: frozen when it began
      */
@@ -22,13 +26,19 @@ final readonly class RunView
         public ?string $article,
         public int $number,
         public string $operator,
-        public string $position,
         public string $startedAt,
         public array $conditions,
         public array $settings,
+        public array $levels,
         public string $note,
         public ?RunOutcome $outcome,
         public string $outcomeReason,
+        public ?Ended $ended,
+        public array $answers,
+        public Purpose $purpose,
+        public string $firmware,
+        public string $setAside,
+        public bool $takenIn,
         public array $amendments,
         public ?Filled $filled,
         public string $by,

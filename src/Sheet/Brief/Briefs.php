@@ -49,7 +49,7 @@ final readonly class Briefs
     {
         $measurable = [];
         foreach ($this->records->all(Method::class, ['device' => $device]) as $method) {
-            $measurable[$method->outcomeMetric()?->id()->toRfc4122() ?? ''] = true;
+            $measurable += array_fill_keys(array_column($method->questions(), 'metric'), true);
             foreach ($method->channels() as $channel) {
                 $measurable[$channel->metric] = true;
             }

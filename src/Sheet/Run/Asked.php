@@ -4,18 +4,24 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Run;
 
+use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\SettingRule;
 
 /** What a run asks of whoever makes it: as its method was when it began. */
 final readonly class Asked
 {
     /**
+     * @param bool               $waits     does a channel wait for an event, so that it matters whether that came?
      * @param list<AskedChannel> $channels
      * @param list<Condition>    $conditions
      * @param list<SettingRule>  $settings
+     * @param list<Factor>       $factors   levels that whoever makes it says
+     * @param list<AskedQuestion> $questions
      */
     private function __construct(
         public string $method,
@@ -25,6 +31,9 @@ final readonly class Asked
         public array $channels,
         public array $conditions,
         public array $settings,
+        public array $factors,
+        public array $questions,
+        public bool $waits,
     ) {
     }
 
@@ -37,6 +46,11 @@ final readonly class Asked
                 $one->key, $names[$one->metric] ?? '', $one->unit, $one->instrument, $one->resolution, $one->whenStopped, $one->formula,
             ), $c->channels),
             $c->conditions, $c->settings,
+            array_values(array_filter($c->factors, static fn (Factor $f): bool => $f->isAsked())),
+            array_map(
+                static fn (Question $q): AskedQuestion => new AskedQuestion($q->key, $names[$q->metric] ?? '', $q->text), $c->questions,
+            ),
+            array_filter($c->channels, static fn (Channel $one): bool => $one->whenStopped !== ResultKind::Equal) !== [],
         );
     }
 }

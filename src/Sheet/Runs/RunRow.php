@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Runs;
 
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
@@ -25,7 +26,9 @@ final readonly class RunRow
         public ?RunOutcome $outcome,
         public string $reason,
         public array $readings,
+        public string $levels,
         public string $conditions,
+        public string $aside,
     ) {
     }
 
@@ -40,7 +43,7 @@ final readonly class RunRow
             $run->id, $run->revision, $run->configuration->letter, $run->trialName, $run->number, $run->serial(),
             (new \DateTimeImmutable($run->startedAt))->format(\DATE_ATOM), $run->operator, $run->outcome, $run->reason,
             array_map(static fn (ReadingFact $r): string => ReadingWords::fact($r, $names[$r->metric] ?? ''), $run->readings),
-            implode(', ', $conditions),
+            Alikeness::of($run)->said(), implode(', ', $conditions), $run->aside,
         );
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Weigh;
 
+use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Life;
 use Lustrum\Core\Judging\MetricComparison;
-use Lustrum\Core\Statistics\Verdict;
 use Lustrum\Core\Wording\ComparisonWords;
 use Lustrum\Core\Wording\Estimate;
 use Lustrum\Core\Wording\Numbers;
@@ -31,13 +31,16 @@ final readonly class ComparisonRow
         public ?Estimate $here,
         public ?Estimate $difference,
         public ?Estimate $change,
-        public ?Verdict $verdict,
+        public ?WithinVerdict $verdict,
         public string $judged,
         public ?float $p,
         public string $how,
         public string $hereText,
         public ?string $otherText,
-        public ?string $note,
+        /** @var list<CellRow> */
+        public array $cells,
+        /** @var list<string> */
+        public array $alone,
         public ?FootingView $footing,
         public string $sentence,
         public array $values,
@@ -56,8 +59,9 @@ final readonly class ComparisonRow
         return new self(
             $metric, $c->metric, Estimate::of($c->other?->figure), Estimate::of($c->here->figure),
             Estimate::of($d === null ? null : new Figure($d->value, $d->low, $d->high, Numbers::differenceUnit($d->unit), $d->decimals, 0)),
-            Estimate::of($c->change), $c->verdict, $c->judged, $c->p, ComparisonWords::how($c->p),
-            ComparisonWords::side($c->here), $c->other === null ? null : ComparisonWords::side($c->other), $c->note,
+            Estimate::of($c->change), $c->verdict, $c->judged, $c->p, ComparisonWords::how($c),
+            ComparisonWords::side($c->here), $c->other === null ? null : ComparisonWords::side($c->other), CellRow::all($c),
+            ComparisonWords::alone($c, $otherLetter),
             $c->footing === null ? null : FootingView::of($c->footing),
             ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
             $c->here->bounds, self::further($c, $otherLetter, $confidence),

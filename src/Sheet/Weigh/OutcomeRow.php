@@ -6,7 +6,6 @@ namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\OutcomeSide;
-use Lustrum\Core\Judging\Rung;
 use Lustrum\Core\Wording\OutcomeWords;
 
 /** A metric that is shown by whether runs hold: shares against each other, and the ladder of each build. */
@@ -19,7 +18,7 @@ final readonly class OutcomeRow
         public ?OutcomeSide $other,
         public ?string $difference,
         public ?float $p,
-        /** @var list<RungRow> highest first */
+        /** @var list<RungRow> highest first where they have an order */
         public array $rungs,
         public string $explain,
         public string $sentence,
@@ -37,28 +36,20 @@ final readonly class OutcomeRow
         );
     }
 
-    /** @return list<RungRow> every rung that either build was tried on */
+    /** @return list<RungRow> every level that either build was tried at */
     private static function rungs(OutcomeComparison $c): array
     {
-        $levels = [];
-        foreach ([$c->here, $c->other] as $side) {
-            foreach ($side->rungs ?? [] as $rung) {
-                $levels[(string) $rung->level] = $rung->level;
+        $rungs = [];
+        foreach ([['other', $c->other], ['here', $c->here]] as [$side, $of]) {
+            foreach ($of->rungs ?? [] as $rung) {
+                $rungs[$rung->text][$side] = $rung;
             }
         }
-        rsort($levels);
-        $find = static function (?OutcomeSide $side, float $level): ?Rung {
-            foreach ($side->rungs ?? [] as $rung) {
-                if ($rung->level === $level) {
-                    return $rung;
-                }
-            }
+        $rows = array_map(static fn (string|int $text, array $of): array => [
+            ($of['here'] ?? $of['other'] ?? null)?->size, RungRow::of((string) $text, $of['other'] ?? null, $of['here'] ?? null),
+        ], array_keys($rungs), array_values($rungs));
+        usort($rows, static fn (array $a, array $b): int => [$a[0] === null, $b[0]] <=> [$b[0] === null, $a[0]]);
 
-            return null;
-        };
-
-        return array_map(
-            static fn (float $l): RungRow => RungRow::of($l, $c->here->unit, $find($c->other, $l), $find($c->here, $l)), $levels,
-        );
+        return array_column($rows, 1);
     }
 }

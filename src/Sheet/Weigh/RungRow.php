@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Judging\Rung;
-use Lustrum\Core\Wording\Numbers;
 use Lustrum\Core\Wording\OutcomeWords;
 
-/** A rung of a ladder, on both builds. */
+/** A level, on both builds. */
 final readonly class RungRow
 {
     /**
@@ -24,11 +23,11 @@ final readonly class RungRow
     ) {
     }
 
-    public static function of(float $level, string $unit, ?Rung $other, ?Rung $here): self
+    public static function of(string $level, ?Rung $other, ?Rung $here): self
     {
         $text = static fn (?Rung $r): ?string => $r === null ? null : OutcomeWords::rung($r);
         $failed = static fn (?Rung $r): bool => $r !== null && $r->held < $r->tried;
 
-        return new self(Numbers::set($level, $unit), $text($other), $failed($other), $text($here), $failed($here));
+        return new self($level, $text($other), $failed($other), $text($here), $failed($here));
     }
 }

@@ -7,12 +7,13 @@ return [
     'expected' => '{metric} {amount}',
     'noMetric' => 'No metric was named, so only a person can say what came of it.',
     'notMeasured' => '{metric} was measured {where, select, neither {on neither build} here {not on this build yet} other {never on the parent}}.',
+    'notTogether' => '{metric}: {why, select, byLevel {differs by level, with differences of both signs} other {no level was run on both builds, so neither says anything of the other}}.',
     'seen' => '{difference} over {before} and {n} runs{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
     'bothPass' => 'Held {held} of {n}, before {heldBefore} of {before}. Both pass: so far this trial does not tell them apart'
         .'{hides, select, yes {; up to {points} points could hide} other {}}.',
     'unmatched' => 'Held {held} of {n}, before {heldBefore} of {before}, at other levels: neither says anything of the other.',
     'how' => '{by, select, share {Difference of the shares, this build less {parent}, with Newcombe’s interval.}'
-        .' other {Difference of the means, this build less {parent}, with its Welch interval.'
+        .' other {Difference on the levels that both builds were run at, this build less {parent}, with its interval.'
         .' Runs that ended before the event are bounds and not in it.}}',
     'shares' => 'Held {held} of {n}, before {heldBefore} of {before}; the difference may lie between {low} and {high} points.',
 ];

@@ -4,11 +4,22 @@ declare(strict_types=1);
 
 return [
     'onlyBounds' => '{metric}: on {letter} only bounds so far ({n} ended before the event).',
-    'onlyHere' => '{metric}: {mean} on {letter}; not measured on {other}.',
+    'onlyHere' => '{metric}: {one, select, yes {{mean} on {letter}} other {measured at {levels} levels on {letter}}}; not measured on {other}.',
     'by' => '{amount} {less, select, yes {less} other {more}}',
-    'sentence' => '{metric} on {letter}: {size}, {change} than {other}{verdict, select, indistinct {, which cannot be told from no change with {nOther} and {n} runs} single {, from a single run, so without an interval} other {}}{tilted, select, yes {; {footing}} other {}}.',
+    'article' => '{letter} ({serial})',
+    'cell' => '{cell}: {change}',
+    'alone' => '{letter} alone was run with {cells}: no counterpart.',
+    'notTogether' => '{metric} on {letter} against {other}: {byCell, select, yes {it hangs on the level, in both directions: {cells}} other {nothing was run alike on both, so neither says anything of the other}}.',
+    'sentence' => '{metric} on {letter}: {sized, select, yes {{size}, } other {}}{change} than {other}'
+        .'{blocked, select, yes {, pair by pair} other {{pairs, plural, =0 {} =1 {} other {, level by level}}}}'
+        .'{verdict, select, indistinct {, which cannot be told from no change with {nOther} and {n} runs}'
+        .' single {, from a single run, so without an interval} other {}}'
+        .'{against, select, yes {; the other way at {where}} other {}}{varies, select, yes {; the size differs by level} other {}}'
+        .'{articles, select, yes {; whether the builds do needs a second article} other {}}{tilted, select, yes {; {footing}} other {}}.',
     'byOrder' => 'By order alone {letter} is rated {shift} {lower, select, yes {lower} other {higher}} than {other}, {real, select, yes {which is more than chance} other {which may be chance}} (p = {p}).',
-    'how' => 'Mean with its t interval. The difference is Welch’s, the percentage Fieller’s, which counts the baseline as uncertain too.{known, select, yes { p = {p}.} other {}}',
+    'how' => '{per, select, block {Difference within {blocks}, its interval over them.} article {Difference on the levels that both have; articles count, not their repeats.}'
+        .' other {{pairs, plural, =0 {} =1 {Welch’s difference.} other {Difference on the # levels that both have, each weighed by its runs.}}}}'
+        .' Per cents count the baseline as uncertain too (Fieller), or are taken pair by pair on logarithms.{known, select, yes { p = {p}.} other {}}',
     'smallP' => 'under 0.001',
     'side' => '{letter}: {n, plural, one {# run} other {# runs}}{bounds, plural, =0 {} one { and # bound} other { and # bounds}}',
     'rung' => '{held} of {n} [{low}, {high} %]',
@@ -19,10 +30,10 @@ return [
     'oneInTen' => '{letter}: one in ten ends before {life}.',
     'noLife' => '{letter}: {why}.',
     'logRank' => 'Log-rank, bounds included: p = {p}; {letter} and {other} {differ, select, yes {differ} other {cannot be told apart}}.',
-    'shareSide' => '{metric} on {letter}: held {held} of {n}{height}',
+    'shareSide' => '{metric} on {letter}: held {held} of {n}{just, plural, =0 {} other { (# only just)}}{height}',
     'heightCensored' => ', nothing failed up to {level}, which is a lower bound',
     'heightHeld' => ', up to {level} nothing failed',
-    'heightFailed' => ', and the lowest rung of {level} already failed',
+    'heightFailed' => ', and the lowest level, {level}, already failed',
     'shareAlone' => '{side}; the other build was not tried.',
     'share' => '{side}; {verdict, select, '
         .'bothPass {both pass, so far this trial does not tell them apart{hides, select, yes {; up to {points} points could hide} other {}}}'

@@ -9,6 +9,7 @@ return [
     'moved' => '{name} was found at {found}; it should be {intended}{tolerated, select, yes { ± {tolerance}} other {}}. It has moved: look at this before you blame the design.',
     'noneHeld' => 'No earlier run of this kind held, so there is nothing to compare with.',
     'build' => 'the build ({was}, then {is})',
+    'level' => '{name} ({was}, then {is})',
     'against' => 'Against the last one that held (run {number} on {letter}): {any, select, yes {{whys}} other {nothing recorded differs}}.',
     'past' => '{serial} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} other { and # failed}} behind it.',
     'soFar' => '{metric} over {n, plural, one {# finished run} other {# finished runs}} of this trial: {figure}.',

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Alike\Alone;
+use Lustrum\Core\Alike\CellDifference;
+use Lustrum\Core\Alike\CompareWithin;
+use Lustrum\Core\NotEstimable;
+
+/** The values of one metric on two sides, opposed by what is alike. */
+final readonly class Opposed
+{
+    /** @param CompareWithin|null $within null where nothing of one side is like anything of the other */
+    private function __construct(
+        public Pairing $pairing,
+        public ?CompareWithin $within,
+    ) {
+    }
+
+    /** @param Measured $theirs what it is compared with */
+    public static function of(Measured $mine, Measured $theirs, float $confidence): self
+    {
+        $pairing = Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')]);
+        try {
+            return new self($pairing, $pairing->runs === [] ? null : CompareWithin::of($pairing->runs, $confidence));
+        } catch (NotEstimable) {
+            return new self($pairing, null);
+        }
+    }
+
+    /**
+     * What stands on one side alone, as it is said.
+     *
+     * @param list<Alone> $alone
+     *
+     * @return list<string>
+     */
+    public function said(array $alone): array
+    {
+        return array_values(array_unique(array_map(fn (Alone $a): string => implode(', ', array_filter([
+            $this->pairing->texts[$a->cell] ?? '', str_replace("\x1f", ' · ', trim((string) $a->block, "\x1f?")),
+        ], static fn (string $t): bool => $t !== '')), $alone)));
+    }
+
+    /** @return list<CellDifference> with the levels as they are said; none where there is one cell without levels */
+    public function cells(): array
+    {
+        $cells = $this->within->cells ?? [];
+
+        return count($cells) === 1 && ($this->pairing->texts[$cells[0]->cell] ?? '') === '' ? [] : array_map(
+            fn (CellDifference $c): CellDifference => new CellDifference(
+                $this->pairing->texts[$c->cell] ?? '', $c->na, $c->nb, $c->a, $c->b, $c->difference,
+            ),
+            $cells,
+        );
+    }
+
+    /** @return list<string> */
+    public function opposed(): array
+    {
+        return array_map(fn (string $cell): string => $this->pairing->texts[$cell] ?? '', $this->within->opposed ?? []);
+    }
+}

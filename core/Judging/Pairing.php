@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Outcome\ResultKind;
+
+/**
+ * Which runs of two sides may be opposed: by the cells that both have, and within them by the blocks that both have.
+ *
+ * A block of which no level is on both sides (articles of two builds, other raters, other days) pairs nothing: it is left
+ * out, and named. Where some methods have a block and others do not, it is left out too.
+ */
+final readonly class Pairing
+{
+    /** No run is alike to another whose level nobody knows. */
+    private const UNKNOWN = "\x1f?";
+
+    /**
+     * @param list<AlikeRun>        $runs
+     * @param array<string, string> $texts   cells as they are said, by what stands for them in $runs
+     * @param list<string>          $blocks  that pair them
+     * @param list<string>          $leftOut blocks of which no level is on both sides
+     * @param list<Sided>           $matched in cells and blocks that both sides have
+     */
+    private function __construct(
+        public array $runs,
+        public array $texts,
+        public array $blocks,
+        public array $leftOut,
+        public array $matched,
+    ) {
+    }
+
+    /** @param list<Sided> $sided of both sides */
+    public static function of(array $sided): self
+    {
+        [$blocks, $leftOut] = self::blocks($sided);
+        $runs = $texts = $sides = $strata = [];
+        foreach ($sided as $i => $one) {
+            $cell = self::cell($one);
+            $texts[$cell] = $one->alike->said();
+            $block = $blocks === [] ? null : self::block($one, $blocks);
+            $strata[$i] = $cell."\x1e".$block;
+            $sides[$strata[$i]][$one->side] = true;
+            foreach ([
+                [$one->values, ResultKind::Equal], [$one->atLeast, ResultKind::AtLeast], [$one->atMost, ResultKind::AtMost],
+            ] as [$values, $kind]) {
+                foreach ($values as $value) {
+                    $runs[] = new AlikeRun($one->side, $cell, $value, $block, $one->article === '' ? null : $one->article, $kind);
+                }
+            }
+        }
+        $matched = array_values(array_filter(
+            $sided, static fn (int $i): bool => count($sides[$strata[$i]]) === 2, \ARRAY_FILTER_USE_KEY,
+        ));
+
+        return new self($runs, $texts, $blocks, $leftOut, $matched);
+    }
+
+    /**
+     * @param 'a'|'b' $side
+     *
+     * @return list<Bunch> of it, that are opposed to something
+     */
+    public function bunches(string $side): array
+    {
+        $out = [];
+        foreach ($this->matched as $one) {
+            if ($one->side === $side && $one->bunch !== null) {
+                $out[] = $one->bunch;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param 'a'|'b' $side
+     *
+     * @return list<string> serials of its articles that are opposed to something
+     */
+    public function articles(string $side): array
+    {
+        $out = [];
+        foreach ($this->matched as $one) {
+            if ($one->side === $side && $one->article !== '') {
+                $out[$one->article] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($out));
+    }
+
+    /**
+     * @param list<Sided> $sided
+     *
+     * @return array{list<string>, list<string>} blocks that pair, and blocks that have nothing in common
+     */
+    private static function blocks(array $sided): array
+    {
+        $names = null;
+        $levels = [];
+        foreach ($sided as $one) {
+            $own = array_keys($one->alike->blocks);
+            $names = $names === null ? $own : array_values(array_intersect($names, $own));
+            foreach ($one->alike->blocks as $name => $level) {
+                $levels[$name][$one->side][self::cell($one)."\x1e".$level] = $level;
+            }
+        }
+        $pair = $leftOut = [];
+        foreach ($names ?? [] as $name) {
+            $common = array_intersect_key($levels[$name]['a'] ?? [], $levels[$name]['b'] ?? []);
+            if (array_filter($common, static fn (string $level): bool => $level !== '') === []) {
+                $leftOut[] = (string) $name;
+            } else {
+                $pair[] = (string) $name;
+            }
+        }
+
+        return [$pair, $leftOut];
+    }
+
+    private static function cell(Sided $one): string
+    {
+        return $one->alike->isKnown() ? $one->alike->cell : $one->alike->cell.self::UNKNOWN.$one->side;
+    }
+
+    /** @param list<string> $names */
+    private static function block(Sided $one, array $names): string
+    {
+        return implode("\x1f", array_map(static function (string $name) use ($one): string {
+            $level = $one->alike->blocks[$name] ?? '';
+
+            return $level === '' ? self::UNKNOWN.$one->side : $level;
+        }, $names));
+    }
+}

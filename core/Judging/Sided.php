@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Run\Alikeness;
+
+/** What runs that are alike say on one side of a comparison. */
+final readonly class Sided
+{
+    /**
+     * @param 'a'|'b'     $side    a: what is compared with; b: what is compared
+     * @param string      $article serial; empty: nobody said which
+     * @param list<float> $values  of held and failed: 1 and 0
+     * @param list<float> $atLeast
+     * @param list<float> $atMost
+     * @param Bunch|null  $bunch   that they come from
+     */
+    public function __construct(
+        public string $side,
+        public Alikeness $alike,
+        public string $article,
+        public array $values,
+        public array $atLeast = [],
+        public array $atMost = [],
+        public ?Bunch $bunch = null,
+    ) {
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Weigh;
+
+use Lustrum\Core\Alike\CellDifference;
+use Lustrum\Core\Judging\MetricComparison;
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Wording\Numbers;
+
+/** Two builds at one level that both were run at. */
+final readonly class CellRow
+{
+    /** @param bool $opposed does it go the other way than the whole? */
+    private function __construct(
+        public string $cell,
+        public string $other,
+        public int $otherN,
+        public string $here,
+        public int $n,
+        public string $difference,
+        public bool $opposed,
+    ) {
+    }
+
+    /** @return list<self> none where the runs were made at no level */
+    public static function all(MetricComparison $c): array
+    {
+        $amount = static fn (float $v): string => Numbers::amount($v, $c->here->decimals, $c->here->unit);
+
+        return array_map(static fn (CellDifference $cell): self => new self(
+            $cell->cell, $amount($cell->a), $cell->na, $amount($cell->b), $cell->nb, Numbers::signed(
+                $cell->difference, Digits::decimals(abs($cell->difference), $c->here->decimals), Numbers::differenceUnit($c->here->unit),
+            ),
+            in_array($cell->cell, $c->matching->against ?? [], true),
+        ), $c->matching->cells ?? []);
+    }
+}

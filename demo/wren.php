@@ -22,7 +22,7 @@ function wrenRequirements(Story $s): void
         ['Seeds lie evenly at walking pace', 'spacing error', '%', 12.0, 'atMost', 'mean', true, ['seed=small', 'seed=large'], ['shape', 'firmware', 'setting', 'material']],
         ['Few places stay empty', 'misses', '%', 3.0, 'atMost', 'mean', true, [], ['shape', 'firmware', 'setting', 'material']],
         ['Few places get two seeds', 'doubles', '%', 4.0, 'atMost', 'mean', true, [], ['shape', 'firmware', 'setting', 'material']],
-        ['Light to push on a raked bed', 'push force', 'N', 45.0, 'atMost', 'mean', true, ['soil=dry', 'soil=moist', 'ground=slope'], ['shape', 'strength', 'material']],
+        ['Light to push on a raked bed', 'push force', 'N', 45.0, 'atMost', 'mean', true, ['soil=dry', 'soil=moist', 'ground=level', 'ground=slope'], ['shape', 'strength', 'material']],
         ['The handle bracket holds on every article', 'bracket load', 'N', 400.0, 'atLeast', 'every', true, [], ['strength', 'shape', 'process']],
         ['Hopper full, dropped from tailgate height, still seeds', 'survives drop', '%', 80.0, 'atLeast', 'rate', true, ['drop height>=0.75 m'], ['strength', 'shape', 'process']],
         ['A day of sowing on one charge', 'run time', 'h', 6.0, 'atLeast', 'mean', true, [], ['electrical', 'firmware']],

@@ -84,7 +84,7 @@ final class ComparisonWords
         return array_map(static fn (CellDifference $cell): string => Messages::say('comparison.cell', [
             'cell' => $cell->cell, 'change' => Messages::say('comparison.by', [
                 'amount' => Numbers::amount(abs($cell->difference), $c->here->decimals, Numbers::differenceUnit($c->here->unit)),
-                'less' => $cell->difference < 0,
+                'less' => $cell->difference < 0, 'none' => round($cell->difference, $c->here->decimals) === 0.0,
             ]),
         ]), $c->matching->cells ?? []);
     }
@@ -94,11 +94,11 @@ final class ComparisonWords
         if ($c->change === null) {
             return Messages::say('comparison.by', [
                 'amount' => Numbers::amount(abs($difference->value), $difference->decimals, Numbers::differenceUnit($difference->unit)),
-                'less' => $difference->value < 0,
+                'less' => $difference->value < 0, 'none' => round($difference->value, $difference->decimals) === 0.0,
             ]);
         }
 
-        return Messages::say('comparison.by', ['amount' => self::size($c->change), 'less' => $c->change->value < 0]);
+        return Messages::say('comparison.by', ['amount' => self::size($c->change), 'less' => $c->change->value < 0, 'none' => false]);
     }
 
     /** A change without its sign, which the word after it says: '31 % [19, 44]'. */
@@ -114,6 +114,18 @@ final class ComparisonWords
                 abs($f->value), min($sign * $f->low, $sign * $f->high), max($sign * $f->low, $sign * $f->high), $f->unit, $f->decimals, 0,
             ),
         );
+    }
+
+    /**
+     * What stands first of many comparisons.
+     *
+     * @param string $first its sentence; empty: nothing stands out
+     */
+    public static function headline(string $first, int $looked, string $otherLetter): string
+    {
+        return $looked === 0 ? $first : Messages::say('comparison.headline', [
+            'any' => $first !== '', 'first' => $first, 'looked' => $looked, 'other' => $otherLetter,
+        ]);
     }
 
     /** How the difference was worked out. */

@@ -28,7 +28,10 @@ final class EvidenceWords
         $a = $cell->assessment;
         if ($cell->estimate === null) {
             return $a->bounds > 0
-                ? Messages::say('evidence.onlyBounds', ['state' => $a->state->value, 'n' => $a->bounds]) : Messages::say('evidence.notTried');
+                ? Messages::say('evidence.onlyBounds', ['state' => $a->state->value, 'n' => $a->bounds])
+                : Messages::say('evidence.notTried', [
+                    'there' => $a->missingConditions !== [] && $cell->runs > 0, 'conditions' => self::conditions($a->missingConditions),
+                ]);
         }
         $seen = self::seen($cell, $cell->estimate, $metric);
         if ($cell->differs !== []) {
@@ -48,6 +51,15 @@ final class EvidenceWords
             ]),
             ...self::remarks($cell, $a, $cell->estimate),
         ]);
+    }
+
+    /** @param list<string> $conditions as the requirement names them */
+    private static function conditions(array $conditions): string
+    {
+        return implode(', ', array_map(
+            static fn (string $c): string => strtr($c, ['>=' => ' from ', '<=' => ' up to ', '≥' => ' from ', '≤' => ' up to ', '=' => ' ']),
+            $conditions,
+        ));
     }
 
     private static function seen(Cell $cell, Figure $estimate, string $metric): string
@@ -70,11 +82,7 @@ final class EvidenceWords
         if ($a->missingConditions !== []) {
             $out[] = Messages::say(
                 'evidence.missing',
-                [
-                    'conditions' => implode(
-                        ', ', array_map(static fn (string $c): string => str_replace('=', ' ', $c), $a->missingConditions),
-                    ),
-                ],
+                ['conditions' => self::conditions($a->missingConditions)],
             );
         }
         if ($a->state->isWrong() && !$cell->share && $cell->wanted->kind() === Kind::Every) {
@@ -138,13 +146,21 @@ final class EvidenceWords
     }
 
     /**
-     * @param list<Cell> $cells   of one build
-     * @param string     $further what stands behind it: the comparison that is told first
+     * @param list<Cell>   $cells   of one build
+     * @param string       $further what stands behind it: the comparison that is told first
+     * @param list<string> $metrics names, one for each cell
      */
-    public static function table(string $letter, array $cells, string $further): string
+    public static function table(string $letter, array $cells, string $further, array $metrics): string
     {
         if ($cells === []) {
             return Messages::say('evidence.noRequirements');
+        }
+        $known = self::best($cells, $metrics);
+        if ($known !== []) {
+            return trim(Messages::say('evidence.tableSentence', [
+                'parts' => Messages::say('evidence.tableBest', ['letter' => $letter, 'known' => implode('; ', $known)]),
+                'further' => $further,
+            ]));
         }
         $count = static fn (Texture $t): int => count(array_filter($cells, static fn (Cell $c): bool => $c->texture === $t));
         $against = count(array_filter($cells, static fn (Cell $c): bool => $c->state->isWrong()));
@@ -156,6 +172,34 @@ final class EvidenceWords
         }
 
         return trim(Messages::say('evidence.tableSentence', ['parts' => implode(', ', $parts), 'further' => $further]));
+    }
+
+    /**
+     * Where a build has nothing but single runs: the best present answer, which 'shows 0 of 3' would hide.
+     *
+     * @param list<Cell>   $cells
+     * @param list<string> $metrics
+     *
+     * @return list<string> none where anything was tried more often
+     */
+    private static function best(array $cells, array $metrics): array
+    {
+        $out = [];
+        foreach ($cells as $i => $cell) {
+            if ($cell->state === State::None) {
+                continue;
+            }
+            if ($cell->state !== State::Thin || $cell->estimate === null || $cell->share || $cell->carry !== null) {
+                return [];
+            }
+            $out[] = Messages::say('evidence.tableKnown', [
+                'metric' => $metrics[$i] ?? '', 'value' => Numbers::amount($cell->estimate->value, $cell->estimate->decimals, $cell->wanted->unit),
+                'inside' => $cell->wanted->rule->direction->met($cell->estimate->value, $cell->wanted->limit),
+                'limit' => Numbers::set($cell->wanted->limit, $cell->wanted->unit), 'n' => $cell->assessment->n,
+            ]);
+        }
+
+        return array_slice($out, 0, self::NAMED);
     }
 
     /** How a cell was worked out, for whoever opens it. */

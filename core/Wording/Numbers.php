@@ -30,13 +30,12 @@ final class Numbers
     public static function figure(Figure $f): string
     {
         $text = self::amount($f->value, $f->decimals, $f->unit);
-        if ($f->low === null || $f->high === null) {
+        if ($f->low === null && $f->high === null) {
             return $text;
         }
+        $end = static fn (?float $v): string => $v === null ? Messages::say('number.open') : Digits::decimals($v, $f->decimals);
 
-        return Messages::say('number.interval', [
-            'estimate' => $text, 'low' => Digits::decimals($f->low, $f->decimals), 'high' => Digits::decimals($f->high, $f->decimals),
-        ]);
+        return Messages::say('number.interval', ['estimate' => $text, 'low' => $end($f->low), 'high' => $end($f->high)]);
     }
 
     /** A difference with its sign: '+2 N', '−3 points'. */

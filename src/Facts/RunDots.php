@@ -13,7 +13,7 @@ final readonly class RunDots
     /** So many marks of a trial are drawn; a strip of a thousand is a bar. */
     public const MOST = 60;
 
-    private const COLUMNS = "r.trial_id, r.id, r.number, to_char(r.started_at AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') started_at, r.outcome, a.serial";
+    private const COLUMNS = "r.trial_id, r.id, r.number, to_char(r.started_at AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') started_at, r.outcome, r.levels, r.article_id, a.serial";
 
     public function __construct(
         private Connection $db,
@@ -26,7 +26,7 @@ final readonly class RunDots
         $out = [];
         foreach ($this->db->iterateAssociative(
             'SELECT '.self::COLUMNS.' FROM trial t CROSS JOIN LATERAL (
-                SELECT trial_id, id, number, started_at, outcome, article_id FROM run WHERE trial_id = t.id AND withdrawn_because IS NULL ORDER BY number DESC LIMIT '.self::MOST.'
+                SELECT trial_id, id, number, started_at, outcome, levels, article_id FROM run WHERE trial_id = t.id AND withdrawn_because IS NULL ORDER BY number DESC LIMIT '.self::MOST.'
              ) r LEFT JOIN article a ON a.id = r.article_id WHERE t.revision_id = ? ORDER BY r.trial_id, r.number', [$build],
         ) as $row) {
             $out[Row::text($row['trial_id'])][] = $row;

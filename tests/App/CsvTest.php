@@ -60,7 +60,7 @@ final class CsvTest extends ApiTestCase
     {
         $odd = ["a, b; \"c\"\nd", 'Grüße, “quoted”', ' spaces ', '2.5', '-3'];
         foreach ($odd as $text) {
-            $this->read('41 N', ['operator' => $text, 'position' => $text]);
+            $this->read('41 N', ['operator' => $text, 'conditions' => [['name' => 'soil', 'text' => $text]]]);
         }
         $rows = $this->rows();
         self::assertSame(array_map(trim(...), $odd), array_map(static fn (array $r): string => trim($r['operator']), $rows));
@@ -70,10 +70,10 @@ final class CsvTest extends ApiTestCase
     {
         $nasty = ['=1+1', '+cmd', '-cmd', '@SUM(A1)', "\tx", '=HYPERLINK("x")', '-3', '+5', '-3.5e2'];
         foreach ($nasty as $text) {
-            $this->read('41 N', ['position' => $text]);
+            $this->read('41 N', ['note' => '', 'operator' => $text]);
         }
         foreach ($this->rows() as $i => $row) {
-            $cell = $row['position'];
+            $cell = $row['operator'];
             self::assertTrue(
                 is_numeric($cell) || preg_match('/^[=+\-@\t\r]/', $cell) !== 1, $nasty[$i].' became '.$cell,
             );

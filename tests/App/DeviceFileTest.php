@@ -111,7 +111,7 @@ final class DeviceFileTest extends ApiTestCase
         yield 'a number without end' => ['"letter":"B"}'."\n]", '"letter":1e999}'."\n]", 'revisions/1/letter'];
         yield 'a null character in the device' => ['"name":"Wagtail"', '"name":"Wag\u0000tail"', 'name'];
         yield 'another format' => ['lustrum-device', 'something', 'format'];
-        yield 'a version that is not known' => ['"version":2', '"version":3', 'version'];
+        yield 'a version that is not known' => ['"version":2', '"version":4', 'version'];
         yield 'no device' => ['"device":{"id":"d","name":"Wagtail"},', '"note":"",', 'device'];
     }
 

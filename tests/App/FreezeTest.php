@@ -42,6 +42,8 @@ final class FreezeTest extends ApiTestCase
         yield 'a channel more' => [['channels' => [$channel, ['key' => 'lift', 'metric' => 'lift', 'unit' => 'N']]]];
         yield 'a condition less' => [['conditions' => []]];
         yield 'a setting' => [['settings' => [['name' => 'speed', 'unit' => 'km/h', 'intended' => 3.0, 'tolerance' => 0.5]]]];
+        yield 'a factor' => [['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'harder' => 'more']]]];
+        yield 'a question' => [['questions' => [['metric' => 'strong']]]];
         yield 'its warnings' => [['safety' => ['abort' => 'When it smokes.']]];
     }
 
@@ -55,7 +57,7 @@ final class FreezeTest extends ApiTestCase
         $fields = array_intersect_key(
             $method,
             array_flip(
-                ['device', 'name', 'purpose', 'rig', 'heldWhen', 'endPoint', 'notRepresented', 'outcomeMetric', 'minutes', 'version'],
+                ['device', 'name', 'purpose', 'rig', 'heldWhen', 'endPoint', 'notRepresented', 'minutes', 'version'],
             ),
         );
         $sound = [

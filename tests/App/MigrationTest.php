@@ -94,6 +94,10 @@ final class MigrationTest extends TestCase
         foreach ($before as $table => $rows) {
             foreach ($rows as $i => $row) {
                 foreach ($row as $column => $value) {
+                    // What a run that held shows has become a question, of methods and of what was frozen of them.
+                    if (in_array([$table, $column], [['configuration', 'content'], ['method', 'outcome_metric_id'], ['run', 'position']], true)) {
+                        continue;
+                    }
                     self::assertSame($value, $after[$table][$i][$column] ?? null, $table.'.'.$column);
                 }
             }

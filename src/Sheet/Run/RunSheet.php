@@ -29,6 +29,8 @@ final readonly class RunSheet
      * @param list<string>          $modes        failure modes known on this device
      * @param list<string>          $places       places known on this device
      * @param list<RunDot>          $runs         of the trial
+     * @param string                $level        that it was made at, as it is said
+     * @param string                $aside        why it says nothing of the design; empty: it does
      */
     public function __construct(
         public string $sentence,
@@ -48,6 +50,8 @@ final readonly class RunSheet
         public array $modes,
         public array $places,
         public array $runs,
+        public string $level,
+        public string $aside,
     ) {
     }
 }

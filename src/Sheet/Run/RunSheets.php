@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Run;
 
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Derivation;
 use Lustrum\Core\Run\DerivedReading;
 use Lustrum\Core\Run\RunFact;
@@ -64,7 +65,7 @@ final readonly class RunSheets
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
             $known['modes'], $known['places'], array_map(
                 RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number),
-            ),
+            ), Alikeness::of($fact)->said(), $fact->aside,
         );
     }
 

@@ -6,6 +6,7 @@ namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
+use Lustrum\Core\Judging\Headline;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Wording\ComparisonWords;
@@ -49,7 +50,10 @@ final readonly class WeighSheets
         usort($requirements, static fn (RequirementView $a, RequirementView $b): int => $a->place <=> $b->place);
 
         return new WeighSheet(
-            EvidenceWords::table($build->letter, $cells[$build->id], self::first($stands, $book, $other)),
+            EvidenceWords::table(
+                $build->letter, $cells[$build->id], self::first($stands, $book, $other),
+                array_map(static fn (Cell $c): string => $book->metric($c->wanted->metric), $cells[$build->id]),
+            ),
             $revision->view(), $against?->view(), array_map(
                 static fn (Build $b): RevisionView => $views[$b->id], array_values($book->lineage()->builds),
             ),
@@ -68,16 +72,17 @@ final readonly class WeighSheets
         );
     }
 
-    /** What got worse is said first: it is what one would rather not see. */
     private static function first(Against $stands, Book $book, ?Build $other): string
     {
-        $told = array_values(array_filter($stands->values, static fn (MetricComparison $c): bool => $c->judged !== ''));
-        usort($told, static fn (MetricComparison $a, MetricComparison $b): int => ($b->judged === 'worse') <=> ($a->judged === 'worse'));
-        $first = $told[0] ?? $stands->values[0] ?? null;
-        if ($first === null || $other === null || ($told === [] && $first->other === null)) {
+        if ($other === null) {
             return '';
         }
+        $headline = Headline::of($stands->values, $stands->outcomes, $book->wanted(), $book->device->confidence);
+        $first = $headline->first;
 
-        return ComparisonWords::sentence($first, $book->metric($first->metric), $other->letter);
+        return ComparisonWords::headline(
+            $first === null ? '' : ComparisonWords::sentence($first, $book->metric($first->metric), $other->letter), $headline->looked,
+            $other->letter,
+        );
     }
 }

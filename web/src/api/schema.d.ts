@@ -1071,17 +1071,19 @@ export interface components {
             questions: components["schemas"]["Action.Read.Question"][];
         };
         /** @enum {string} */
+        "Core.Alike.WithinVerdict": "higher" | "lower" | "indistinct" | "single" | "byCell";
+        /** @enum {string} */
         "Core.Change.ChangeClass": "shape" | "strength" | "electrical" | "firmware" | "material" | "process" | "setting" | "cosmetic";
         /** @enum {string} */
         "Core.Change.ChangeVerdict": "fixed" | "partly" | "better" | "noEffect" | "worse" | "cannotTell" | "nobodyLooked";
         /** @enum {string} */
-        "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare";
+        "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "spread";
         /** @enum {string} */
         "Core.Evidence.Direction": "atLeast" | "atMost";
         /** @enum {string} */
-        "Core.Evidence.Kind": "mean" | "every" | "rate" | "rating" | "check";
+        "Core.Evidence.Kind": "mean" | "every" | "rate" | "rating" | "check" | "spread";
         /** @enum {string} */
-        "Core.Evidence.State": "none" | "thin" | "leaning" | "shown" | "against";
+        "Core.Evidence.State": "none" | "thin" | "leaning" | "shown" | "doubtful" | "against";
         /** @enum {string} */
         "Core.Evidence.Texture": "outline" | "sparse" | "dense" | "solid" | "dotted" | "dottedBroken" | "denseBroken" | "broken";
         /** @enum {string} */
@@ -1095,14 +1097,15 @@ export interface components {
             letter: string;
             held: number;
             tried: number;
+            onlyJust: number;
             rungs: components["schemas"]["Core.Judging.Rung"][];
-            unit: string;
-            highestHeld: number | null;
-            lowestFailed: number | null;
-            censored: boolean;
+            highestHeld: string | null;
+            lowestFailed: string | null;
+            isCensored: boolean;
         };
         "Core.Judging.Rung": {
-            level: number;
+            text: string;
+            size: number | null;
             held: number;
             tried: number;
             low: number;
@@ -1110,6 +1113,8 @@ export interface components {
         };
         /** @enum {string} */
         "Core.Outcome.ResultKind": "equal" | "atLeast" | "atMost" | "held" | "failed" | "lost";
+        /** @enum {string} */
+        "Core.Run.Answer": "held" | "onlyJust" | "failed" | "notLooked";
         "Core.Run.Condition": {
             name: string;
             unit: string;
@@ -1117,7 +1122,26 @@ export interface components {
             states: string[];
         };
         /** @enum {string} */
+        "Core.Run.Ended": "event" | "endPoint" | "stopped" | "felt";
+        "Core.Run.Factor": {
+            name: string;
+            role: components["schemas"]["Core.Run.FactorRole"];
+            kind: components["schemas"]["Core.Run.FactorKind"];
+            unit: string;
+            step: number | null;
+            levels: string[];
+            harder: components["schemas"]["Core.Run.Harder"];
+        };
+        /** @enum {string} */
+        "Core.Run.FactorKind": "number" | "ordered" | "words";
+        /** @enum {string} */
+        "Core.Run.FactorRole": "factor" | "block";
+        /** @enum {string} */
         "Core.Run.Filled": "history" | "present";
+        /** @enum {string} */
+        "Core.Run.Harder": "none" | "more" | "less";
+        /** @enum {string} */
+        "Core.Run.Purpose": "findOut" | "settle" | "practise" | "demonstrate";
         /** @enum {string} */
         "Core.Run.RunOutcome": "held" | "failed" | "stoppedEarly" | "lost" | "void";
         "Core.Run.SettingRule": {
@@ -1126,8 +1150,6 @@ export interface components {
             intended: number | null;
             tolerance: number | null;
         };
-        /** @enum {string} */
-        "Core.Statistics.Verdict": "higher" | "lower" | "indistinct" | "single";
         "Core.Wording.Estimate": {
             text: string;
             value: number;
@@ -1345,7 +1367,7 @@ export interface components {
             version?: number | null;
         };
         /** @enum {string} */
-        "Domain.Finding.CauseKind": "design" | "build" | "setUp" | "method" | "use";
+        "Domain.Finding.CauseKind": "design" | "build" | "setUp" | "method" | "handling" | "use";
         /** @enum {string} */
         "Domain.Finding.CauseStanding": "suspected" | "supported" | "ruledOut" | "confirmed";
         "Domain.Finding.CauseView": {
@@ -1451,6 +1473,15 @@ export interface components {
             tolerance?: number | null;
             states?: string[];
         };
+        "Domain.Method.FactorInput": {
+            name: string;
+            role?: components["schemas"]["Core.Run.FactorRole"];
+            kind?: components["schemas"]["Core.Run.FactorKind"];
+            unit?: string;
+            step?: number | null;
+            levels?: string[];
+            harder?: components["schemas"]["Core.Run.Harder"];
+        };
         "Domain.Method.MethodInput": {
             device: string;
             name: string;
@@ -1459,11 +1490,15 @@ export interface components {
             heldWhen?: string;
             endPoint?: string;
             notRepresented?: string;
-            outcomeMetric?: string;
             minutes?: number;
             channels?: components["schemas"]["Domain.Method.ChannelInput"][];
             conditions?: components["schemas"]["Domain.Method.ConditionInput"][];
             settings?: components["schemas"]["Domain.Method.SettingRuleInput"][];
+            factors?: components["schemas"]["Domain.Method.FactorInput"][];
+            questions?: components["schemas"]["Domain.Method.QuestionInput"][];
+            modes?: string[];
+            wears?: boolean;
+            represents?: string[];
             safety?: components["schemas"]["Domain.Method.Safety"];
             version?: number | null;
         };
@@ -1477,12 +1512,27 @@ export interface components {
             heldWhen: string;
             endPoint: string;
             notRepresented: string;
-            outcomeMetric: string;
             minutes: number;
             channels: components["schemas"]["Domain.Method.ChannelView"][];
             conditions: components["schemas"]["Core.Run.Condition"][];
             settings: components["schemas"]["Core.Run.SettingRule"][];
+            factors: components["schemas"]["Core.Run.Factor"][];
+            questions: components["schemas"]["Domain.Method.QuestionView"][];
+            modes: string[];
+            wears: boolean;
+            represents: string[];
             safety: components["schemas"]["Domain.Method.Safety"];
+        };
+        "Domain.Method.QuestionInput": {
+            metric: string;
+            key?: string;
+            text?: string;
+        };
+        "Domain.Method.QuestionView": {
+            key: string;
+            metric: string;
+            metricId: string;
+            text: string;
         };
         "Domain.Method.Safety": {
             hazards: string[];
@@ -1601,6 +1651,11 @@ export interface components {
             by: string;
             at: string;
         };
+        "Domain.Trial.Answered": {
+            question: string;
+            answer: components["schemas"]["Core.Run.Answer"];
+            note: string;
+        };
         "Domain.Trial.Found": {
             name: string;
             text: string;
@@ -1632,13 +1687,19 @@ export interface components {
             trial: string;
             article?: string | null;
             operator?: string;
-            position?: string;
             startedAt?: string | null;
             conditions?: components["schemas"]["Domain.Trial.Found"][];
             settings?: components["schemas"]["Domain.Trial.Found"][];
+            levels?: components["schemas"]["Domain.Trial.Found"][];
             note?: string;
             outcome?: components["schemas"]["Core.Run.RunOutcome"] | null;
             outcomeReason?: string;
+            ended?: components["schemas"]["Core.Run.Ended"] | null;
+            answers?: components["schemas"]["Domain.Trial.Answered"][];
+            purpose?: components["schemas"]["Core.Run.Purpose"];
+            firmware?: string;
+            setAside?: string;
+            takenIn?: boolean;
             version?: number | null;
         };
         "Domain.Trial.RunView": {
@@ -1648,13 +1709,19 @@ export interface components {
             article: string | null;
             number: number;
             operator: string;
-            position: string;
             startedAt: string;
             conditions: components["schemas"]["Domain.Trial.Found"][];
             settings: components["schemas"]["Domain.Trial.Found"][];
+            levels: components["schemas"]["Domain.Trial.Found"][];
             note: string;
             outcome: components["schemas"]["Core.Run.RunOutcome"] | null;
             outcomeReason: string;
+            ended: components["schemas"]["Core.Run.Ended"] | null;
+            answers: components["schemas"]["Domain.Trial.Answered"][];
+            purpose: components["schemas"]["Core.Run.Purpose"];
+            firmware: string;
+            setAside: string;
+            takenIn: boolean;
             amendments: components["schemas"]["Domain.Trial.Amendment"][];
             filled: components["schemas"]["Core.Run.Filled"] | null;
             by: string;
@@ -1879,6 +1946,8 @@ export interface components {
             method: components["schemas"]["Domain.Method.MethodView"];
             aside: string;
             reads: string[];
+            asks: string[];
+            varies: string[];
             records: string;
             settings: string;
             mind: string;
@@ -1957,6 +2026,9 @@ export interface components {
             channels: components["schemas"]["Sheet.Run.AskedChannel"][];
             conditions: components["schemas"]["Core.Run.Condition"][];
             settings: components["schemas"]["Core.Run.SettingRule"][];
+            factors: components["schemas"]["Core.Run.Factor"][];
+            questions: components["schemas"]["Sheet.Run.AskedQuestion"][];
+            waits: boolean;
         };
         "Sheet.Run.AskedChannel": {
             key: string;
@@ -1966,6 +2038,11 @@ export interface components {
             resolution: number | null;
             whenStopped: components["schemas"]["Core.Outcome.ResultKind"];
             formula: string;
+        };
+        "Sheet.Run.AskedQuestion": {
+            key: string;
+            metric: string;
+            text: string;
         };
         "Sheet.Run.DerivedView": {
             channel: string;
@@ -1993,6 +2070,8 @@ export interface components {
             modes: string[];
             places: string[];
             runs: components["schemas"]["Sheet.Try.RunDot"][];
+            level: string;
+            aside: string;
         };
         "Sheet.Runs.RunPage": {
             rows: components["schemas"]["Sheet.Runs.RunRow"][];
@@ -2010,7 +2089,9 @@ export interface components {
             outcome: components["schemas"]["Core.Run.RunOutcome"] | null;
             reason: string;
             readings: string[];
+            levels: string;
             conditions: string;
+            aside: string;
         };
         "Sheet.Try.RunDot": {
             id: string;
@@ -2018,6 +2099,9 @@ export interface components {
             startedAt: string;
             outcome: components["schemas"]["Core.Run.RunOutcome"] | null;
             serial: string;
+            article: string | null;
+            levels: components["schemas"]["Domain.Trial.Found"][];
+            level: string;
         };
         "Sheet.Try.TrialRow": {
             trial: components["schemas"]["Domain.Trial.TrialView"];
@@ -2036,6 +2120,15 @@ export interface components {
             methods: components["schemas"]["Domain.Method.MethodView"][];
             articles: components["schemas"]["Domain.Revision.ArticleView"][];
         };
+        "Sheet.Weigh.CellRow": {
+            cell: string;
+            other: string;
+            otherN: number;
+            here: string;
+            n: number;
+            difference: string;
+            opposed: boolean;
+        };
         "Sheet.Weigh.ComparisonRow": {
             metric: string;
             metricId: string;
@@ -2043,13 +2136,14 @@ export interface components {
             here: components["schemas"]["Core.Wording.Estimate"] | null;
             difference: components["schemas"]["Core.Wording.Estimate"] | null;
             change: components["schemas"]["Core.Wording.Estimate"] | null;
-            verdict: components["schemas"]["Core.Statistics.Verdict"] | null;
+            verdict: components["schemas"]["Core.Alike.WithinVerdict"] | null;
             judged: string;
             p: number | null;
             how: string;
             hereText: string;
             otherText: string | null;
-            note: string | null;
+            cells: components["schemas"]["Sheet.Weigh.CellRow"][];
+            alone: string[];
             footing: components["schemas"]["Sheet.Weigh.FootingView"] | null;
             sentence: string;
             values: number[];

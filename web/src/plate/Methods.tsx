@@ -11,6 +11,7 @@ import type { FieldOrRows } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Waiting } from '../ui/Waiting';
+import { FACTOR_KIND, FACTOR_ROLE, HARDER, options } from '../ui/words';
 
 const FIELDS: FieldOrRows[] = [
   { name: 'name', label: 'Name' },
@@ -74,14 +75,47 @@ const FIELDS: FieldOrRows[] = [
       { name: 'tolerance', label: 'Within', kind: 'number', half: true },
     ],
   },
+  {
+    name: 'factors',
+    label: 'Factors: what is varied on purpose',
+    kind: 'rows',
+    add: 'Add a factor or a block',
+    empty: { role: 'factor', kind: 'words', harder: 'none' },
+    fields: [
+      { name: 'name', label: 'Name', hint: 'drop height, seed; as a block: grower, article, operator, day.' },
+      { name: 'role', label: 'What is it to the runs?', kind: 'select', options: options(FACTOR_ROLE) },
+      { name: 'kind', label: 'Its levels are', kind: 'select', options: options(FACTOR_KIND), half: true },
+      { name: 'harder', label: 'Which end is harder?', kind: 'select', options: options(HARDER), half: true },
+      { name: 'unit', label: 'Unit', half: true },
+      { name: 'step', label: 'Equal to the nearest', kind: 'number', half: true },
+      {
+        name: 'levels',
+        label: 'Levels to choose from',
+        kind: 'lines',
+        hint: 'One a line; ordered words lowest first.',
+      },
+    ],
+  },
+  {
+    name: 'questions',
+    label: 'Questions: what each run answers',
+    kind: 'rows',
+    add: 'Add a question',
+    empty: {},
+    fields: [
+      {
+        name: 'metric',
+        label: 'A run that holds shows',
+        hint: 'As a requirement calls it: survives drop, latch opens.',
+      },
+      { name: 'text', label: 'It has held when' },
+    ],
+  },
+  { name: 'modes', label: 'Failures to look for on each run', kind: 'lines', hint: 'One a line.' },
+  { name: 'represents', label: 'As good as these methods', kind: 'lines', hint: 'Names of methods, one a line.' },
+  { name: 'wears', label: 'A run leaves its mark on the article', kind: 'check' },
   { name: 'heldWhen', label: 'When has it held?', half: true },
   { name: 'endPoint', label: 'When does a run end?', half: true },
-  {
-    name: 'outcomeMetric',
-    label: 'A run that holds shows',
-    half: true,
-    hint: 'A metric of a requirement of the kind “share of tries”; empty where the outcome is no result.',
-  },
   { name: 'notRepresented', label: 'What does it NOT represent?', half: true },
   { name: 'hazards', label: 'Hazards', kind: 'lines', hint: 'One a line: stored energy, flying parts, heat …' },
   {
@@ -118,7 +152,7 @@ function MethodList({ sheet }: { sheet: Schemas['MethodsSheet'] }) {
   const frame = useFrame();
   const [editing, setEditing] = useState<Editing>(null);
   const begin = useCallback(
-    () => setEditing({ id: uuid(), record: { minutes: 10, channels: [{ whenStopped: 'equal' }] } }),
+    () => setEditing({ id: uuid(), record: { minutes: 10, wears: true, channels: [{ whenStopped: 'equal' }] } }),
     [],
   );
   useBegin(frame.write ? begin : null);
@@ -191,6 +225,8 @@ function MethodPart({ row, edit }: { row: Schemas['MethodRow']; edit: (() => voi
       {m.purpose !== '' && <p>{m.purpose}</p>}
       <dl className="mt-1 grid gap-x-4 text-sm sm:grid-cols-[10rem_1fr]">
         <Line name="Reads" text={row.reads} />
+        <Line name="Asks" text={row.asks} />
+        <Line name="Varies" text={row.varies} />
         <Line name="Records" text={[row.records]} />
         <Line name="Set to" text={[row.settings]} />
         <Line name="Held when" text={[m.heldWhen]} />

@@ -21,7 +21,9 @@ const row = (number: number): Schemas['RunRow'] => ({
   outcome: 'held',
   reason: '',
   readings: ['force 41.2 N'],
+  levels: '60 cm',
   conditions: 'ground: dry',
+  aside: '',
 });
 const opened: Opened = {
   title: 'Force on D′',

@@ -78,7 +78,9 @@ function RunList({ device, of }: { device: string; of: { revision: string; metri
                 {run.readings.map((r) => (
                   <div key={r}>{r}</div>
                 ))}
-                <div className="text-xs text-soft">{run.conditions}</div>
+                <div className="text-xs text-soft">
+                  {[run.levels, run.conditions].filter((t) => t !== '').join(', ')}
+                </div>
               </>
             ),
           },
@@ -88,6 +90,7 @@ function RunList({ device, of }: { device: string; of: { revision: string; metri
               <>
                 {run.outcome !== null && OUTCOME[run.outcome]}
                 {run.reason !== '' && <div className="text-xs text-soft">{run.reason}</div>}
+                {run.aside !== '' && <div className="text-xs text-brass">set aside: {run.aside}</div>}
               </>
             ),
           },

@@ -42,6 +42,7 @@ export const CAUSE_KIND: Record<Schemas['CauseKind'], string> = {
   build: 'build',
   setUp: 'set-up',
   method: 'method',
+  handling: 'handling',
   use: 'use',
 };
 
@@ -72,6 +73,38 @@ export const KIND: Record<Schemas['Kind'], string> = {
   rate: 'share of tries',
   rating: 'people’s ratings',
   check: 'looked at and so',
+  spread: 'the spread',
+};
+
+export const ANSWER: Record<Schemas['Answer'], string> = {
+  held: 'held',
+  onlyJust: 'only just',
+  failed: 'failed',
+  notLooked: 'not looked',
+};
+
+export const PURPOSE: Record<Schemas['Purpose'], string> = {
+  findOut: 'to find out',
+  settle: 'to settle or flush something new',
+  practise: 'to practise',
+  demonstrate: 'to show onlookers',
+};
+
+export const FACTOR_KIND: Record<Schemas['FactorKind'], string> = {
+  number: 'numbers with a unit',
+  ordered: 'words in an order',
+  words: 'words',
+};
+
+export const FACTOR_ROLE: Record<Schemas['FactorRole'], string> = {
+  factor: 'varied on purpose: makes levels',
+  block: 'pairs the runs: rater, bed, day',
+};
+
+export const HARDER: Record<Schemas['Harder'], string> = {
+  none: 'neither end is harder',
+  more: 'more is harder',
+  less: 'less is harder',
 };
 
 export const ARTICLE_STATE: Record<string, string> = {

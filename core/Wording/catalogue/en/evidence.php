@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 return [
-    'notTried' => 'Not tried.',
+    'notTried' => '{there, select, yes {Tried, but not with {conditions}.} other {Not tried.}}',
+    'tableBest' => 'Build {letter}: {known}',
+    'tableKnown' => '{metric} {value}, {inside, select, yes {inside} other {not inside}} {limit}, {n, plural, one {once} =2 {twice} other {# times}}',
     'onlyBounds' => '{state, select, leaning {Leaning: nothing came in {n, plural, one {# run} other {# runs}}, at least one of which went as far as the limit. That leaves only bounds.} thin {Thin: {n, plural, one {# run} other {# runs}} ended before anything came, which leaves only bounds.} other {Not shown: {n, plural, one {# run ended before the event, which leaves only a bound} other {# runs ended before the event, which leaves only bounds}}.}}',
     'over' => '{estimate} over {n, plural, one {# run} other {# runs}}',
     'held' => 'held {held} of {n}',

@@ -21,6 +21,9 @@ describe('what was found', () => {
     show(<FoundFields sheet={runSheet({ id })} write />);
     await userEvent.type(gap(), ' 1.6 ');
     await userEvent.selectOptions(ground(), 'wet');
+    await userEvent.clear(screen.getByLabelText('height cm'));
+    await userEvent.type(screen.getByLabelText('height cm'), '60');
+    await userEvent.selectOptions(screen.getByLabelText('Made'), 'practise');
     await userEvent.type(screen.getByLabelText('Note'), 'Rain');
     await keep();
     await screen.findByText('Kept.');
@@ -29,7 +32,8 @@ describe('what was found', () => {
       settings: [{ name: 'gap', text: '1.6' }],
       note: 'Rain',
       operator: 'Ines',
-      position: '40 cm',
+      levels: [{ name: 'height', text: '60' }],
+      purpose: 'practise',
       outcome: null,
       version: 2,
     });

@@ -5,24 +5,33 @@ import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
+import { options, PURPOSE } from '../../ui/words';
 import { runBody } from './runBody';
 
 type Found = Record<string, string>;
+
+type About = { operator: string; purpose: Schemas['Purpose']; note: string };
 
 /** Settings as found and conditions: what nobody recorded is asked for, and may be 'unknown'. */
 export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunSheet']; write: boolean }) {
   const { run, asked } = sheet;
   const write = useWrite();
-  const found: Found = Object.fromEntries([...run.conditions, ...run.settings].map((f) => [f.name, f.text]));
-  const [draft, setDraft, dropDraft] = useDraft<Found | null>(`found:${run.id}`, null);
-  const [more, setMore, dropMore] = useDraft<{ operator: string; position: string; note: string } | null>(
-    `about:${run.id}`,
-    null,
+  const found: Found = Object.fromEntries(
+    [...run.levels, ...run.conditions, ...run.settings].map((f) => [f.name, f.text]),
   );
+  const [draft, setDraft, dropDraft] = useDraft<Found | null>(`found:${run.id}`, null);
+  const [more, setMore, dropMore] = useDraft<About | null>(`about:${run.id}`, null);
   const [kept, setKept] = useState(false);
   const values = { ...found, ...draft };
-  const about = more ?? { operator: run.operator, position: run.position, note: run.note };
+  const about = more ?? { operator: run.operator, purpose: run.purpose, note: run.note };
   const rules = [
+    ...asked.factors.map((f) => ({
+      name: f.name,
+      unit: f.unit,
+      states: f.kind === 'number' ? [] : f.levels,
+      intended: null,
+      list: 'levels' as const,
+    })),
     ...asked.settings.map((s) => ({ ...s, states: [] as string[], list: 'settings' as const })),
     ...asked.conditions.map((c) => ({ ...c, intended: null, list: 'conditions' as const })),
   ];
@@ -30,9 +39,16 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
   async function submit(event: FormEvent) {
     event.preventDefault();
     setKept(false);
-    const list = (which: 'settings' | 'conditions') =>
-      asked[which].map((r) => ({ name: r.name, text: (values[r.name] ?? '').trim() }));
-    const body = runBody(run, { ...about, conditions: list('conditions'), settings: list('settings') });
+    const list = (which: 'levels' | 'settings' | 'conditions') =>
+      rules.filter((r) => r.list === which).map((r) => ({ name: r.name, text: (values[r.name] ?? '').trim() }));
+    // What somebody noted beside the factors of the method stays.
+    const others = run.levels.filter((l) => asked.factors.every((f) => f.name !== l.name));
+    const body = runBody(run, {
+      ...about,
+      levels: [...list('levels'), ...others],
+      conditions: list('conditions'),
+      settings: list('settings'),
+    });
     if (await write.run(() => putRecord('runs', run.id, body))) {
       dropDraft();
       dropMore();
@@ -42,7 +58,7 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
 
   /** What is wrong with a field, said at its place in its list. */
   function problemOf(rule: (typeof rules)[number]): string | undefined {
-    const place = asked[rule.list].findIndex((r) => r.name === rule.name);
+    const place = rules.filter((r) => r.list === rule.list).findIndex((r) => r.name === rule.name);
     return write.violations[`${rule.list}[${place}].text`];
   }
 
@@ -65,12 +81,21 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
         write={mayWrite}
         onChange={(operator) => setMore({ ...about, operator })}
       />
-      <TextField
-        label="Rung, arm or place"
-        value={about.position}
-        write={mayWrite}
-        onChange={(position) => setMore({ ...about, position })}
-      />
+      <label className="block">
+        <span className="mb-1 block text-sm font-semibold">Made</span>
+        <select
+          className="field min-h-12"
+          value={about.purpose}
+          disabled={!mayWrite}
+          onChange={(e) => setMore({ ...about, purpose: e.target.value as Schemas['Purpose'] })}
+        >
+          {options(PURPOSE).map((o) => (
+            <option key={o.value} value={o.value}>
+              {o.label}
+            </option>
+          ))}
+        </select>
+      </label>
       <div className="col-span-2">
         <TextField label="Note" value={about.note} write={mayWrite} onChange={(note) => setMore({ ...about, note })} />
       </div>

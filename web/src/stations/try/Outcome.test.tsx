@@ -25,18 +25,24 @@ describe('how a run ended', () => {
       trial: 'trial-1',
       article: 'article-1',
       operator: 'Ines',
-      position: '40 cm',
+      levels: [{ name: 'height', text: '40 cm' }],
       conditions: [{ name: 'ground', text: 'dry' }],
       settings: [],
       note: '',
       outcome: 'held',
       outcomeReason: '',
+      ended: null,
+      answers: [],
+      purpose: 'findOut',
+      firmware: '',
+      setAside: '',
+      takenIn: false,
       version: 2,
     });
   });
 
   it.each([
-    ['Stopped early', 'Why was it stopped? Its value becomes a bound.', 'stoppedEarly'],
+    ['Stopped early', 'Why was it stopped?', 'stoppedEarly'],
     ['Lost in handling', 'How was it lost?', 'lost'],
     ['Void', 'Why does it not count? It keeps its number.', 'void'],
   ])('asks why where it was: %s', async (words, asks, outcome) => {
@@ -49,6 +55,59 @@ describe('how a run ended', () => {
     await press(new RegExp('^Keep: '));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({ outcome, outcomeReason: 'Dark' });
+  });
+
+  it('asks whether it came where a channel waits for it: a bound is no value', async () => {
+    const sent = server();
+    const id = fresh();
+    const sheet = runSheet({ id });
+    show(<Outcome sheet={{ ...sheet, asked: { ...sheet.asked, waits: true } }} write />);
+    await press('Held');
+    expect(sent).toHaveLength(0);
+    expect(screen.getByRole<HTMLInputElement>('radio', { name: /The reading is a value/ }).checked).toBe(true);
+    await userEvent.click(screen.getByRole('radio', { name: /nothing came. A bound/ }));
+    await press('Keep: held');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({ outcome: 'held', ended: 'endPoint' });
+  });
+
+  it('keeps what nearly happened where it held only just', async () => {
+    const sent = server();
+    const id = fresh();
+    show(<Outcome sheet={runSheet({ id })} write />);
+    await press('Held, only just');
+    expect(sent).toHaveLength(0);
+    await userEvent.type(screen.getByLabelText('What nearly happened?'), 'The latch hung for a second');
+    await press('Keep: held');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({
+      outcome: 'held',
+      outcomeReason: '',
+      answers: [{ question: 'held', answer: 'onlyJust', note: 'The latch hung for a second' }],
+    });
+  });
+
+  it('asks each of several questions', async () => {
+    const sent = server();
+    const id = fresh();
+    const sheet = runSheet({ id });
+    const questions = [
+      { key: 'opens', metric: 'latch opens', text: 'The latch opens' },
+      { key: 'crack', metric: 'no crack', text: '' },
+    ];
+    show(<Outcome sheet={{ ...sheet, asked: { ...sheet.asked, questions } }} write />);
+    await press('Failed');
+    await userEvent.selectOptions(screen.getByLabelText('The latch opens'), 'failed');
+    await userEvent.type(screen.getByLabelText('What failed, in a few words?'), 'It stuck');
+    await press('Keep: failed');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({
+      outcome: 'failed',
+      answers: [
+        { question: 'opens', answer: 'failed' },
+        { question: 'crack', answer: 'notLooked' },
+      ],
+    });
   });
 
   it('is only said to those who may not write', () => {

@@ -6,13 +6,16 @@ import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
-import { OUTCOME, SEVERITY } from '../../ui/words';
+import { ANSWER, options, OUTCOME, SEVERITY } from '../../ui/words';
 import { runBody } from './runBody';
 
 type RunOutcome = Schemas['RunOutcome'];
 
 type Draft = {
   outcome: RunOutcome | null;
+  just: boolean;
+  ended: Schemas['Ended'] | null;
+  answers: Record<string, Schemas['Answer']>;
   reason: string;
   mode: string;
   place: string;
@@ -20,8 +23,9 @@ type Draft = {
   failure: string;
 };
 
-const BUTTONS: { outcome: RunOutcome; words: string }[] = [
+const BUTTONS: { outcome: RunOutcome; words: string; just?: boolean }[] = [
   { outcome: 'held', words: 'Held' },
+  { outcome: 'held', words: 'Held, only just', just: true },
   { outcome: 'failed', words: 'Failed' },
   { outcome: 'stoppedEarly', words: 'Stopped early' },
   { outcome: 'lost', words: 'Lost in handling' },
@@ -31,7 +35,7 @@ const BUTTONS: { outcome: RunOutcome; words: string }[] = [
 const ASKS: Record<RunOutcome, string> = {
   held: '',
   failed: 'What failed, in a few words?',
-  stoppedEarly: 'Why was it stopped? Its value becomes a bound.',
+  stoppedEarly: 'Why was it stopped?',
   lost: 'How was it lost?',
   void: 'Why does it not count? It keeps its number.',
 };
@@ -48,6 +52,7 @@ export function Outcome({ sheet, write }: { sheet: Schemas['RunSheet']; write: b
     <>
       <p className={`text-2xl font-semibold ${run.outcome === 'failed' ? 'text-oxide' : ''}`}>{OUTCOME[run.outcome]}</p>
       {run.outcomeReason !== '' && <p>{run.outcomeReason}</p>}
+      <Answered sheet={sheet} />
       {run.amendments.map((a) => (
         <p key={a.at} className="text-sm text-soft">
           Was {OUTCOME[a.text as RunOutcome] ?? a.text}; amended by {a.by}: {a.reason}
@@ -77,13 +82,44 @@ function NewOutcome({
   const { busy, problem } = write;
   const [draft, setDraft, dropDraft] = useDraft<Draft>(`outcome:${run.id}`, {
     outcome: null,
+    just: false,
+    ended: null,
+    answers: {},
     reason: '',
     mode: '',
     place: '',
     severity: 'major',
     failure: uuid(),
   });
-  const asks = draft.outcome === null ? '' : amending ? 'Why is the outcome amended? Both stay.' : ASKS[draft.outcome];
+  const { questions, waits } = sheet.asked;
+  const asks =
+    draft.outcome === null
+      ? ''
+      : amending
+        ? 'Why is the outcome amended? Both stay.'
+        : draft.just
+          ? 'What nearly happened?'
+          : ASKS[draft.outcome];
+  const says =
+    !amending && (draft.outcome === 'held' || draft.outcome === 'failed' || draft.outcome === 'stoppedEarly');
+  const asksAnswers = says && questions.length > 1;
+  const ends = says ? endsOf(draft.outcome, waits) : [];
+  const waitsForMore = asks !== '' || asksAnswers || ends.length > 0;
+
+  /** What is sent of the questions: of one it is the outcome itself, unless it held only just. */
+  function answers(): Schemas['Answered'][] {
+    if (draft.just)
+      return questions.map((q) => ({
+        question: q.key,
+        answer: draft.answers[q.key] ?? 'onlyJust',
+        note: draft.reason,
+      }));
+    if (!asksAnswers) return [];
+    return questions.map((q) => ({ question: q.key, answer: answerTo(q.key), note: draft.reason }));
+  }
+
+  const answerTo = (key: string): Schemas['Answer'] =>
+    draft.answers[key] ?? (draft.outcome === 'held' ? (draft.just ? 'onlyJust' : 'held') : 'notLooked');
 
   async function keep(outcome: RunOutcome) {
     const kept = await write.run(async () => {
@@ -102,7 +138,16 @@ function NewOutcome({
         const body = { outcome, reason: draft.reason, version: run.version };
         await must(api.POST('/api/runs/{id}/amend', { params: { path: { id: run.id } }, body }));
       } else {
-        await putRecord('runs', run.id, runBody(run, { outcome, outcomeReason: draft.reason }));
+        await putRecord(
+          'runs',
+          run.id,
+          runBody(run, {
+            outcome,
+            outcomeReason: draft.just ? '' : draft.reason,
+            ended: ends.length > 0 ? (draft.ended ?? ends[0]!.ended) : null,
+            answers: answers(),
+          }),
+        );
       }
     });
     if (kept) {
@@ -119,35 +164,89 @@ function NewOutcome({
   return (
     <form onSubmit={submit} noValidate className="space-y-3">
       <div role="group" aria-label="How did it end?" className="grid grid-cols-2 gap-2 [&>:last-child]:col-span-2">
-        {BUTTONS.map((b) => (
+        {BUTTONS.filter((b) => b.just !== true || (questions.length > 0 && !amending)).map((b) => (
           <Button
-            key={b.outcome}
+            key={b.words}
             large
-            look={draft.outcome === b.outcome ? 'primary' : b.outcome === 'failed' ? 'grave' : 'plain'}
-            aria-pressed={draft.outcome === b.outcome}
+            look={
+              draft.outcome === b.outcome && draft.just === (b.just === true)
+                ? 'primary'
+                : b.outcome === 'failed'
+                  ? 'grave'
+                  : 'plain'
+            }
+            aria-pressed={draft.outcome === b.outcome && draft.just === (b.just === true)}
             disabled={busy}
             onClick={() => {
-              setDraft({ ...draft, outcome: b.outcome });
-              if (b.outcome === 'held' && !amending) void keep('held');
+              setDraft({ ...draft, outcome: b.outcome, just: b.just === true, ended: null });
+              // Where nothing else is to be said, one touch ends it.
+              if (b.outcome === 'held' && b.just !== true && !amending && questions.length < 2 && !waits)
+                void keep('held');
             }}
           >
             {b.words}
           </Button>
         ))}
       </div>
-      {asks !== '' && (
+      {waitsForMore && (
         <>
-          <div>
-            <label htmlFor={`${id}-reason`} className="mb-1 block font-semibold">
-              {asks}
-            </label>
-            <input
-              id={`${id}-reason`}
-              className="field min-h-14"
-              value={draft.reason}
-              onChange={(e) => setDraft({ ...draft, reason: e.target.value })}
-            />
-          </div>
+          {ends.length > 0 && (
+            <fieldset className="border border-rule p-3">
+              <legend className="stamp px-1 text-sm">How did it come to its end?</legend>
+              {ends.map((e, i) => (
+                <label key={e.ended} className="flex min-h-12 items-center gap-2">
+                  <input
+                    type="radio"
+                    name={`${id}-ended`}
+                    className="size-5 accent-blue"
+                    checked={(draft.ended ?? ends[0]!.ended) === e.ended}
+                    onChange={() => setDraft({ ...draft, ended: e.ended })}
+                    autoFocus={i === 0}
+                  />
+                  {e.words}
+                </label>
+              ))}
+            </fieldset>
+          )}
+          {asksAnswers && (
+            <fieldset className="border border-rule p-3">
+              <legend className="stamp px-1 text-sm">What was asked of it</legend>
+              {questions.map((q) => (
+                <label key={q.key} className="mb-2 block">
+                  <span className="mb-1 block text-sm font-semibold">{q.text === '' ? q.metric : q.text}</span>
+                  <select
+                    className="field min-h-12"
+                    value={answerTo(q.key)}
+                    onChange={(e) =>
+                      setDraft({
+                        ...draft,
+                        answers: { ...draft.answers, [q.key]: e.target.value as Schemas['Answer'] },
+                      })
+                    }
+                  >
+                    {options(ANSWER).map((o) => (
+                      <option key={o.value} value={o.value}>
+                        {o.label}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              ))}
+            </fieldset>
+          )}
+          {asks !== '' && (
+            <div>
+              <label htmlFor={`${id}-reason`} className="mb-1 block font-semibold">
+                {asks}
+              </label>
+              <input
+                id={`${id}-reason`}
+                className="field min-h-14"
+                value={draft.reason}
+                onChange={(e) => setDraft({ ...draft, reason: e.target.value })}
+              />
+            </div>
+          )}
           {draft.outcome === 'failed' && (
             <fieldset className="grid grid-cols-2 gap-3 border border-rule p-3">
               <legend className="stamp px-1 text-sm">Log the failure too</legend>
@@ -222,5 +321,37 @@ function NewOutcome({
         </p>
       )}
     </form>
+  );
+}
+
+/** Whether what the run waited for came: it decides whether its reading is a value or a bound. */
+function endsOf(outcome: RunOutcome | null, waits: boolean): { ended: Schemas['Ended']; words: string }[] {
+  if (!waits) return [];
+  if (outcome === 'stoppedEarly')
+    return [
+      { ended: 'stopped', words: 'Stopped by something else: time, rig, weather, a level set beforehand. A bound.' },
+      { ended: 'felt', words: 'It was felt coming. A value, marked so.' },
+    ];
+  return [
+    { ended: 'event', words: 'What it waited for came. The reading is a value.' },
+    { ended: 'endPoint', words: 'It reached the end, and nothing came. A bound.' },
+  ];
+}
+
+function Answered({ sheet }: { sheet: Schemas['RunSheet'] }) {
+  const { run, asked } = sheet;
+  if (run.answers.length === 0) return null;
+  return (
+    <ul className="text-sm">
+      {run.answers.map((a) => {
+        const question = asked.questions.find((q) => q.key === a.question);
+        return (
+          <li key={a.question}>
+            {question?.text || question?.metric || a.question}: <strong>{ANSWER[a.answer]}</strong>
+            {a.note !== '' && `, ${a.note}`}
+          </li>
+        );
+      })}
+    </ul>
   );
 }

@@ -11,6 +11,7 @@ import { FoundFields } from './FoundFields';
 import { Outcome } from './Outcome';
 import { ReadingEntry } from './ReadingEntry';
 import { Seen } from './Seen';
+import { SetAside } from './SetAside';
 
 /** The sheet of one run: for a phone in gloved hands as well as for a desk. */
 export default function Run() {
@@ -29,7 +30,10 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const { run, asked, safety } = sheet;
   const readChannels = asked.channels.filter((c) => c.formula === '');
   return (
-    <Sheet title={`${sheet.trial.name} · run ${run.number}`} sentence={sheet.sentence}>
+    <Sheet
+      title={`${sheet.trial.name} · run ${run.number}${sheet.level === '' ? '' : ` · ${sheet.level}`}`}
+      sentence={sheet.sentence}
+    >
       <nav aria-label="Runs of this trial" className="mt-3 flex flex-wrap gap-1">
         <Link to={base} className="border border-rule px-2 py-1 text-sm text-blue hover:bg-wash">
           All trials
@@ -102,11 +106,10 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
         </div>
         <div>
           <Seen sheet={sheet} write={write} />
-          {(asked.conditions.length > 0 || asked.settings.length > 0) && (
-            <Part title="As found" aside="“unknown” is a value">
-              <FoundFields sheet={sheet} write={write} />
-            </Part>
-          )}
+          <Part title="As found" aside="“unknown” is a value">
+            <FoundFields sheet={sheet} write={write} />
+          </Part>
+          <SetAside sheet={sheet} write={write} />
         </div>
       </div>
     </Sheet>

@@ -13,7 +13,11 @@ import { Button } from '../../ui/Button';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { OUTCOME } from '../../ui/words';
 import { Waiting } from '../../ui/Waiting';
+import { LevelPicker } from './LevelPicker';
 import { TrialSlip } from './TrialSlip';
+
+/** Blocks that are known of every run, and that nobody types. */
+const KNOWN_BLOCKS = ['article', 'operator', 'day'];
 
 /** The Try station: the trials of this build, and the way to a new run. */
 export default function Try() {
@@ -89,8 +93,13 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   const session = useSession();
   const write = useWrite();
   const { busy, problem } = write;
-  const [article, setArticle] = useState(sheet.articles.at(-1)?.id ?? '');
+  const last = row.runs.at(-1);
+  const [article, setArticle] = useState(last?.article ?? sheet.articles.at(-1)?.id ?? '');
+  const [levels, setLevels] = useState<Record<string, string>>(() =>
+    Object.fromEntries((last?.levels ?? []).map((l) => [l.name, l.text])),
+  );
   const method = sheet.methods.find((m) => m.id === row.trial.method);
+  const factors = (method?.factors ?? []).filter((f) => f.role === 'factor' || !KNOWN_BLOCKS.includes(f.name));
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
 
   async function startRun() {
@@ -100,6 +109,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       article: article === '' ? null : article,
       operator: session.data?.name ?? '',
       startedAt: new Date().toISOString(),
+      levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
     };
     if (await write.run(() => putRecord('runs', id, body))) await navigate(`${base}/run/${id}`);
   }
@@ -133,7 +143,8 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
             <Link
               to={`${base}/run/${run.id}`}
               className={`block min-w-8 border px-1.5 py-0.5 text-center hover:bg-wash ${run.outcome === null ? 'border-dashed border-brass font-semibold text-brass' : run.outcome === 'failed' ? 'border-oxide text-oxide' : 'border-rule text-blue'}`}
-              aria-label={`Run ${run.number}, ${run.outcome === null ? 'not finished' : OUTCOME[run.outcome]}`}
+              aria-label={`Run ${run.number}${run.level === '' ? '' : ` at ${run.level}`}, ${run.outcome === null ? 'not finished' : OUTCOME[run.outcome]}`}
+              title={run.level === '' ? undefined : run.level}
             >
               {run.number}
               {run.outcome === 'failed'
@@ -164,6 +175,14 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
               ))}
             </select>
           </label>
+          {factors.map((f) => (
+            <LevelPicker
+              key={f.name}
+              factor={f}
+              value={levels[f.name] ?? ''}
+              onChange={(text) => setLevels({ ...levels, [f.name]: text })}
+            />
+          ))}
           <Button
             look="primary"
             disabled={busy}

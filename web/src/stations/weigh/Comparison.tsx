@@ -2,6 +2,7 @@ import type { Schemas } from '../../api/client';
 import { IntervalPlot } from '../../figures/IntervalPlot';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
+import { Table } from '../../ui/Table';
 
 const FOOTING: Record<Schemas['Footing'], string> = {
   level: 'Same footing',
@@ -41,9 +42,7 @@ export function Comparison({
             <dt className="text-soft">Difference</dt>
             <dd>{c.difference.text}</dd>
             <dt className="text-soft">In per cent</dt>
-            <dd>
-              {c.change?.text ?? 'none'} {c.note !== null && <span className="text-soft">{c.note}</span>}
-            </dd>
+            <dd>{c.change?.text ?? 'none: the other side lies too near nought, or some runs are bounds'}</dd>
             {c.footing !== null && (
               <>
                 <dt className="text-soft">Footing</dt>
@@ -71,6 +70,26 @@ export function Comparison({
             )}
           </dl>
         )}
+        {c.cells.length > 0 && (
+          <div className="mt-3">
+            <Table
+              label={`${c.metric} level by level`}
+              rows={c.cells}
+              keyOf={(r) => r.cell}
+              columns={[
+                { head: 'Level', names: true, cell: (r) => r.cell },
+                { head: other, cell: (r) => `${r.other} (${r.otherN})` },
+                { head: here, cell: (r) => `${r.here} (${r.n})` },
+                { head: 'Difference', look: (r) => (r.opposed ? 'text-oxide' : ''), cell: (r) => r.difference },
+              ]}
+            />
+          </div>
+        )}
+        {c.alone.map((a) => (
+          <p key={a} className="mt-1 text-sm text-soft">
+            {a}
+          </p>
+        ))}
         {c.further.length > 0 && (
           <ul className="mt-2 text-sm">
             {c.further.map((f) => (

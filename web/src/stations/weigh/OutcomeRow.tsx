@@ -40,11 +40,11 @@ export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow'
       {o.rungs.length > 0 && (
         <div className="self-start">
           <Table
-            label={`${o.metric} by rung`}
+            label={`${o.metric} by level`}
             rows={o.rungs}
             keyOf={(r) => r.level}
             columns={[
-              { head: 'Rung', names: true, cell: (r) => r.level },
+              { head: 'Level', names: true, cell: (r) => r.level },
               ...(o.other === null ? [] : [tried(`${o.other.letter}, held of tried`, (r) => [r.other, r.failedThere])]),
               tried(`${o.here.letter}, held of tried`, (r) => [r.here, r.failedHere]),
             ]}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Statistics\Holm;
+
+/**
+ * Which of many comparisons is said first: what got worse on a must, then what moved on a must, then any verdict, the last two
+ * only where their p stays below 1 − confidence after Holm over all that was looked at.
+ */
+final readonly class Headline
+{
+    /**
+     * @param MetricComparison|null $first  null where nothing stands out
+     * @param int                   $looked comparisons that were made
+     */
+    private function __construct(
+        public ?MetricComparison $first,
+        public int $looked,
+    ) {
+    }
+
+    /**
+     * @param list<MetricComparison>  $values
+     * @param list<OutcomeComparison> $outcomes
+     * @param list<Wanted>            $wanted
+     */
+    public static function of(array $values, array $outcomes, array $wanted, float $confidence): self
+    {
+        $must = array_fill_keys(array_map(
+            static fn (Wanted $w): string => $w->metric, array_filter($wanted, static fn (Wanted $w): bool => $w->must),
+        ), true);
+        $looked = array_values(array_filter($values, static fn (MetricComparison $c): bool => $c->verdict !== null));
+        $shares = array_filter($outcomes, static fn (OutcomeComparison $o): bool => $o->p !== null);
+        // What has no p cannot stand out, and counts as looked at all the same.
+        $p = array_map(static fn (MetricComparison $c): float => $c->p ?? 1.0, $looked);
+        $adjusted = Holm::adjust([...$p, ...array_map(static fn (OutcomeComparison $o): float => (float) $o->p, array_values($shares))]);
+        $best = null;
+        $rank = 0;
+        foreach ($looked as $i => $c) {
+            $isMust = isset($must[$c->metric]);
+            $own = match (true) {
+                $c->judged === '' => 0,
+                $c->judged === 'worse' && $isMust => 4,
+                $adjusted[$i] >= 1 - $confidence => 0,
+                $isMust => 3,
+                $c->judged === 'worse' => 2,
+                default => 1,
+            };
+            if ($own > $rank) {
+                [$best, $rank] = [$c, $own];
+            }
+        }
+
+        return new self($best, count($looked) + count($shares));
+    }
+}

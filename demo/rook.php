@@ -30,13 +30,13 @@ function rook(): Story
             $s->run('flight-'.$letter, 'R-'.($i + 1), $day.'T1'.(3 + $j).':00:00+00:00', ['operator' => 'Yusuf Brandt', 'conditions' => [['name' => 'wind', 'text' => [['6 m/s'], ['5 m/s', '7 m/s'], ['6 m/s', 'unknown'], ['12 mph']][$i][$j]]], 'settings' => [], 'note' => ''] + ($whole ? [] : ['outcome' => 'stoppedEarly', 'outcomeReason' => 'The wind dropped']), ['tilt' => [$tilt, 1], 'time' => [(float) $minutes, 0]]);
         }
         foreach ($changes[$letter] ?? [] as [$what, $why, $class, $metric, $expected, $unit]) {
-            $s->add('changes', ['revision' => 'rook-'.$letter, 'what' => $what, 'why' => $why, 'class' => $class, 'metric' => $metric, 'expected' => $expected, 'unit' => $unit, 'verdict' => null, 'verdictNote' => '', 'against' => null], $day.'T09:10:00+00:00');
+            $s->add('changes', ['revision' => 'rook-'.$letter, 'what' => $what, 'why' => $why, 'class' => $class, 'effects' => $metric === '' ? [] : [['metric' => $metric, 'unit' => $unit, 'low' => $expected, 'likely' => $expected, 'high' => $expected]], 'alters' => [], 'verdict' => null, 'verdictNote' => '', 'against' => []], $day.'T09:10:00+00:00');
         }
         $s->add('photos', ['revision' => 'rook-'.$letter, 'run' => null, 'failure' => null, 'caption' => 'Flight of '.$letter, 'scene' => 'sky', 'seed' => 300 + $i], $day.'T15:00:00+00:00');
         $parent = 'rook-'.$letter;
     }
-    $s->add('failures', ['id' => 'spin', 'revision' => 'rook-B', 'run' => null, 'article' => 'R-2', 'mode' => 'Spun around the line', 'place' => 'suspension', 'severity' => 'minor', 'stage' => 'flight', 'note' => ''], '2026-05-23T16:00:00+00:00');
-    $s->add('candidates', ['revision' => 'rook-D', 'what' => 'Second line to steady it', 'why' => '', 'class' => 'shape', 'cost' => 12.0, 'hours' => 2.0, 'effects' => [['metric' => 'tilt', 'unit' => 'deg', 'low' => -2.0, 'likely' => -1.0, 'high' => 0.0]], 'source' => 'team', 'askedBy' => '', 'failure' => 'spin', 'choice' => 'open', 'reason' => '', 'decision' => null], '2026-09-20T18:00:00+00:00');
+    $s->add('failures', ['id' => 'spin', 'revision' => 'rook-B', 'run' => null, 'article' => 'R-2', 'mode' => 'Spun around the line', 'place' => 'suspension', 'consequence' => 'minor', 'stage' => 'flight', 'note' => ''], '2026-05-23T16:00:00+00:00');
+    $s->add('candidates', ['revision' => 'rook-D', 'what' => 'Second line to steady it', 'why' => '', 'class' => 'shape', 'cost' => 12.0, 'hours' => 2.0, 'effects' => [['metric' => 'tilt', 'unit' => 'deg', 'low' => -2.0, 'likely' => -1.0, 'high' => 0.0]], 'source' => 'team', 'askedBy' => '', 'failures' => ['spin'], 'choice' => 'open', 'reason' => '', 'decision' => null], '2026-09-20T18:00:00+00:00');
 
     return $s;
 }

@@ -81,7 +81,11 @@ function wrenMethods(Story $s): void
         'm-rating' => [$factor('grower', 'words', role: 'block')],
     ];
     foreach ($methods as [$id, $name, $purpose, $rig, $heldWhen, $endPoint, $not, $outcome, $minutes, $channels, $conditions, $settings, $safetyRow]) {
-        $s->add('methods', ['id' => $id, 'device' => 'wren', 'name' => $name, 'purpose' => $purpose, 'rig' => $rig, 'heldWhen' => $heldWhen, 'endPoint' => $endPoint, 'notRepresented' => $not, 'questions' => $outcome === '' ? [] : [['key' => 'held', 'metric' => $outcome, 'text' => $heldWhen]], 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow], '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
+        $s->add('methods', ['id' => $id, 'device' => 'wren', 'name' => $name, 'purpose' => $purpose, 'rig' => $rig, 'heldWhen' => $heldWhen, 'endPoint' => $endPoint, 'notRepresented' => $not, 'questions' => match (true) {
+            $id === 'm-bracket' => [['key' => 'carries', 'metric' => 'carries 400 N', 'text' => 'Carried 400 N']],
+            $outcome === '' => [],
+            default => [['key' => 'held', 'metric' => $outcome, 'text' => $heldWhen]],
+        }, 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow], '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
     }
 }
 
@@ -221,11 +225,12 @@ function wrenTrials(Story $s): void
         for ($i = 0; $i < $runs; ++$i) {
             $stopped = $letter === 'E' && $i >= 3;
             $load = Story::normal($mean, 15);
+            $cracked = !$stopped && $load < 400;
             $s->run($id, '', $at($day, 30 * $i), [
                 'operator' => 'Tobias Lind', 'ended' => $stopped ? 'endPoint' : 'event',
                 'conditions' => $found(['room temperature' => round(Story::normal($letter === 'D' ? 23 : 20, 0.7)).' °C']),
                 'settings' => [], 'note' => '',
-            ] + ($stopped ? ['note' => 'Proof load reached; bracket kept for the field unit'] : []), ['load' => [$stopped ? 410.0 + $i : $load, 0]]);
+            ] + ($stopped ? ['note' => 'Proof load reached; bracket kept for the field unit'] : []) + ($cracked ? ['outcome' => 'failed', 'outcomeReason' => 'Cracked before 400 N'] : []) + ['answers' => [['question' => 'carries', 'answer' => $cracked ? 'failed' : 'held', 'note' => '']]], ['load' => [$stopped ? 410.0 + $i : $load, 0]]);
         }
     }
 
@@ -288,17 +293,17 @@ function wrenFindings(Story $s): void
     // Every failed run has its failure; further ones were seen outside of runs.
     $n = 0;
     foreach ($s->lists['runs'] as $run) {
-        if (($run['outcome'] ?? '') !== 'failed') {
+        if (($run['outcome'] ?? '') !== 'failed' || str_starts_with((string) $run['trial'], 't-bracket')) {
             continue;
         }
         $letter = (string) $s->find('revisions', (string) $s->find('trials', (string) $run['trial'])['revision'])['letter'];
         $drop = str_starts_with((string) $run['trial'], 't-drop');
-        $s->add('failures', ['id' => 'fail-'.++$n, 'revision' => 'rev-'.$letter, 'run' => $run['id'], 'article' => $run['article'], 'mode' => $drop ? 'Hopper seam split' : 'Double seeds', 'place' => $drop ? 'hopper, rear seam' : 'seed plate', 'severity' => $drop ? 'major' : 'minor', 'stage' => $drop ? 'landing' : 'sowing', 'note' => ''], (string) $run['startedAt'], (string) $run['operator']);
+        $s->add('failures', ['id' => 'fail-'.++$n, 'revision' => 'rev-'.$letter, 'run' => $run['id'], 'article' => $run['article'], 'question' => $drop ? 'held' : '', 'mode' => $drop ? 'Hopper seam split' : 'Double seeds', 'place' => $drop ? 'hopper, rear seam' : 'seed plate', 'consequence' => $drop ? 'major' : 'minor', 'stage' => $drop ? 'landing' : 'sowing', 'note' => ''], (string) $run['startedAt'], (string) $run['operator']);
     }
-    $bracketRuns = static fn (string $letter): array => array_values(array_filter($s->lists['runs'], static fn (array $r): bool => $r['trial'] === 't-bracket-'.$letter && $r['outcome'] === 'held'));
+    $bracketRuns = static fn (string $letter): array => array_values(array_filter($s->lists['runs'], static fn (array $r): bool => $r['trial'] === 't-bracket-'.$letter && $r['outcome'] === 'failed'));
     foreach (['A' => 1, 'B' => 2, 'C' => 3, 'F' => 2] as $letter => $count) {
         foreach (array_slice($bracketRuns($letter), 0, $count) as $run) {
-            $s->add('failures', ['id' => 'bracket-'.$letter.'-'.++$n, 'revision' => 'rev-'.$letter, 'run' => $run['id'], 'article' => null, 'mode' => 'Bracket cracked', 'place' => $letter === 'F' ? 'handle bracket, at the rivets' : 'handle bracket, inner bend', 'severity' => 'dangerous', 'stage' => 'loading', 'note' => $letter === 'F' ? 'The crack starts at the lower rivet hole.' : ''], (string) $run['startedAt'], 'Tobias Lind');
+            $s->add('failures', ['id' => 'bracket-'.$letter.'-'.++$n, 'revision' => 'rev-'.$letter, 'run' => $run['id'], 'article' => null, 'mode' => 'Bracket cracked', 'place' => $letter === 'F' ? 'handle bracket, at the rivets' : 'handle bracket, inner bend', 'consequence' => 'dangerous', 'stage' => 'loading', 'question' => 'carries', 'note' => $letter === 'F' ? 'The crack starts at the lower rivet hole.' : ''], (string) $run['startedAt'], 'Tobias Lind');
         }
     }
     $more = [
@@ -323,7 +328,7 @@ function wrenFindings(Story $s): void
         ['latch-F', 'F', 'Lid opened by itself', 'hopper lid', 'minor', '2026-11-17', 'On the slope, twice.'],
     ];
     foreach ($more as [$id, $letter, $mode, $place, $severity, $day, $note]) {
-        $s->add('failures', ['id' => $id, 'revision' => 'rev-'.$letter, 'run' => null, 'article' => null, 'mode' => $mode, 'place' => $place, 'severity' => $severity, 'stage' => 'field', 'note' => $note], $day.'T15:00:00+00:00', 'Yusuf Brandt');
+        $s->add('failures', ['id' => $id, 'revision' => 'rev-'.$letter, 'run' => null, 'article' => null, 'mode' => $mode, 'place' => $place, 'consequence' => $severity, 'stage' => 'field', 'note' => $note], $day.'T15:00:00+00:00', 'Yusuf Brandt');
     }
     $causes = [
         ['double-B', 'Static charge makes small seeds stick to the plate', 'design', 'ruledOut', 'The antistatic coat of C changed nothing: 9.9 % doubles against 10.6 %, which cannot be told apart.'],
@@ -384,8 +389,24 @@ function wrenFindings(Story $s): void
         ['F', 'Lighter wheel hub', 'Easier to push', 'shape', 'push force', -2.0, 'N', null, null, ''],
         ['F', 'Thicker hopper seam', 'Meant to make drops from 1 m safe', 'strength', 'survives drop', null, '', $firstOf('Hopper seam split', 'D'), null, ''],
     ];
+    $alters = [
+        'Five more cells on the plate' => ['parameter:cells on the plate', 'part:Seed plate'],
+        'Frame of thinner tube' => ['parameter:mass without seed'],
+        'Antistatic coat on the plate' => ['part:Seed plate'],
+        'Aluminium bracket, 3 mm' => ['parameter:bracket thickness', 'part:Handle bracket'],
+        'Larger ground wheel' => ['parameter:wheel diameter'],
+        'Brush singulator' => ['parameter:brush gap', 'part:Singulator'],
+        'Welded gusset on the bracket' => ['part:Handle bracket', 'parameter:mass without seed'],
+        'Rubber lip singulator' => ['part:Singulator'],
+        'Acetal plate' => ['part:Seed plate', 'parameter:plate thickness'],
+        'Brush gap 0.8 mm' => ['parameter:brush gap'],
+        'Current limit 1.6 A' => ['parameter:driver current limit', 'firmware'],
+        'Cells 0.25 mm deeper' => ['parameter:cell depth'],
+        'Riveted gusset in place of the weld' => ['part:Handle bracket'],
+        'Lighter wheel hub' => ['parameter:mass without seed'],
+    ];
     foreach ($changes as [$letter, $what, $why, $class, $metric, $expected, $unit, $against, $verdict, $note]) {
-        $s->add('changes', ['revision' => 'rev-'.$letter, 'what' => $what, 'why' => $why, 'class' => $class, 'metric' => $metric, 'expected' => $expected, 'unit' => $unit, 'verdict' => $verdict, 'verdictNote' => $note, 'against' => $against], $s->find('revisions', 'rev-'.$letter)['origin']['createdAt'], 'Tobias Lind');
+        $s->add('changes', ['revision' => 'rev-'.$letter, 'what' => $what, 'why' => $why, 'class' => $class, 'effects' => $metric === '' ? [] : [['metric' => $metric, 'unit' => $unit, 'low' => $expected, 'likely' => $expected, 'high' => $expected]], 'alters' => $alters[$what] ?? [], 'verdict' => $verdict, 'verdictNote' => $note, 'against' => $against === null ? [] : [$against]], $s->find('revisions', 'rev-'.$letter)['origin']['createdAt'], 'Tobias Lind');
     }
     foreach ([['A', 'Plate picks up seeds, often two.', '2026-03-05'], ['C', 'Bench smells of hot plastic near the driver.', '2026-05-22'], ['D', 'Brush squeaks in the cold.', '2026-06-15'], ['E', 'Runs quieter; Ines thinks it is the plate.', '2026-08-12'], ['F', 'Lid clicks shut with one hand.', '2026-10-20'], ['F', 'Left wheel pulls a little on the slope.', '2026-11-18']] as [$letter, $text, $day]) {
         $s->add('observations', ['revision' => 'rev-'.$letter, 'run' => null, 'text' => $text], $day.'T16:00:00+00:00', 'Yusuf Brandt');
@@ -456,6 +477,6 @@ function wrenDecisions(Story $s): void
         ['F', 'Green paint', 'cosmetic', 8.0, 3.0, [], 'outside', 'Open day', 'drop', 'Rust first. Would come back for the first batch.', null, null],
     ];
     foreach ([...$settled, ...$open] as [$letter, $what, $class, $cost, $hours, $effects, $source, $askedBy, $choice, $reason, $decision, $failure]) {
-        $s->add('candidates', ['revision' => 'rev-'.$letter, 'what' => $what, 'why' => '', 'class' => $class, 'cost' => $cost, 'hours' => $hours, 'effects' => array_map(static fn (array $e): array => ['metric' => $e[0], 'unit' => $e[1], 'low' => $e[2], 'likely' => $e[3], 'high' => $e[4]], $effects), 'source' => $source, 'askedBy' => $askedBy, 'failure' => $failure, 'choice' => $choice, 'reason' => $reason, 'decision' => $decision], '2026-11-15T19:00:00+00:00');
+        $s->add('candidates', ['revision' => 'rev-'.$letter, 'what' => $what, 'why' => '', 'class' => $class, 'cost' => $cost, 'hours' => $hours, 'effects' => array_map(static fn (array $e): array => ['metric' => $e[0], 'unit' => $e[1], 'low' => $e[2], 'likely' => $e[3], 'high' => $e[4]], $effects), 'source' => $source, 'askedBy' => $askedBy, 'failures' => $failure === null ? [] : [$failure], 'choice' => $choice, 'reason' => $reason, 'decision' => $decision], '2026-11-15T19:00:00+00:00');
     }
 }

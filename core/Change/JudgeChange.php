@@ -32,7 +32,32 @@ final class JudgeChange
             return ChangeVerdict::CannotTell;
         }
 
-        return $expected === 0.0 ? self::unchanged($difference, (float) $margin) : self::changed($expected, $difference);
+        return $expected === 0.0 ? self::unchanged($difference, (float) $margin) : self::changed($expected, $expected, $difference);
+    }
+
+    /**
+     * The same of a range: its low end is what must be reached, its likely value what half of is meant.
+     *
+     * @param float $least  of the same sign as $likely, and nearer to nought
+     */
+    public static function range(float $least, float $likely, ?Interval $difference): ChangeVerdict
+    {
+        if ($difference === null) {
+            return ChangeVerdict::NobodyLooked;
+        }
+
+        return $difference->low === null && $difference->high === null
+            ? ChangeVerdict::CannotTell : self::changed($least, $likely, $difference);
+    }
+
+    /** Where it was to stay as it was: within the margin or not. */
+    public static function staying(float $margin, ?Interval $difference): ChangeVerdict
+    {
+        return match (true) {
+            $difference === null => ChangeVerdict::NobodyLooked,
+            $difference->low === null && $difference->high === null => ChangeVerdict::CannotTell,
+            default => self::unchanged($difference, $margin),
+        };
     }
 
     /**
@@ -55,11 +80,11 @@ final class JudgeChange
         };
     }
 
-    private static function changed(float $expected, Interval $difference): ChangeVerdict
+    private static function changed(float $least, float $likely, Interval $difference): ChangeVerdict
     {
-        [$near, $far] = self::ends($expected < 0 ? -1 : 1, $difference);
-        $size = abs($expected);
-        $half = self::HALF * $size;
+        [$near, $far] = self::ends($likely < 0 ? -1 : 1, $difference);
+        $size = abs($least);
+        $half = self::HALF * abs($likely);
 
         return match (true) {
             $far < 0 => ChangeVerdict::Worse,

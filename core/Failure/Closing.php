@@ -12,9 +12,6 @@ use Lustrum\Core\InvalidInput;
  */
 final readonly class Closing
 {
-    /** Ceilings are taken to so much, so that a half is not made three by a rounding. */
-    private const SAME = 1e-9;
-
     /**
      * @param string|null $by               the run that closed it, else the last recurrence
      * @param float       $needs            the highest severity at which it happened
@@ -45,8 +42,7 @@ final readonly class Closing
         if ($failed < 0 || $failed > $tried) {
             throw InvalidInput::because('It cannot have failed in more runs than were made.', 'failure/failed');
         }
-        $chance = 1 - ($failed + 0.5) / ($tried + 1);
-        $needed = max(1, (int) ceil(log(1 - $confidence) / log($chance) - self::SAME));
+        $needed = Closed::holdsNeeded($failed, $tried, $confidence);
         $needs = $severity;
         $held = $milder = 0;
         $closed = $last = null;
@@ -71,6 +67,6 @@ final readonly class Closing
             default => ClosingState::Open,
         };
 
-        return new self($state, $closed ?? $last, $needs, $held, $milder, $needed, $chance ** $held);
+        return new self($state, $closed ?? $last, $needs, $held, $milder, $needed, Closed::chanceIfNotFixed($failed, $tried, $held));
     }
 }

@@ -4,40 +4,37 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Failure;
 
-/**
- * A failure closes only where it happened: the revision with the fix must hold in the same kind of trial
- * (`failure.status`). A recurrence opens it again.
- */
+/** Where a failure stands, in numbers (`failure.status`, over a partial order of severity). */
 final readonly class FailureStatus
 {
     /**
-     * @param string $letter of the revision that decided it; empty while it is open
-     * @param int    $count  runs that held there, or times that it came back
+     * @param string       $letter  of the build that closed it, that it came back on, or whose fix nobody tried; empty while it is open
+     * @param string       $fix     change that is meant to end it, in its words
+     * @param int          $held    runs since the last recurrence that held at every level that is needed
+     * @param int          $needed  to close it
+     * @param list<string> $needs   hardest levels at which it happened, as they are said; empty texts for a method without levels
+     * @param int          $milder  that held below them, which closes nothing
+     * @param string       $mildest the hardest of these, as it is said
+     * @param float        $mayFail the greatest share of tries in which it may still fail, after these holds
+     * @param float        $chance  that an unfixed design would have come through them
+     * @param int          $times   that it came back
+     * @param string       $at      level at which it came back last, as it is said
+     * @param 'milder'|'same'|'harder'|'' $return beside the levels at which it had happened before
      */
-    private function __construct(
+    public function __construct(
         public Standing $standing,
         public string $letter = '',
-        public int $count = 0,
+        public string $fix = '',
+        public int $held = 0,
+        public int $needed = 0,
+        public array $needs = [],
+        public int $milder = 0,
+        public string $mildest = '',
+        public float $mayFail = 1.0,
+        public float $chance = 1.0,
+        public int $times = 0,
+        public string $at = '',
+        public string $return = '',
     ) {
-    }
-
-    /** @param list<LaterRevision> $later in the order in which they were made */
-    public static function of(array $later): self
-    {
-        $status = new self(Standing::Open);
-        foreach ($later as $revision) {
-            if (!$revision->carriesFix) {
-                continue;
-            }
-            if ($revision->recurred > 0) {
-                $status = new self(Standing::CameBack, $revision->letter, $revision->recurred);
-            } elseif ($revision->held > 0) {
-                $status = new self(Standing::Closed, $revision->letter, $revision->held);
-            } elseif ($status->standing === Standing::Open) {
-                $status = new self(Standing::FixUntried, $revision->letter);
-            }
-        }
-
-        return $status;
     }
 }

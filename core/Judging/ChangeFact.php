@@ -5,24 +5,22 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Change\Expectation;
 
 /** A change record as the sums need it. */
 final readonly class ChangeFact
 {
     /**
-     * @param string      $metric   identifier; empty where none was named
-     * @param float|null  $expected difference that was expected, in $unit; its sign is the direction
-     * @param string|null $against  identifier of the failure that it is meant to end
+     * @param list<Expectation> $effects what is expected of it, one for each metric
+     * @param list<string> $against identifiers of the failures that it is meant to end
      * @param list<string> $alters  what it altered, as 'parameter:gap', 'part:bracket', 'firmware'
      */
     public function __construct(
         public string $id,
         public string $what,
         public ChangeClass $class,
-        public string $metric = '',
-        public ?float $expected = null,
-        public string $unit = '',
-        public ?string $against = null,
+        public array $effects = [],
+        public array $against = [],
         public array $alters = [],
     ) {
     }

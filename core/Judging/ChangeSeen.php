@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\Change\Expectation;
 
 /** What came of a change, in numbers: by values of its metric, or by how often runs hold. */
 final readonly class ChangeSeen
 {
     /**
+     * @param Expectation|null $expected on the metric that was looked at; null where none was named
      * @param Figure|null  $seen      difference of means, in the unit of the metric
      * @param int          $n         values on this build; with shares, runs that answered
      * @param int          $nBefore   the same on the parent
@@ -20,6 +22,7 @@ final readonly class ChangeSeen
      */
     public function __construct(
         public ChangeFact $change,
+        public ?Expectation $expected,
         public ChangeVerdict $verdict,
         public ?Figure $seen = null,
         public int $n = 0,

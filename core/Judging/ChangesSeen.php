@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\CompareWithin;
 use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\Change\Expectation;
+use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Core\Change\JudgeChange;
 use Lustrum\Core\Statistics\Interval;
 
@@ -21,69 +24,122 @@ final readonly class ChangesSeen
     /**
      * @param Seen $there of the parent
      *
-     * @return list<ChangeSeen> one for each change of the build
+     * @return list<ChangeSeen> one for each effect that is expected of a change of the build, and one for a change without any
      */
     public function of(Build $build, Seen $here, Seen $there): array
     {
-        return array_map(function (ChangeFact $change) use ($build, $here, $there): ChangeSeen {
-            $together = [];
-            foreach ($build->changes as $other) {
-                if ($other->id !== $change->id && $change->metric !== '' && $other->metric === $change->metric) {
-                    $together[] = $other->what;
-                }
+        $out = [];
+        foreach ($build->changes as $change) {
+            if ($change->effects === []) {
+                $out[] = new ChangeSeen($change, null, ChangeVerdict::NobodyLooked);
             }
+            foreach ($change->effects as $effect) {
+                $out[] = $this->one($change, $effect, $here, $there, self::together($build, $change, $effect));
+            }
+        }
 
-            return $this->one($change, $here, $there, $together);
-        }, $build->changes);
+        return $out;
+    }
+
+    /** @return list<string> other changes that are expected to move the same metric */
+    private static function together(Build $build, ChangeFact $change, Expectation $effect): array
+    {
+        $out = [];
+        foreach ($build->changes as $other) {
+            $metrics = array_map(static fn (Expectation $e): string => $e->metric, $other->effects);
+            if ($other->id !== $change->id && in_array($effect->metric, $metrics, true)) {
+                $out[] = $other->what;
+            }
+        }
+
+        return $out;
     }
 
     /** @param list<string> $together */
-    private function one(ChangeFact $change, Seen $here, Seen $there, array $together): ChangeSeen
+    private function one(ChangeFact $change, Expectation $effect, Seen $here, Seen $there, array $together): ChangeSeen
     {
-        if ($change->metric === '') {
-            return new ChangeSeen($change, ChangeVerdict::NobodyLooked, together: $together);
-        }
-        $shares = $this->shares($change, $here, $there, $together);
+        $shares = $this->shares($change, $effect, $here, $there, $together);
         if ($shares !== null) {
             return $shares;
         }
-        $wanted = $this->comparisons->wanted($change->metric);
-        $unit = $change->unit !== '' ? $change->unit : ($wanted->unit ?? '');
-        $mine = Measured::of($here->read($change->metric), $unit);
-        $theirs = Measured::of($there->read($change->metric), $unit);
+        $wanted = $this->comparisons->wanted($effect->metric);
+        $unit = $effect->unit !== '' && $effect->mode !== ExpectedAs::Percent ? $effect->unit : ($wanted->unit ?? '');
+        $mine = Measured::of($here->read($effect->metric), $unit);
+        $theirs = Measured::of($there->read($effect->metric), $unit);
         [$n, $before] = [count($mine->values), count($theirs->values)];
         if ($n === 0 || $before === 0) {
-            return new ChangeSeen($change, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
+            return new ChangeSeen($change, $effect, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
         }
         $within = Opposed::of($mine, $theirs, $this->confidence)->within;
         if ($within === null || $within->verdict === WithinVerdict::ByCell) {
             return new ChangeSeen(
-                $change, ChangeVerdict::CannotTell, null, $n, $before, together: $together,
+                $change, $effect, ChangeVerdict::CannotTell, null, $n, $before, together: $together,
                 why: $within === null ? 'unmatched' : 'byLevel',
             );
         }
-        $difference = $within->difference;
-        [$n, $before] = [$within->n['b'], $within->n['a']];
+        $decimals = max($mine->decimals, $theirs->decimals);
 
         return new ChangeSeen(
-            $change, self::judge($change, $wanted, $difference), Figure::of(
-                $difference, $mine->unit, max($mine->decimals, $theirs->decimals), $n,
-            ), $n, $before, together: $together,
+            $change, $effect, self::judge($effect, $wanted, $within, 10.0 ** -$decimals),
+            Figure::of($within->difference, $mine->unit, $decimals, $within->n['b']), $within->n['b'], $within->n['a'], together: $together,
         );
     }
 
     /**
-     * Where no size was expected, or that nothing changes, the way that the requirement calls good is what was hoped for; where
-     * none says which way is good, nobody can call it better or worse.
+     * Where no size was expected, the way that the requirement calls good is what was hoped for; where none says which way is
+     * good, nobody can call it better or worse.
+     *
+     * @param float $step of the last digit: what stays within it has not moved
      */
-    private static function judge(ChangeFact $change, ?Wanted $wanted, Interval $difference): ChangeVerdict
+    private static function judge(Expectation $e, ?Wanted $wanted, CompareWithin $within, float $step): ChangeVerdict
     {
-        $expected = $change->expected ?? 0.0;
-        if ($expected !== 0.0) {
-            return JudgeChange::seen($expected, $difference);
+        $difference = $within->difference;
+        $way = $wanted?->rule->direction->sign();
+        if ($e->mode === ExpectedAs::Percent) {
+            $change = $within->change;
+            $per = $change->percent === null ? null : new Interval($change->percent, $change->low, $change->high);
+
+            return $per === null ? ChangeVerdict::CannotTell : self::amount($e, $per, $way);
         }
 
-        return $wanted === null ? ChangeVerdict::CannotTell : JudgeChange::towards($wanted->rule->direction->sign(), $difference);
+        return match ($e->mode) {
+            ExpectedAs::Value => self::amount($e->less(self::before($within)), $difference, $way),
+            ExpectedAs::Unchanged => JudgeChange::staying($e->margin ?? $step, $difference),
+            ExpectedAs::More, ExpectedAs::Less => self::towards($e->mode === ExpectedAs::More ? 1 : -1, $difference, $step),
+            default => $e->likely() === 0.0 && $e->margin !== null
+                ? JudgeChange::staying($e->margin, $difference) : self::amount($e, $difference, $way),
+        };
+    }
+
+    /** @param int|null $way that is good; null: nobody said */
+    private static function amount(Expectation $e, Interval $difference, ?int $way): ChangeVerdict
+    {
+        [$least, $likely] = [$e->least() ?? 0.0, $e->likely() ?? 0.0];
+        if ($likely !== 0.0) {
+            return JudgeChange::range($least, $likely, $difference);
+        }
+
+        return $way === null ? ChangeVerdict::CannotTell : JudgeChange::towards($way, $difference);
+    }
+
+    private static function towards(int $sign, Interval $difference, float $step): ChangeVerdict
+    {
+        $isStill = $difference->low !== null && $difference->high !== null && $difference->low > -$step && $difference->high < $step;
+
+        return $isStill ? ChangeVerdict::NoEffect : JudgeChange::towards($sign, $difference);
+    }
+
+    /** The mean of the earlier side, each level weighed as in the difference. */
+    private static function before(CompareWithin $within): float
+    {
+        $sum = $weights = 0.0;
+        foreach ($within->cells as $cell) {
+            $weight = $cell->na * $cell->nb / ($cell->na + $cell->nb);
+            $sum += $weight * $cell->a;
+            $weights += $weight;
+        }
+
+        return $weights > 0 ? $sum / $weights : 0.0;
     }
 
     /**
@@ -91,9 +147,9 @@ final readonly class ChangesSeen
      *
      * @param list<string> $together
      */
-    private function shares(ChangeFact $change, Seen $here, Seen $there, array $together): ?ChangeSeen
+    private function shares(ChangeFact $change, Expectation $effect, Seen $here, Seen $there, array $together): ?ChangeSeen
     {
-        [$mine, $theirs] = [$here->answered($change->metric), $there->answered($change->metric)];
+        [$mine, $theirs] = [$here->answered($effect->metric), $there->answered($effect->metric)];
         if ($mine === null || $theirs === null) {
             return null;
         }
@@ -101,10 +157,10 @@ final readonly class ChangesSeen
         $allHeld = $mine->held === $mine->tried && $theirs->held === $theirs->tried;
 
         return new ChangeSeen(
-            $change, match (true) {
+            $change, $effect, match (true) {
                 // All held before as well: so far this trial does not tell them apart.
                 $c === null, $allHeld => ChangeVerdict::CannotTell,
-                default => JudgeChange::towards(1, $c),
+                default => JudgeChange::towards($effect->mode === ExpectedAs::Less ? -1 : 1, $c),
             },
             null, $mine->tried, $theirs->tried, $mine->held, $theirs->held, $c === null ? null : Figure::of(
                 new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0,

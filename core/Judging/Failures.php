@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Failure\FailureStatus;
-use Lustrum\Core\Failure\LaterRevision;
+use Lustrum\Core\Failure\Standing;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Hardness;
 
 /** All failures of a device together: which modes there are, and where each failure stands. */
 final readonly class Failures
@@ -16,48 +18,61 @@ final readonly class Failures
     /** @var array<string, array<string, true>> identifiers of the failures of a mode */
     private array $ids;
 
-    /** @var array<string, array<string, int>> how often a mode came on each build */
-    private array $counts;
-
     /**
-     * @param list<FailureFact>                $failures oldest first
-     * @param array<string, array<string, int>> $held    runs that held, by build and method
-     * @param array<string, array<string, int>> $said    runs that said something, by build and method
+     * @param list<FailureFact>            $failures oldest first
+     * @param array<string, list<Tried>>   $tried    by build
+     * @param array<string, Configuration> $made     what runs were made with, by key
      */
     public function __construct(
         private Lineage $lineage,
         array $failures,
-        private array $held,
-        private array $said,
+        private array $tried,
+        private array $made,
+        private float $confidence,
     ) {
-        $by = $ids = $counts = [];
+        $by = $ids = [];
         foreach ($failures as $failure) {
-            $key = $failure->key();
-            $by[$key][] = $failure;
-            $ids[$key][$failure->id] = true;
-            $counts[$key][$failure->build] = ($counts[$key][$failure->build] ?? 0) + 1;
+            $by[$failure->key()][] = $failure;
+            $ids[$failure->key()][$failure->id] = true;
         }
-        [$this->byMode, $this->ids, $this->counts] = [$by, $ids, $counts];
+        [$this->byMode, $this->ids] = [$by, $ids];
     }
 
     public function status(FailureFact $failure): FailureStatus
     {
         $build = $this->lineage->build($failure->build);
-        if ($build === null) {
-            return FailureStatus::of([]);
+        if ($failure->isFeared) {
+            return new FailureStatus(Standing::Feared);
         }
-        $key = $failure->key();
-        [$ids, $recurred] = [$this->ids[$key] ?? [], $this->counts[$key] ?? []];
-        $fixed = [$build->id => false];
-        $later = [];
-        // Parents come first, so that a fix is handed down as the builds are gone through.
-        foreach ($this->lineage->descendants($build) as $one) {
-            $own = array_filter($one->changes, static fn (ChangeFact $c): bool => $c->against !== null && isset($ids[$c->against]));
-            $fixed[$one->id] = $own !== [] || ($fixed[$one->parent ?? ''] ?? false);
-            $later[] = new LaterRevision($one->letter, $fixed[$one->id], $this->heldOn($one, $failure), $recurred[$one->id] ?? 0);
+        if ($build === null) {
+            return new FailureStatus(Standing::Open);
+        }
+        if ($failure->aside !== '') {
+            return $this->asideStatus($failure, $build);
+        }
+        $fixes = Fixes::of($this->lineage, $this->ids[$failure->key()] ?? []);
+        if ($failure->severity === null || !$failure->severity->isKnown()) {
+            return new FailureStatus(Standing::Unplaced, at: $failure->severity?->text() ?? '');
+        }
+        $closing = new ClosingWalk($failure->severity, $this->before($failure, $build, $fixes), $this->confidence);
+        foreach ($this->events($failure, $build, $fixes) as $event) {
+            $closing->take($event);
         }
 
-        return FailureStatus::of($later);
+        return $closing->status($this->untried($build, $fixes));
+    }
+
+    public function find(string $id): ?FailureFact
+    {
+        foreach ($this->byMode as $failures) {
+            foreach ($failures as $failure) {
+                if ($failure->id === $id) {
+                    return $failure;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @return list<FailureFact> of a build */
@@ -75,28 +90,150 @@ final readonly class Failures
         return $out;
     }
 
-    private function heldOn(Build $build, FailureFact $failure): int
-    {
-        $byMethod = $this->held[$build->id] ?? [];
-
-        return $failure->method === null ? array_sum($byMethod) : $byMethod[$failure->method] ?? 0;
-    }
-
-    /** @return list<Mode> most frequent first */
+    /** @return list<Mode> most frequent first; without what was only feared, or follows from another failure */
     public function modes(): array
     {
         $modes = [];
-        foreach ($this->byMode as $key => $failures) {
-            $methods = [];
-            foreach ($failures as $failure) {
-                $methods[$failure->method ?? ''] = true;
+        foreach ($this->byMode as $failures) {
+            $counted = array_values(array_filter($failures, static fn (FailureFact $f): bool => $f->counts()));
+            if ($counted === []) {
+                continue;
             }
-            unset($methods['']);
-            $tried = array_map(static fn (array $byMethod): int => array_sum(array_intersect_key($byMethod, $methods)), $this->said);
-            $modes[] = new Mode($failures[0]->mode, $failures[0]->place, $this->counts[$key] ?? [], $tried, count($failures));
+            $counts = [];
+            foreach ($counted as $failure) {
+                $counts[$failure->build] = ($counts[$failure->build] ?? 0) + 1;
+            }
+            $modes[] = new Mode($counted[0]->mode, $counted[0]->place, $counts, $this->couldShow($counted), count($counted));
         }
         usort($modes, static fn (Mode $a, Mode $b): int => $b->total <=> $a->total);
 
         return $modes;
+    }
+
+    /**
+     * Runs in which a mode could show: asked the same, and as hard or harder than where it once happened.
+     *
+     * @param non-empty-list<FailureFact> $failures of the mode
+     *
+     * @return array<string, int> by build
+     */
+    private function couldShow(array $failures): array
+    {
+        $out = [];
+        foreach ($this->tried as $build => $groups) {
+            foreach ($groups as $group) {
+                foreach ($failures as $failure) {
+                    if (
+                        $group->question === $failure->question && $failure->severity !== null
+                        && $group->severity->beside($failure->severity) === Hardness::AtLeast
+                    ) {
+                        $out[$build] = ($out[$build] ?? 0) + $group->said;
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** Its cause lies in how it was made or tried: it closes when the build holds as hard with that put right. */
+    private function asideStatus(FailureFact $failure, Build $build): FailureStatus
+    {
+        foreach ($this->tried[$build->id] ?? [] as $group) {
+            $after = array_filter($group->held, static fn (string $order): bool => $order > $failure->order);
+            if (
+                $after !== [] && $group->question === $failure->question && $failure->severity !== null
+                && $group->severity->beside($failure->severity) === Hardness::AtLeast
+            ) {
+                return new FailureStatus(Standing::PutRight, $build->letter, held: count($after), at: $group->severity->text());
+            }
+        }
+
+        return new FailureStatus(Standing::SetAside, $build->letter);
+    }
+
+    /**
+     * Holds on builds that come from the one that failed, and returns on any build, in the order in which they came.
+     *
+     * @return list<ClosingEvent>
+     */
+    private function events(FailureFact $failure, Build $build, Fixes $fixes): array
+    {
+        $out = [];
+        foreach ($this->lineage->descendants($build) as $one) {
+            foreach ($this->tried[$one->id] ?? [] as $group) {
+                $fix = $group->question === $failure->question ? $fixes->carried($one, $this->made[$group->made] ?? null) : null;
+                if ($fix !== null) {
+                    array_push($out, ...array_map(static fn (string $order): ClosingEvent => new ClosingEvent(
+                        $order, true, $group->severity, $one->letter, $fix->what,
+                    ), $group->held));
+                }
+            }
+        }
+        foreach ($this->byMode[$failure->key()] ?? [] as $other) {
+            $at = $this->lineage->build($other->build);
+            if ($other->id === $failure->id || $at === null || !$other->counts()) {
+                continue;
+            }
+            $fix = $fixes->stoodAgainst($at, $this->made[$other->made] ?? null);
+            if ($fix !== null) {
+                $out[] = new ClosingEvent($other->order, false, $other->severity, $at->letter, $fix->what);
+            }
+        }
+        usort($out, static fn (ClosingEvent $a, ClosingEvent $b): int => [$a->order, $a->held] <=> [$b->order, $b->held]);
+
+        return $out;
+    }
+
+    /**
+     * How often it failed of the runs before the fix, as hard or milder; nothing known: in the one run that there was.
+     *
+     * @return array{int, int} failed, tried
+     */
+    private function before(FailureFact $failure, Build $build, Fixes $fixes): array
+    {
+        $failed = $tried = 0;
+        $line = [$build, ...$this->lineage->ancestors($build), ...$this->lineage->descendants($build)];
+        foreach ($line as $one) {
+            foreach ($this->tried[$one->id] ?? [] as $group) {
+                if (
+                    $group->question === $failure->question && $fixes->carried($one, $this->made[$group->made] ?? null) === null
+                    && $failure->severity?->beside($group->severity) === Hardness::AtLeast
+                ) {
+                    $tried += $group->said;
+                }
+            }
+        }
+        $on = array_fill_keys(array_map(static fn (Build $b): string => $b->id, $line), true);
+        foreach ($this->byMode[$failure->key()] ?? [] as $other) {
+            $at = $this->lineage->build($other->build);
+            if (
+                isset($on[$other->build]) && $at !== null && $other->counts() && $other->made !== '' && $other->severity !== null
+                && $fixes->carried($at, $this->made[$other->made] ?? null) === null
+                && $failure->severity?->beside($other->severity) === Hardness::AtLeast
+            ) {
+                ++$failed;
+            }
+        }
+
+        return $tried === 0 ? [1, 1] : [min(max(1, $failed), $tried), $tried];
+    }
+
+    /**
+     * A build that comes from the one that failed and carries a fix: its letter, and the fix.
+     *
+     * @return array{string, string}|null
+     */
+    private function untried(Build $build, Fixes $fixes): ?array
+    {
+        foreach ($this->lineage->descendants($build) as $one) {
+            $fix = $fixes->carried($one, null);
+            if ($fix !== null) {
+                return [$one->letter, $fix->what];
+            }
+        }
+
+        return null;
     }
 }

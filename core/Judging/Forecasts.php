@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Change\Expectation;
+use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Cost\Sums;
 use Lustrum\Core\Effect\Bundle;
 use Lustrum\Core\Effect\Effect;
+use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Quantity\Quantity;
 
 /** Works out the consequences of a set of candidates. */
@@ -26,7 +29,7 @@ final class Forecasts
         $units = self::units($wanted);
         $rules = array_column(array_reverse(array_filter($wanted, static fn (Wanted $w): bool => $w->unit !== '')), null, 'metric');
         $forecasts = [];
-        foreach (Bundle::of(self::effects($chosen, $units)) as $bundle) {
+        foreach (Bundle::of(self::effects($chosen, $units, $baselines)) as $bundle) {
             $rule = $rules[$bundle->metric] ?? null;
             $now = $baselines[$bundle->metric] ?? null;
             $forecasts[] = new MetricForecast(
@@ -63,28 +66,49 @@ final class Forecasts
     /**
      * @param list<Proposal>        $chosen
      * @param array<string, string> $units
+     * @param array<string, Baseline> $baselines by metric
      *
      * @return list<Effect> each in the unit of its metric's requirement, or of the first effect on it
      */
-    private static function effects(array $chosen, array $units): array
+    private static function effects(array $chosen, array $units, array $baselines): array
     {
         $effects = [];
         foreach ($chosen as $proposal) {
             foreach ($proposal->effects as $effect) {
-                $unit = $units[$effect['metric']] ??= $effect['unit'];
+                $now = $baselines[$effect->metric] ?? null;
+                $unit = $units[$effect->metric] ??= $now->unit ?? $effect->unit;
+                $likely = $effect->likely();
+                if ($likely === null) {
+                    continue;
+                }
                 try {
-                    $in = static fn (float $v): float => Quantity::of($v, $effect['unit'])->differenceTo($unit);
-                    $effects[] = new Effect(
-                        $proposal->what, $effect['metric'], $in($effect['low']), $in($effect['likely']), $in($effect['high']),
-                    );
+                    $in = self::added($effect, $unit, $now);
+                    $ends = [$in($effect->low ?? $likely), $in($likely), $in($effect->high ?? $likely)];
+                    sort($ends);
+                    $effects[] = new Effect($proposal->what, $effect->metric, ...$ends);
                 } catch (CoreException) {
-                    // An effect in a unit of another dimension says nothing of this metric.
+                    // An effect in a unit of another dimension, or on what nobody has measured, says nothing of this metric.
                     continue;
                 }
             }
         }
 
         return $effects;
+    }
+
+    /**
+     * What an effect adds to the present value, in the unit of the metric; where there is none, a value stands for itself.
+     *
+     * @return callable(float): float that may throw a CoreException
+     */
+    private static function added(Expectation $effect, string $unit, ?Baseline $now): callable
+    {
+        return match ($effect->mode) {
+            ExpectedAs::Percent => static fn (float $v): float => $now === null
+                ? throw NotEstimable::because('values.empty', 'A per cent of what nobody has measured.', 'effects') : $now->mean * $v / 100,
+            ExpectedAs::Value => static fn (float $v): float => Quantity::of($v, $effect->unit)->to($unit)->value - ($now->mean ?? 0.0),
+            default => static fn (float $v): float => Quantity::of($v, $effect->unit)->differenceTo($unit),
+        };
     }
 
     private static function meets(Bundle $bundle, ?Baseline $now, ?Wanted $wanted): Meets

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Change\Expectation;
+
 /** A candidate as the sums need it. */
 final readonly class Proposal
 {
     /**
-     * @param string                                                                            $cost    decimal text
-     * @param list<array{metric: string, unit: string, low: float, likely: float, high: float}> $effects metric by identifier
+     * @param string            $cost    decimal text
+     * @param list<Expectation> $effects
      */
     public function __construct(
         public string $what,

@@ -20,6 +20,8 @@ final readonly class Configuration
      * @param list<SettingRule>     $settings      that were to be read off
      * @param list<Factor>          $factors       that were varied on purpose, or pair the runs
      * @param list<Question>        $questions     that were asked of each run
+     * @param list<Deviation>       $deviants      how the article differs from its build, one by one
+     * @param string                $arm           variant within the build that the article is of; empty where there are none
      * @param bool                  $wears         does a run leave its mark on the article?
      * @param list<string>          $represents    identifiers of methods that this one is as good as
      * @param Filled|null           $filled        null: frozen whole when the run began
@@ -48,6 +50,8 @@ final readonly class Configuration
         public array $questions = [],
         public bool $wears = true,
         public array $represents = [],
+        public array $deviants = [],
+        public string $arm = '',
     ) {
     }
 
@@ -60,6 +64,23 @@ final readonly class Configuration
         }
 
         return null;
+    }
+
+    /**
+     * Parts that this article keeps as they were, whatever its build says: it does not carry what was changed in them.
+     *
+     * @return list<string>
+     */
+    public function keeps(): array
+    {
+        $out = [];
+        foreach ($this->deviants as $deviation) {
+            if ($deviation->kind === DeviationKind::Part && $deviation->keepsOld()) {
+                $out[] = $deviation->name;
+            }
+        }
+
+        return $out;
     }
 
     public function question(string $metric): ?Question
@@ -106,7 +127,8 @@ final readonly class Configuration
             Row::text($row['heldWhen'] ?? ''), Filled::tryFrom(Row::text($row['filled'] ?? '')),
             array_map(Factor::fromRow(...), Row::rows($row['factors'] ?? [])),
             array_map(Question::fromRow(...), Row::rows($row['questions'] ?? self::oldQuestion($row))), ($row['wears'] ?? true) !== false,
-            Row::texts($row['represents'] ?? []),
+            Row::texts($row['represents'] ?? []), array_map(Deviation::fromRow(...), Row::rows($row['deviants'] ?? [])),
+            Row::text($row['arm'] ?? ''),
         );
     }
 

@@ -87,10 +87,11 @@ final readonly class RunFact
     {
         $question = $metric === '' ? null : $this->configuration->question($metric);
 
-        return $question === null ? null : $this->answered($question->key);
+        return $question === null ? null : $this->heldTo($question->key);
     }
 
-    private function answered(string $question): ?bool
+    /** Did it hold in what this question asks? Null where nobody looked. */
+    public function heldTo(string $question): ?bool
     {
         if ($this->answers !== []) {
             return ($this->answers[$question] ?? Answer::NotLooked)->held();

@@ -4,30 +4,54 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
-use Lustrum\Core\Judging\ChangeFact;
+use Lustrum\Core\Change\Expectation;
+use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Core\Judging\ChangeSeen;
 use Lustrum\Core\Quantity\Digits;
 
 /** Sentences about what was expected of a change and what came of it. */
 final class ChangeWords
 {
-    public static function expected(ChangeFact $change, string $metric): string
+    public static function expected(?Expectation $e, string $metric): string
     {
-        if ($change->expected === null) {
+        if ($e === null || ($e->mode->hasNumbers() && !$e->hasAmount())) {
             return '';
         }
-        if ($change->expected === 0.0) {
-            return Messages::say('change.unchanged', ['metric' => $metric]);
+        if ($e->mode === ExpectedAs::Unchanged || ($e->mode === ExpectedAs::Add && $e->likely() === 0.0 && $e->low === $e->high)) {
+            return Messages::say('change.unchanged', [
+                'metric' => $metric, 'known' => $e->margin !== null, 'margin' => Numbers::set($e->margin ?? 0.0, Numbers::differenceUnit($e->unit)),
+            ]);
         }
-        $amount = Numbers::signed($change->expected, Digits::short(abs($change->expected)), Numbers::differenceUnit($change->unit));
+        if (!$e->mode->hasNumbers()) {
+            return Messages::say('change.direction', ['metric' => $metric, 'mode' => $e->mode->value]);
+        }
 
-        return Messages::say('change.expected', ['metric' => $metric, 'amount' => $amount]);
+        return Messages::say($e->mode === ExpectedAs::Value ? 'change.expectedValue' : 'change.expected', [
+            'metric' => $metric, 'amount' => self::amount($e),
+        ]);
+    }
+
+    /** A range stays a range: '+40 to +60 N'. */
+    private static function amount(Expectation $e): string
+    {
+        $unit = match ($e->mode) {
+            ExpectedAs::Percent => '%',
+            ExpectedAs::Value => $e->unit,
+            default => Numbers::differenceUnit($e->unit),
+        };
+        $one = static fn (float $v, string $unit): string => $e->mode === ExpectedAs::Value
+            ? Numbers::set($v, $unit) : Numbers::signed($v, Digits::short(abs($v)), $unit);
+        [$low, $high] = [$e->low ?? $e->likely() ?? 0.0, $e->high ?? $e->likely() ?? 0.0];
+
+        return $low === $high ? $one($e->likely() ?? $low, $unit) : Messages::say('change.range', [
+            'low' => $one($low, ''), 'high' => $one($high, $unit),
+        ]);
     }
 
     /** @param bool $judged has a person given a verdict of their own? */
     public static function sentence(ChangeSeen $seen, string $metric, bool $judged): string
     {
-        if ($seen->change->metric === '') {
+        if ($seen->expected === null) {
             return $judged ? '' : Messages::say('change.noMetric');
         }
         if ($seen->held !== null) {

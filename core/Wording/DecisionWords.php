@@ -65,21 +65,6 @@ final class DecisionWords
         ]);
     }
 
-    /** An expected effect as a range with signs, for the record of a decision. */
-    public static function effect(string $metric, float $low, float $high, string $unit, ?float $likely = null): string
-    {
-        $signed = static fn (float $v): string => Numbers::signed($v, Digits::short(abs($v)), '');
-
-        return Messages::say('decision.effect', ['metric' => $metric, 'low' => $signed($low), 'high' => $signed($high), 'unit' => Numbers::differenceUnit($unit),
-            'known' => $likely !== null, 'likely' => $signed($likely ?? 0.0)]);
-    }
-
-    /** The likely one of several effects. */
-    public static function likely(string $metric, float $likely, string $unit): string
-    {
-        return Messages::say('decision.likely', ['metric' => $metric, 'amount' => Numbers::withUnit(Digits::plain($likely, 3), $unit)]);
-    }
-
     public static function hours(float $hours): string
     {
         return Digits::decimals($hours, 1);

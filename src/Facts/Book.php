@@ -23,6 +23,7 @@ use Lustrum\Core\Judging\Own;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Judging\Tries;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Alikeness;
@@ -289,30 +290,45 @@ final class Book
         });
     }
 
-    /** All failures of the device, and how often each build was tried. */
+    /** All failures of the device, and what runs say of whether each build holds. */
     public function failures(): Failures
     {
-        $device = $this->device->id;
-        $kept = $this->summaries->all($device, 'tried');
-        $missing = array_values(array_diff(array_keys($this->lineage()->builds), array_keys($kept)));
-        $fresh = $this->failureFacts->tried($missing);
-        $this->summaries->keepBuilds($device, $this->counter, 'tried', $fresh);
-        /** @var array<string, array{array<string, int>, array<string, int>}> $tried */
-        $tried = $kept + $fresh;
+        $tried = $keys = [];
+        foreach ($this->lineage()->builds as $id => $build) {
+            foreach ($this->tries($build) as $tries) {
+                foreach ($tries->groups as $group) {
+                    $tried[$id][] = $group;
+                    $keys[$group->made] = true;
+                }
+            }
+        }
+        $failures = $this->failureFacts();
+        foreach ($failures as $failure) {
+            $keys += $failure->made === '' ? [] : [$failure->made => true];
+        }
+        $made = $this->runFacts->configurations(array_map(strval(...), array_keys($keys)));
 
-        $held = array_map(static fn (array $t): array => $t[0], $tried);
-        $said = array_map(static fn (array $t): array => $t[1], $tried);
-
-        return new Failures($this->lineage(), $this->failureFacts(), $held, $said);
+        return new Failures($this->lineage(), $failures, $tried, $made, $this->device->confidence);
     }
 
-    /** @return list<FailureFact> of the device, oldest first */
+    /** @return array<string, Tries> by stretch of the build's runs */
+    private function tries(Build $build): array
+    {
+        $hashes = $this->runFacts->hashes;
+
+        return $this->byPart('tries', $build, $this->stretches($build), fn (array $missing): array => array_map(
+            static fn (array $runs): Tries => Tries::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
+            $this->byStretch($build, $missing),
+        ));
+    }
+
+    /** @return list<FailureFact> of the device, oldest first; they rest on the runs that they happened on, wherever those are */
     private function failureFacts(): array
     {
         $device = $this->device->id;
 
         return $this->summaries->kept(
-            $device, $this->counter, Summaries::FAILURES, [], fn (): array => $this->failureFacts->all($device), $device,
+            $device, $this->counter, Summaries::FAILURES, [$device], fn (): array => $this->failureFacts->all($device),
         );
     }
 

@@ -6,6 +6,7 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Change\Expectation;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement as Rule;
@@ -47,7 +48,7 @@ final readonly class DeviceFacts
             'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si',
         );
         $parts = $this->by($device, 'part', 'revision_id, name, material, quantity');
-        $changes = $this->by($device, 'change', 'revision_id, id, what, class, metric_id, expected, unit, against_id');
+        $changes = $this->by($device, 'change', 'revision_id, id, what, class, effects, against, alters');
         $builds = [];
         foreach ($this->db->iterateAssociative(
             'SELECT id, letter, parent_id, branch, firmware, created_at FROM revision WHERE device_id = ? AND withdrawn_because IS NULL',
@@ -84,8 +85,10 @@ final readonly class DeviceFacts
     private static function change(array $row): ChangeFact
     {
         return new ChangeFact(
-            Row::text($row['id']), Row::text($row['what']), ChangeClass::from(Row::text($row['class'])), Row::text($row['metric_id']),
-            Row::numberOrNull($row['expected']), Row::text($row['unit']), Row::textOrNull($row['against_id']),
+            Row::text($row['id']), Row::text($row['what']), ChangeClass::from(Row::text($row['class'])), array_map(
+                Expectation::fromRow(...), Row::rows(Row::json($row['effects'])),
+            ),
+            Row::texts(Row::json($row['against'])), Row::texts(Row::json($row['alters'])),
         );
     }
 

@@ -6,48 +6,76 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\Severity;
 
-/** Reads all failures of a device together with how often each build was tried. */
+/** Reads all failures of a device, with how hard each was. */
 final readonly class FailureFacts
 {
     public function __construct(
         private Connection $db,
+        private RunFacts $runs,
     ) {
     }
 
     /** @return list<FailureFact> of a device, oldest first */
     public function all(string $device): array
     {
-        $failures = [];
-        foreach ($this->db->fetchAllNumeric(
-            'SELECT f.id, f.revision_id, f.mode, f.place, t.method_id FROM failure f
-             LEFT JOIN run r ON r.id = f.run_id LEFT JOIN trial t ON t.id = r.trial_id
-             WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id', [$device],
-        ) as [$id, $build, $mode, $place, $method]) {
-            $failures[] = new FailureFact(Row::text($id), Row::text($build), Row::text($mode), Row::text($place), Row::textOrNull($method));
+        $rows = $this->db->fetchAllAssociative(
+            "SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.created_at,
+                    f.consequence_of_id, a.state article_state, a.serial, coalesce((SELECT c.text FROM cause c WHERE c.failure_id = f.id
+                      AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
+                      ORDER BY c.created_at LIMIT 1), '') aside
+             FROM failure f LEFT JOIN article a ON a.id = f.article_id
+             WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id", [$device],
+        );
+        $runs = [];
+        foreach ($this->runs->these(array_values(array_filter(array_map(
+            static fn (array $row): string => Row::text($row['run_id']), $rows,
+        ), static fn (string $id): bool => $id !== ''))) as $run) {
+            $runs[$run->id] = $run;
         }
+        $methods = $this->methods($device);
 
-        return $failures;
+        return array_map(fn (array $row): FailureFact => $this->fact($row, $runs[Row::text($row['run_id'])] ?? null, $methods), $rows);
     }
 
     /**
-     * How often builds were tried.
-     *
-     * @param list<string> $builds
-     *
-     * @return array<string, array{array<string, int>, array<string, int>}> by build: runs by method that held, and that said something
+     * @param array<string, mixed>                                                $row
+     * @param array<string, array{string, list<string>, list<Factor>}> $methods
      */
-    public function tried(array $builds): array
+    private function fact(array $row, ?RunFact $run, array $methods): FailureFact
     {
-        $out = array_fill_keys($builds, [[], []]);
-        foreach ($this->db->fetchAllNumeric(
-            "SELECT t.revision_id, t.method_id, count(*) FILTER (WHERE r.outcome = 'held'), count(*) FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND r.withdrawn_because IS NULL AND t.withdrawn_because IS NULL
-               AND r.outcome IS NOT NULL AND r.outcome NOT IN ('void', 'lost') GROUP BY 1, 2", ['{'.implode(',', $builds).'}'],
-        ) as [$build, $method, $h, $s]) {
-            $out[Row::text($build)][0][Row::text($method)] = Row::whole($h);
-            $out[Row::text($build)][1][Row::text($method)] = Row::whole($s);
+        $method = $methods[Row::text($row['method_id'])] ?? null;
+        $levels = [];
+        foreach (Row::rows(Row::json($row['levels'])) as $level) {
+            $levels[Row::text($level['name'] ?? '')] = Row::text($level['text'] ?? '');
+        }
+        $severity = match (true) {
+            $run !== null => Severity::ofRun($run),
+            $method !== null => Severity::typed(
+                Row::text($row['method_id']), $method[0], $method[1], $method[2], $levels, Row::text($row['article_state']),
+            ),
+            default => null,
+        };
+
+        return new FailureFact(
+            Row::text($row['id']), Row::text($row['revision_id']), Row::text($row['mode']), Row::text($row['place']),
+            $run?->order() ?? Row::text($row['created_at']), $severity, Row::text($row['question']),
+            $run === null ? '' : $this->runs->hashes[$run->configuration], $row['consequence_of_id'] !== null, Row::text($row['aside']),
+            Row::text($row['serial']), (bool) $row['feared'],
+        );
+    }
+
+    /** @return array<string, array{string, list<string>, list<Factor>}> name, what it represents, and factors, by method */
+    private function methods(string $device): array
+    {
+        $out = [];
+        foreach ($this->db->fetchAllNumeric('SELECT id, name, represents, factors FROM method WHERE device_id = ?', [$device]) as $row) {
+            [$id, $name, $represents, $factors] = Row::cells($row);
+            $out[$id] = [$name, Row::texts(Row::json($represents)), array_map(Factor::fromRow(...), Row::rows(Row::json($factors)))];
         }
 
         return $out;
@@ -104,7 +132,7 @@ final readonly class FailureFacts
     public function withoutCause(string $device): array
     {
         return array_map(Row::whole(...), $this->db->fetchAllKeyValue(
-            'SELECT f.revision_id, count(*) FROM failure f WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL
+            'SELECT f.revision_id, count(*) FROM failure f WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL AND NOT f.feared AND f.consequence_of_id IS NULL
              AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL) GROUP BY 1', [$device],
         ));
     }

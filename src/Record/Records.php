@@ -84,6 +84,32 @@ final readonly class Records
         return $id === null ? null : $this->named($class, $id, $path);
     }
 
+    /**
+     * Several records of one kind, each found and of this device.
+     *
+     * @template T of Record<covariant RecordInput>
+     *
+     * @param class-string<T> $class
+     * @param list<string>    $ids
+     *
+     * @return list<string> as they are kept, each once
+     *
+     * @throws Invalid at the entry that is wrong
+     */
+    public function identifiers(string $class, array $ids, string $path, Uuid $device): array
+    {
+        $out = [];
+        foreach ($ids as $i => $id) {
+            $record = $this->named($class, $id, sprintf('%s[%d]', $path, $i));
+            if (!$record->belongsTo()->equals($device)) {
+                throw Invalid::at(sprintf('%s[%d]', $path, $i), 'That belongs to another device.');
+            }
+            $out[$record->id()->toRfc4122()] = true;
+        }
+
+        return array_map(strval(...), array_keys($out));
+    }
+
     /** @throws NotThere */
     public function workspace(Uuid $id): Workspace
     {

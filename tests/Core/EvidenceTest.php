@@ -16,9 +16,6 @@ use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
-use Lustrum\Core\Failure\FailureStatus;
-use Lustrum\Core\Failure\LaterRevision;
-use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
@@ -30,7 +27,6 @@ use Lustrum\Core\Statistics\Natural;
 use Lustrum\Core\Statistics\Proportion;
 use Lustrum\Core\Statistics\Sample;
 use Lustrum\Core\Statistics\Tolerance;
-use Lustrum\Core\Wording\FailureWords;
 use PHPUnit\Framework\TestCase;
 
 final class EvidenceTest extends TestCase
@@ -264,16 +260,6 @@ final class EvidenceTest extends TestCase
         }
         $this->expectException(InvalidInput::class);
         JudgeChange::seen(0, null);
-    }
-
-    public function testAFailureClosesOnlyWhereItHappened(): void
-    {
-        self::assertSame(Standing::Open, FailureStatus::of([new LaterRevision('D', false, 9, 0)])->standing);
-        self::assertSame(Standing::FixUntried, FailureStatus::of([new LaterRevision('D', true, 0, 0)])->standing);
-        self::assertSame(Standing::Closed, FailureStatus::of([new LaterRevision('D', true, 6, 0)])->standing);
-        $back = FailureStatus::of([new LaterRevision('D', true, 6, 0), new LaterRevision('F', true, 3, 2)]);
-        self::assertSame(Standing::CameBack, $back->standing);
-        self::assertStringContainsString('F, 2 times', FailureWords::standing($back));
     }
 
     public function testEffectsOnOneMetricRunTogether(): void

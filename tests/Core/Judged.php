@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Tests\Core;
 
 use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Change\Expectation;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
@@ -125,10 +126,14 @@ final class Judged
         );
     }
 
+    /** @param list<string> $alters */
     public static function change(
         string $id, ChangeClass $class = ChangeClass::Shape, string $metric = '', ?float $expected = null, ?string $against = null,
+        array $alters = [],
     ): ChangeFact {
-        return new ChangeFact($id, ucfirst($id), $class, $metric, $expected, $metric === 'force' ? 'N' : '', $against);
+        $effects = $metric === '' ? [] : [Expectation::of($metric, $expected, $metric === 'force' ? 'N' : '')];
+
+        return new ChangeFact($id, ucfirst($id), $class, $effects, $against === null ? [] : [$against], $alters);
     }
 
     public static function line(Build ...$builds): Lineage

@@ -6,11 +6,12 @@ namespace Lustrum\Tests\Core;
 
 use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\Change\Expectation;
+use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
-use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
@@ -19,8 +20,6 @@ use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Evidence;
-use Lustrum\Core\Judging\FailureFact;
-use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Meets;
@@ -354,49 +353,6 @@ final class RuleTest extends TestCase
         self::assertSame(ChangeVerdict::NobodyLooked, $all[2]->verdict, 'Nobody said what it should move.');
     }
 
-    /** @return iterable<string, array{array<string, int>, list<string>, Standing, string}> runs that held by build, builds that failed again, standing */
-    public static function failures(): iterable
-    {
-        yield 'no fix tried' => [[], [], Standing::FixUntried, 'B'];
-        yield 'held on the build with the fix' => [['b' => 3], [], Standing::Closed, 'B'];
-        yield 'held on a build that came from it' => [['c' => 2], [], Standing::Closed, 'C'];
-        yield 'came back later' => [['b' => 3], ['c'], Standing::CameBack, 'C'];
-        yield 'came back at once, held afterwards' => [['c' => 4], ['b'], Standing::Closed, 'C'];
-    }
-
-    /**
-     * @param array<string, int> $held
-     * @param list<string>       $again
-     */
-    #[DataProvider('failures')]
-    public function testWhereAFailureStands(array $held, array $again, Standing $standing, string $letter): void
-    {
-        $lineage = Judged::line(
-            Judged::build('a'), Judged::build('b', 'a', [Judged::change('fix', against: 'f0')]), Judged::build('c', 'b'),
-            Judged::build('d', 'a'),
-        );
-        $failures = [new FailureFact('f0', 'a', 'Arm broke', 'arm', 'pull')];
-        foreach ($again as $i => $build) {
-            $failures[] = new FailureFact('f'.($i + 1), $build, 'arm BROKE ', 'arm', 'pull');
-        }
-        // What held under another method says nothing of it; nor does a branch without the fix.
-        $other = array_fill_keys(['b', 'c', 'd'], ['swing' => 50]) + ['d' => ['pull' => 50]];
-        foreach ($held as $build => $n) {
-            $other[$build] = ['pull' => $n, 'swing' => 50];
-        }
-        $all = new Failures($lineage, $failures, $other, $other);
-        $status = $all->status($failures[0]);
-        self::assertSame([$standing, $letter], [$status->standing, $status->letter]);
-    }
-
-    public function testWithoutAFixAFailureStaysOpenHoweverOftenItHolds(): void
-    {
-        $lineage = Judged::line(Judged::build('a'), Judged::build('b', 'a'));
-        $failure = new FailureFact('f0', 'a', 'Arm broke', 'arm', 'pull');
-        $held = ['b' => ['pull' => 100]];
-        self::assertSame(Standing::Open, (new Failures($lineage, [$failure], $held, $held))->status($failure)->standing);
-    }
-
     /** @return iterable<string, array{Device, list<string>, list<float>, array{bool, bool, bool}}> limits, costs, hours, what is passed */
     public static function limits(): iterable
     {
@@ -438,7 +394,7 @@ final class RuleTest extends TestCase
     {
         $wanted = [Judged::wanted(Kind::Mean, 45.0, Direction::AtMost)];
         $proposal = new Proposal(
-            'Wider', '0', 0.0, [['metric' => 'force', 'unit' => 'N', 'low' => $low, 'likely' => ($low + $high) / 2, 'high' => $high]],
+            'Wider', '0', 0.0, [new Expectation('force', ExpectedAs::Add, 'N', $low, ($low + $high) / 2, $high)],
         );
         $baselines = Baseline::of(Judged::build('a'), Seen::ofRuns(Judged::runs([49.0, 50.0, 51.0])), $wanted);
         $found = Forecasts::together([$proposal], new Device('d', 'Wagtail', 0.95, 'EUR'), $wanted, $baselines);

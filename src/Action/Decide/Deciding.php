@@ -7,11 +7,13 @@ namespace Lustrum\Action\Decide;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\MetricForecast;
+use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Core\Wording\DecisionWords;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeInput;
+use Lustrum\Domain\Decision\Alteration;
 use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\Choice;
@@ -19,7 +21,7 @@ use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Decision\DecisionInput;
 use Lustrum\Domain\Decision\DecisionLine;
 use Lustrum\Domain\Decision\DecisionRecord;
-use Lustrum\Domain\Decision\ExpectedEffect;
+use Lustrum\Domain\Change\ExpectedEffect;
 use Lustrum\Domain\Decision\KnownEvidence;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\ParameterInput;
@@ -168,17 +170,10 @@ final readonly class Deciding implements Writing
 
     private function change(CandidateView $candidate, Revision $next): void
     {
-        $first = $candidate->effects[0] ?? null;
-        $others = array_map(
-            static fn (ExpectedEffect $e): string => DecisionWords::likely(
-                $e->metric, $e->likely, $e->unit,
-            ), array_slice($candidate->effects, 1),
-        );
-        $also = $others === [] ? '' : Messages::say('decision.also', ['effects' => implode(', ', $others)]);
-        $why = implode(' ', array_filter([$candidate->why, $candidate->reason, $also], static fn (string $s): bool => $s !== ''));
+        $why = implode(' ', array_filter([$candidate->why, $candidate->reason], static fn (string $s): bool => $s !== ''));
         $this->writer->make(Change::class, Uuid::v7(), new ChangeInput(
-            $next->id()->toRfc4122(), $candidate->what, mb_substr($why, 0, Limit::NOTE), $candidate->class,
-            $first->metric ?? '', $first?->likely, $first->unit ?? '', null, '', $candidate->failure,
+            $next->id()->toRfc4122(), $candidate->what, mb_substr($why, 0, Limit::NOTE), $candidate->class, $candidate->effects, null, '',
+            $candidate->failures, array_map(static fn (Alteration $a): string => $a->kind->of($a->name), $candidate->alters),
         ));
     }
 
@@ -204,7 +199,7 @@ final readonly class Deciding implements Writing
     private static function line(CandidateView $c): DecisionLine
     {
         $expected = array_map(
-            static fn (ExpectedEffect $e): string => DecisionWords::effect($e->metric, $e->low, $e->high, $e->unit), $c->effects,
+            static fn (ExpectedEffect $e): string => ChangeWords::expected($e->asFact(), $e->metric), $c->effects,
         );
 
         return new DecisionLine(

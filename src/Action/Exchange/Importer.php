@@ -338,6 +338,8 @@ final class Importer
             $known = $row[$field] ?? null;
             if (is_string($known)) {
                 $row[$field] = $this->ids[$known] ?? $known;
+            } elseif (is_array($known)) {
+                $row[$field] = array_map(fn (mixed $one): mixed => is_string($one) ? $this->ids[$one] ?? $one : $one, $known);
             }
         }
 

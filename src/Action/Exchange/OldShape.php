@@ -52,6 +52,13 @@ final class OldShape
         return match ($list) {
             'methods' => $this->method($row),
             'runs' => $this->run($row),
+            'failures' => $row + ['consequence' => match (Row::text($row['severity'] ?? '')) {
+                'dangerous' => 'dangerous',
+                'cosmetic', 'minor' => 'minor',
+                default => 'major',
+            }],
+            'changes' => self::change($row),
+            'candidates' => $row + ['failures' => self::several($row['failure'] ?? null)],
             default => $row,
         };
     }
@@ -95,6 +102,28 @@ final class OldShape
         }
 
         return $row + ['levels' => $rung === '' || $factor === null ? [] : [['name' => $factor->name, 'text' => $rung]]];
+    }
+
+    /**
+     * One metric with one amount, and one failure.
+     *
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private static function change(array $row): array
+    {
+        $metric = Row::text($row['metric'] ?? '');
+        $expected = $row['expected'] ?? null;
+        $effect = ['metric' => $metric, 'unit' => Row::text($row['unit'] ?? ''), 'low' => $expected, 'likely' => $expected, 'high' => $expected];
+
+        return ['against' => self::several($row['against'] ?? null)] + $row + ['effects' => $metric === '' ? [] : [$effect]];
+    }
+
+    /** @return list<mixed> */
+    private static function several(mixed $one): array
+    {
+        return is_array($one) ? array_values($one) : ($one === null || $one === '' ? [] : [$one]);
     }
 
     /** @return array<string, Factor> by method: numbers make cells, words only pair */

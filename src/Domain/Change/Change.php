@@ -8,13 +8,14 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
-use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Doctrine\TextsType;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -38,15 +39,9 @@ class Change extends Record
     #[ORM\Column(length: 12)]
     private ChangeClass $class = ChangeClass::Shape;
 
-    #[ORM\ManyToOne]
-    private ?Metric $metric = null;
-
-    /** Expected difference, in $unit; its sign is the direction. */
-    #[ORM\Column(nullable: true)]
-    private ?float $expected = null;
-
-    #[ORM\Column(length: 40)]
-    private string $unit = '';
+    /** @var list<ExpectedEffect> each naming its metric by identifier */
+    #[ORM\Column(type: EffectsType::NAME)]
+    private array $effects = [];
 
     #[ORM\Column(length: 12, nullable: true)]
     private ?ChangeVerdict $verdict = null;
@@ -54,9 +49,13 @@ class Change extends Record
     #[ORM\Column(type: Types::TEXT)]
     private string $verdictNote = '';
 
-    /** The failure that it is meant to end. */
-    #[ORM\ManyToOne]
-    private ?Failure $against = null;
+    /** @var list<string> identifiers of the failures that it is meant to end */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $against = [];
+
+    /** @var list<string> what it altered: 'parameter:gap', 'part:bracket', 'firmware' */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $alters = [];
 
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
@@ -68,23 +67,18 @@ class Change extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
-        if ($input->expected !== null && trim($input->unit) === '') {
-            throw Invalid::at('unit', 'An expected amount needs its unit.');
-        }
-        if ($input->expected !== null && trim($input->metric) === '') {
-            throw Invalid::at('metric', 'Which metric should move by that amount?');
-        }
+        ExpectedEffect::mustBeSound($input->effects);
         $this->what = trim($input->what);
         $this->why = $input->why;
         $this->class = $input->class;
-        $this->expected = $input->expected;
-        $this->unit = trim($input->unit);
         $this->verdict = $input->verdict;
         $this->verdictNote = $input->verdictNote;
-        $this->metric = trim($input->metric) === '' ? null : Metric::named(
-            $input->metric, $this->unit, $this->revision->device(), $records,
-        );
-        $this->against = $records->namedOrNull(Failure::class, $input->against, 'against');
+        $this->alters = $input->alters;
+        $this->against = $records->identifiers(Failure::class, $input->against, 'against', $this->revision->belongsTo());
+        $device = $this->revision->device();
+        $this->effects = array_map(static fn (ExpectedEffect $e): ExpectedEffect => $e->on(
+            Metric::named($e->metric, $e->mode === ExpectedAs::Percent ? '' : $e->unit, $device, $records)->id()->toRfc4122(),
+        ), $input->effects);
     }
 
     public function build(): Uuid
@@ -94,9 +88,12 @@ class Change extends Record
 
     public function view(): ChangeView
     {
+        $device = $this->revision->device();
+
         return new ChangeView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->what, $this->why, $this->class,
-            $this->metric?->name() ?? '', $this->expected, $this->unit, $this->verdict, $this->verdictNote, $this->against?->id()->toRfc4122(),
+            array_map(static fn (ExpectedEffect $e): ExpectedEffect => $e->on($device->metricName($e->metric)), $this->effects),
+            $this->verdict, $this->verdictNote, $this->against, $this->alters,
         );
     }
 }

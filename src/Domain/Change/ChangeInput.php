@@ -7,16 +7,20 @@ namespace Lustrum\Domain\Change;
 use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Note;
-use Lustrum\Shared\Number;
-use Lustrum\Shared\UnitSymbol;
 use Lustrum\Shared\Version;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class ChangeInput implements RecordInput
 {
+    /**
+     * @param list<ExpectedEffect> $effects
+     * @param list<string>         $against identifiers of the failures that it is meant to end
+     * @param list<string>         $alters  what it altered: 'parameter:gap', 'part:bracket', 'firmware'
+     */
     public function __construct(
         #[Identifier]
         public string $revision,
@@ -26,17 +30,16 @@ final readonly class ChangeInput implements RecordInput
         #[Note]
         public string $why = '',
         public ChangeClass $class = ChangeClass::Shape,
-        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
-        public string $metric = '',
-        #[Number]
-        public ?float $expected = null,
-        #[UnitSymbol]
-        public string $unit = '',
+        #[Assert\Valid]
+        #[Assert\Count(max: 12, maxMessage: 'At most {{ limit }} effects.')]
+        public array $effects = [],
         public ?ChangeVerdict $verdict = null,
         #[Note]
         public string $verdictNote = '',
-        #[Identifier]
-        public ?string $against = null,
+        #[Choices]
+        public array $against = [],
+        #[Choices]
+        public array $alters = [],
         #[Version]
         public ?int $version = null,
     ) {

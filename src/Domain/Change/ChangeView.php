@@ -9,6 +9,11 @@ use Lustrum\Core\Change\ChangeVerdict;
 
 final readonly class ChangeView
 {
+    /**
+     * @param list<ExpectedEffect> $effects
+     * @param list<string>         $against identifiers of failures
+     * @param list<string>         $alters
+     */
     public function __construct(
         public string $id,
         public int $version,
@@ -16,12 +21,11 @@ final readonly class ChangeView
         public string $what,
         public string $why,
         public ChangeClass $class,
-        public string $metric,
-        public ?float $expected,
-        public string $unit,
+        public array $effects,
         public ?ChangeVerdict $verdict,
         public string $verdictNote,
-        public ?string $against,
+        public array $against,
+        public array $alters,
     ) {
     }
 }

@@ -9,15 +9,22 @@ use Brick\Math\RoundingMode;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Change\Expectation;
+use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Core\Judging\Proposal;
+use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Core\Wording\DecisionWords;
+use Lustrum\Domain\Change\EffectsType;
+use Lustrum\Domain\Change\ExpectedEffect;
 use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Device\Requirement;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Doctrine\MoneyType;
+use Lustrum\Shared\Doctrine\TextsType;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\Settled;
 use Symfony\Component\Uid\Uuid;
@@ -60,8 +67,17 @@ class Candidate extends Record
     #[ORM\Column(length: 120)]
     private string $askedBy = '';
 
-    #[ORM\ManyToOne]
-    private ?Failure $failure = null;
+    /** @var list<string> identifiers of failures */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $failures = [];
+
+    /** @var list<string> identifiers of requirements */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $requirements = [];
+
+    /** @var list<Alteration> */
+    #[ORM\Column(type: AlterationsType::NAME)]
+    private array $alters = [];
 
     #[ORM\Column(length: 8)]
     private Choice $choice = Choice::Open;
@@ -86,11 +102,7 @@ class Candidate extends Record
         if ($this->decision !== null) {
             throw Settled::candidate();
         }
-        foreach ($input->effects as $i => $effect) {
-            if ($effect->low > $effect->likely || $effect->likely > $effect->high) {
-                throw Invalid::at(sprintf('effects[%d].likely', $i), 'The likely effect lies between the low and the high one.');
-            }
-        }
+        ExpectedEffect::mustBeSound($input->effects);
         if ($input->choice !== Choice::Open && trim($input->reason) === '') {
             throw Invalid::at('reason', match ($input->choice) {
                 Choice::In => 'Say why it goes in.',
@@ -105,13 +117,16 @@ class Candidate extends Record
         $this->hours = $input->hours;
         $this->source = $input->source;
         $this->askedBy = trim($input->askedBy);
-        $this->failure = $records->namedOrNull(Failure::class, $input->failure, 'failure');
+        $of = $this->revision->belongsTo();
+        $this->failures = $records->identifiers(Failure::class, $input->failures, 'failures', $of);
+        $this->requirements = $records->identifiers(Requirement::class, $input->requirements, 'requirements', $of);
+        $this->alters = $input->alters;
         $this->choice = $input->choice;
         $this->reason = $input->reason;
         $device = $this->revision->device();
         $this->effects = array_map(
             static fn (ExpectedEffect $e): ExpectedEffect => $e->on(
-                Metric::named($e->metric, $e->unit, $device, $records)->id()->toRfc4122(),
+                Metric::named($e->metric, $e->mode === ExpectedAs::Percent ? '' : $e->unit, $device, $records)->id()->toRfc4122(),
             ),
             $input->effects,
         );
@@ -130,13 +145,11 @@ class Candidate extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->what, $this->why, $this->class,
             $this->cost->toFloat(), $this->hours, (string) $this->cost, DecisionWords::hours($this->hours),
             array_map(
-                static fn (ExpectedEffect $e): string => DecisionWords::effect(
-                    $device->metricName($e->metric), $e->low, $e->high, $e->unit, $e->likely,
-                ),
+                static fn (ExpectedEffect $e): string => ChangeWords::expected($e->asFact(), $device->metricName($e->metric)),
                 $this->effects,
             ),
             array_map(static fn (ExpectedEffect $e): ExpectedEffect => $e->on($device->metricName($e->metric)), $this->effects),
-            $this->source, $this->askedBy, $this->failure?->id()->toRfc4122(), $this->choice, $this->reason,
+            $this->source, $this->askedBy, $this->failures, $this->requirements, $this->alters, $this->choice, $this->reason,
             $this->decision?->id()->toRfc4122(), $this->createdBy(),
         );
     }
@@ -151,9 +164,10 @@ class Candidate extends Record
         $this->decision = $decision;
     }
 
-    public function failure(): ?Failure
+    /** @return list<string> identifiers of failures that it answers */
+    public function failures(): array
     {
-        return $this->failure;
+        return $this->failures;
     }
 
     public function choice(): Choice
@@ -164,10 +178,7 @@ class Candidate extends Record
     public function proposal(): Proposal
     {
         return new Proposal($this->what, (string) $this->cost, $this->hours, array_map(
-            static fn (ExpectedEffect $e): array => [
-                'metric' => $e->metric, 'unit' => $e->unit, 'low' => $e->low, 'likely' => $e->likely, 'high' => $e->high,
-            ],
-            $this->effects,
+            static fn (ExpectedEffect $e): Expectation => $e->asFact(), $this->effects,
         ));
     }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Decision;
 
 use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Domain\Change\ExpectedEffect;
 use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Note;
@@ -14,7 +16,12 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class CandidateInput implements RecordInput
 {
-    /** @param list<ExpectedEffect> $effects */
+    /**
+     * @param list<ExpectedEffect> $effects
+     * @param list<string>         $failures     identifiers of those that it answers
+     * @param list<string>         $requirements identifiers of those that it answers
+     * @param list<Alteration>     $alters       what becomes of the build where it is decided
+     */
     public function __construct(
         #[Identifier]
         public string $revision,
@@ -34,8 +41,13 @@ final readonly class CandidateInput implements RecordInput
         public CandidateSource $source = CandidateSource::Team,
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
         public string $askedBy = '',
-        #[Identifier]
-        public ?string $failure = null,
+        #[Choices]
+        public array $failures = [],
+        #[Choices]
+        public array $requirements = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: 12, maxMessage: 'At most {{ limit }} alterations.')]
+        public array $alters = [],
         public Choice $choice = Choice::Open,
         #[Note]
         public string $reason = '',

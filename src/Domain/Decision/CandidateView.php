@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Decision;
 
 use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Domain\Change\ExpectedEffect;
 
 final readonly class CandidateView
 {
-    /** @param list<ExpectedEffect> $effects */
+    /**
+     * @param list<ExpectedEffect> $effects
+     * @param list<string>         $failures
+     * @param list<string>         $requirements
+     * @param list<Alteration>     $alters
+     */
     public function __construct(
         public string $id,
         public int $version,
@@ -25,7 +31,9 @@ final readonly class CandidateView
         public array $effects,
         public CandidateSource $source,
         public string $askedBy,
-        public ?string $failure,
+        public array $failures,
+        public array $requirements,
+        public array $alters,
         public Choice $choice,
         public string $reason,
         public ?string $decision,

@@ -18,7 +18,7 @@ final class DecisionKinds implements Registration
             ),
             new Kind(
                 'candidate', 'candidates', Candidate::class, CandidateInput::class, CandidateView::class,
-                ['revision' => 'revision', 'failure' => 'failure', 'decision' => 'decision'],
+                ['revision' => 'revision', 'failures' => 'failure', 'requirements' => 'requirement', 'decision' => 'decision'],
             ),
         ];
     }

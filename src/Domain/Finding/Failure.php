@@ -6,8 +6,11 @@ namespace Lustrum\Domain\Finding;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\Found;
+use Lustrum\Domain\Trial\FoundType;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -41,13 +44,33 @@ class Failure extends Record
     private string $place = '';
 
     #[ORM\Column(length: 10)]
-    private Severity $severity = Severity::Major;
+    private Consequence $consequence = Consequence::Major;
 
     #[ORM\Column(length: 120)]
     private string $stage = '';
 
     #[ORM\Column(type: Types::TEXT)]
     private string $note = '';
+
+    /** @var list<Found> */
+    #[ORM\Column(type: FoundType::NAME)]
+    private array $levels = [];
+
+    #[ORM\ManyToOne]
+    private ?Method $method = null;
+
+    #[ORM\Column(length: 40)]
+    private string $question = '';
+
+    /** The failure of the same run that it follows from. */
+    #[ORM\ManyToOne]
+    private ?Failure $consequenceOf = null;
+
+    #[ORM\Column]
+    private bool $feared = false;
+
+    #[ORM\Column(type: Types::TEXT)]
+    private string $guard = '';
 
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
@@ -70,9 +93,38 @@ class Failure extends Record
         }
         $this->mode = trim($input->mode);
         $this->place = trim($input->place);
-        $this->severity = $input->severity;
+        $this->consequence = $input->consequence;
         $this->stage = trim($input->stage);
         $this->note = $input->note;
+        $this->levels = $input->levels;
+        $this->question = trim($input->question);
+        $this->feared = $input->feared;
+        $this->guard = $input->guard;
+        $this->method = $this->soundMethod($records->namedOrNull(Method::class, $input->method, 'method'));
+        $this->consequenceOf = $this->soundFirst($records->namedOrNull(self::class, $input->consequenceOf, 'consequenceOf'));
+    }
+
+    private function soundMethod(?Method $method): ?Method
+    {
+        if ($method !== null && !$method->device()->id()->equals($this->revision->device()->id())) {
+            throw Invalid::at('method', 'That method belongs to another device.');
+        }
+
+        return $method;
+    }
+
+    private function soundFirst(?self $first): ?self
+    {
+        for ($at = $first; $at !== null; $at = $at->consequenceOf) {
+            if ($at->id()->equals($this->id())) {
+                throw Invalid::at('consequenceOf', 'A failure does not follow from itself.');
+            }
+        }
+        if ($first !== null && ($this->run === null || $first->run === null || !$first->run->id()->equals($this->run->id()))) {
+            throw Invalid::at('consequenceOf', 'It follows from a failure of the same run.');
+        }
+
+        return $first;
     }
 
     public function build(): Uuid
@@ -84,7 +136,9 @@ class Failure extends Record
     {
         return new FailureView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(),
-            $this->article?->id()->toRfc4122(), $this->mode, $this->place, $this->severity, $this->stage, $this->note, $this->createdBy(),
+            $this->article?->id()->toRfc4122(), $this->mode, $this->place, $this->consequence, $this->stage, $this->note, $this->levels,
+            $this->method?->id()->toRfc4122(), $this->question, $this->consequenceOf?->id()->toRfc4122(), $this->feared, $this->guard,
+            $this->createdBy(),
             Instant::write($this->createdAt()),
         );
     }

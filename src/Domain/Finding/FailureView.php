@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Finding;
 
+use Lustrum\Domain\Trial\Found;
+
 final readonly class FailureView
 {
+    /** @param list<Found> $levels */
     public function __construct(
         public string $id,
         public int $version,
@@ -14,9 +17,15 @@ final readonly class FailureView
         public ?string $article,
         public string $mode,
         public string $place,
-        public Severity $severity,
+        public Consequence $consequence,
         public string $stage,
         public string $note,
+        public array $levels,
+        public ?string $method,
+        public string $question,
+        public ?string $consequenceOf,
+        public bool $feared,
+        public string $guard,
         public string $by,
         public string $at,
     ) {

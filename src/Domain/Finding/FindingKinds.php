@@ -18,7 +18,7 @@ final class FindingKinds implements Registration
             ),
             new Kind(
                 'failure', 'failures', Failure::class, FailureInput::class, FailureView::class,
-                ['revision' => 'revision', 'run' => 'run', 'article' => 'article'], numerous: true,
+                ['revision' => 'revision', 'run' => 'run', 'article' => 'article', 'method' => 'method', 'consequenceOf' => 'failure'],
             ),
             new Kind('cause', 'causes', Cause::class, CauseInput::class, CauseView::class, ['failure' => 'failure'], numerous: true),
             new Kind(

@@ -21,6 +21,7 @@ use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Doctrine\InstantType;
+use Lustrum\Shared\Doctrine\TextsType;
 use Lustrum\Shared\Instant;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
@@ -84,6 +85,23 @@ class Run extends Record
 
     #[ORM\Column(length: 120)]
     private string $firmware = '';
+
+    /** @var list<string> */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $lookedFor = [];
+
+    /** @var list<Found> */
+    #[ORM\Column(type: FoundType::NAME)]
+    private array $others = [];
+
+    #[ORM\Column(length: 120)]
+    private string $person = '';
+
+    #[ORM\Column(nullable: true)]
+    private ?int $goes = null;
+
+    #[ORM\Column(length: 300)]
+    private string $differs = '';
 
     #[ORM\Column(length: 300)]
     private string $setAside = '';
@@ -158,6 +176,11 @@ class Run extends Record
         $this->answers = Answering::sound($input, $this->configuration());
         $this->ended = $input->ended;
         $this->purpose = $input->purpose;
+        $this->lookedFor = $input->lookedFor;
+        $this->others = $input->others;
+        $this->person = trim($input->person);
+        $this->goes = $input->goes;
+        $this->differs = trim($input->differs);
         $this->setAside = trim($input->setAside);
         $this->takenIn = $input->takenIn;
         $this->note = $input->note;
@@ -170,8 +193,8 @@ class Run extends Record
         return new RunView(
             $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->article?->id()->toRfc4122(), $this->number,
             $this->operator, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->levels, $this->note,
-            $this->outcome, $this->outcomeReason, $this->ended, $this->answers, $this->purpose, $this->firmware, $this->setAside,
-            $this->takenIn, $this->amendments, $this->configuration()->filled, $this->createdBy(),
+            $this->outcome, $this->outcomeReason, $this->ended, $this->answers, $this->purpose, $this->firmware, $this->lookedFor,
+            $this->others, $this->person, $this->goes, $this->differs, $this->setAside, $this->takenIn, $this->amendments, $this->configuration()->filled, $this->createdBy(),
         );
     }
 

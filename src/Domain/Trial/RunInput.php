@@ -8,6 +8,7 @@ use Lustrum\Core\Run\Ended;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Note;
@@ -23,6 +24,11 @@ final readonly class RunInput implements RecordInput
      * @param list<Found> $levels     of factors and blocks
      * @param list<Answered> $answers to questions of the method; empty: the outcome answers all of them
      * @param string      $firmware   at this run; empty: that of the build. It is frozen when the run begins
+     * @param list<string> $lookedFor modes of failure that were looked for and did not appear
+     * @param list<Found> $others     other articles that it used: part => serial
+     * @param string      $person     who used it, where that is not the operator
+     * @param int|null    $goes       that lay behind that person
+     * @param string      $differs    in what they differ from the users of the brief
      * @param string      $setAside   why it says nothing of the design; empty: it does
      * @param bool        $takenIn    it counts although a confirmed cause would set it aside
      */
@@ -56,6 +62,17 @@ final readonly class RunInput implements RecordInput
         public Purpose $purpose = Purpose::FindOut,
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
         public string $firmware = '',
+        #[Choices]
+        public array $lookedFor = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: 12, maxMessage: 'At most {{ limit }} other articles.')]
+        public array $others = [],
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $person = '',
+        #[Assert\Range(notInRangeMessage: 'Between 0 and 100,000.', min: 0, max: 100000)]
+        public ?int $goes = null,
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $differs = '',
         #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
         public string $setAside = '',
         public bool $takenIn = false,

@@ -16,6 +16,8 @@ final readonly class RunView
      * @param list<Found>  $settings
      * @param list<Found>  $levels
      * @param list<Answered> $answers
+     * @param list<string> $lookedFor
+     * @param list<Found>  $others
      * @param list<Amendment> $amendments earlier outcomes with why they were amended
      * @param Filled|null     $filled     where its configuration was filled from afterwards; null: frozen when it began
      */
@@ -37,6 +39,11 @@ final readonly class RunView
         public array $answers,
         public Purpose $purpose,
         public string $firmware,
+        public array $lookedFor,
+        public array $others,
+        public string $person,
+        public ?int $goes,
+        public string $differs,
         public string $setAside,
         public bool $takenIn,
         public array $amendments,

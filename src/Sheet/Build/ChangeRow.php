@@ -16,10 +16,12 @@ final readonly class ChangeRow
      * @param string        $how      the difference was worked out
      * @param string        $metricId to open the runs that it was seen on
      * @param int           $runs     that it was seen on
+     * @param list<string>  $against  modes of failure that it is meant to end
      * @param list<string>  $together other changes of this build that were expected to move the same metric
      */
     public function __construct(
         public ChangeView $change,
+        public string $metric,
         public string $expected,
         public ?Estimate $seen,
         public ChangeVerdict $computed,
@@ -28,7 +30,7 @@ final readonly class ChangeRow
         public string $metricId,
         public int $runs,
         public array $together,
-        public ?string $against,
+        public array $against,
     ) {
     }
 }

@@ -21,32 +21,36 @@ final readonly class ChangeRows
     ) {
     }
 
-    /** @return list<ChangeRow> */
+    /** @return list<ChangeRow> one for each effect that is expected of a change */
     public function of(Build $build, Book $book): array
     {
-        $seen = [];
-        foreach ($book->changesSeen($build) as $one) {
-            $seen[$one->change->id] = $one;
+        $views = [];
+        foreach ($this->records->all(Change::class, ['revision' => $build->id]) as $change) {
+            $view = $change->view();
+            $views[$view->id] = $view;
         }
-        $views = array_map(static fn (Change $c): ChangeView => $c->view(), $this->records->all(Change::class, ['revision' => $build->id]));
-        $modes = $this->modes($views);
+        $modes = $this->modes(array_values($views));
         $rows = [];
         $parent = $book->lineage()->parent($build)->letter ?? '';
-        foreach ($views as $view) {
-            if (isset($seen[$view->id])) {
-                $rows[] = self::row($view, $seen[$view->id], $parent, $modes[$view->against ?? ''] ?? null);
+        foreach ($book->changesSeen($build) as $seen) {
+            $view = $views[$seen->change->id] ?? null;
+            if ($view !== null) {
+                $rows[] = self::row($view, $seen, $book->metric($seen->expected->metric ?? ''), $parent, array_values(array_unique(array_map(
+                    static fn (string $id): string => $modes[$id] ?? '', $view->against,
+                ))));
             }
         }
 
         return $rows;
     }
 
-    private static function row(ChangeView $view, ChangeSeen $seen, string $parent, ?string $against): ChangeRow
+    /** @param list<string> $against modes of failure */
+    private static function row(ChangeView $view, ChangeSeen $seen, string $metric, string $parent, array $against): ChangeRow
     {
         return new ChangeRow(
-            $view, ChangeWords::expected($seen->change, $view->metric), ChangeWords::seen($seen), $seen->verdict,
-            ChangeWords::sentence($seen, $view->metric, $view->verdict !== null), ChangeWords::how($seen, $parent), $seen->change->metric,
-            $seen->n + $seen->nBefore, $seen->together, $against,
+            $view, $metric, ChangeWords::expected($seen->expected, $metric), ChangeWords::seen($seen), $seen->verdict,
+            ChangeWords::sentence($seen, $metric, $view->verdict !== null), ChangeWords::how($seen, $parent),
+            $seen->expected->metric ?? '', $seen->n + $seen->nBefore, $seen->together, $against,
         );
     }
 
@@ -57,7 +61,7 @@ final readonly class ChangeRows
      */
     private function modes(array $views): array
     {
-        $ids = array_values(array_filter(array_map(static fn (ChangeView $v): ?string => $v->against, $views)));
+        $ids = array_values(array_unique(array_merge(...array_map(static fn (ChangeView $v): array => $v->against, $views))));
         $modes = [];
         foreach ($ids === [] ? [] : $this->records->all(Failure::class, ['id' => $ids]) as $failure) {
             $modes[$failure->id()->toRfc4122()] = $failure->mode();

@@ -14,6 +14,7 @@ final readonly class FailureRow
     /**
      * @param list<CauseView> $causes
      * @param list<string>    $candidates what was proposed against it
+     * @param string          $level      at which it happened, as it is said
      */
     public function __construct(
         public FailureView $failure,
@@ -23,6 +24,7 @@ final readonly class FailureRow
         public Standing $standing,
         public string $sentence,
         public array $candidates,
+        public string $level,
     ) {
     }
 }

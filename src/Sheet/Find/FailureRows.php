@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Find;
 
-use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Failure\FailureStatus;
+use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Wording\FailureWords;
 use Lustrum\Core\Wording\Messages;
@@ -41,20 +42,24 @@ final readonly class FailureRows
             $view = $cause->view();
             $causes[$view->failure][] = $view;
         }
-        foreach ($this->records->all(Candidate::class, ['failure' => $shown]) as $candidate) {
-            $candidates[(string) $candidate->failure()?->id()->toRfc4122()][] = $candidate->what();
+        $own = array_fill_keys(array_map(static fn (FailureView $v): string => $v->id, $views), true);
+        foreach ($this->records->all(Candidate::class, ['belongsTo' => $shown[0]->belongsTo()]) as $candidate) {
+            foreach ($candidate->failures() as $id) {
+                if (isset($own[$id])) {
+                    $candidates[$id][] = $candidate->what();
+                }
+            }
         }
 
-        $known = $rows = [];
+        $rows = [];
         foreach ($views as $view) {
             $run = $runs[$view->run ?? ''] ?? null;
-            $fact = new FailureFact($view->id, $view->revision, $view->mode, $view->place, $run['method'] ?? null);
-            // Failures of one mode, build and method stand alike.
-            $status = $known[$fact->key().' '.$fact->build.' '.$fact->method] ??= $failures->status($fact);
+            $fact = $failures->find($view->id);
+            $status = $fact === null ? new FailureStatus(Standing::Open) : $failures->status($fact);
             $label = $run === null ? null : Messages::say('failure.run', ['number' => $run['number'], 'trial' => $run['trial']]);
             $rows[] = new FailureRow(
-                $view, $run['serial'] ?? '', $label, $causes[$fact->id] ?? [], $status->standing, FailureWords::standing($status),
-                $candidates[$fact->id] ?? [],
+                $view, $run['serial'] ?? '', $label, $causes[$view->id] ?? [], $status->standing, FailureWords::standing($status),
+                $candidates[$view->id] ?? [], $fact?->severity?->text() ?? '',
             );
         }
 

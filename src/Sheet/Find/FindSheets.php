@@ -106,11 +106,8 @@ final readonly class FindSheets
     /** @return array{mode: string, status: FailureStatus}|null a failure of this build that came back on a later one */
     private function cameBack(Build $build, Failures $failures): ?array
     {
-        $seen = [];
         foreach ($failures->on($build->id) as $failure) {
-            // Failures of one mode and method stand alike.
-            $key = $failure->key().' '.$failure->method;
-            $status = $seen[$key] ??= $failures->status($failure);
+            $status = $failures->status($failure);
             if ($status->standing === Standing::CameBack) {
                 return ['mode' => $failure->mode, 'status' => $status];
             }

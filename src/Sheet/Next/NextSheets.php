@@ -87,10 +87,10 @@ final readonly class NextSheets
             }
             foreach ($book->changesSeen($next) as $seen) {
                 $view = $views[$seen->change->id] ?? null;
-                $metric = $book->metric($seen->change->metric);
+                $metric = $book->metric($seen->expected->metric ?? '');
                 $note = $view->verdictNote ?? '';
                 $out[] = new CameOf(
-                    $seen->change->what, $decision->nextLetter, ChangeWords::expected($seen->change, $metric), $view->verdict ?? $seen->verdict,
+                    $seen->change->what, $decision->nextLetter, ChangeWords::expected($seen->expected, $metric), $view->verdict ?? $seen->verdict,
                     $note !== '' ? $note : ChangeWords::sentence($seen, $metric, $view?->verdict !== null),
                 );
             }

@@ -1077,6 +1077,8 @@ export interface components {
         /** @enum {string} */
         "Core.Change.ChangeVerdict": "fixed" | "partly" | "better" | "noEffect" | "worse" | "cannotTell" | "nobodyLooked";
         /** @enum {string} */
+        "Core.Change.ExpectedAs": "add" | "percent" | "value" | "more" | "less" | "unchanged";
+        /** @enum {string} */
         "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "spread";
         /** @enum {string} */
         "Core.Evidence.Direction": "atLeast" | "atMost";
@@ -1087,7 +1089,7 @@ export interface components {
         /** @enum {string} */
         "Core.Evidence.Texture": "outline" | "sparse" | "dense" | "solid" | "dotted" | "dottedBroken" | "denseBroken" | "broken";
         /** @enum {string} */
-        "Core.Failure.Standing": "open" | "fixUntried" | "closed" | "cameBack";
+        "Core.Failure.Standing": "open" | "unplaced" | "fixUntried" | "holding" | "closed" | "cameBack" | "setAside" | "putRight" | "feared";
         /** @enum {string} */
         "Core.Footing.Footing": "level" | "tilted" | "broken";
         /** @enum {string} */
@@ -1164,12 +1166,11 @@ export interface components {
             what: string;
             why?: string;
             class?: components["schemas"]["Core.Change.ChangeClass"];
-            metric?: string;
-            expected?: number | null;
-            unit?: string;
+            effects?: components["schemas"]["Domain.Change.ExpectedEffect"][];
             verdict?: components["schemas"]["Core.Change.ChangeVerdict"] | null;
             verdictNote?: string;
-            against?: string | null;
+            against?: string[];
+            alters?: string[];
             version?: number | null;
         };
         "Domain.Change.ChangeView": {
@@ -1179,13 +1180,29 @@ export interface components {
             what: string;
             why: string;
             class: components["schemas"]["Core.Change.ChangeClass"];
-            metric: string;
-            expected: number | null;
-            unit: string;
+            effects: components["schemas"]["Domain.Change.ExpectedEffect"][];
             verdict: components["schemas"]["Core.Change.ChangeVerdict"] | null;
             verdictNote: string;
-            against: string | null;
+            against: string[];
+            alters: string[];
         };
+        "Domain.Change.ExpectedEffect": {
+            metric: string;
+            unit: string;
+            low: number | null;
+            likely: number | null;
+            high: number | null;
+            mode: components["schemas"]["Core.Change.ExpectedAs"];
+            margin: number | null;
+        };
+        "Domain.Decision.Alteration": {
+            kind: components["schemas"]["Domain.Decision.AlterationKind"];
+            name: string;
+            from: string;
+            to: string;
+        };
+        /** @enum {string} */
+        "Domain.Decision.AlterationKind": "parameter" | "part" | "material" | "firmware" | "setting";
         "Domain.Decision.CandidateInput": {
             revision: string;
             what: string;
@@ -1193,10 +1210,12 @@ export interface components {
             class?: components["schemas"]["Core.Change.ChangeClass"];
             cost?: number;
             hours?: number;
-            effects?: components["schemas"]["Domain.Decision.ExpectedEffect"][];
+            effects?: components["schemas"]["Domain.Change.ExpectedEffect"][];
             source?: components["schemas"]["Domain.Decision.CandidateSource"];
             askedBy?: string;
-            failure?: string | null;
+            failures?: string[];
+            requirements?: string[];
+            alters?: components["schemas"]["Domain.Decision.Alteration"][];
             choice?: components["schemas"]["Domain.Decision.Choice"];
             reason?: string;
             version?: number | null;
@@ -1215,10 +1234,12 @@ export interface components {
             costText: string;
             hoursText: string;
             expected: string[];
-            effects: components["schemas"]["Domain.Decision.ExpectedEffect"][];
+            effects: components["schemas"]["Domain.Change.ExpectedEffect"][];
             source: components["schemas"]["Domain.Decision.CandidateSource"];
             askedBy: string;
-            failure: string | null;
+            failures: string[];
+            requirements: string[];
+            alters: components["schemas"]["Domain.Decision.Alteration"][];
             choice: components["schemas"]["Domain.Decision.Choice"];
             reason: string;
             decision: string | null;
@@ -1269,13 +1290,6 @@ export interface components {
             known: components["schemas"]["Domain.Decision.DecisionRecord"];
             by: string;
             at: string;
-        };
-        "Domain.Decision.ExpectedEffect": {
-            metric: string;
-            unit: string;
-            low: number;
-            likely: number;
-            high: number;
         };
         "Domain.Decision.KnownEvidence": {
             statement: string;
@@ -1379,15 +1393,23 @@ export interface components {
             standing: components["schemas"]["Domain.Finding.CauseStanding"];
             findings: string;
         };
+        /** @enum {string} */
+        "Domain.Finding.Consequence": "minor" | "major" | "dangerous";
         "Domain.Finding.FailureInput": {
             revision: string;
             mode: string;
             place?: string;
-            severity?: components["schemas"]["Domain.Finding.Severity"];
+            consequence?: components["schemas"]["Domain.Finding.Consequence"];
             stage?: string;
             note?: string;
             run?: string | null;
             article?: string | null;
+            levels?: components["schemas"]["Domain.Trial.Found"][];
+            method?: string | null;
+            question?: string;
+            consequenceOf?: string | null;
+            feared?: boolean;
+            guard?: string;
             version?: number | null;
         };
         "Domain.Finding.FailureView": {
@@ -1398,9 +1420,15 @@ export interface components {
             article: string | null;
             mode: string;
             place: string;
-            severity: components["schemas"]["Domain.Finding.Severity"];
+            consequence: components["schemas"]["Domain.Finding.Consequence"];
             stage: string;
             note: string;
+            levels: components["schemas"]["Domain.Trial.Found"][];
+            method: string | null;
+            question: string;
+            consequenceOf: string | null;
+            feared: boolean;
+            guard: string;
             by: string;
             at: string;
         };
@@ -1442,8 +1470,6 @@ export interface components {
             by: string;
             at: string;
         };
-        /** @enum {string} */
-        "Domain.Finding.Severity": "cosmetic" | "minor" | "major" | "dangerous";
         "Domain.Method.ChannelInput": {
             key: string;
             metric: string;
@@ -1698,6 +1724,11 @@ export interface components {
             answers?: components["schemas"]["Domain.Trial.Answered"][];
             purpose?: components["schemas"]["Core.Run.Purpose"];
             firmware?: string;
+            lookedFor?: string[];
+            others?: components["schemas"]["Domain.Trial.Found"][];
+            person?: string;
+            goes?: number | null;
+            differs?: string;
             setAside?: string;
             takenIn?: boolean;
             version?: number | null;
@@ -1720,6 +1751,11 @@ export interface components {
             answers: components["schemas"]["Domain.Trial.Answered"][];
             purpose: components["schemas"]["Core.Run.Purpose"];
             firmware: string;
+            lookedFor: string[];
+            others: components["schemas"]["Domain.Trial.Found"][];
+            person: string;
+            goes: number | null;
+            differs: string;
             setAside: string;
             takenIn: boolean;
             amendments: components["schemas"]["Domain.Trial.Amendment"][];
@@ -1837,6 +1873,7 @@ export interface components {
         };
         "Sheet.Build.ChangeRow": {
             change: components["schemas"]["Domain.Change.ChangeView"];
+            metric: string;
             expected: string;
             seen: components["schemas"]["Core.Wording.Estimate"] | null;
             computed: components["schemas"]["Core.Change.ChangeVerdict"];
@@ -1845,7 +1882,7 @@ export interface components {
             metricId: string;
             runs: number;
             together: string[];
-            against: string | null;
+            against: string[];
         };
         "Sheet.Build.ParameterRow": {
             name: string;
@@ -1887,6 +1924,7 @@ export interface components {
             standing: components["schemas"]["Core.Failure.Standing"];
             sentence: string;
             candidates: string[];
+            level: string;
         };
         "Sheet.Find.FindSheet": {
             sentence: string;

@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 return [
-    'unchanged' => '{metric} unchanged',
+    'unchanged' => '{metric} unchanged{known, select, yes { within {margin}} other {}}',
+    'direction' => '{metric}: {mode, select, more {more} other {less}}',
+    'range' => '{low} to {high}',
+    'expectedValue' => '{metric} at {amount}',
     'expected' => '{metric} {amount}',
     'noMetric' => 'No metric was named, so only a person can say what came of it.',
     'notMeasured' => '{metric} was measured {where, select, neither {on neither build} here {not on this build yet} other {never on the parent}}.',

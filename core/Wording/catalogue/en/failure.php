@@ -3,7 +3,17 @@
 declare(strict_types=1);
 
 return [
-    'standing' => '{standing, select, fixUntried {{letter} carries a fix that nobody has tried where it failed.} closed {Closed by {letter}: {n, plural, one {# run} other {# runs}} of the same kind held.} cameBack {Came back on {letter}, {n, plural, one {once} other {# times}}.} other {Open: no later build carries a fix.}}',
+    'standing' => '{standing, select,'
+        .' unplaced {Open. {placed, select, yes {Nobody knows at which level it happened ({at})} other {Say with which method and at which level it happened}}: until then nothing closes it.}'
+        .' fixUntried {{letter} carries a fix (“{fix}”) that nobody has tried where it failed.{milder, plural, =0 {} other { Held only at something milder ({mildest}, not {needs}).}}}'
+        .' holding {Holds so far ({held, number} of {needed, number}){levelled, select, yes { at {needs} or harder} other {}}, on {letter} with “{fix}”.{times, plural, =0 {} one { It had come back once.} other { It had come back # times.}}}'
+        .' closed {Closed by {letter}, with “{fix}”: held {held, plural, one {once} =2 {twice} other {# times}}{levelled, select, yes { at {needs} or harder} other { in the same kind of run}}.'
+        .' It could still fail in up to {percent} % of tries; unmended it would have come through with a chance of {chance} %.}'
+        .' cameBack {Came back on {letter}{placed, select, yes { at {at}} other {}}{times, plural, =1 {} other { (# times)}}{back, select, milder {: worse than before, at something milder} harder {: at something harder than before} other {}}. It takes {needed, plural, one {# hold} other {# holds}}{levelled, select, yes { at {needs} or harder} other {}}.}'
+        .' setAside {Set aside: its cause lies in how it was made or tried. It closes when {letter} holds as hard with that put right.}'
+        .' putRight {Set aside and put right: {letter} held {held, plural, one {once} =2 {twice} other {# times}}{placed, select, yes { at {at}} other {}} since.}'
+        .' feared {Feared, and never seen.}'
+        .' other {Open: no later build carries a fix.}}',
     'closing' => '{state, select,'
         .' closed {Closed by {by}: {held, plural, one {it held once} other {it held # times}} at {needs} or harder;'
         .' an unfixed design would have come through with a chance of {percent} %.}'

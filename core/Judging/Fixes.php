@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Parameter;
+use Lustrum\Core\Run\Part;
+
+/**
+ * The changes that are meant to end a mode of failure, and what carries one of them.
+ *
+ * What was made with a configuration carries a fix when the change is on the line of descent of its build and what it altered
+ * still has the changed value. With several changes one is enough.
+ */
+final readonly class Fixes
+{
+    /** @param list<array{ChangeFact, Build}> $changes with the build that each was made on */
+    private function __construct(
+        private Lineage $lineage,
+        private array $changes,
+    ) {
+    }
+
+    /** @param array<string, true> $failures identifiers of the failures of the mode */
+    public static function of(Lineage $lineage, array $failures): self
+    {
+        $changes = [];
+        foreach ($lineage->builds as $build) {
+            foreach ($build->changes as $change) {
+                if (array_intersect_key($failures, array_flip($change->against)) !== []) {
+                    $changes[] = [$change, $build];
+                }
+            }
+        }
+
+        return new self($lineage, $changes);
+    }
+
+    /** The fix that a run carries; null where it carries none. */
+    public function carried(Build $build, ?Configuration $made): ?ChangeFact
+    {
+        foreach ($this->changes as [$change, $at]) {
+            if ($this->isOnLine($build, $at) && self::hasValues($change, $at, $made)) {
+                return $change;
+            }
+        }
+
+        return null;
+    }
+
+    /** The same, or a fix whose changed part or value is there without a change that says so: a return counts against it. */
+    public function stoodAgainst(Build $build, ?Configuration $made): ?ChangeFact
+    {
+        $carried = $this->carried($build, $made);
+        if ($carried !== null || $made === null) {
+            return $carried;
+        }
+        foreach ($this->changes as [$change, $at]) {
+            if ($change->alters !== [] && self::hasValues($change, $at, $made)) {
+                return $change;
+            }
+        }
+
+        return null;
+    }
+
+    private function isOnLine(Build $build, Build $at): bool
+    {
+        return $build->id === $at->id
+            || array_filter($this->lineage->ancestors($build), static fn (Build $b): bool => $b->id === $at->id) !== [];
+    }
+
+    private static function hasValues(ChangeFact $change, Build $at, ?Configuration $made): bool
+    {
+        if ($made === null) {
+            return true;
+        }
+        foreach ($change->alters as $name) {
+            if (!self::hasValue($name, $at, $made)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function hasValue(string $name, Build $at, Configuration $made): bool
+    {
+        [$kind, $what] = array_pad(explode(':', $name, 2), 2, '');
+        if ($kind === 'firmware') {
+            return $made->firmware === $at->firmware;
+        }
+        if ($kind === 'parameter') {
+            $find = static fn (array $of): ?Parameter => array_column($of, null, 'name')[$what] ?? null;
+            [$was, $is] = [$find($at->parameters), $find($made->parameters)];
+
+            return $was === null || $is === null ? $was === $is : $was->equals($is);
+        }
+        $find = static fn (array $of): ?Part => array_column($of, null, 'name')[$what] ?? null;
+        [$was, $is] = [$find($at->parts), $find($made->parts)];
+
+        return $was === null || $is === null
+            ? $was === $is : $was->material === $is->material && $was->quantity === $is->quantity && !in_array($what, $made->keeps(), true);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Run;
+
+/** One way in which an article differs from its build. */
+final readonly class Deviation
+{
+    private const OLD = ['old', 'as before', 'kept', 'unchanged'];
+
+    /** @param string $value as it is on this article; of a part that was not changed with the others: 'old' */
+    public function __construct(
+        public DeviationKind $kind,
+        public string $name,
+        public string $value = '',
+    ) {
+    }
+
+    /** Has this part stayed as it was? */
+    public function keepsOld(): bool
+    {
+        return in_array(mb_strtolower(trim($this->value)), self::OLD, true);
+    }
+
+    /** @param array<array-key, mixed> $row by the names of the fields */
+    public static function fromRow(array $row): self
+    {
+        return new self(
+            DeviationKind::tryFrom(Row::text($row['kind'] ?? '')) ?? DeviationKind::Workmanship, Row::text($row['name'] ?? ''),
+            Row::text($row['value'] ?? ''),
+        );
+    }
+}

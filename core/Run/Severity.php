@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Run;
+
+/**
+ * How hard a run was: its levels on the factors of its method, and the state of its article. It is a partial order, since one
+ * run may be harder in one way and milder in another.
+ */
+final readonly class Severity
+{
+    private const MOCKUP = 'mockup';
+    private const MODEL = 'model';
+    private const FINISHED = 'finished';
+    private const PAYLOAD = 'payload';
+    private const SAME = 1e-9;
+
+    /**
+     * @param string                               $method     identifier
+     * @param string                               $methodName
+     * @param list<string>                         $represents names of methods that this one is as good as
+     * @param array<array-key, FactorLevel|null>   $levels     by factor; null where it is not known
+     * @param array<array-key, Harder>             $harder     by factor
+     * @param string                               $state      of the article; none is a loose part, which is the real thing
+     */
+    private function __construct(
+        public string $method,
+        private string $methodName,
+        private array $represents,
+        private array $levels,
+        private array $harder,
+        private string $state,
+    ) {
+    }
+
+    public static function ofRun(RunFact $run): self
+    {
+        $c = $run->configuration;
+
+        return new self($run->method, $c->methodName, $c->represents, Alikeness::levels($run), self::ends($c->factors), self::state($c->articleState));
+    }
+
+    /**
+     * Of a failure that happened outside a run, as it was typed.
+     *
+     * @param list<string>          $represents
+     * @param list<Factor>          $factors
+     * @param array<string, string> $typed levels by factor
+     */
+    public static function typed(string $method, string $name, array $represents, array $factors, array $typed, string $state): self
+    {
+        $levels = [];
+        foreach ($factors as $factor) {
+            if (!$factor->isBlock()) {
+                $levels[$factor->name] = $factor->level($typed[$factor->name] ?? '');
+            }
+        }
+
+        return new self($method, $name, $represents, $levels, self::ends($factors), self::state($state));
+    }
+
+    /** Equal for tries that are alike in all of it, as recorded. */
+    public function key(): string
+    {
+        $key = $this->method."\x1f".$this->state;
+        foreach ($this->levels as $name => $level) {
+            $key .= "\x1e".$name."\x1f".($level === null ? '?' : ($level->value ?? $level->key));
+        }
+
+        return $key;
+    }
+
+    /** How hard this one was beside another. */
+    public function beside(self $other): Hardness
+    {
+        if ($this->method !== $other->method && !in_array($other->methodName, $this->represents, true)) {
+            return Hardness::Apart;
+        }
+        $found = [self::states($this->state, $other->state)];
+        foreach ($this->levels + $other->levels as $name => $_) {
+            $found[] = self::levels(
+                $this->levels[$name] ?? null, $other->levels[$name] ?? null, $other->harder[$name] ?? $this->harder[$name] ?? Harder::None,
+            );
+        }
+
+        return match (true) {
+            in_array(Hardness::Apart, $found, true) => Hardness::Apart,
+            in_array(Hardness::Milder, $found, true) => Hardness::Milder,
+            default => Hardness::AtLeast,
+        };
+    }
+
+    /** Its levels as they are said; empty for a method without factors. */
+    public function text(): string
+    {
+        return implode(' · ', array_map(
+            static fn (string|int $name, ?FactorLevel $l): string => $l === null ? $name.' ?' : $l->text, array_keys($this->levels), $this->levels,
+        ));
+    }
+
+    /** Does it have a level that nobody knows? Then nothing is as hard as it. */
+    public function isKnown(): bool
+    {
+        return !in_array(null, $this->levels, true);
+    }
+
+    private static function levels(?FactorLevel $here, ?FactorLevel $other, Harder $harder): Hardness
+    {
+        if ($here === null || $other === null) {
+            return Hardness::Apart;
+        }
+        [$a, $b] = [$here->size(), $other->size()];
+        if ($harder === Harder::None || $a === null || $b === null) {
+            return $here->key === $other->key ? Hardness::AtLeast : Hardness::Apart;
+        }
+        $more = ($a - $b) * ($harder === Harder::More ? 1 : -1);
+
+        return $more >= -self::SAME * max(abs($a), abs($b)) ? Hardness::AtLeast : Hardness::Milder;
+    }
+
+    private static function states(string $here, string $other): Hardness
+    {
+        return match (true) {
+            $here === $other, $here === self::PAYLOAD && $other === self::FINISHED => Hardness::AtLeast,
+            // A mock-up or a model is never as hard as the real thing.
+            in_array($here, [self::MOCKUP, self::MODEL], true), $here === self::FINISHED && $other === self::PAYLOAD => Hardness::Milder,
+            default => Hardness::Apart,
+        };
+    }
+
+    private static function state(string $state): string
+    {
+        return $state === '' ? self::FINISHED : $state;
+    }
+
+    /**
+     * @param list<Factor> $factors
+     *
+     * @return array<array-key, Harder>
+     */
+    private static function ends(array $factors): array
+    {
+        return array_column($factors, 'harder', 'name');
+    }
+}

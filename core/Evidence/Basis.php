@@ -17,6 +17,8 @@ enum Basis: string
     case Censored = 'censored';
     /** One-sided χ² bound of a standard deviation. */
     case Spread = 'spread';
+    /** Worked out from the build as it is drawn; nothing was measured. */
+    case Drawn = 'drawn';
 
     /** Which explanation of the guide tells how it works. */
     public function explanation(): string
@@ -26,7 +28,7 @@ enum Basis: string
             self::ToleranceBound => 'stats.tolerance',
             self::ExactShare => 'stats.proportion',
             self::Censored => 'stats.censored',
-            self::Spread => 'evidence.assess',
+            self::Spread, self::Drawn => 'evidence.assess',
         };
     }
 }

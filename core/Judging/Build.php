@@ -15,6 +15,9 @@ final readonly class Build
      * @param list<Parameter>  $parameters
      * @param list<Part>       $parts
      * @param list<ChangeFact> $changes    from the parent
+     * @param array<array-key, list<Parameter>> $arms parameters that each arm has otherwise, by its name
+     * @param string           $chosenArm  empty: none yet
+     * @param float|null       $cost       of its parts; null: it has none
      */
     public function __construct(
         public string $id,
@@ -26,6 +29,24 @@ final readonly class Build
         public array $parameters = [],
         public array $parts = [],
         public array $changes = [],
+        public array $arms = [],
+        public string $chosenArm = '',
+        public ?float $cost = null,
     ) {
+    }
+
+    /** The same with the parameters of one of its arms. */
+    public function as(string $arm): self
+    {
+        $own = $this->arms[$arm] ?? null;
+        if ($own === null) {
+            return $this;
+        }
+        $parameters = array_column($own, null, 'name') + array_column($this->parameters, null, 'name');
+
+        return new self(
+            $this->id, $this->letter, $this->parent, $this->branch, $this->firmware, $this->madeAt, array_values($parameters), $this->parts,
+            $this->changes, cost: $this->cost,
+        );
     }
 }

@@ -15,6 +15,8 @@ final class Differences
     /** @return list<Difference> between what the run was made with and the build as it is written down now */
     public static function of(Configuration $was, Build $is): array
     {
+        $is = $is->as($was->arm);
+
         return [
             ...self::parameters($was->parameters, $is->parameters),
             ...self::parts($was->parts, $is->parts),
@@ -75,7 +77,7 @@ final class Differences
      */
     private static function parameters(array $was, array $is): array
     {
-        $text = static fn (Parameter $p): string => Digits::typed($p->value, $p->resolution).' '.$p->unit;
+        $text = static fn (Parameter $p): string => $p->text();
         $before = array_column($was, null, 'name');
         $out = [];
         foreach ($is as $parameter) {

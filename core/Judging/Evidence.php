@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Evidence\Assessment;
 use Lustrum\Core\Evidence\Basis;
 use Lustrum\Core\Evidence\Carry;
 use Lustrum\Core\Evidence\Kind;
@@ -11,6 +13,7 @@ use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Alikeness;
@@ -35,7 +38,7 @@ final class Evidence
      */
     public static function own(Wanted $wanted, Build $build, array $runs): Own
     {
-        return self::judge($wanted, [self::gather($wanted, $build, $runs)]);
+        return self::judge($wanted, $build, [self::gather($wanted, $build, $runs)]);
     }
 
     /**
@@ -59,7 +62,7 @@ final class Evidence
             }
             $found = $known[spl_object_id($run->configuration)] ??= Differences::touching($run->configuration, $build, $wanted->dependsOn);
             $to = $found === [] ? $present : $older;
-            $to->take($result, Alikeness::of($run), self::rater($wanted, $run), $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor);
+            $to->take($result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm, $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor);
             $to->differ($found);
         }
 
@@ -67,26 +70,45 @@ final class Evidence
     }
 
     /** @param list<array{Gathered, Gathered}> $gathered as gather() gives them */
-    public static function judge(Wanted $wanted, array $gathered): Own
+    public static function judge(Wanted $wanted, Build $build, array $gathered): Own
     {
         $of = static fn (int $when): array => array_column($gathered, $when);
-        [$by, $decimals, $runs] = self::assess($wanted, $of(0));
-        [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1));
+        [$arms, $chosen] = [self::arms($wanted, $of(0), $build), $build->chosenArm];
+        [$by, $decimals, $runs] = self::assess($wanted, $of(0), $build->arms === [] ? null : $chosen);
+        [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen);
         $differs = array_merge(...array_map(static fn (Gathered $g): array => $g->differs, $of(1)));
 
         return new Own(
-            $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs),
+            $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms,
         );
     }
 
     /**
+     * Each arm of a build for itself, while none of them is chosen.
+     *
      * @param list<Gathered> $gathered
+     *
+     * @return array<string, State> by arm; none where the build has none, or one was chosen
+     */
+    private static function arms(Wanted $wanted, array $gathered, Build $build): array
+    {
+        $out = [];
+        foreach ($build->chosenArm === '' ? array_keys($build->arms) : [] as $arm) {
+            $out[(string) $arm] = self::assess($wanted, $gathered, (string) $arm)[0]->state();
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<Gathered> $gathered
+     * @param string|null    $arm      only runs of it; null: all
      *
      * @return array{ByCell, int, int} with the decimals of its values, and how many runs it stands on
      */
-    private static function assess(Wanted $wanted, array $gathered): array
+    private static function assess(Wanted $wanted, array $gathered, ?string $arm): array
     {
-        $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results(), $gathered));
+        $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results($arm), $gathered));
         $step = max([0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered)]);
         $values = Result::values(array_column($results, 0));
 
@@ -106,7 +128,13 @@ final class Evidence
      */
     public static function cell(Wanted $wanted, Build $build, Lineage $lineage, callable $own): Cell
     {
+        if ($wanted->source !== 'runs') {
+            return self::drawn($wanted, $build);
+        }
         $here = $own($build)[$wanted->id];
+        if ($here->arms !== []) {
+            return self::armByArm($wanted, $build, $here);
+        }
         if ($here->by->state() !== State::None) {
             return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null);
         }
@@ -125,6 +153,56 @@ final class Evidence
         }
 
         return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null);
+    }
+
+    /** A requirement on a parameter, or on what the parts cost, is worked out from the build: by drawing. */
+    private static function drawn(Wanted $wanted, Build $build): Cell
+    {
+        $value = $wanted->source === 'cost' ? $build->cost : self::parameter($wanted, $build);
+        $met = $value !== null && $wanted->rule->direction->met($value, $wanted->limit);
+        $state = $value === null ? State::None : ($met ? State::Shown : State::Against);
+        $a = new Assessment($state, $value, null, null, null, $value === null ? 0 : 1, Basis::Drawn);
+        $decimals = $wanted->source === 'cost' ? 2 : Measured::decimals(0.0, $value === null ? [] : [$value]);
+
+        return new Cell(
+            $wanted, $build, $build, $a, $state, Texture::of($a), false,
+            $value === null ? null : new Figure($value, null, null, $wanted->unit, $decimals, 0), null, null, [], 0,
+        );
+    }
+
+    private static function parameter(Wanted $wanted, Build $build): ?float
+    {
+        foreach ($build->as($build->chosenArm)->parameters as $parameter) {
+            if (mb_strtolower($parameter->name) === mb_strtolower($wanted->metricName) && $parameter->words === '') {
+                try {
+                    return Quantity::of($parameter->value, $parameter->unit)->to($wanted->unit === '' ? '1' : $wanted->unit)->value;
+                } catch (CoreException) {
+                    return null;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** Before an arm is chosen there is no number of the build: so many of its arms show it. */
+    private static function armByArm(Wanted $wanted, Build $build, Own $here): Cell
+    {
+        $has = static fn (State ...$states): bool => array_filter(
+            $here->arms, static fn (State $s): bool => in_array($s, $states, true),
+        ) !== [];
+        $state = match (true) {
+            $has(State::Shown), $has(State::Leaning) => State::Leaning,
+            $has(State::Thin) => State::Thin,
+            $has(State::Doubtful) => State::Doubtful,
+            $has(State::Against) => State::Against,
+            default => State::None,
+        };
+        $a = new Assessment($state, null, null, null, null, 0, Basis::TBound);
+
+        return new Cell(
+            $wanted, $build, $build, $a, $state, Texture::of($a), false, null, null, null, [], $here->runs, '', [], $here->arms,
+        );
     }
 
     /**
@@ -172,6 +250,9 @@ final class Evidence
      */
     private static function result(Wanted $wanted, ?Unit $target, RunFact $run, ?ReadingFact $reading): ?Result
     {
+        if (!$wanted->admits($run->configuration->articleState, $run->configuration->methodName)) {
+            return null;
+        }
         $byAnswer = $run->answers($wanted->metric);
         if (($reading === null && !$byAnswer) || $run->outcome === null || $run->outcome === RunOutcome::Void) {
             return null;

@@ -20,7 +20,7 @@ final class Gathered
     /** @var list<int> which of the states below each was made in */
     private array $made = [];
 
-    /** @var list<array{array<string, string>, string, string, string, string}> conditions as recorded, article, cell, its words, rater */
+    /** @var list<array{array<string, string>, string, string, string, string, string}> conditions as recorded, article, cell, its words, rater, arm */
     private array $states = [];
 
     /** Step of the coarsest last digit among the values, in the unit of the requirement. */
@@ -30,9 +30,9 @@ final class Gathered
     public array $differs = [];
 
     /** @param string $rater who rated; empty: nobody said, or it is no rating */
-    public function take(Result $result, Alikeness $alike, string $rater, float $step): void
+    public function take(Result $result, Alikeness $alike, string $rater, string $arm, float $step): void
     {
-        $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater];
+        $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater, $arm];
         $state = array_search($made, $this->states, true);
         if ($state === false) {
             $state = count($this->states);
@@ -52,12 +52,19 @@ final class Gathered
         $this->differs += array_column($found, null, 'name');
     }
 
-    /** @return list<array{Result, string, string, string}> with the cell of each, how that is said, and who rated */
-    public function results(): array
+    /**
+     * @param string|null $arm only those of it; null: all
+     *
+     * @return list<array{Result, string, string, string}> with the cell of each, how that is said, and who rated
+     */
+    public function results(?string $arm = null): array
     {
         $out = [];
         foreach ($this->kinds as $i => $kind) {
-            [$conditions, $article, $cell, $text, $rater] = $this->states[$this->made[$i]];
+            [$conditions, $article, $cell, $text, $rater, $own] = $this->states[$this->made[$i]];
+            if ($arm !== null && $own !== $arm) {
+                continue;
+            }
             $out[] = [Result::of($kind, $this->values[$i], $conditions, $article), $cell, $text, $rater];
         }
 

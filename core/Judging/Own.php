@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Evidence\State;
+
 /** What the runs made on one build say of one requirement, before anything is carried over from elsewhere. */
 final readonly class Own
 {
@@ -12,6 +14,7 @@ final readonly class Own
      * @param int              $decimals   that the values were measured to
      * @param int              $runs       that it stands on, bounds and lost ones included
      * @param ByCell|null      $older      of runs made before the build was edited; null where there are none
+     * @param array<string, State> $arms   each for itself, where the build has arms and none is chosen
      * @param list<Difference> $differs    between those runs and the build as it is now
      */
     public function __construct(
@@ -22,6 +25,7 @@ final readonly class Own
         public int $olderDecimals = 0,
         public int $olderRuns = 0,
         public array $differs = [],
+        public array $arms = [],
     ) {
     }
 }

@@ -15,6 +15,10 @@ final readonly class Wanted
      * @param string       $unit      of the limit as it was typed; empty for shares and checks
      * @param Requirement  $rule      with the limit in $unit; a rate's limit in shares
      * @param float        $limit     as it was typed, in $unit
+     * @param list<string> $enough    states of article that are enough; empty: every one but a mock-up or a model
+     * @param list<string> $methods   names of methods that count; empty: all
+     * @param 'runs'|'parameter'|'cost' $source where its value comes from
+     * @param string       $metricName as the build would call a parameter
      * @param list<string> $dependsOn change classes; empty: everything but the cosmetic
      */
     public function __construct(
@@ -26,7 +30,19 @@ final readonly class Wanted
         public Requirement $rule,
         public array $dependsOn,
         public bool $must,
+        public array $enough = [],
+        public array $methods = [],
+        public string $source = 'runs',
+        public string $metricName = '',
     ) {
+    }
+
+    /** Does a run with such an article, by such a method, count for it? */
+    public function admits(string $state, string $method): bool
+    {
+        $isEnough = $this->enough === [] ? !in_array($state, ['mockup', 'model'], true) : in_array($state === '' ? 'finished' : $state, $this->enough, true);
+
+        return $isEnough && ($this->methods === [] || in_array($method, $this->methods, true));
     }
 
     public function kind(): Kind

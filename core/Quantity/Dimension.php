@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Lustrum\Core\Quantity;
 
 /**
- * The kind of a quantity: integer exponents of kg, m, s, K, A, cd, rad, count and dB.
+ * The kind of a quantity: integer exponents of kg, m, s, K, A, cd, rad, count, dB and money (see Currencies).
  *
  * Angle and count are kept apart from plain ratios, so that a number of seeds is not taken for a share of them;
  * formulas drop both (see plain()), as the SI does.
  */
 final readonly class Dimension
 {
-    private const BASES = ['kg', 'm', 's', 'K', 'A', 'cd', 'rad', 'count', 'dB'];
+    private const BASES = ['kg', 'm', 's', 'K', 'A', 'cd', 'rad', 'count', 'dB', 'money'];
 
     private const NAMES = [
         'force' => [1, 1, -2], 'mass' => [1], 'length' => [0, 1], 'time' => [0, 0, 1], 'temperature' => [0, 0, 0, 1],
@@ -26,12 +26,12 @@ final readonly class Dimension
         'momentum' => [1, 1, -1], 'ratio' => [],
     ];
 
-    /** @param list<int> $exponents nine integers in the order of BASES */
+    /** @param list<int> $exponents ten integers in the order of BASES */
     private function __construct(public array $exponents)
     {
     }
 
-    /** @param list<int> $exponents up to nine; the missing ones are nought */
+    /** @param list<int> $exponents up to ten; the missing ones are nought */
     public static function of(array $exponents): self
     {
         return new self(array_values(array_pad($exponents, count(self::BASES), 0)));
@@ -103,7 +103,8 @@ final readonly class Dimension
         $parts = [];
         foreach (self::BASES as $i => $base) {
             if ($this->exponents[$i] !== 0) {
-                $parts[] = $base.($this->exponents[$i] === 1 ? '' : '^'.$this->exponents[$i]);
+                $parts[] = ($base === 'money' ? Currencies::named($this->exponents[$i]) : null)
+                    ?? $base.($this->exponents[$i] === 1 ? '' : '^'.$this->exponents[$i]);
             }
         }
 

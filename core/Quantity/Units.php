@@ -168,6 +168,9 @@ final class Units
 
     private static function simple(string $token): ?Unit
     {
+        if (($money = Currencies::unit($token)) !== null) {
+            return $money;
+        }
         foreach ([$token, mb_strtolower($token)] as $spelling) {
             $symbol = isset(self::TABLE[$spelling]) ? $spelling : (self::ALIASES[$spelling] ?? null);
             if ($symbol !== null && isset(self::TABLE[$symbol])) {

@@ -4,24 +4,53 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Run;
 
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Quantity\Quantity;
+
 /** A number of the design as a run was made with it. */
 final readonly class Parameter
 {
     private const EQUAL = 1e-12;
 
-    /** @param float $si in the SI unit of its dimension */
+    /**
+     * @param float  $si    in the SI unit of its dimension
+     * @param string $words where it is no quantity: 'wave', 'soft'; then its value says nothing
+     */
     public function __construct(
         public string $name,
         public float $value,
         public string $unit,
         public ?float $resolution,
         public float $si,
+        public string $words = '',
     ) {
+    }
+
+    /** As somebody typed it: a quantity, or words. */
+    public static function typed(string $name, string $text): self
+    {
+        try {
+            $quantity = Quantity::typed($text);
+        } catch (CoreException) {
+            return new self($name, 0.0, '', null, 0.0, trim($text));
+        }
+
+        return new self($name, $quantity->value, $quantity->unit->symbol, $quantity->resolution, $quantity->si());
+    }
+
+    public function text(): string
+    {
+        return $this->words !== '' ? $this->words : Digits::typed($this->value, $this->resolution).' '.$this->unit;
     }
 
     /** Equal up to the rounding of a conversion of units; how it was typed does not matter. */
     public function equals(self $other): bool
     {
+        if ($this->words !== '' || $other->words !== '') {
+            return mb_strtolower($this->words) === mb_strtolower($other->words);
+        }
+
         return abs($this->si - $other->si) <= self::EQUAL * max(abs($this->si), abs($other->si));
     }
 
@@ -31,6 +60,7 @@ final readonly class Parameter
         return new self(
             Row::text($row['name'] ?? ''), Row::number($row['value'] ?? 0), Row::text($row['unit'] ?? ''),
             Row::numberOrNull($row['resolution'] ?? null), Row::number($row['si'] ?? 0),
+            Row::text($row['words'] ?? ''),
         );
     }
 }

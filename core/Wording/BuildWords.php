@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
+use Lustrum\Core\Judging\Difference;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Run\Filled;
 
@@ -50,6 +51,25 @@ final class BuildWords
     public static function filled(Filled $filled): string
     {
         return Messages::say('build.filled', ['filled' => $filled->value]);
+    }
+
+    public static function arm(int $planned, int $made, int $tried, int $lost, string $eliminated): string
+    {
+        return Messages::say('build.arm', [
+            'planned' => $planned, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $eliminated !== '', 'why' => $eliminated,
+        ]);
+    }
+
+    /** A difference from the parent that no change record explains. */
+    public static function unexplained(Difference $d): string
+    {
+        return Messages::say('build.unexplained', ['what' => Messages::begin(EvidenceWords::difference($d))]);
+    }
+
+    /** A change record that nothing in the build shows. */
+    public static function unseen(string $what): string
+    {
+        return Messages::say('build.unseen', ['what' => $what]);
     }
 
     public static function past(int $runs, int $failures, int $lost): string

@@ -26,6 +26,14 @@ final class EvidenceWords
     public static function cell(Cell $cell, string $metric): string
     {
         $a = $cell->assessment;
+        if ($cell->arms !== []) {
+            return self::arms($cell);
+        }
+        if ($a->basis === Basis::Drawn) {
+            return $cell->estimate === null ? Messages::say('evidence.notDrawn') : Messages::say('evidence.drawn', [
+                'state' => Messages::say('evidence.state', ['state' => $a->state->value]), 'value' => Numbers::figure($cell->estimate),
+            ]);
+        }
         if ($cell->estimate === null) {
             return $a->bounds > 0
                 ? Messages::say('evidence.onlyBounds', ['state' => $a->state->value, 'n' => $a->bounds])
@@ -50,6 +58,19 @@ final class EvidenceWords
                 'level' => $cell->level, 'levels' => count($cell->states),
             ]),
             ...self::remarks($cell, $a, $cell->estimate),
+        ]);
+    }
+
+    private static function arms(Cell $cell): string
+    {
+        $with = static fn (State $state): array => array_map(strval(...), array_keys(
+            array_filter($cell->arms, static fn (State $s): bool => $s === $state),
+        ));
+        $tried = count(array_filter($cell->arms, static fn (State $s): bool => $s !== State::None));
+
+        return Messages::say('evidence.arms', [
+            'shown' => count($with(State::Shown)), 'n' => count($cell->arms), 'tried' => $tried,
+            'named' => $with(State::Shown) !== [], 'names' => Messages::list(array_slice($with(State::Shown), 0, self::NAMED)),
         ]);
     }
 

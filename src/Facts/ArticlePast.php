@@ -23,10 +23,14 @@ final readonly class ArticlePast
         )[$article] ?? ['runs' => 0, 'failures' => 0, 'lost' => 0];
     }
 
-    /** @return array<string, array{runs: int, failures: int, lost: int}> of all articles of a build, by identifier */
-    public function ofBuild(string $build): array
+    /**
+     * @param list<string> $articles
+     *
+     * @return array<string, array{runs: int, failures: int, lost: int}> over all builds that they were of, by identifier
+     */
+    public function of(array $articles): array
     {
-        return $this->count('article_id IN (SELECT id FROM article WHERE revision_id = ?)', [$build]);
+        return $this->count('article_id = ANY(CAST(? AS uuid[]))', ['{'.implode(',', $articles).'}']);
     }
 
     /**

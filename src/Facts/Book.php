@@ -122,7 +122,7 @@ final class Book
             $gathered = $this->gathered($build);
             $own = [];
             foreach ($this->wanted() as $wanted) {
-                $own[$wanted->id] = Evidence::judge($wanted, array_column($gathered, $wanted->id));
+                $own[$wanted->id] = Evidence::judge($wanted, $build, array_column($gathered, $wanted->id));
             }
 
             return $own;

@@ -45,13 +45,16 @@ final readonly class DeviceFacts
     {
         $parameters = $this->by(
             $device, 'parameter',
-            'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si',
+            'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si, words',
         );
         $parts = $this->by($device, 'part', 'revision_id, name, material, quantity');
+        $costs = $this->db->fetchAllKeyValue(
+            'SELECT revision_id, sum(quantity * cost) FROM part WHERE belongs_to = ? AND withdrawn_because IS NULL GROUP BY 1', [$device],
+        );
         $changes = $this->by($device, 'change', 'revision_id, id, what, class, effects, against, alters');
         $builds = [];
         foreach ($this->db->iterateAssociative(
-            'SELECT id, letter, parent_id, branch, firmware, created_at FROM revision WHERE device_id = ? AND withdrawn_because IS NULL',
+            'SELECT id, letter, parent_id, branch, firmware, created_at, arms, chosen_arm FROM revision WHERE device_id = ? AND withdrawn_because IS NULL',
             [$device],
         ) as $row) {
             $id = Row::text($row['id']);
@@ -59,7 +62,8 @@ final readonly class DeviceFacts
                 $id, Row::text($row['letter']), Row::textOrNull($row['parent_id']), Row::text($row['branch']), Row::text($row['firmware']),
                 Row::text($row['created_at']),
                 array_map(Parameter::fromRow(...), $parameters[$id] ?? []), array_map(Part::fromRow(...), $parts[$id] ?? []),
-                array_map(self::change(...), $changes[$id] ?? []),
+                array_map(self::change(...), $changes[$id] ?? []), self::arms($row['arms']), Row::text($row['chosen_arm']),
+                isset($costs[$id]) ? Row::number($costs[$id]) : null,
             );
         }
 
@@ -76,6 +80,20 @@ final readonly class DeviceFacts
             'SELECT '.$columns.' FROM '.$table.' WHERE belongs_to = ? AND withdrawn_because IS NULL ORDER BY created_at, id', [$device],
         ) as $row) {
             $out[Row::text($row['revision_id'])][] = $row;
+        }
+
+        return $out;
+    }
+
+    /** @return array<array-key, list<Parameter>> parameters that each arm has otherwise, by its name */
+    private static function arms(mixed $stored): array
+    {
+        $out = [];
+        foreach (Row::rows(Row::json($stored)) as $arm) {
+            $out[Row::text($arm['name'] ?? '')] = array_map(
+                static fn (array $v): Parameter => Parameter::typed(Row::text($v['name'] ?? ''), Row::text($v['text'] ?? '')),
+                Row::rows($arm['values'] ?? []),
+            );
         }
 
         return $out;
@@ -103,8 +121,10 @@ final readonly class DeviceFacts
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            'SELECT id, statement, metric_id, unit, limit_value, direction, kind, coverage, must, conditions, depends_on
-             FROM requirement WHERE device_id = ? AND withdrawn_because IS NULL ORDER BY place, created_at, id', [$device->id],
+            'SELECT r.id, statement, metric_id, unit, limit_value, direction, kind, coverage, must, conditions, depends_on, enough, methods, source,
+                m.name metric_name
+             FROM requirement r JOIN metric m ON m.id = r.metric_id
+             WHERE r.device_id = ? AND r.withdrawn_because IS NULL ORDER BY place, r.created_at, r.id', [$device->id],
         ) as $row) {
             $kind = Kind::from(Row::text($row['kind']));
             $unit = Row::text($row['unit']);
@@ -116,6 +136,11 @@ final readonly class DeviceFacts
             $out[] = new Wanted(
                 Row::text($row['id']), Row::text($row['statement']), Row::text($row['metric_id']), $unit, $limit, $rule,
                 Row::texts(Row::json($row['depends_on'])), (bool) $row['must'],
+                Row::texts(Row::json($row['enough'])), Row::texts(Row::json($row['methods'])), match (Row::text($row['source'])) {
+                    'parameter' => 'parameter',
+                    'cost' => 'cost',
+                    default => 'runs',
+                }, Row::text($row['metric_name']),
             );
         }
 

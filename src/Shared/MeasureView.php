@@ -17,8 +17,15 @@ final readonly class MeasureView
         public string $unit,
         public ?float $resolution,
         public float $si,
+        string $words = '',
     ) {
-        $this->text = Digits::typed($value, $resolution).' '.$unit;
+        $this->text = $words !== '' ? $words : Digits::typed($value, $resolution).' '.$unit;
+    }
+
+    /** Something that is no quantity, shown where one would stand. */
+    public static function words(string $words): self
+    {
+        return new self(0.0, '1', null, 0.0, $words);
     }
 
     public function quantity(): Quantity

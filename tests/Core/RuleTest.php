@@ -107,8 +107,8 @@ final class RuleTest extends TestCase
         // Nor are the pieces in which they are gathered.
         for ($size = 1; $size <= 4; ++$size) {
             $pieces = array_map(static fn (array $some): array => Evidence::gather($wanted, $build, $some), array_chunk($runs, $size));
-            self::assertEquals($own, Evidence::judge($wanted, $pieces), 'In pieces of '.$size);
-            self::assertEquals($own, Evidence::judge($wanted, self::stored($pieces)), 'In pieces of '.$size.', as they are kept');
+            self::assertEquals($own, Evidence::judge($wanted, $build, $pieces), 'In pieces of '.$size);
+            self::assertEquals($own, Evidence::judge($wanted, $build, self::stored($pieces)), 'In pieces of '.$size.', as they are kept');
         }
     }
 

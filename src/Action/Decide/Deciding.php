@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Action\Decide;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Action\Build\CarryingOver;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\MetricForecast;
 use Lustrum\Core\Wording\ChangeWords;
@@ -14,6 +15,7 @@ use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeInput;
 use Lustrum\Domain\Decision\Alteration;
+use Lustrum\Domain\Decision\AlterationKind;
 use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\Choice;
@@ -54,6 +56,7 @@ final readonly class Deciding implements Writing
         private Candidates $candidates,
         private Books $books,
         private AfterWrite $after,
+        private CarryingOver $carrying,
     ) {
     }
 
@@ -105,6 +108,7 @@ final readonly class Deciding implements Writing
         foreach ($open as $candidate) {
             if ($candidate->choice() === Choice::In) {
                 $this->change($candidate->view(), $next);
+                $this->alter($candidate->view(), $next);
             }
             if ($candidate->choice() !== Choice::Wait) {
                 $candidate->settledBy($decision);
@@ -145,27 +149,68 @@ final readonly class Deciding implements Writing
         );
         $next = $this->writer->make(Revision::class, Uuid::fromString($input->next), $sent);
         $next = $next instanceof Revision ? $next : throw new \LogicException('A build was made.');
-        $this->carryOver($from, $next);
+        $this->carrying->copy($from, $next);
+        $this->em->flush();
 
         return $next;
     }
 
-    /** Parameters and parts are those of the parent until somebody changes them. */
-    private function carryOver(Revision $from, Revision $next): void
+    /** What the candidates that go in say becomes of the build. */
+    private function alter(CandidateView $candidate, Revision $next): void
     {
         $to = $next->id()->toRfc4122();
-        $this->em->flush();
-        foreach ($this->records->all(Parameter::class, ['revision' => $from]) as $parameter) {
-            $view = $parameter->view();
-            $copy = $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, $view->name, $view->measure->text));
-            $copy->restore(['measure' => get_object_vars($view->measure)], $this->records);
+        foreach ($candidate->alters as $alteration) {
+            match ($alteration->kind) {
+                AlterationKind::Parameter => $this->parameter($alteration, $next, $to),
+                AlterationKind::Part, AlterationKind::Material => $this->part($alteration, $next, $to),
+                AlterationKind::Firmware => $next->withFirmware($alteration->to),
+                // A setting is adjusted on the article; its change record says so.
+                AlterationKind::Setting => null,
+            };
         }
-        foreach ($this->records->all(Part::class, ['revision' => $from]) as $part) {
-            $view = $part->view();
-            $this->writer->make(
-                Part::class, Uuid::v7(), new PartInput($to, $view->name, $view->material, $view->quantity, $view->cost, $view->note),
-            );
+    }
+
+    private function parameter(Alteration $a, Revision $next, string $to): void
+    {
+        $known = $this->named($this->records->all(Parameter::class, ['revision' => $next]), $a->name);
+        if (trim($a->to) === '') {
+            $known?->withdraw('Taken out by the decision.');
+        } elseif ($known === null) {
+            $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, $a->name, $a->to));
+        } else {
+            $known->fill(new ParameterInput($to, $known->name(), $a->to), $this->records);
         }
+    }
+
+    private function part(Alteration $a, Revision $next, string $to): void
+    {
+        $known = $this->named($this->records->all(Part::class, ['revision' => $next]), $a->name);
+        if ($a->kind === AlterationKind::Part && trim($a->to) === '') {
+            $known?->withdraw('Taken out by the decision.');
+        } elseif ($known === null) {
+            $this->writer->make(Part::class, Uuid::v7(), new PartInput($to, $a->name, $a->to));
+        } else {
+            $view = $known->view();
+            $known->fill(new PartInput($to, $view->name, $a->to, $view->quantity, $view->cost, $view->note), $this->records);
+        }
+    }
+
+    /**
+     * @template T of Parameter|Part
+     *
+     * @param list<T> $records
+     *
+     * @return T|null
+     */
+    private function named(array $records, string $name): mixed
+    {
+        foreach ($records as $record) {
+            if (mb_strtolower($record->name()) === mb_strtolower(trim($name))) {
+                return $record;
+            }
+        }
+
+        return null;
     }
 
     private function change(CandidateView $candidate, Revision $next): void

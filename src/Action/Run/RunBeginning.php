@@ -6,9 +6,14 @@ namespace Lustrum\Action\Run;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\DeviationKind;
+use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Revision\ArmValue;
+use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
+use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunInput;
 use Lustrum\Facts\ArticlePast;
@@ -69,11 +74,32 @@ final readonly class RunBeginning implements Beginning
 
         return new Configuration(
             $build->id()->toRfc4122(), $build->letter(), $run->firmware() === '' ? $build->firmware() : $run->firmware(),
-            array_map(static fn (Parameter $p) => $p->asFact(), $this->records->all(Parameter::class, $of)),
+            self::parameters(array_map(static fn (Parameter $p): Fact => $p->asFact(), $this->records->all(Parameter::class, $of)), $build, $article),
             array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
             $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '', $article?->lots() ?? [],
             $method->id()->toRfc4122(), $method->name(), $method->version(), $method->rig(), $method->channels(), $method->conditions(),
-            $method->settings(), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(), $method->represents(),
+            $method->settings(), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(), $method->represents(), $article?->deviants() ?? [],
+            $article?->arm() ?? '',
         );
+    }
+
+    /**
+     * Those of the build, with the values of the arm that the article is of, and what this article has otherwise.
+     *
+     * @param list<Fact> $parameters
+     *
+     * @return list<Fact>
+     */
+    private static function parameters(array $parameters, Revision $build, ?Article $article): array
+    {
+        $arm = $article === null || $article->arm() === '' ? null : $build->arm($article->arm());
+        $own = array_map(static fn (ArmValue $v): Fact => Fact::typed(trim($v->name), $v->text), $arm->values ?? []);
+        foreach ($article?->deviants() ?? [] as $deviation) {
+            if ($deviation->kind === DeviationKind::Parameter && $deviation->value !== '') {
+                $own[] = Fact::typed($deviation->name, $deviation->value);
+            }
+        }
+
+        return array_values(array_column($own, null, 'name') + array_column($parameters, null, 'name'));
     }
 }

@@ -11,6 +11,8 @@ use Lustrum\Core\Run\Row;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\Doctrine\TextsType;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -35,6 +37,22 @@ class Metric extends Record
 
     #[ORM\Column(length: 10)]
     private Scale $scale = Scale::Numeric;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $naturalLow = null;
+
+    #[ORM\Column(nullable: true)]
+    private ?float $naturalHigh = null;
+
+    #[ORM\Column(length: 10)]
+    private string $effects = '';
+
+    #[ORM\Column]
+    private bool $computed = false;
+
+    /** @var list<string> of an ordered scale, lowest first */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $words = [];
 
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
@@ -77,6 +95,13 @@ class Metric extends Record
     {
         $this->name = trim($input->name);
         $this->scale = $input->scale;
+        if ($input->naturalLow !== null && $input->naturalHigh !== null && $input->naturalLow >= $input->naturalHigh) {
+            throw Invalid::at('naturalHigh', 'The upper natural limit lies above the lower one.');
+        }
+        [$this->naturalLow, $this->naturalHigh] = [$input->naturalLow, $input->naturalHigh];
+        $this->effects = $input->effects;
+        $this->computed = $input->computed;
+        $this->words = $input->words;
     }
 
     /**
@@ -113,6 +138,9 @@ class Metric extends Record
                 '%' => Scale::Share,
                 default => Scale::Numeric,
             };
+            if ($this->scale !== Scale::Numeric) {
+                [$this->naturalLow, $this->naturalHigh] = [0.0, $this->scale === Scale::Share ? 1.0 : null];
+            }
         }
     }
 
@@ -120,6 +148,7 @@ class Metric extends Record
     {
         return new MetricView(
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->name, $this->dimension, $this->scale,
+            $this->naturalLow, $this->naturalHigh, $this->effects, $this->computed, $this->words,
         );
     }
 

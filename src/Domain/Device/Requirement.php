@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Device;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Evidence\Conditions;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement as Rule;
@@ -62,6 +63,17 @@ class Requirement extends Record
     #[ORM\Column(type: TextsType::NAME)]
     private array $dependsOn = [];
 
+    /** @var list<string> states of article that are enough */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $enough = [];
+
+    /** @var list<string> names of methods that count */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $methods = [];
+
+    #[ORM\Column(length: 10)]
+    private RequirementSource $source = RequirementSource::Runs;
+
     #[ORM\Column]
     private int $place = 0;
 
@@ -75,11 +87,16 @@ class Requirement extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
-        if (trim($input->unit) === '' && !in_array($input->kind, [Kind::Check, Kind::Rate], true)) {
-            throw Invalid::at('unit', 'A limit needs its unit. For a plain number write “count” or “%”.');
+        if ($input->kind === Kind::Rate && self::share($input->limit, $input->unit) >= 1.0 && $input->direction === Direction::AtLeast) {
+            throw Invalid::at('limit', 'Every one of all can never be shown, however many are tried: say nine in ten, or 99 %.');
+        }
+        if ($input->source !== RequirementSource::Runs && in_array($input->kind, [Kind::Rate, Kind::Spread, Kind::Rating], true)) {
+            throw Invalid::at('kind', 'What is worked out from the build has no share and no spread: it is met or not.');
         }
         $this->statement = trim($input->statement);
-        $this->unit = trim($input->unit);
+        // A plain number needs no unit.
+        $isShare = in_array($input->kind, [Kind::Check, Kind::Rate], true) && $input->source === RequirementSource::Runs;
+        $this->unit = trim($input->unit) === '' && !$isShare ? '1' : trim($input->unit);
         $this->limit = $input->limit;
         $this->direction = $input->direction;
         $this->kind = $input->kind;
@@ -87,10 +104,13 @@ class Requirement extends Record
         $this->must = $input->must;
         $this->conditions = $input->conditions;
         $this->dependsOn = $input->dependsOn;
+        $this->enough = $input->enough;
+        $this->methods = $input->methods;
+        $this->source = $input->source;
         $this->place = $input->place;
         $this->mustBeSound();
         $this->metric = Metric::named($input->metric, $this->unit, $this->device, $records);
-        if (!in_array($this->kind, [Kind::Check, Kind::Rate], true)) {
+        if (!$isShare && $this->source === RequirementSource::Runs) {
             $this->mustFit($this->metric->readIn($records));
         }
     }
@@ -116,10 +136,16 @@ class Requirement extends Record
         }
     }
 
+    private static function share(float $limit, string $unit): float
+    {
+        return trim($unit) === '%' ? $limit / 100 : $limit;
+    }
+
     /** The core refuses a rule that can never be shown. */
     private function mustBeSound(): void
     {
-        $limit = $this->kind === Kind::Rate && $this->unit === '%' ? $this->limit / 100 : $this->limit;
+        $limit = $this->kind === Kind::Rate ? self::share($this->limit, $this->unit) : $this->limit;
+        Conditions::of($this->conditions);
         Rule::of($this->kind, $this->direction, $limit, 0.95, $this->coverage, $this->conditions);
     }
 
@@ -129,7 +155,8 @@ class Requirement extends Record
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->statement,
             $this->metric->name(), $this->metric->id()->toRfc4122(), $this->unit, $this->limit,
             EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit), $this->direction, $this->kind,
-            $this->coverage, $this->must, $this->conditions, $this->dependsOn, $this->place,
+            $this->coverage, $this->must, $this->conditions, $this->dependsOn, $this->enough, $this->methods,
+            $this->source, $this->place,
         );
     }
 }

@@ -20,7 +20,9 @@ final readonly class RequirementInput implements RecordInput
 {
     /**
      * @param list<string> $conditions states that must have been covered, such as 'soil=moist'
-     * @param list<string> $dependsOn  change classes; empty: everything but the cosmetic
+     * @param list<string> $dependsOn  change classes, 'part:bracket', 'parameter:gap'; empty: everything but the cosmetic
+     * @param list<string> $enough     states of article that are enough; empty: every one but a mock-up or a model
+     * @param list<string> $methods    names of methods that count; empty: all
      */
     public function __construct(
         #[Identifier]
@@ -43,6 +45,11 @@ final readonly class RequirementInput implements RecordInput
         public array $conditions = [],
         #[Choices]
         public array $dependsOn = [],
+        #[Choices]
+        public array $enough = [],
+        #[Choices]
+        public array $methods = [],
+        public RequirementSource $source = RequirementSource::Runs,
         #[Assert\Range(notInRangeMessage: 'Between 0 and 1000.', min: 0, max: 1000)]
         public int $place = 0,
         #[Version]

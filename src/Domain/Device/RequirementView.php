@@ -12,6 +12,8 @@ final readonly class RequirementView
     /**
      * @param list<string> $conditions
      * @param list<string> $dependsOn
+     * @param list<string> $enough
+     * @param list<string> $methods
      */
     public function __construct(
         public string $id,
@@ -29,6 +31,9 @@ final readonly class RequirementView
         public bool $must,
         public array $conditions,
         public array $dependsOn,
+        public array $enough,
+        public array $methods,
+        public RequirementSource $source,
         public int $place,
     ) {
     }

@@ -12,4 +12,8 @@ enum Scale: string
     case Share = 'share';
     /** Held or failed, looked at or not. */
     case Check = 'check';
+    /** Words in an order. */
+    case Ordered = 'ordered';
+    /** A ratio: a number without a unit. */
+    case Plain = 'plain';
 }

@@ -88,7 +88,7 @@ class Failure extends Record
         }
         $this->run = $run;
         $this->article = $run?->article() ?? $records->namedOrNull(Article::class, $input->article, 'article');
-        if ($this->article !== null && !$this->article->revision()->id()->equals($this->revision->id())) {
+        if ($this->article !== null && !$this->article->isOf($this->revision)) {
             throw Invalid::at('article', 'That article was built to another revision.');
         }
         $this->mode = trim($input->mode);

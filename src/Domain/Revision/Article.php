@@ -6,14 +6,18 @@ namespace Lustrum\Domain\Revision;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Run\Deviation;
+use Lustrum\Core\Run\Row;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Doctrine\NamedTextsType;
+use Lustrum\Shared\Doctrine\TextsType;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * A unit: one physical article built to a revision (called Article here, as Unit is a unit of measurement).
+ * One physical thing that was built to a revision, with what it went through; it may be reworked into another.
  *
  * @extends Record<ArticleInput>
  */
@@ -37,6 +41,35 @@ class Article extends Record
     #[ORM\Column(length: 10)]
     private string $state = 'finished';
 
+    #[ORM\Column(length: 40)]
+    private string $arm = '';
+
+    /** Of a model. */
+    #[ORM\Column(length: 20)]
+    private string $scale = '';
+
+    /** @var list<string> what a mock-up stands for */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $standsFor = [];
+
+    /** @var list<Deviation> from its build, one by one */
+    #[ORM\Column(type: DeviationsType::NAME)]
+    private array $deviants = [];
+
+    #[ORM\Column(length: 120)]
+    private string $keeper = '';
+
+    #[ORM\Column(length: 10)]
+    private Whereabouts $whereabouts = Whereabouts::Here;
+
+    /** @var list<ArticleUse> outside trials */
+    #[ORM\Column(type: ArticleUsesType::NAME)]
+    private array $uses = [];
+
+    /** @var list<string> identifiers of builds that it was of before it was reworked, oldest first */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $earlier = [];
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -47,10 +80,48 @@ class Article extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
+        $this->reworkedInto($records->named(Revision::class, $input->revision, 'revision'));
+        if ($input->arm !== '' && !$this->revision->hasArm($input->arm)) {
+            throw Invalid::at('arm', sprintf('Build %s has no arm “%s”.', $this->revision->letter(), $input->arm));
+        }
+        if ($input->state === 'model' && trim($input->scale) === '') {
+            throw Invalid::at('scale', 'A model needs its scale, such as 1:5.');
+        }
+        $this->arm = trim($input->arm);
+        $this->scale = trim($input->scale);
+        $this->standsFor = $input->standsFor;
+        $this->deviants = array_map(static fn (DeviationInput $d): Deviation => $d->deviation(), $input->deviants);
+        $this->keeper = trim($input->keeper);
+        $this->whereabouts = $input->whereabouts;
+        $this->uses = $input->uses;
         $this->serial = trim($input->serial);
         $this->lots = $input->lotsByMaterial();
         $this->deviations = $input->deviations;
         $this->state = $input->state;
+    }
+
+    /** One serial, another build: what it went through goes along. */
+    private function reworkedInto(Revision $revision): void
+    {
+        if ($revision->id()->equals($this->revision->id())) {
+            return;
+        }
+        if (!$revision->device()->id()->equals($this->revision->device()->id())) {
+            throw Invalid::at('revision', 'That build is of another device.');
+        }
+        $this->earlier = [...$this->earlier, $this->revision->id()->toRfc4122()];
+        $this->revision = $revision;
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        $this->earlier = Row::texts($row['earlier'] ?? []);
+    }
+
+    /** Is it of this build, or was it before it was reworked? */
+    public function isOf(Revision $revision): bool
+    {
+        return $revision->id()->equals($this->revision->id()) || in_array($revision->id()->toRfc4122(), $this->earlier, true);
     }
 
     public function build(): Uuid
@@ -63,7 +134,8 @@ class Article extends Record
         return new ArticleView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->serial,
             array_map(static fn (string $m, string $l): string => $m.': '.$l, array_keys($this->lots), array_values($this->lots)),
-            $this->deviations, $this->state,
+            $this->deviations, $this->state, $this->arm, $this->scale, $this->standsFor, $this->deviants, $this->keeper, $this->whereabouts,
+            $this->uses, $this->earlier,
         );
     }
 
@@ -85,6 +157,23 @@ class Article extends Record
     public function state(): string
     {
         return $this->state;
+    }
+
+    /** A plan offers only what is here. */
+    public function isHere(): bool
+    {
+        return $this->whereabouts === Whereabouts::Here;
+    }
+
+    public function arm(): string
+    {
+        return $this->arm;
+    }
+
+    /** @return list<Deviation> */
+    public function deviants(): array
+    {
+        return $this->deviants;
     }
 
     /** @return array<string, string> */

@@ -6,11 +6,14 @@ namespace Lustrum\Domain\Revision;
 
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Measure;
+use Lustrum\Shared\MeasureView;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -31,6 +34,10 @@ class Parameter extends Record
     #[ORM\Embedded]
     private Measure $measure;
 
+    /** Where it is no quantity: 'wave', 'soft'. */
+    #[ORM\Column(length: 120)]
+    private string $words = '';
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -42,11 +49,21 @@ class Parameter extends Record
     public function take(RecordInput $input, Records $records): void
     {
         $this->name = trim($input->name);
-        $this->measure = Measure::of(Quantity::typed($input->text));
+        $fact = Fact::typed($this->name, $input->text);
+        // What begins with a digit was meant as a quantity: then the reason why it is none is said.
+        if ($fact->words !== '' && preg_match('/^[\s+−-]*[0-9.,]/u', $input->text) === 1) {
+            Quantity::typed($input->text);
+        }
+        if (trim($input->text) === '') {
+            throw Invalid::at('text', 'This is still empty.');
+        }
+        $this->words = $fact->words;
+        $this->measure = Measure::of($fact->words === '' ? Quantity::typed($input->text) : Quantity::of(0.0, '1'));
     }
 
     public function restore(array $row, Records $records): void
     {
+        $this->words = Row::text($row['words'] ?? '');
         if (is_array($row['measure'] ?? null)) {
             $this->measure = Measure::fromRow($row['measure']);
         }
@@ -69,23 +86,24 @@ class Parameter extends Record
 
     public function text(): string
     {
-        return $this->measure->view()->text;
+        return $this->words !== '' ? $this->words : $this->measure->view()->text;
     }
 
     public function asFact(): Fact
     {
-        return new Fact($this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si);
+        return new Fact($this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si, $this->words);
     }
 
     public function view(): ParameterView
     {
         return new ParameterView(
-            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name, $this->measure->view(),
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name,
+            $this->words === '' ? $this->measure->view() : MeasureView::words($this->words), $this->words,
         );
     }
 
     public static function asTyped(array $row): array
     {
-        return Measure::asTyped($row, 'measure');
+        return is_string($row['words'] ?? null) && $row['words'] !== '' ? ['text' => $row['words']] + $row : Measure::asTyped($row, 'measure');
     }
 }

@@ -14,6 +14,7 @@ final readonly class ParameterView
         public string $revision,
         public string $name,
         public MeasureView $measure,
+        public string $words,
     ) {
     }
 }

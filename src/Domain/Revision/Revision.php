@@ -48,6 +48,13 @@ class Revision extends Record
     #[ORM\Column(type: Types::TEXT)]
     private string $stateReason = '';
 
+    /** @var list<Arm> */
+    #[ORM\Column(type: ArmsType::NAME)]
+    private array $arms = [];
+
+    #[ORM\Column(length: 40)]
+    private string $chosenArm = '';
+
     /** @var list<Correction> oldest first */
     #[ORM\Column(type: CorrectionsType::NAME)]
     private array $corrections = [];
@@ -72,6 +79,47 @@ class Revision extends Record
         $this->firmware = trim($input->firmware);
         $this->state = $input->state;
         $this->stateReason = $input->stateReason;
+        $this->arms = self::soundArms($input->arms, trim($input->chosenArm));
+        $this->chosenArm = trim($input->chosenArm);
+    }
+
+    /**
+     * @param list<Arm> $arms
+     *
+     * @return list<Arm>
+     */
+    private static function soundArms(array $arms, string $chosen): array
+    {
+        $names = array_map(static fn (Arm $a): string => mb_strtolower(trim($a->name)), $arms);
+        if (count(array_unique($names)) < count($names)) {
+            throw Invalid::at('arms', 'Two arms cannot have the same name.');
+        }
+        if ($chosen !== '' && !in_array(mb_strtolower($chosen), $names, true)) {
+            throw Invalid::at('chosenArm', 'There is no such arm.');
+        }
+
+        return $arms;
+    }
+
+    public function chosenArm(): string
+    {
+        return $this->chosenArm;
+    }
+
+    public function hasArm(string $name): bool
+    {
+        return $this->arm($name) !== null;
+    }
+
+    public function arm(string $name): ?Arm
+    {
+        foreach ($this->arms as $arm) {
+            if (mb_strtolower(trim($arm->name)) === mb_strtolower(trim($name))) {
+                return $arm;
+            }
+        }
+
+        return null;
     }
 
     private function soundParent(?self $parent): ?self
@@ -103,7 +151,8 @@ class Revision extends Record
     {
         return new RevisionView(
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->parent?->id()->toRfc4122(),
-            $this->letter, $this->branch, $this->intent, $this->firmware, $this->state, $this->stateReason, $this->corrections,
+            $this->letter, $this->branch, $this->intent, $this->firmware, $this->state, $this->stateReason, $this->arms,
+            $this->chosenArm, $this->corrections,
             Instant::write($this->createdAt()),
         );
     }
@@ -144,6 +193,11 @@ class Revision extends Record
     public function branch(): string
     {
         return $this->branch;
+    }
+
+    public function withFirmware(string $firmware): void
+    {
+        $this->firmware = trim($firmware);
     }
 
     public function firmware(): string

@@ -14,6 +14,10 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** $correction: why it was always so; the runs of the build take it over. Empty: it is a change from now on. */
 final readonly class RevisionInput implements RecordInput
 {
+    /**
+     * @param list<Arm> $arms      variants inside this build
+     * @param string    $chosenArm name of the one that was chosen; empty: none yet
+     */
     public function __construct(
         #[Identifier]
         public string $device,
@@ -31,6 +35,11 @@ final readonly class RevisionInput implements RecordInput
         public RevisionState $state = RevisionState::Building,
         #[Note]
         public string $stateReason = '',
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} arms.')]
+        public array $arms = [],
+        #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
+        public string $chosenArm = '',
         #[Note]
         public string $correction = '',
         #[Version]

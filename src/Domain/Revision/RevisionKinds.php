@@ -20,7 +20,7 @@ final class RevisionKinds implements Registration
             ),
             new Kind('parameter', 'parameters', Parameter::class, ParameterInput::class, ParameterView::class, $of),
             new Kind('part', 'parts', Part::class, PartInput::class, PartView::class, $of),
-            new Kind('article', 'articles', Article::class, ArticleInput::class, ArticleView::class, $of, withdrawable: false),
+            new Kind('article', 'articles', Article::class, ArticleInput::class, ArticleView::class, $of + ['earlier' => 'revision'], withdrawable: false),
         ];
     }
 }

@@ -6,7 +6,10 @@ namespace Lustrum\Domain\Revision;
 
 final readonly class RevisionView
 {
-    /** @param list<Correction> $corrections oldest first */
+    /**
+     * @param list<Arm>        $arms
+     * @param list<Correction> $corrections oldest first
+     */
     public function __construct(
         public string $id,
         public int $version,
@@ -18,6 +21,8 @@ final readonly class RevisionView
         public string $firmware,
         public RevisionState $state,
         public string $stateReason,
+        public array $arms,
+        public string $chosenArm,
         public array $corrections,
         public string $createdAt,
     ) {

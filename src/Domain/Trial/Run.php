@@ -132,7 +132,7 @@ class Run extends Record
         $new->startedAt = $input->startedAt === null ? new \DateTimeImmutable() : Instant::read($input->startedAt, 'startedAt');
         $new->firmware = trim($input->firmware);
         $new->article = $records->namedOrNull(Article::class, $input->article, 'article');
-        if ($new->article !== null && !$new->article->revision()->id()->equals($new->trial->revision()->id())) {
+        if ($new->article !== null && !$new->article->isOf($new->trial->revision())) {
             throw Invalid::at('article', 'This article was built to another revision than the trial is for.');
         }
 

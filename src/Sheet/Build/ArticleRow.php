@@ -11,6 +11,7 @@ final readonly class ArticleRow
 {
     public function __construct(
         public ArticleView $article,
+        public string $letter,
         public int $runs,
         public int $failures,
         public int $lost,

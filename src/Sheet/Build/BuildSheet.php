@@ -16,6 +16,10 @@ final readonly class BuildSheet
      * @param list<ArticleRow>   $articles
      * @param string             $costAgainst difference and the parent's cost in words; empty where there is no parent
      * @param list<string>       $metrics    known on this device, for choosing from
+     * @param list<ArmRow> $arms
+     * @param list<string> $notes     where build and change records do not agree
+     * @param list<Choice> $failures  of this build and those before it, for picking from
+     * @param list<Choice> $alterable what of the build a change can alter
      */
     public function __construct(
         public string $sentence,
@@ -31,6 +35,10 @@ final readonly class BuildSheet
         public string $currency,
         public array $articles,
         public array $metrics,
+        public array $arms,
+        public array $notes,
+        public array $failures,
+        public array $alterable,
     ) {
     }
 }

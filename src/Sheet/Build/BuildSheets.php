@@ -6,12 +6,19 @@ namespace Lustrum\Sheet\Build;
 
 use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Core\Cost\Sums;
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\ChangeFact;
+use Lustrum\Core\Judging\Difference;
+use Lustrum\Core\Judging\Differences;
+use Lustrum\Core\Run\Parameter as Fact;
+use Lustrum\Core\Run\Part as PartFact;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\ArticlePast;
+use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Record\Records;
 
@@ -55,21 +62,53 @@ final readonly class BuildSheets
             PartRows::of(
                 $parts, $parent === null ? null : $parentParts,
             ), $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
-            $articles, $book->metricNames(),
+            $articles, $book->metricNames(), ArmRows::of($revision->view(), $articles), $this->notes($build, $book),
+            FailureChoices::of($book, [$build->id, ...array_map(static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build))]),
+            self::alterable($build),
         );
     }
 
-    /** @return list<ArticleRow> */
+    /** @return list<string> where build and change records do not agree */
+    private function notes(Build $build, Book $book): array
+    {
+        $parent = $book->lineage()->parent($build);
+        if ($parent === null) {
+            return [];
+        }
+        $differences = Differences::between($parent, $build);
+        $unseen = array_filter($build->changes, static fn (ChangeFact $c): bool => $c->alters !== [] && array_filter(
+            $differences, static fn (Difference $d): bool => $c->explains($d),
+        ) === []);
+
+        return [
+            ...array_map(BuildWords::unexplained(...), Differences::unexplained($differences, $build->changes)),
+            ...array_map(static fn (ChangeFact $c): string => BuildWords::unseen($c->what), array_values($unseen)),
+        ];
+    }
+
+    /** @return list<Choice> what of a build a change can alter, with its present value */
+    public static function alterable(Build $build): array
+    {
+        return [
+            ...array_map(static fn (Fact $p): Choice => new Choice('parameter:'.$p->name, $p->name, $p->text()), $build->parameters),
+            ...array_map(static fn (PartFact $p): Choice => new Choice('part:'.$p->name, $p->name, $p->material), $build->parts),
+            new Choice('firmware', 'firmware', $build->firmware),
+        ];
+    }
+
+    /** @return list<ArticleRow> of this build, and those that were of it before they were reworked */
     private function articles(Revision $revision): array
     {
-        $past = $this->past->ofBuild($revision->id()->toRfc4122());
+        $all = $this->records->all(Article::class, ['belongsTo' => $revision->belongsTo()]);
+        $articles = array_values(array_filter($all, static fn (Article $a): bool => $a->isOf($revision)));
+        $past = $this->past->of(array_map(static fn (Article $a): string => $a->id()->toRfc4122(), $articles));
 
         return array_map(static function (Article $article) use ($past): ArticleRow {
             [
                 'runs' => $runs, 'failures' => $failures, 'lost' => $lost,
             ] = $past[$article->id()->toRfc4122()] ?? ['runs' => 0, 'failures' => 0, 'lost' => 0];
 
-            return new ArticleRow($article->view(), $runs, $failures, $lost, BuildWords::past($runs, $failures, $lost));
-        }, $this->records->all(Article::class, ['revision' => $revision]));
+            return new ArticleRow($article->view(), $article->revision()->letter(), $runs, $failures, $lost, BuildWords::past($runs, $failures, $lost));
+        }, $articles);
     }
 }

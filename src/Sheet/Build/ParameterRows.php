@@ -44,6 +44,11 @@ final class ParameterRows
 
     private static function row(ParameterView $here, ParameterView $old): ParameterRow
     {
+        if ($here->words !== '' || $old->words !== '') {
+            $isSame = mb_strtolower($here->words) === mb_strtolower($old->words);
+
+            return new ParameterRow($here->name, $here, $old->measure, null, null, $isSame ? 'same' : 'changed');
+        }
         try {
             $change = ParameterChange::of($old->measure->quantity(), $here->measure->quantity());
         } catch (CoreException) {

@@ -6,6 +6,7 @@ namespace Lustrum\Sheet\Find;
 
 use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Method\MethodView;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\RevisionView;
 
@@ -18,6 +19,7 @@ final readonly class FindSheet
      * @param list<ObservationView> $observations newest first
      * @param list<ModeRow>         $modes        over all builds, most frequent first
      * @param list<ArticleView>     $articles
+     * @param list<MethodView>      $methods      to say with which it happened, where there was no run
      */
     public function __construct(
         public string $sentence,
@@ -34,6 +36,7 @@ final readonly class FindSheet
         public array $modes,
         public int $allModes,
         public array $articles,
+        public array $methods,
     ) {
     }
 }

@@ -16,6 +16,8 @@ use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Finding\Photo;
 use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Method\MethodView;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\Revision;
@@ -60,6 +62,7 @@ final readonly class FindSheets
             array_map(static fn (Observation $o): ObservationView => $o->view(), $seen), $nextSeen, $allSeen,
             array_map(static fn (Mode $m): ModeRow => self::mode($m, $lineage), array_slice($modes, 0, Page::SIZE)), count($modes),
             array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
+            array_map(static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()])),
         );
     }
 

@@ -8,6 +8,7 @@ use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\DecisionView;
 use Lustrum\Domain\Device\DeviceView;
 use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Sheet\Build\Choice;
 
 /** The Next station of one build. */
 final readonly class NextSheet
@@ -18,7 +19,9 @@ final readonly class NextSheet
      * @param list<DecisionView>  $decisions  taken on this build
      * @param list<CameOf>        $cameOf     of the changes that these decisions put into the build that followed
      * @param list<string>        $metrics
-     * @param list<FailureChoice> $failures   of this build, to propose something against
+     * @param list<Choice>        $failures   of this build, to propose something against
+     * @param list<Choice>        $alterable  what of the build a candidate can alter
+     * @param list<Choice>        $requirements to answer
      */
     public function __construct(
         public string $sentence,
@@ -32,6 +35,8 @@ final readonly class NextSheet
         public string $nextLetter,
         public array $metrics,
         public array $failures,
+        public array $alterable,
+        public array $requirements,
     ) {
     }
 }

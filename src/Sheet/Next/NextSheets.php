@@ -6,23 +6,23 @@ namespace Lustrum\Sheet\Next;
 
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\NextLetter;
+use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Core\Wording\DecisionWords;
-use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\Choice;
 use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Decision\DecisionView;
-use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\Candidates;
-use Lustrum\Facts\Pages;
 use Lustrum\Record\Records;
-use Lustrum\Shared\Page;
+use Lustrum\Sheet\Build\BuildSheets;
+use Lustrum\Sheet\Build\Choice as Pick;
+use Lustrum\Sheet\Build\FailureChoices;
 
 /** Works out the Next station. */
 final readonly class NextSheets
@@ -31,7 +31,6 @@ final readonly class NextSheets
         private Records $records,
         private Books $books,
         private Candidates $candidates,
-        private Pages $pages,
     ) {
     }
 
@@ -51,9 +50,18 @@ final readonly class NextSheets
             DecisionWords::sentence($build->letter, count($open), $undecided, $c, $book->device, $last), $revision->view(),
             $revision->device()->view(), self::views($open), self::views($settled), $decisions, $this->cameOf($decisions, $book),
             ConsequencesView::of($c, $book->device, $book->metrics()),
-            NextLetter::after(array_map(static fn (Build $b): string => $b->letter, array_values($book->lineage()->builds))),
-            $book->metricNames(), $this->failures($revision),
+            self::letter($build, $book),
+            $book->metricNames(), FailureChoices::of($book, [$build->id]), BuildSheets::alterable($build),
+            array_map(static fn (Wanted $w): Pick => new Pick($w->id, $w->statement), $book->wanted()),
         );
+    }
+
+    private static function letter(Build $build, Book $book): string
+    {
+        $builds = array_values($book->lineage()->builds);
+        $children = array_filter($builds, static fn (Build $b): bool => $b->parent === $build->id);
+
+        return NextLetter::child($build->letter, array_map(static fn (Build $b): string => $b->letter, $builds), $children === []);
     }
 
     /**
@@ -97,20 +105,5 @@ final readonly class NextSheets
         }
 
         return $out;
-    }
-
-    /** @return list<FailureChoice> the last ones of this build, to propose something against */
-    private function failures(Revision $revision): array
-    {
-        [$failures] = $this->pages->ofBuild(Failure::class, 'failure', $revision->id()->toRfc4122(), Page::after(''));
-
-        return array_map(static function (Failure $f): FailureChoice {
-            $view = $f->view();
-
-            return new FailureChoice(
-                $view->id,
-                Messages::say('failure.choice', ['mode' => $view->mode, 'placed' => $view->place !== '', 'place' => $view->place]),
-            );
-        }, $failures);
     }
 }

@@ -58,7 +58,9 @@ final readonly class TrySheets
             array_map(
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
-            array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
+            array_values(array_map(static fn (Article $a): ArticleView => $a->view(), array_filter(
+                $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
+            ))),
         );
     }
 

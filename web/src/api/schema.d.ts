@@ -1079,7 +1079,7 @@ export interface components {
         /** @enum {string} */
         "Core.Change.ExpectedAs": "add" | "percent" | "value" | "more" | "less" | "unchanged";
         /** @enum {string} */
-        "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "spread";
+        "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "spread" | "drawn";
         /** @enum {string} */
         "Core.Evidence.Direction": "atLeast" | "atMost";
         /** @enum {string} */
@@ -1123,6 +1123,13 @@ export interface components {
             tolerance: number | null;
             states: string[];
         };
+        "Core.Run.Deviation": {
+            kind: components["schemas"]["Core.Run.DeviationKind"];
+            name: string;
+            value: string;
+        };
+        /** @enum {string} */
+        "Core.Run.DeviationKind": "part" | "parameter" | "lot" | "workmanship";
         /** @enum {string} */
         "Core.Run.Ended": "event" | "endPoint" | "stopped" | "felt";
         "Core.Run.Factor": {
@@ -1327,6 +1334,11 @@ export interface components {
             device: string;
             name: string;
             scale?: components["schemas"]["Domain.Device.Scale"];
+            naturalLow?: number | null;
+            naturalHigh?: number | null;
+            effects?: string;
+            computed?: boolean;
+            words?: string[];
             version?: number | null;
         };
         "Domain.Device.MetricView": {
@@ -1336,6 +1348,11 @@ export interface components {
             name: string;
             dimension: string;
             scale: components["schemas"]["Domain.Device.Scale"];
+            naturalLow: number | null;
+            naturalHigh: number | null;
+            effects: string;
+            computed: boolean;
+            words: string[];
         };
         "Domain.Device.RequirementInput": {
             device: string;
@@ -1349,9 +1366,14 @@ export interface components {
             must?: boolean;
             conditions?: string[];
             dependsOn?: string[];
+            enough?: string[];
+            methods?: string[];
+            source?: components["schemas"]["Domain.Device.RequirementSource"];
             place?: number;
             version?: number | null;
         };
+        /** @enum {string} */
+        "Domain.Device.RequirementSource": "runs" | "parameter" | "cost";
         "Domain.Device.RequirementView": {
             id: string;
             version: number;
@@ -1368,10 +1390,13 @@ export interface components {
             must: boolean;
             conditions: string[];
             dependsOn: string[];
+            enough: string[];
+            methods: string[];
+            source: components["schemas"]["Domain.Device.RequirementSource"];
             place: number;
         };
         /** @enum {string} */
-        "Domain.Device.Scale": "numeric" | "count" | "share" | "check";
+        "Domain.Device.Scale": "numeric" | "count" | "share" | "check" | "ordered" | "plain";
         "Domain.Finding.CauseInput": {
             failure: string;
             text: string;
@@ -1572,13 +1597,36 @@ export interface components {
             intended?: number | null;
             tolerance?: number | null;
         };
+        "Domain.Revision.Arm": {
+            name: string;
+            values: components["schemas"]["Domain.Revision.ArmValue"][];
+            planned: number;
+            eliminated: string;
+        };
+        "Domain.Revision.ArmValue": {
+            name: string;
+            text: string;
+        };
         "Domain.Revision.ArticleInput": {
             revision: string;
             serial: string;
             lots?: string[];
             deviations?: string;
             state?: string;
+            arm?: string;
+            scale?: string;
+            standsFor?: string[];
+            deviants?: components["schemas"]["Domain.Revision.DeviationInput"][];
+            keeper?: string;
+            whereabouts?: components["schemas"]["Domain.Revision.Whereabouts"];
+            uses?: components["schemas"]["Domain.Revision.ArticleUse"][];
             version?: number | null;
+        };
+        "Domain.Revision.ArticleUse": {
+            day: string;
+            howLong: string;
+            what: string;
+            wrong: string;
         };
         "Domain.Revision.ArticleView": {
             id: string;
@@ -1588,6 +1636,14 @@ export interface components {
             lots: string[];
             deviations: string;
             state: string;
+            arm: string;
+            scale: string;
+            standsFor: string[];
+            deviants: components["schemas"]["Core.Run.Deviation"][];
+            keeper: string;
+            whereabouts: components["schemas"]["Domain.Revision.Whereabouts"];
+            uses: components["schemas"]["Domain.Revision.ArticleUse"][];
+            earlier: string[];
         };
         "Domain.Revision.Correction": {
             sentence: string;
@@ -1596,6 +1652,11 @@ export interface components {
             by: string;
             at: string;
             runs: number;
+        };
+        "Domain.Revision.DeviationInput": {
+            name: string;
+            kind?: components["schemas"]["Core.Run.DeviationKind"];
+            value?: string;
         };
         "Domain.Revision.ParameterInput": {
             revision: string;
@@ -1610,6 +1671,7 @@ export interface components {
             revision: string;
             name: string;
             measure: components["schemas"]["Shared.MeasureView"];
+            words: string;
         };
         "Domain.Revision.PartInput": {
             revision: string;
@@ -1640,6 +1702,8 @@ export interface components {
             firmware?: string;
             state?: components["schemas"]["Domain.Revision.RevisionState"];
             stateReason?: string;
+            arms?: components["schemas"]["Domain.Revision.Arm"][];
+            chosenArm?: string;
             correction?: string;
             version?: number | null;
         };
@@ -1656,9 +1720,13 @@ export interface components {
             firmware: string;
             state: components["schemas"]["Domain.Revision.RevisionState"];
             stateReason: string;
+            arms: components["schemas"]["Domain.Revision.Arm"][];
+            chosenArm: string;
             corrections: components["schemas"]["Domain.Revision.Correction"][];
             createdAt: string;
         };
+        /** @enum {string} */
+        "Domain.Revision.Whereabouts": "here" | "tester" | "lent" | "sold" | "scrapped";
         "Domain.Trial.AmendOutcomeInput": {
             outcome: components["schemas"]["Core.Run.RunOutcome"];
             reason: string;
@@ -1849,8 +1917,18 @@ export interface components {
             measured: components["schemas"]["Domain.Device.MetricView"][];
             metrics: string[];
         };
+        "Sheet.Build.ArmRow": {
+            arm: components["schemas"]["Domain.Revision.Arm"];
+            values: string;
+            made: number;
+            tried: number;
+            lost: number;
+            chosen: boolean;
+            sentence: string;
+        };
         "Sheet.Build.ArticleRow": {
             article: components["schemas"]["Domain.Revision.ArticleView"];
+            letter: string;
             runs: number;
             failures: number;
             lost: number;
@@ -1870,6 +1948,10 @@ export interface components {
             currency: string;
             articles: components["schemas"]["Sheet.Build.ArticleRow"][];
             metrics: string[];
+            arms: components["schemas"]["Sheet.Build.ArmRow"][];
+            notes: string[];
+            failures: components["schemas"]["Sheet.Build.Choice"][];
+            alterable: components["schemas"]["Sheet.Build.Choice"][];
         };
         "Sheet.Build.ChangeRow": {
             change: components["schemas"]["Domain.Change.ChangeView"];
@@ -1883,6 +1965,11 @@ export interface components {
             runs: number;
             together: string[];
             against: string[];
+        };
+        "Sheet.Build.Choice": {
+            id: string;
+            label: string;
+            now: string;
         };
         "Sheet.Build.ParameterRow": {
             name: string;
@@ -1941,6 +2028,7 @@ export interface components {
             modes: components["schemas"]["Sheet.Find.ModeRow"][];
             allModes: number;
             articles: components["schemas"]["Domain.Revision.ArticleView"][];
+            methods: components["schemas"]["Domain.Method.MethodView"][];
         };
         "Sheet.Find.ModeCount": {
             revision: string;
@@ -2011,10 +2099,6 @@ export interface components {
             forecasts: components["schemas"]["Sheet.Next.ForecastView"][];
             entangled: string[];
         };
-        "Sheet.Next.FailureChoice": {
-            id: string;
-            label: string;
-        };
         "Sheet.Next.ForecastView": {
             metric: string;
             unit: string;
@@ -2044,7 +2128,9 @@ export interface components {
             consequences: components["schemas"]["Sheet.Next.ConsequencesView"];
             nextLetter: string;
             metrics: string[];
-            failures: components["schemas"]["Sheet.Next.FailureChoice"][];
+            failures: components["schemas"]["Sheet.Build.Choice"][];
+            alterable: components["schemas"]["Sheet.Build.Choice"][];
+            requirements: components["schemas"]["Sheet.Build.Choice"][];
         };
         "Sheet.Next.SumRow": {
             what: string;

@@ -14,4 +14,7 @@ return [
     'otherKind' => 'another kind of quantity',
     'filled' => '{filled, select, history {What it was made with was filled in from the history of its method.} other {What it was made with was filled in from the method and the build as they are now; it may have been different.}}',
     'corrected' => 'Corrected afterwards by {by}: {what} was always so{runs, plural, =0 {} one {, which # run took over} other {, which # runs took over}}. {reason}',
+    'arm' => '{out, select, yes {Eliminated before it was tried: {why}. } other {}}{planned, number} planned, {made, number} made, {tried, number} tried{lost, plural, =0 {} other {, # lost in handling}}.',
+    'unexplained' => '{what}: changed, nobody said why.',
+    'unseen' => '“{what}”: nothing in the build shows this change.',
 ];

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 return [
     'notTried' => '{there, select, yes {Tried, but not with {conditions}.} other {Not tried.}}',
+    'arms' => '{shown, number} of {n, plural, one {# arm} other {# arms}} shown{named, select, yes { ({names})} other {}}, {tried, number} tried. None is chosen yet, so the build has no number.',
+    'drawn' => '{state}, by drawing: {value}. No article was measured for it.',
+    'notDrawn' => 'The build does not say: it has no such parameter, or no parts with a price.',
     'tableBest' => 'Build {letter}: {known}',
     'tableKnown' => '{metric} {value}, {inside, select, yes {inside} other {not inside}} {limit}, {n, plural, one {once} =2 {twice} other {# times}}',
     'onlyBounds' => '{state, select, leaning {Leaning: nothing came in {n, plural, one {# run} other {# runs}}, at least one of which went as far as the limit. That leaves only bounds.} thin {Thin: {n, plural, one {# run} other {# runs}} ended before anything came, which leaves only bounds.} other {Not shown: {n, plural, one {# run ended before the event, which leaves only a bound} other {# runs ended before the event, which leaves only bounds}}.}}',
@@ -27,7 +30,7 @@ return [
     'added' => '{name} ({is}, new since)',
     'removed' => '{name} ({was}, taken out since)',
     'edited' => '{kind, select, material {material of {name}} part {number of {name}} other {{name}}} ({was}, now {is})',
-    'method' => '{basis, select, tBound {one-sided t bound} toleranceBound {one-sided tolerance bound, {percent} % of articles} censored {likelihood bound of values and bounds together} spread {one-sided χ² bound of the standard deviation} other {exact one-sided bound of the share, {percent} % wanted}}',
+    'method' => '{basis, select, tBound {one-sided t bound} toleranceBound {one-sided tolerance bound, {percent} % of articles} drawn {worked out from the build as it is drawn} censored {likelihood bound of values and bounds together} spread {one-sided χ² bound of the standard deviation} other {exact one-sided bound of the share, {percent} % wanted}}',
     'confidence' => 'at {percent} % confidence',
     'how' => 'Worked out as: {method}.{known, select, yes { Probability that the requirement is met: {p} %.} other {}} {n, plural, =0 {} one {It stands on # run.} other {It stands on # runs.}}',
     'limit' => '{kind, select, check {looked at} other {{direction, select, atLeast {at least} other {at most}} {limit}}}',

@@ -26,6 +26,6 @@ return [
     'none' => 'No failures yet. When something breaks, this station shows where failures gather and where they vanish.',
     'noneHere' => 'Build {letter} has no recorded failure. The most frequent one on this device is “{mode}”. {where}',
     'sentence' => 'Build {letter}: {n, plural, one {# failure} other {# failures}} in {modes, plural, one {# mode} other {# modes}}, most often “{most}”{back, select, yes {. “{mode}”: {standing}} other {}}. {without, plural, =0 {Each has a suspected cause.} one {# has no suspected cause yet.} other {# have no suspected cause yet.}}',
-    'choice' => '{mode}{placed, select, yes {, {place}} other {}}',
+    'choice' => '{mode}{placed, select, yes {, {place}} other {}} ({letter})',
     'run' => 'run {number} of {trial}',
 ];

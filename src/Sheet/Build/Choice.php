@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Build;
+
+/** Something to pick from a list. */
+final readonly class Choice
+{
+    /** @param string $now its present value, where it has one */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public string $now = '',
+    ) {
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Build;
+
+use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Wording\Messages;
+use Lustrum\Facts\Book;
+
+/** Failures to pick from, as 'mode, place (build)'. */
+final class FailureChoices
+{
+    /**
+     * @param list<string> $builds that they happened on
+     *
+     * @return list<Choice> newest build first, one for each mode, place and build
+     */
+    public static function of(Book $book, array $builds): array
+    {
+        $failures = $book->failures();
+        $out = [];
+        foreach ($builds as $id) {
+            $letter = $book->lineage()->build($id)->letter ?? '';
+            foreach ($failures->on($id) as $f) {
+                $out[$id."\x1f".$f->key()."\x1f".$f->place] ??= new Choice($f->id, self::label($f, $letter));
+            }
+        }
+
+        return array_values($out);
+    }
+
+    private static function label(FailureFact $f, string $letter): string
+    {
+        return Messages::say('failure.choice', [
+            'mode' => $f->mode, 'placed' => $f->place !== '', 'place' => $f->place, 'letter' => $letter,
+        ]);
+    }
+}

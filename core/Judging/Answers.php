@@ -59,6 +59,19 @@ final class Answers
         return $all;
     }
 
+    /** @param callable(string): bool $isOf of the key of a configuration */
+    public function where(callable $isOf): self
+    {
+        $some = new self($this->metric);
+        foreach ($this->groups as $key => $group) {
+            if ($isOf($group['made'])) {
+                $some->add($key, $group);
+            }
+        }
+
+        return $some;
+    }
+
     /**
      * The same as a side that can be opposed to another.
      *

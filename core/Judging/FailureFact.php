@@ -35,6 +35,7 @@ final readonly class FailureFact
         public string $aside = '',
         public string $serial = '',
         public bool $isFeared = false,
+        public bool $isDangerous = false,
     ) {
         $this->key = mb_strtolower(trim($mode));
     }

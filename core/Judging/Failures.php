@@ -90,6 +90,19 @@ final readonly class Failures
         return $out;
     }
 
+    /** @return list<string> modes of dangerous failures of a build that nothing has closed */
+    public function openDangers(string $build): array
+    {
+        $out = [];
+        foreach ($this->on($build) as $failure) {
+            if ($failure->isDangerous && !$failure->isFeared && $this->status($failure)->standing->isOpen()) {
+                $out[$failure->key()] = $failure->mode;
+            }
+        }
+
+        return array_values($out);
+    }
+
     /** @return list<Mode> most frequent first; without what was only feared, or follows from another failure */
     public function modes(): array
     {

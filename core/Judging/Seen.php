@@ -62,6 +62,18 @@ final readonly class Seen
         return self::of([$sightings], $made);
     }
 
+    /** The same of one arm alone. */
+    public function ofArm(string $arm): self
+    {
+        $isOf = fn (string $key): bool => ($this->made[$key] ?? null)?->arm === $arm;
+        $bunches = array_filter(array_map(static fn (array $of): array => array_values(
+            array_filter($of, static fn (Bunch $b): bool => $isOf($b->circumstances->made)),
+        ), $this->bunches), static fn (array $of): bool => $of !== []);
+        $answers = array_map(static fn (Answers $a): Answers => $a->where($isOf), $this->answers);
+
+        return new self($bunches, $answers, $this->made);
+    }
+
     /** @return list<string> metrics that were read */
     public function metrics(): array
     {

@@ -65,6 +65,21 @@ final class DecisionWords
         ]);
     }
 
+    /**
+     * What whoever decides on a build should know first.
+     *
+     * @param list<string> $dangers modes of open dangerous failures
+     *
+     * @return list<string>
+     */
+    public static function warnings(string $letter, bool $tried, array $dangers): array
+    {
+        return [
+            ...($tried ? [] : [Messages::say('decision.untried', ['letter' => $letter])]),
+            ...($dangers === [] ? [] : [Messages::say('decision.dangers', ['letter' => $letter, 'n' => count($dangers), 'modes' => Messages::list($dangers)])]),
+        ];
+    }
+
     public static function hours(float $hours): string
     {
         return Digits::decimals($hours, 1);
@@ -72,9 +87,10 @@ final class DecisionWords
 
     /** What was decided, as the record of it begins. */
     public static function record(
-        string $by, string $next, string $letter, int $chosen, string $cost, string $currency, float $hours,
+        string $kind, string $by, string $next, string $letter, int $chosen, string $cost, string $currency, float $hours,
     ): string {
         return Messages::say('decision.record', [
+            'kind' => $kind,
             'by' => $by, 'next' => $next, 'letter' => $letter, 'n' => $chosen, 'cost' => $cost, 'currency' => $currency,
             'hours' => self::hours($hours),
         ]);
@@ -93,7 +109,7 @@ final class DecisionWords
         return Messages::say('decision.sentence', [
             'n' => $open, 'chosen' => $c->chosen, 'cost' => $c->cost, 'currency' => $device->currency, 'hours' => self::hours($c->hours),
             'over' => $c->over(), 'within' => $c->over() === 0 && $c->chosen > 0 && $limited,
-            'entangled' => count($c->entangled()), 'undecided' => $undecided,
+            'entangled' => count($c->entangled()), 'undecided' => $undecided, 'decidable' => $c->chosen > 0,
         ]);
     }
 }

@@ -52,6 +52,7 @@ final class EvidenceWords
                 'evidence.before', ['letter' => $cell->source->letter, 'seen' => $seen, 'why' => self::carry($cell->carry)],
             );
         }
+
         return implode(' ', [
             Messages::say($cell->carry === null ? 'evidence.cell' : 'evidence.cellCarried', [
                 'state' => Messages::say('evidence.state', ['state' => $a->state->value]), 'letter' => $cell->source->letter, 'seen' => $seen,

@@ -21,12 +21,13 @@ use Lustrum\Core\Judging\Gathered;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Own;
 use Lustrum\Core\Judging\Seen;
+use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Tries;
 use Lustrum\Core\Judging\Wanted;
-use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 
 /**
@@ -97,6 +98,12 @@ final class Book
     public function build(string $id): Build
     {
         return $this->lineage()->build($id) ?? throw new \LogicException('That build is not of this device.');
+    }
+
+    /** Has it a finished run of its own? */
+    public function isTried(Build $build): bool
+    {
+        return $this->stretches($build) !== [];
     }
 
     /** @return list<string> */
@@ -234,7 +241,7 @@ final class Book
     public function against(Build $build, Build $other): Against
     {
         return $this->kept('against', [$build, $other], function () use ($build, $other): Against {
-            [$here, $there] = [$this->seen($build), $this->seen($other)];
+            [$here, $there] = [$this->chosen($build), $this->chosen($other)];
 
             return new Against(
                 $this->comparisons()->all($build, $here, $other, $there),
@@ -243,11 +250,32 @@ final class Book
         });
     }
 
+    /** @return list<SidesWithin> of a build: arms, articles, lots, raters against each other */
+    public function sidesWithin(Build $build): array
+    {
+        return $this->kept('sides', [$build], function () use ($build): array {
+            $units = Forecasts::units($this->wanted());
+            $seen = $this->seen($build);
+            $wanted = array_values(array_unique(array_map(static fn (Wanted $w): string => $w->metric, $this->wanted())));
+
+            return SidesWithin::of(
+                $seen, array_values(array_intersect($wanted, $seen->metrics())), static fn (string $metric): string => $units[$metric] ?? '',
+                $this->device->confidence,
+            );
+        });
+    }
+
+    /** What stands for a build where it is compared: of one with arms the arm that was chosen, and nothing before that. */
+    private function chosen(Build $build): Seen
+    {
+        return $build->arms === [] ? $this->seen($build) : $this->seen($build)->ofArm($build->chosenArm === '' ? "\x1f" : $build->chosenArm);
+    }
+
     /** How often a build holds, where there is nothing to compare it with. */
     public function alone(Build $build): Against
     {
         return $this->kept('alone', [$build], fn (): Against => new Against(
-            [], CompareOutcomes::all($build, $this->seen($build), null, null, $this->device->confidence),
+            [], CompareOutcomes::all($build, $this->chosen($build), null, null, $this->device->confidence),
         ));
     }
 
@@ -261,13 +289,13 @@ final class Book
 
         return $this->kept('changes', $parent === null ? [$build] : [$build, $parent], fn (): array => (
             new ChangesSeen($this->comparisons(), $this->device->confidence)
-        )->of($build, $this->seen($build), $parent === null ? Seen::ofRuns([]) : $this->seen($parent)));
+        )->of($build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent)));
     }
 
     /** @return array<string, Baseline> by metric */
     public function baselines(Build $build): array
     {
-        return $this->kept('baselines', [$build], fn (): array => Baseline::of($build, $this->seen($build), $this->wanted()));
+        return $this->kept('baselines', [$build], fn (): array => Baseline::of($build, $this->chosen($build), $this->wanted()));
     }
 
     /** @return array<string, TrialResults> by trial */

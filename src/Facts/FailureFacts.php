@@ -24,7 +24,7 @@ final readonly class FailureFacts
     public function all(string $device): array
     {
         $rows = $this->db->fetchAllAssociative(
-            "SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.created_at,
+            "SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.consequence, f.created_at,
                     f.consequence_of_id, a.state article_state, a.serial, coalesce((SELECT c.text FROM cause c WHERE c.failure_id = f.id
                       AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
                       ORDER BY c.created_at LIMIT 1), '') aside
@@ -65,7 +65,7 @@ final readonly class FailureFacts
             Row::text($row['id']), Row::text($row['revision_id']), Row::text($row['mode']), Row::text($row['place']),
             $run?->order() ?? Row::text($row['created_at']), $severity, Row::text($row['question']),
             $run === null ? '' : $this->runs->hashes[$run->configuration], $row['consequence_of_id'] !== null, Row::text($row['aside']),
-            Row::text($row['serial']), (bool) $row['feared'],
+            Row::text($row['serial']), (bool) $row['feared'], $row['consequence'] === 'dangerous',
         );
     }
 

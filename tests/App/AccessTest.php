@@ -119,9 +119,9 @@ final class AccessTest extends ApiTestCase
         $other = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Another']);
         $build = $this->put('revisions', ['device' => $other, 'letter' => 'A']);
         $answer = $this->json(
-            'PUT', '/api/changes/'.Uuid::v7()->toRfc4122(), ['revision' => $build, 'what' => 'x', 'against' => $this->records['failure']],
+            'PUT', '/api/changes/'.Uuid::v7()->toRfc4122(), ['revision' => $build, 'what' => 'x', 'against' => [$this->records['failure']]],
         );
-        self::assertSame([422, 'against'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
+        self::assertSame([422, 'against[0]'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
         $answer = $this->json(
             'PUT', '/api/observations/'.Uuid::v7()->toRfc4122(), ['revision' => $build, 'text' => 'x', 'run' => $this->records['run']],
         );

@@ -108,14 +108,14 @@ final class CostTest extends ApiTestCase
                 $this->put(
                     'candidates',
                     [
-                        'revision' => $build, 'what' => 'Wider '.$mark, 'failure' => $failure,
+                        'revision' => $build, 'what' => 'Wider '.$mark, 'failures' => [$failure],
                         'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => -5.0, 'likely' => -4.0, 'high' => -3.0]],
                     ],
                 );
             }
             $this->put(
                 'changes',
-                ['revision' => $this->bench->b, 'what' => 'Change '.$i.$times, 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N'],
+                ['revision' => $this->bench->b, 'what' => 'Change '.$i.$times, 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]]],
             );
         }
     }

@@ -55,7 +55,7 @@ final class FindTest extends ApiTestCase
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);
         $failure = $this->put('failures', ['revision' => $this->bench->a, 'mode' => 'Bent', 'run' => $this->runOf(0, $this->bench->a)]);
         self::assertSame('open', $this->standing($failure));
-        $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => $failure]);
+        $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => [$failure]]);
         self::assertSame('fixUntried', $this->standing($failure));
         $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [40.0, 41.0, 40.5]);
         self::assertNotContains($this->standing($failure), ['open', 'fixUntried'], 'It was tried, and held.');
@@ -70,7 +70,7 @@ final class FindTest extends ApiTestCase
     {
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);
         $failure = $this->put('failures', ['revision' => $this->bench->a, 'mode' => 'Bent', 'run' => $this->runOf(0, $this->bench->a)]);
-        $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => $failure]);
+        $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => [$failure]]);
         $other = $this->put(
             'methods', ['device' => $this->bench->device, 'name' => 'Shake', 'safety' => ['abort' => 'x'], 'channels' => []],
         );
@@ -91,7 +91,7 @@ final class FindTest extends ApiTestCase
         self::assertStringContainsString('no suspected cause', self::text($this->find($this->bench->b), 'sentence'));
         $cause = $this->put('causes', ['failure' => $failure, 'text' => 'A stone', 'kind' => 'use']);
         $this->put('causes', ['failure' => $failure, 'text' => 'Soft steel']);
-        $this->put('candidates', ['revision' => $this->bench->b, 'what' => 'Harder steel', 'failure' => $failure]);
+        $this->put('candidates', ['revision' => $this->bench->b, 'what' => 'Harder steel', 'failures' => [$failure]]);
         $row = $this->row($failure);
         self::assertSame(['A stone', 'Soft steel'], array_column((array) $row['causes'], 'text'));
         self::assertSame(['Harder steel'], $row['candidates']);
@@ -105,8 +105,8 @@ final class FindTest extends ApiTestCase
     {
         yield 'a mode is enough' => [['mode' => 'Bent'], 201];
         yield 'without one there is nothing to call it by' => [['mode' => ' '], 422];
-        yield 'how bad' => [['mode' => 'Bent', 'severity' => 'major'], 201];
-        yield 'no such word for how bad' => [['mode' => 'Bent', 'severity' => 'awful'], 422];
+        yield 'how bad' => [['mode' => 'Bent', 'consequence' => 'major'], 201];
+        yield 'no such word for how bad' => [['mode' => 'Bent', 'consequence' => 'awful'], 422];
         yield 'on a run that is not there' => [['mode' => 'Bent', 'run' => '01a21399-f267-7ee4-95b9-399e024a2527'], 422];
         yield 'on something that is no run' => [['mode' => 'Bent', 'run' => 'x'], 422];
     }

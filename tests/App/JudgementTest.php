@@ -102,9 +102,11 @@ final class JudgementTest extends ApiTestCase
         $failure = $this->put('failures', ['revision' => $bench->a, 'run' => $run, 'mode' => 'Broke']);
         $standing = fn (): string => self::text($this->json('GET', '/api/revisions/'.$bench->a.'/find'), 'failures', 0, 'standing');
         self::assertSame('open', $standing());
-        $this->put('changes', ['revision' => $bench->b, 'what' => 'Thicker', 'class' => 'strength', 'against' => $failure]);
+        $this->put('changes', ['revision' => $bench->b, 'what' => 'Thicker', 'class' => 'strength', 'against' => [$failure]]);
         self::assertSame('fixUntried', $standing());
         $this->trial($bench, $bench->b, $bench->unitB, [40.0]);
+        self::assertSame('holding', $standing(), 'Once is not enough.');
+        $this->trial($bench, $bench->b, $bench->unitB, [40.1, 40.2]);
         self::assertSame('closed', $standing());
         $this->put('failures', ['revision' => $bench->b, 'mode' => 'broke']);
         self::assertSame('cameBack', $standing());

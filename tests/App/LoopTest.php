@@ -17,7 +17,7 @@ final class LoopTest extends ApiTestCase
         $this->put('parts', ['revision' => $bench->a, 'name' => 'Arm', 'quantity' => 3.0, 'cost' => 0.1]);
         $this->put('parts', ['revision' => $bench->b, 'name' => 'Arm', 'quantity' => 3.0, 'cost' => 0.2]);
         $this->put(
-            'changes', ['revision' => $bench->b, 'what' => 'Lighter wheel', 'metric' => 'push force', 'expected' => -4.0, 'unit' => 'N'],
+            'changes', ['revision' => $bench->b, 'what' => 'Lighter wheel', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -4.0]]],
         );
         $this->trial($bench, $bench->a, $bench->unitA, [48.0, 49.0, 47.5, 48.5]);
         $this->trial($bench, $bench->b, $bench->unitB, [43.0, 43.6, 42.8, 43.4]);
@@ -45,7 +45,7 @@ final class LoopTest extends ApiTestCase
         self::assertCount(4, (array) $this->json('GET', $runs)['rows']);
         self::assertCount(8, (array) $this->json('GET', $runs.'&against='.$bench->a)['rows'], 'Both sides of the comparison.');
 
-        $failure = $this->put('failures', ['revision' => $bench->b, 'mode' => 'Spoke bent', 'severity' => 'major']);
+        $failure = $this->put('failures', ['revision' => $bench->b, 'mode' => 'Spoke bent', 'consequence' => 'major']);
         self::assertStringContainsString(
             '1 has no suspected cause', self::text($this->json('GET', '/api/revisions/'.$bench->b.'/find'), 'sentence'),
         );
@@ -54,7 +54,7 @@ final class LoopTest extends ApiTestCase
             'candidates',
             [
                 'revision' => $bench->b, 'what' => 'Thicker spokes', 'class' => 'strength', 'cost' => 30.0, 'hours' => 2.0,
-                'failure' => $failure,
+                'failures' => [$failure],
                 'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => 0.1, 'likely' => 0.3, 'high' => 0.6]],
             ],
         );
@@ -99,8 +99,8 @@ final class LoopTest extends ApiTestCase
         self::assertSame(
             ['Thicker spokes', 'push force', '0.3', $failure],
             [
-                self::text($new, 'changes', 0, 'change', 'what'), self::text($new, 'changes', 0, 'change', 'metric'),
-                self::text($new, 'changes', 0, 'change', 'expected'), self::text($new, 'changes', 0, 'change', 'against'),
+                self::text($new, 'changes', 0, 'change', 'what'), self::text($new, 'changes', 0, 'metric'),
+                self::text($new, 'changes', 0, 'change', 'effects', 0, 'likely'), self::text($new, 'changes', 0, 'change', 'against', 0),
             ],
         );
         self::assertSame(

@@ -16,7 +16,7 @@ final class RecordTest extends ApiTestCase
         yield 'a failure of another device\'s run' => ['failures', 'run', ['mode' => 'Bent']];
         yield 'a failure of another device\'s article' => ['failures', 'article', ['mode' => 'Bent']];
         yield 'an observation of another device\'s run' => ['observations', 'run', ['text' => 'Squeaks']];
-        yield 'a candidate against another device\'s failure' => ['candidates', 'failure', ['what' => 'Wider']];
+        yield 'a candidate against another device\'s failure' => ['candidates', 'failures', ['what' => 'Wider']];
         yield 'a change against another device\'s failure' => ['changes', 'against', ['what' => 'Wider']];
     }
 
@@ -34,9 +34,12 @@ final class RecordTest extends ApiTestCase
             'article' => $other->unitA,
             default => $this->put('failures', ['revision' => $other->a, 'mode' => 'Theirs']),
         };
-        $answer = $this->json('PUT', '/api/'.$kind.'/'.Uuid::v7()->toRfc4122(), ['revision' => $mine->a, $field => $named] + $body);
+        $isList = in_array($field, ['failures', 'against'], true);
+        $answer = $this->json('PUT', '/api/'.$kind.'/'.Uuid::v7()->toRfc4122(), [
+            'revision' => $mine->a, $field => $isList ? [$named] : $named,
+        ] + $body);
         self::assertSame(422, $this->answered(), json_encode($answer) ?: '');
-        self::assertSame($field, self::text($answer, 'violations', 0, 'path'));
+        self::assertSame($isList ? $field.'[0]' : $field, self::text($answer, 'violations', 0, 'path'));
     }
 
     public function testTheSameWriteTwiceIsOneRecord(): void

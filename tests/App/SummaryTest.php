@@ -82,7 +82,7 @@ final class SummaryTest extends ApiTestCase
         }];
         yield 'a change' => [static function (self $t): void {
             $t->put(
-                'changes', ['revision' => $t->bench->b, 'what' => 'Thinner', 'metric' => 'push force', 'expected' => -3.0, 'unit' => 'N'],
+                'changes', ['revision' => $t->bench->b, 'what' => 'Thinner', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]]],
             );
         }];
         yield 'a failure of a run' => [
@@ -183,13 +183,13 @@ final class SummaryTest extends ApiTestCase
         );
         $of = "key LIKE '%:".$this->trial."%'";
         self::assertSame(
-            [4, 8], [$count($of), $count('NOT '.$of)],
-            'Of each trial its runs, what they say of requirements and of metrics, and what they came to.',
+            [5, 10], [$count($of), $count('NOT '.$of)],
+            'Of each trial its runs, what they say of requirements, of metrics and of whether it holds, and what they came to.',
         );
         $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]);
-        self::assertSame([0, 8], [$count($of), $count('NOT '.$of)]);
+        self::assertSame([0, 10], [$count($of), $count('NOT '.$of)]);
         $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm', 'correction' => 'It was forgotten.']);
-        self::assertSame(4, $count('NOT '.$of), 'Those of the parent stay.');
+        self::assertSame(5, $count('NOT '.$of), 'Those of the parent stay.');
     }
 
     public function testOnlyWhereNothingButRunsWasWrittenAreOtherStretchesLeft(): void

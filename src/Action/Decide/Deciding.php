@@ -14,6 +14,7 @@ use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeInput;
+use Lustrum\Domain\Change\ExpectedEffect;
 use Lustrum\Domain\Decision\Alteration;
 use Lustrum\Domain\Decision\AlterationKind;
 use Lustrum\Domain\Decision\Candidate;
@@ -21,9 +22,9 @@ use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\Choice;
 use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Decision\DecisionInput;
+use Lustrum\Domain\Decision\DecisionKind;
 use Lustrum\Domain\Decision\DecisionLine;
 use Lustrum\Domain\Decision\DecisionRecord;
-use Lustrum\Domain\Change\ExpectedEffect;
 use Lustrum\Domain\Decision\KnownEvidence;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\ParameterInput;
@@ -100,6 +101,9 @@ final readonly class Deciding implements Writing
         $this->em->getConnection()->executeStatement('SELECT 1 FROM revision WHERE id = ? FOR UPDATE', [$from->id()->toRfc4122()]);
         $book = $this->books->open($from->device());
         [$open] = $this->candidates->of($book->build($from->id()->toRfc4122()), $book);
+        if ($input->kind !== DecisionKind::Build) {
+            return $this->without($decision, $input, $open, $from, $book);
+        }
         self::mustBeAnswered($open);
         $next = $this->open($from, $input);
         $decision->opens($next, $this->known($open, $from, $book));
@@ -114,6 +118,28 @@ final readonly class Deciding implements Writing
                 $candidate->settledBy($decision);
             }
         }
+        $this->em->flush();
+
+        return new Written($decision->view(), true, $this->after->written([$decision]));
+    }
+
+    /**
+     * Decided without a next build: contenders go on, or more is tried. Nothing is settled; what was known is kept.
+     *
+     * @param list<Candidate> $open
+     */
+    private function without(Decision $decision, DecisionInput $input, array $open, Revision $from, Book $book): Written
+    {
+        if (trim($input->note) === '') {
+            throw Invalid::at('note', $input->kind === DecisionKind::TryMore ? 'What is tried, and how often?' : 'Which go on, and why?');
+        }
+        $chosen = array_filter($open, static fn (Candidate $c): bool => $c->choice() === Choice::In);
+        if ($input->kind === DecisionKind::Contenders && count($chosen) < 2) {
+            throw Invalid::at('candidates', 'Contenders are two at least. Put in those that go on.');
+        }
+        $decision->opens(null, $this->known($open, $from, $book));
+        $decision->take($input, $this->records);
+        $this->records->add($decision);
         $this->em->flush();
 
         return new Written($decision->view(), true, $this->after->written([$decision]));
@@ -138,6 +164,9 @@ final readonly class Deciding implements Writing
     private function open(Revision $from, DecisionInput $input): Revision
     {
         $letter = mb_strtolower(trim($input->letter));
+        if ($letter === '') {
+            throw Invalid::at('letter', 'This is still empty.');
+        }
         foreach ($this->records->all(Revision::class, ['device' => $from->device()], true) as $other) {
             if (mb_strtolower($other->letter()) === $letter) {
                 throw Invalid::at('letter', sprintf('There is a build %s already.', $other->letter()));
@@ -147,7 +176,7 @@ final readonly class Deciding implements Writing
             $from->device()->id()->toRfc4122(), $input->letter, $from->id()->toRfc4122(), $from->branch(), $input->intent,
             $from->firmware(), RevisionState::Building,
         );
-        $next = $this->writer->make(Revision::class, Uuid::fromString($input->next), $sent);
+        $next = $this->writer->make(Revision::class, Uuid::fromString($input->next ?? throw Invalid::at('next', 'This is still empty.')), $sent);
         $next = $next instanceof Revision ? $next : throw new \LogicException('A build was made.');
         $this->carrying->copy($from, $next);
         $this->em->flush();

@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Decision;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\DecisionWords;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Record;
@@ -28,8 +29,10 @@ class Decision extends Record
     private Revision $revision;
 
     #[ORM\ManyToOne]
-    #[ORM\JoinColumn(nullable: false)]
-    private Revision $next;
+    private ?Revision $next = null;
+
+    #[ORM\Column(length: 10)]
+    private DecisionKind $kind = DecisionKind::Build;
 
     #[ORM\Column(type: Types::TEXT)]
     private string $note = '';
@@ -48,11 +51,13 @@ class Decision extends Record
 
     public function restore(array $row, Records $records): void
     {
-        $next = $records->named(Revision::class, is_string($row['next'] ?? null) ? $row['next'] : '', 'next');
+        $this->kind = DecisionKind::tryFrom(Row::text($row['kind'] ?? '')) ?? DecisionKind::Build;
+        $next = $this->kind === DecisionKind::Build
+            ? $records->named(Revision::class, is_string($row['next'] ?? null) ? $row['next'] : '', 'next') : null;
         $this->opens($next, DecisionRecord::fromRow(is_array($row['known'] ?? null) ? $row['known'] : []));
     }
 
-    public function opens(Revision $next, DecisionRecord $known): void
+    public function opens(?Revision $next, DecisionRecord $known): void
     {
         $this->next = $next;
         $this->known = $known;
@@ -64,6 +69,7 @@ class Decision extends Record
             throw Settled::decision();
         }
         $this->note = $input->note;
+        $this->kind = $input->kind;
     }
 
     public function build(): Uuid
@@ -76,10 +82,10 @@ class Decision extends Record
         $chosen = count(array_filter($this->known->lines, static fn (DecisionLine $l): bool => $l->choice === Choice::In));
 
         return new DecisionView(
-            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->revision->letter(), $this->next->id()->toRfc4122(),
-            $this->next->letter(), $this->note,
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->revision->letter(), $this->kind,
+            $this->next?->id()->toRfc4122(), $this->next?->letter() ?? '', $this->note,
             DecisionWords::record(
-                $this->createdBy(), $this->next->letter(), $this->revision->letter(), $chosen, $this->known->cost, $this->known->currency,
+                $this->kind->value, $this->createdBy(), $this->next?->letter() ?? '', $this->revision->letter(), $chosen, $this->known->cost, $this->known->currency,
                 $this->known->hours,
             ),
             $this->known, $this->createdBy(), Instant::write($this->createdAt()),

@@ -6,8 +6,8 @@ namespace Lustrum\Domain\Revision;
 
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Quantity\Quantity;
-use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\Parameter as Fact;
+use Lustrum\Core\Run\Row;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;

@@ -15,6 +15,8 @@ final readonly class BriefSheet
      * @param list<RequirementView> $requirements
      * @param list<MetricView>      $measured     metrics of the device, by name
      * @param list<string>          $metrics      their names, for choosing from
+     * @param list<string> $places  levels and conditions that methods know, as 'soil=moist'
+     * @param list<string> $methods names
      */
     public function __construct(
         public string $sentence,
@@ -23,6 +25,8 @@ final readonly class BriefSheet
         public array $requirements,
         public array $measured,
         public array $metrics,
+        public array $places,
+        public array $methods,
     ) {
     }
 }

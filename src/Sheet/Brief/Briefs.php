@@ -40,8 +40,29 @@ final readonly class Briefs
             $this->sentence($requirements, $device), FrameWords::limits(
                 $view->gates, $view->confidence, $device->costLimit(), $view->currency, $view->hoursLimit, $view->changesLimit,
             ), $view, $requirements, $metrics,
-            array_map(static fn (MetricView $m): string => $m->name, $metrics),
+            array_map(static fn (MetricView $m): string => $m->name, $metrics), $this->places($device),
+            array_map(static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $device])),
         );
+    }
+
+    /** @return list<string> levels and conditions in words that the methods know, as 'soil=moist' */
+    private function places(Device $device): array
+    {
+        $out = [];
+        foreach ($this->records->all(Method::class, ['device' => $device]) as $method) {
+            foreach ($method->factors() as $factor) {
+                foreach ($factor->isBlock() ? [] : $factor->levels as $level) {
+                    $out[$factor->name.'='.$level] = true;
+                }
+            }
+            foreach ($method->conditions() as $condition) {
+                foreach ($condition->states as $state) {
+                    $out[$condition->name.'='.$state] = true;
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($out));
     }
 
     /** @param list<RequirementView> $requirements */

@@ -18,8 +18,8 @@ final readonly class BuildSheet
      * @param list<string>       $metrics    known on this device, for choosing from
      * @param list<ArmRow> $arms
      * @param list<string> $notes     where build and change records do not agree
-     * @param list<Choice> $failures  of this build and those before it, for picking from
-     * @param list<Choice> $alterable what of the build a change can alter
+     * @param list<Pick> $failures  of this build and those before it, for picking from
+     * @param list<Pick> $alterable what of the build a change can alter
      */
     public function __construct(
         public string $sentence,

@@ -86,13 +86,13 @@ final readonly class BuildSheets
         ];
     }
 
-    /** @return list<Choice> what of a build a change can alter, with its present value */
+    /** @return list<Pick> what of a build a change can alter, with its present value */
     public static function alterable(Build $build): array
     {
         return [
-            ...array_map(static fn (Fact $p): Choice => new Choice('parameter:'.$p->name, $p->name, $p->text()), $build->parameters),
-            ...array_map(static fn (PartFact $p): Choice => new Choice('part:'.$p->name, $p->name, $p->material), $build->parts),
-            new Choice('firmware', 'firmware', $build->firmware),
+            ...array_map(static fn (Fact $p): Pick => new Pick('parameter:'.$p->name, $p->name, $p->text()), $build->parameters),
+            ...array_map(static fn (PartFact $p): Pick => new Pick('part:'.$p->name, $p->name, $p->material), $build->parts),
+            new Pick('firmware', 'firmware', $build->firmware),
         ];
     }
 

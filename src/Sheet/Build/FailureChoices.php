@@ -14,7 +14,7 @@ final class FailureChoices
     /**
      * @param list<string> $builds that they happened on
      *
-     * @return list<Choice> newest build first, one for each mode, place and build
+     * @return list<Pick> newest build first, one for each mode, place and build
      */
     public static function of(Book $book, array $builds): array
     {
@@ -23,7 +23,7 @@ final class FailureChoices
         foreach ($builds as $id) {
             $letter = $book->lineage()->build($id)->letter ?? '';
             foreach ($failures->on($id) as $f) {
-                $out[$id."\x1f".$f->key()."\x1f".$f->place] ??= new Choice($f->id, self::label($f, $letter));
+                $out[$id."\x1f".$f->key()."\x1f".$f->place] ??= new Pick($f->id, self::label($f, $letter));
             }
         }
 

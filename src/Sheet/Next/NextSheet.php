@@ -8,7 +8,7 @@ use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\DecisionView;
 use Lustrum\Domain\Device\DeviceView;
 use Lustrum\Domain\Revision\RevisionView;
-use Lustrum\Sheet\Build\Choice;
+use Lustrum\Sheet\Build\Pick;
 
 /** The Next station of one build. */
 final readonly class NextSheet
@@ -19,9 +19,10 @@ final readonly class NextSheet
      * @param list<DecisionView>  $decisions  taken on this build
      * @param list<CameOf>        $cameOf     of the changes that these decisions put into the build that followed
      * @param list<string>        $metrics
-     * @param list<Choice>        $failures   of this build, to propose something against
-     * @param list<Choice>        $alterable  what of the build a candidate can alter
-     * @param list<Choice>        $requirements to answer
+     * @param list<Pick>          $failures   of this build, to propose something against
+     * @param list<Pick>          $alterable  what of the build a candidate can alter
+     * @param list<Pick>          $requirements to answer
+     * @param list<string>        $warnings     that whoever decides should know first
      */
     public function __construct(
         public string $sentence,
@@ -37,6 +38,7 @@ final readonly class NextSheet
         public array $failures,
         public array $alterable,
         public array $requirements,
+        public array $warnings,
     ) {
     }
 }

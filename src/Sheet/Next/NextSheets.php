@@ -21,8 +21,8 @@ use Lustrum\Facts\Books;
 use Lustrum\Facts\Candidates;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Build\BuildSheets;
-use Lustrum\Sheet\Build\Choice as Pick;
 use Lustrum\Sheet\Build\FailureChoices;
+use Lustrum\Sheet\Build\Pick;
 
 /** Works out the Next station. */
 final readonly class NextSheets
@@ -44,7 +44,8 @@ final readonly class NextSheets
         $decisions = array_map(
             static fn (Decision $d): DecisionView => $d->view(), $this->records->all(Decision::class, ['revision' => $revision]),
         );
-        $last = $decisions === [] ? null : $decisions[count($decisions) - 1]->nextLetter;
+        $built = array_values(array_filter($decisions, static fn (DecisionView $d): bool => $d->next !== null));
+        $last = $built === [] ? null : $built[count($built) - 1]->nextLetter;
 
         return new NextSheet(
             DecisionWords::sentence($build->letter, count($open), $undecided, $c, $book->device, $last), $revision->view(),
@@ -53,6 +54,7 @@ final readonly class NextSheets
             self::letter($build, $book),
             $book->metricNames(), FailureChoices::of($book, [$build->id]), BuildSheets::alterable($build),
             array_map(static fn (Wanted $w): Pick => new Pick($w->id, $w->statement), $book->wanted()),
+            DecisionWords::warnings($build->letter, $book->isTried($build), $book->failures()->openDangers($build->id)),
         );
     }
 
@@ -85,7 +87,7 @@ final readonly class NextSheets
     {
         $out = [];
         foreach ($decisions as $decision) {
-            $next = $book->lineage()->build($decision->next);
+            $next = $book->lineage()->build($decision->next ?? '');
             if ($next === null || $next->changes === []) {
                 continue;
             }

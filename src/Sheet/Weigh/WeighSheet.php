@@ -16,6 +16,7 @@ final readonly class WeighSheet
      * @param list<EvidenceCell>    $cells
      * @param list<ComparisonRow>   $comparisons
      * @param list<OutcomeRow>      $outcomes
+     * @param list<SidesRow>        $sides        within this build
      * @param string                $confidence   in words: 'at 95 % confidence'
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class WeighSheet
         public array $cells,
         public array $comparisons,
         public array $outcomes,
+        public array $sides,
         public string $confidence,
     ) {
     }

@@ -9,6 +9,7 @@ use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\Headline;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\OutcomeComparison;
+use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Wording\ComparisonWords;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Domain\Device\Requirement;
@@ -68,8 +69,22 @@ final readonly class WeighSheets
                 $stands->values,
             ),
             array_map(static fn (OutcomeComparison $c): OutcomeRow => OutcomeRow::of($c, $book->metric($c->metric)), $stands->outcomes),
+            array_map(static fn (SidesWithin $s): SidesRow => SidesRow::of(
+                $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric),
+            ), $book->sidesWithin($build)),
             EvidenceWords::confidence($book->device->confidence),
         );
+    }
+
+    private static function moreIsBetter(Book $book, string $metric): bool
+    {
+        foreach ($book->wanted() as $wanted) {
+            if ($wanted->metric === $metric) {
+                return $wanted->rule->direction->sign() > 0;
+            }
+        }
+
+        return true;
     }
 
     private static function first(Against $stands, Book $book, ?Build $other): string

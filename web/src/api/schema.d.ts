@@ -1256,12 +1256,15 @@ export interface components {
         "Domain.Decision.Choice": "open" | "in" | "wait" | "drop";
         "Domain.Decision.DecisionInput": {
             revision: string;
-            next: string;
-            letter: string;
+            next?: string | null;
+            letter?: string;
             intent?: string;
             note?: string;
+            kind?: components["schemas"]["Domain.Decision.DecisionKind"];
             version?: number | null;
         };
+        /** @enum {string} */
+        "Domain.Decision.DecisionKind": "build" | "contenders" | "tryMore";
         "Domain.Decision.DecisionLine": {
             costText: string;
             hoursText: string;
@@ -1290,7 +1293,8 @@ export interface components {
             version: number;
             revision: string;
             letter: string;
-            next: string;
+            kind: components["schemas"]["Domain.Decision.DecisionKind"];
+            next: string | null;
             nextLetter: string;
             note: string;
             sentence: string;
@@ -1916,6 +1920,8 @@ export interface components {
             requirements: components["schemas"]["Domain.Device.RequirementView"][];
             measured: components["schemas"]["Domain.Device.MetricView"][];
             metrics: string[];
+            places: string[];
+            methods: string[];
         };
         "Sheet.Build.ArmRow": {
             arm: components["schemas"]["Domain.Revision.Arm"];
@@ -1950,8 +1956,8 @@ export interface components {
             metrics: string[];
             arms: components["schemas"]["Sheet.Build.ArmRow"][];
             notes: string[];
-            failures: components["schemas"]["Sheet.Build.Choice"][];
-            alterable: components["schemas"]["Sheet.Build.Choice"][];
+            failures: components["schemas"]["Sheet.Build.Pick"][];
+            alterable: components["schemas"]["Sheet.Build.Pick"][];
         };
         "Sheet.Build.ChangeRow": {
             change: components["schemas"]["Domain.Change.ChangeView"];
@@ -1965,11 +1971,6 @@ export interface components {
             runs: number;
             together: string[];
             against: string[];
-        };
-        "Sheet.Build.Choice": {
-            id: string;
-            label: string;
-            now: string;
         };
         "Sheet.Build.ParameterRow": {
             name: string;
@@ -1985,6 +1986,11 @@ export interface components {
             each: string;
             mark: string;
             differs: string;
+        };
+        "Sheet.Build.Pick": {
+            id: string;
+            label: string;
+            now: string;
         };
         "Sheet.Devices.DeviceCard": {
             device: components["schemas"]["Domain.Device.DeviceView"];
@@ -2128,9 +2134,10 @@ export interface components {
             consequences: components["schemas"]["Sheet.Next.ConsequencesView"];
             nextLetter: string;
             metrics: string[];
-            failures: components["schemas"]["Sheet.Build.Choice"][];
-            alterable: components["schemas"]["Sheet.Build.Choice"][];
-            requirements: components["schemas"]["Sheet.Build.Choice"][];
+            failures: components["schemas"]["Sheet.Build.Pick"][];
+            alterable: components["schemas"]["Sheet.Build.Pick"][];
+            requirements: components["schemas"]["Sheet.Build.Pick"][];
+            warnings: string[];
         };
         "Sheet.Next.SumRow": {
             what: string;
@@ -2333,6 +2340,23 @@ export interface components {
             here: string | null;
             failedHere: boolean;
         };
+        "Sheet.Weigh.SideMark": {
+            side: string;
+            n: number;
+            effect: number | null;
+            text: string;
+            groups: string;
+        };
+        "Sheet.Weigh.SidesRow": {
+            metric: string;
+            metricId: string;
+            kind: string;
+            title: string;
+            sentence: string;
+            unit: string;
+            sides: components["schemas"]["Sheet.Weigh.SideMark"][];
+            apart: boolean;
+        };
         "Sheet.Weigh.WeighSheet": {
             sentence: string;
             revision: components["schemas"]["Domain.Revision.RevisionView"];
@@ -2342,6 +2366,7 @@ export interface components {
             cells: components["schemas"]["Sheet.Weigh.EvidenceCell"][];
             comparisons: components["schemas"]["Sheet.Weigh.ComparisonRow"][];
             outcomes: components["schemas"]["Sheet.Weigh.OutcomeRow"][];
+            sides: components["schemas"]["Sheet.Weigh.SidesRow"][];
             confidence: string;
         };
         "Sheet.You.SignedInRow": {

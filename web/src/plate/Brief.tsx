@@ -7,6 +7,7 @@ import { putRecord } from '../api/records';
 import { briefQuery } from '../api/queries';
 import { uuid } from '../api/uuid';
 import { stationPath, useBegin, useFrame } from '../ui/place';
+import { armOf } from '../ui/records/arms';
 import { REVISION_FIELDS } from '../ui/records/revisionFields';
 import { Button } from '../ui/Button';
 import type { Field } from '../ui/fields';
@@ -14,16 +15,16 @@ import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
-import { CHANGE_CLASS, KIND, options } from '../ui/words';
+import { ARTICLE_STATE, CHANGE_CLASS, KIND, options, SOURCE } from '../ui/words';
 import { DEVICE_FIELDS } from './deviceFields';
 
-function requirementFields(metrics: string[]): Field[] {
+function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
   return [
     { name: 'statement', label: 'What must it do?', hint: 'In words, as you would tell a user.' },
     {
       name: 'metric',
       label: 'Metric',
-      suggest: metrics,
+      suggest: sheet.metrics,
       hint: 'The same word as the channel of the method that measures it.',
     },
     {
@@ -41,7 +42,34 @@ function requirementFields(metrics: string[]): Field[] {
     { name: 'kind', label: 'Shown by', kind: 'select', half: true, options: options(KIND) },
     { name: 'coverage', label: 'For “every article”: share of articles', kind: 'number', half: true },
     { name: 'must', label: 'It must (else: it should)', kind: 'check', half: true },
-    { name: 'conditions', label: 'Conditions that must be covered', kind: 'lines', hint: 'One a line: soil=moist.' },
+    {
+      name: 'conditions',
+      label: 'At which levels and conditions? Each must be covered',
+      kind: 'picks',
+      options: sheet.places.map((p) => ({ value: p, label: p.replace('=', ' ') })),
+      hint: 'From what the methods vary and record.',
+    },
+    {
+      name: 'ranges',
+      label: 'Only from or up to',
+      kind: 'lines',
+      hint: 'One a line: drop height>=0.75 m. Only runs that hard count.',
+    },
+    {
+      name: 'enough',
+      label: 'On which articles?',
+      kind: 'picks',
+      options: Object.entries(ARTICLE_STATE).map(([value, label]) => ({ value, label })),
+      hint: 'None picked: every one but a mock-up or a model.',
+    },
+    {
+      name: 'methods',
+      label: 'By which methods?',
+      kind: 'picks',
+      options: sheet.methods.map((m) => ({ value: m, label: m })),
+      hint: 'None picked: all of them.',
+    },
+    { name: 'source', label: 'Its value comes from', kind: 'select', options: options(SOURCE) },
     {
       name: 'dependsOn',
       label: 'Depends on which classes of change?',
@@ -53,6 +81,39 @@ function requirementFields(metrics: string[]): Field[] {
 
 const METRIC_FIELDS: Field<Schemas['MetricInput']>[] = [
   { name: 'name', label: 'Name', hint: 'Requirements, channels, changes and effects all follow.' },
+  {
+    name: 'scale',
+    label: 'Its values are',
+    kind: 'select',
+    options: [
+      { value: 'numeric', label: 'numbers with a unit' },
+      { value: 'count', label: 'counts' },
+      { value: 'share', label: 'shares' },
+      { value: 'check', label: 'held or failed' },
+      { value: 'ordered', label: 'words in an order' },
+      { value: 'plain', label: 'plain numbers' },
+    ],
+  },
+  {
+    name: 'naturalLow',
+    label: 'Least that there can be',
+    kind: 'number',
+    half: true,
+    hint: 'In its SI unit; 0 where nothing is less.',
+  },
+  { name: 'naturalHigh', label: 'Most that there can be', kind: 'number', half: true },
+  {
+    name: 'effects',
+    label: 'Effects on it',
+    kind: 'select',
+    options: [
+      { value: '', label: 'as the values say' },
+      { value: 'add', label: 'add up' },
+      { value: 'ratio', label: 'multiply' },
+    ],
+  },
+  { name: 'computed', label: 'It comes from a calculation: never among the runs', kind: 'check' },
+  { name: 'words', label: 'Words of an ordered scale, lowest first', kind: 'lines' },
 ];
 
 type Form = { kind: 'device' | 'requirement' | 'revision' | 'metric'; editing: Exclude<Editing, null> } | null;
@@ -81,7 +142,18 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         kind: 'requirement',
         editing: {
           id: uuid(),
-          record: { direction: 'atLeast', kind: 'mean', must: true, coverage: 0.9, conditions: [], dependsOn: [] },
+          record: {
+            direction: 'atLeast',
+            kind: 'mean',
+            must: true,
+            coverage: 0.9,
+            conditions: [],
+            ranges: [],
+            dependsOn: [],
+            enough: [],
+            methods: [],
+            source: 'runs',
+          },
         },
       }),
     [],
@@ -92,7 +164,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
       kind: 'revision',
       editing: {
         id: uuid(),
-        record: { letter: newest === undefined ? 'A' : '', state: 'building', parent: newest?.id ?? null },
+        record: { letter: newest === undefined ? 'A' : '', state: 'building', parent: newest?.id ?? null, arms: [] },
       },
     });
   const editing = (kind: Exclude<Form, null>['kind']) => (form?.kind === kind ? form.editing : null);
@@ -162,7 +234,14 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                 write
                   ? (r) => ({
                       name: r.statement,
-                      open: () => setForm({ kind: 'requirement', editing: { id: r.id, record: { ...r } } }),
+                      open: () =>
+                        setForm({
+                          kind: 'requirement',
+                          editing: {
+                            id: r.id,
+                            record: { ...r, ranges: r.conditions.filter((c) => /[<>≤≥]/.test(c)) },
+                          },
+                        }),
                     })
                   : undefined
               }
@@ -211,11 +290,15 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         title="Requirement"
         kind={`requirement:${device.id}`}
         editing={editing('requirement')}
-        fields={requirementFields(sheet.metrics)}
+        fields={requirementFields(sheet)}
         onClose={close}
         save={(id, values, version) =>
           putRecord('requirements', id, {
             ...values,
+            conditions: [
+              ...(values['conditions'] as string[]).filter((c) => !/[<>≤≥]/.test(c)),
+              ...(values['ranges'] as string[]),
+            ],
             limit: values['limit'] ?? 0,
             coverage: values['coverage'] ?? 0.9,
             device: device.id,
@@ -247,7 +330,13 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         onClose={close}
         label="Make build"
         save={async (id, values, version) => {
-          await putRecord('revisions', id, { parent: null, ...values, device: device.id, version });
+          await putRecord('revisions', id, {
+            parent: null,
+            ...values,
+            arms: (values['arms'] as string[]).map(armOf),
+            device: device.id,
+            version,
+          });
           await navigate(stationPath(device.id, String(values['letter']).trim(), 'build'));
         }}
       />
@@ -258,7 +347,13 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         fields={METRIC_FIELDS}
         onClose={close}
         save={(id, values, version) =>
-          putRecord('metrics', id, { ...form?.editing.record, ...values, device: device.id, version })
+          putRecord('metrics', id, {
+            ...form?.editing.record,
+            ...values,
+            effects: values['effects'] ?? '',
+            device: device.id,
+            version,
+          })
         }
       />
     </>

@@ -26,7 +26,9 @@ export function FieldInput({
   };
   return (
     <div className={field.half === true ? 'min-w-32 flex-1 basis-[44%]' : 'basis-full'}>
-      {field.kind === 'check' ? (
+      {field.kind === 'picks' ? (
+        <Picks field={field} path={path} register={register} id={id} />
+      ) : field.kind === 'check' ? (
         <label className="flex min-h-9 items-center gap-2">
           <input {...shared} type="checkbox" className="size-5 accent-blue" />
           {field.label}
@@ -75,5 +77,36 @@ export function FieldInput({
         )
       )}
     </div>
+  );
+}
+
+/** Any of a list: a box each, so that a thumb can find them. */
+function Picks({
+  field,
+  path,
+  register,
+  id,
+}: {
+  field: Field;
+  path: string;
+  register: UseFormRegister<Values>;
+  id: string;
+}) {
+  return (
+    <fieldset
+      className="border border-rule px-3 pb-2"
+      aria-describedby={field.hint === undefined ? undefined : `${id}-hint`}
+    >
+      <legend className="px-1 text-sm font-semibold">{field.label}</legend>
+      {(field.options ?? []).length === 0 && <p className="text-sm text-soft">There is nothing to pick yet.</p>}
+      <div className="max-h-48 overflow-y-auto">
+        {field.options?.map((o) => (
+          <label key={o.value} className="flex min-h-9 items-center gap-2">
+            <input type="checkbox" value={o.value} className="size-5 shrink-0 accent-blue" {...register(path)} />
+            {o.label}
+          </label>
+        ))}
+      </div>
+    </fieldset>
   );
 }

@@ -3,7 +3,7 @@ export type Field<T = Values> = {
   /** Of the input that it fills in. */
   name: Extract<keyof T, string>;
   label: string;
-  kind?: 'text' | 'area' | 'number' | 'select' | 'check' | 'lines' | 'password' | 'email';
+  kind?: 'text' | 'area' | 'number' | 'select' | 'check' | 'lines' | 'picks' | 'password' | 'email';
   options?: { value: string; label: string }[];
   /** Offered while typing; anything else may be typed too. */
   suggest?: string[];
@@ -36,6 +36,7 @@ export function toForm(fields: FieldOrRows[], record: Values): Values {
       }
       if (field.kind === 'lines') return [field.name, Array.isArray(value) ? value.join('\n') : ''];
       if (field.kind === 'check') return [field.name, value === true];
+      if (field.kind === 'picks') return [field.name, Array.isArray(value) ? value.map(String) : []];
       return [field.name, value === null || value === undefined ? '' : String(value)];
     }),
   );
@@ -56,6 +57,7 @@ export function fromForm(fields: FieldOrRows[], values: Values): Values {
             .filter((line) => line !== ''),
         ];
       if (field.kind === 'number') return [field.name, numberOf(String(value))];
+      if (field.kind === 'picks') return [field.name, Array.isArray(value) ? value : value ? [value] : []];
       if (field.kind === 'select' && value === '') return [field.name, null];
       return [field.name, value];
     }),

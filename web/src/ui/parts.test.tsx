@@ -11,7 +11,7 @@ import {
   options,
   OUTCOME,
   REPEATS,
-  SEVERITY,
+  CONSEQUENCE,
   STANDING,
   VERDICT,
 } from './words';
@@ -42,7 +42,7 @@ describe('textures', () => {
 });
 
 describe('the words of closed sets', () => {
-  const all = { OUTCOME, VERDICT, CHANGE_CLASS, SEVERITY, CAUSE_KIND, STANDING, CHOICE, KIND, REPEATS };
+  const all = { OUTCOME, VERDICT, CHANGE_CLASS, CONSEQUENCE, CAUSE_KIND, STANDING, CHOICE, KIND, REPEATS };
 
   it('are there for each, and each another', () => {
     for (const [name, words] of Object.entries(all)) {

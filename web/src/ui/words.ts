@@ -30,8 +30,7 @@ export const CHANGE_CLASS: Record<Schemas['ChangeClass'], string> = {
   cosmetic: 'cosmetic',
 };
 
-export const SEVERITY: Record<Schemas['Severity'], string> = {
-  cosmetic: 'cosmetic',
+export const CONSEQUENCE: Record<Schemas['Consequence'], string> = {
   minor: 'minor',
   major: 'major',
   dangerous: 'dangerous',
@@ -55,9 +54,14 @@ export const CAUSE_STANDING: Record<Schemas['CauseStanding'], string> = {
 
 export const STANDING: Record<Schemas['Standing'], string> = {
   open: 'open',
+  unplaced: 'open, level unknown',
   fixUntried: 'fix not tried',
+  holding: 'holds so far',
   closed: 'closed',
   cameBack: 'came back',
+  setAside: 'set aside',
+  putRight: 'put right',
+  feared: 'feared',
 };
 
 export const CHOICE: Record<Schemas['Choice'], string> = {
@@ -109,9 +113,48 @@ export const HARDER: Record<Schemas['Harder'], string> = {
 
 export const ARTICLE_STATE: Record<string, string> = {
   mockup: 'mock-up',
+  model: 'scale model',
   bare: 'bare',
   finished: 'finished',
   payload: 'payload aboard',
+};
+
+export const EXPECTED_AS: Record<Schemas['ExpectedAs'], string> = {
+  add: 'by that much more (− for less)',
+  percent: 'by so many per cent',
+  value: 'to that value',
+  more: 'more, nobody says how much',
+  less: 'less, nobody says how much',
+  unchanged: 'unchanged, within the margin',
+};
+
+export const WHEREABOUTS: Record<Schemas['Whereabouts'], string> = {
+  here: 'here',
+  tester: 'with a tester',
+  lent: 'lent',
+  sold: 'sold',
+  scrapped: 'scrapped',
+};
+
+export const DEVIATION: Record<Schemas['DeviationKind'], string> = {
+  part: 'part (“old”: it was not changed on this one)',
+  parameter: 'parameter',
+  lot: 'lot',
+  workmanship: 'workmanship',
+};
+
+export const ALTERS: Record<Schemas['AlterationKind'], string> = {
+  parameter: 'parameter',
+  part: 'part (empty: it is taken out)',
+  material: 'material of a part',
+  firmware: 'firmware',
+  setting: 'setting',
+};
+
+export const SOURCE: Record<Schemas['RequirementSource'], string> = {
+  runs: 'runs',
+  parameter: 'a parameter of the build that is called like the metric',
+  cost: 'what the parts of the build cost',
 };
 
 export const REPEATS: Record<Schemas['RepeatPurpose'], string> = {

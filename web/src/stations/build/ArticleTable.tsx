@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { Table } from '../../ui/Table';
-import { ARTICLE_STATE } from '../../ui/words';
+import { ARTICLE_STATE, WHEREABOUTS } from '../../ui/words';
 import type { Form } from './Build';
 
 type Row = Schemas['ArticleRow'];
@@ -20,16 +20,44 @@ export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolea
           cell: ({ article }) => (
             <>
               {article.serial}
-              <span className="block text-xs font-normal text-soft">{ARTICLE_STATE[article.state]}</span>
+              <span className="block text-xs font-normal text-soft">
+                {[
+                  ARTICLE_STATE[article.state],
+                  article.scale,
+                  article.arm,
+                  article.whereabouts === 'here' ? '' : WHEREABOUTS[article.whereabouts],
+                ]
+                  .filter((t) => t !== '')
+                  .join(' · ')}
+              </span>
             </>
           ),
         },
-        { head: 'Has been through', whole: true, cell: (r) => r.past },
+        {
+          head: 'Has been through',
+          whole: true,
+          cell: (r) => (
+            <>
+              {r.past}
+              {r.article.earlier.length > 0 && (
+                <span className="block text-xs text-soft">reworked, now of {r.letter}</span>
+              )}
+              {r.article.uses.map((u) => (
+                <span key={u.day + u.what} className="block text-xs text-soft">
+                  {[u.howLong, u.what, u.wrong === '' ? '' : `wrong: ${u.wrong}`].filter((t) => t !== '').join(', ')}
+                </span>
+              ))}
+            </>
+          ),
+        },
         { head: 'Lots', cell: (r) => r.article.lots.join(', ') },
         {
           head: 'Built otherwise',
           look: 'max-w-72',
-          cell: (r) => r.article.deviations || <span className="text-soft">as drawn</span>,
+          cell: (r) =>
+            [...r.article.deviants.map((d) => `${d.name} ${d.value}`.trim()), r.article.deviations]
+              .filter(Boolean)
+              .join('; ') || <span className="text-soft">as drawn</span>,
         },
       ]}
       edit={write ? (r) => ({ name: r.article.serial, open: () => open(r) }) : undefined}

@@ -13,7 +13,9 @@ import { RunsSlip, type Opened } from '../../ui/RunsSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { ChangeTable } from './ChangeTable';
-import { ARTICLE_FIELDS, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FIELDS } from './forms';
+import { articleFields, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FIELDS } from './forms';
+import { ArmTable } from './ArmTable';
+import { armLine, armOf } from '../../ui/records/arms';
 import { CORRECTION, REVISION_FIELDS } from '../../ui/records/revisionFields';
 import { PartsTable } from './PartsTable';
 import { ParameterTable } from './ParameterTable';
@@ -47,7 +49,14 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
   const [form, setForm] = useState<Form>(null);
   const [opened, setOpened] = useState<Opened>(null);
   const revision = sheet.revision;
-  const begin = useCallback(() => setForm({ kind: 'change', editing: { id: uuid(), record: { class: 'shape' } } }), []);
+  const begin = useCallback(
+    () =>
+      setForm({
+        kind: 'change',
+        editing: { id: uuid(), record: { class: 'shape', effects: [{ mode: 'add' }], alters: [], against: [] } },
+      }),
+    [],
+  );
   useBegin(write ? begin : null);
   const add = (kind: 'parameter' | 'part' | 'article', record: Record<string, unknown>) =>
     setForm({ kind, editing: { id: uuid(), record } });
@@ -63,7 +72,12 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
           write && (
             <>
               <Button
-                onClick={() => setForm({ kind: 'revision', editing: { id: revision.id, record: { ...revision } } })}
+                onClick={() =>
+                  setForm({
+                    kind: 'revision',
+                    editing: { id: revision.id, record: { ...revision, arms: revision.arms.map(armLine) } },
+                  })
+                }
               >
                 Edit build
               </Button>
@@ -112,6 +126,20 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
             />
           )}
         </Part>
+        {sheet.notes.length > 0 && (
+          <Part title="Build and record do not agree">
+            <ul className="text-sm">
+              {sheet.notes.map((n) => (
+                <li key={n}>{n}</li>
+              ))}
+            </ul>
+          </Part>
+        )}
+        {sheet.arms.length > 0 && (
+          <Part title="Arms" aside={revision.chosenArm === '' ? 'none chosen yet' : `chosen: ${revision.chosenArm}`}>
+            <ArmTable rows={sheet.arms} />
+          </Part>
+        )}
         <Part
           title="Parameters"
           aside={sheet.parent !== null && `beside those of ${sheet.parent.letter}`}
@@ -160,7 +188,19 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
           aside="what was built to this revision"
           actions={
             write && (
-              <Button look="quiet" onClick={() => add('article', { state: 'finished', lots: [] })}>
+              <Button
+                look="quiet"
+                onClick={() =>
+                  add('article', {
+                    state: 'finished',
+                    whereabouts: 'here',
+                    lots: [],
+                    deviants: [],
+                    uses: [],
+                    revision: revision.id,
+                  })
+                }
+              >
                 Add article
               </Button>
             )
@@ -180,7 +220,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         title="Change"
         kind={`change:${revision.id}`}
         editing={editing('change')}
-        fields={changeFields(sheet.metrics)}
+        fields={changeFields(sheet)}
         onClose={close}
         save={(id, values, version) =>
           putRecord('changes', id, { ...form?.editing.record, ...values, revision: revision.id, version })
@@ -215,9 +255,12 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         title="Article"
         kind={`article:${revision.id}`}
         editing={editing('article')}
-        fields={ARTICLE_FIELDS}
+        fields={articleFields(
+          revision.arms,
+          frame.spine.map((t) => t.revision),
+        )}
         onClose={close}
-        save={(id, values, version) => putRecord('articles', id, { ...values, revision: revision.id, version })}
+        save={(id, values, version) => putRecord('articles', id, { ...values, scale: values['scale'] ?? '', version })}
       />
       <RecordSlip
         title={`Build ${revision.letter}`}
@@ -226,7 +269,13 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         fields={asEdited(REVISION_FIELDS, form, tried)}
         onClose={close}
         save={(id, values, version) =>
-          putRecord('revisions', id, { ...values, device: revision.device, parent: revision.parent, version })
+          putRecord('revisions', id, {
+            ...values,
+            arms: (values['arms'] as string[]).map(armOf),
+            device: revision.device,
+            parent: revision.parent,
+            version,
+          })
         }
       />
     </>

@@ -29,7 +29,7 @@ export function ChangeTable({
       least="min-w-[46rem]"
       label={`Changes from ${parent}`}
       rows={rows}
-      keyOf={(row) => row.change.id}
+      keyOf={(row) => row.change.id + row.metricId}
       columns={[
         {
           head: 'What',
@@ -47,7 +47,9 @@ export function ChangeTable({
           cell: (row) => (
             <>
               {row.change.why}
-              {row.against !== null && <span className="block text-xs text-soft">against “{row.against}”</span>}
+              {row.against.length > 0 && (
+                <span className="block text-xs text-soft">against “{row.against.join('”, “')}”</span>
+              )}
             </>
           ),
         },
@@ -70,7 +72,7 @@ export function ChangeTable({
 function behind(row: Schemas['ChangeRow'], build: string, parentId: string | null): Opened {
   return {
     title: row.change.what,
-    sentence: `${row.change.metric}: ${row.sentence}`,
+    sentence: `${row.metric}: ${row.sentence}`,
     how: row.how,
     runs: { revision: build, metric: row.metricId, ...(parentId === null ? {} : { against: parentId }) },
   };

@@ -1,19 +1,27 @@
-import { CHANGE_CLASS, options, VERDICT } from '../../ui/words';
-import type { Field } from '../../ui/fields';
+import { CHANGE_CLASS, DEVIATION, options, VERDICT, WHEREABOUTS } from '../../ui/words';
+import type { Schemas } from '../../api/client';
+import type { Field, FieldOrRows } from '../../ui/fields';
+import { effectRows } from '../../ui/records/effects';
 
-export function changeFields(metrics: string[]): Field[] {
+export function changeFields(sheet: Schemas['BuildSheet']): FieldOrRows[] {
   return [
     { name: 'what', label: 'What changes?' },
     { name: 'why', label: 'Why?', kind: 'area' },
     { name: 'class', label: 'Class', kind: 'select', options: options(CHANGE_CLASS) },
+    effectRows(sheet.metrics),
     {
-      name: 'metric',
-      label: 'Which metric should move?',
-      suggest: metrics,
-      hint: 'Without one, nobody can check it with numbers.',
+      name: 'alters',
+      label: 'What of the build did it alter?',
+      kind: 'picks',
+      options: sheet.alterable.map((a) => ({ value: a.id, label: a.now === '' ? a.label : `${a.label} (${a.now})` })),
+      hint: 'It explains these differences; a fix is carried only by what still has them.',
     },
-    { name: 'expected', label: 'By how much?', kind: 'number', half: true, hint: 'With its sign: −2 is less.' },
-    { name: 'unit', label: 'Unit', half: true },
+    {
+      name: 'against',
+      label: 'Which failures is it meant to end?',
+      kind: 'picks',
+      options: sheet.failures.map((f) => ({ value: f.id, label: f.label })),
+    },
   ];
 }
 
@@ -29,7 +37,7 @@ export const VERDICT_FIELDS: Field[] = [
 
 export const PARAMETER_FIELDS: Field[] = [
   { name: 'name', label: 'Name' },
-  { name: 'text', label: 'Value with unit', hint: 'As in 1.60 mm, 1/8 in or 12 V.' },
+  { name: 'text', label: 'Value with unit', hint: 'As in 1.60 mm, 1/8 in or 12 V; or a word, such as wave.' },
 ];
 
 export const PART_FIELDS: Field[] = [
@@ -40,24 +48,80 @@ export const PART_FIELDS: Field[] = [
   { name: 'note', label: 'Note' },
 ];
 
-export const ARTICLE_FIELDS: Field[] = [
-  { name: 'serial', label: 'Serial' },
-  {
-    name: 'lots',
-    label: 'Material lots',
-    kind: 'lines',
-    hint: 'One a line: plate sheet: P-31. Another lot is a change that nobody decided.',
-  },
-  { name: 'deviations', label: 'Built otherwise than drawn?', kind: 'area' },
-  {
-    name: 'state',
-    label: 'State',
-    kind: 'select',
-    options: [
-      { value: 'mockup', label: 'mock-up' },
-      { value: 'bare', label: 'bare' },
-      { value: 'finished', label: 'finished' },
-      { value: 'payload', label: 'payload aboard' },
-    ],
-  },
-];
+export function articleFields(arms: Schemas['Arm'][], builds: { id: string; letter: string }[]): FieldOrRows[] {
+  return [
+    { name: 'serial', label: 'Serial', half: true },
+    {
+      name: 'revision',
+      label: 'Of build',
+      kind: 'select',
+      half: true,
+      options: builds.map((b) => ({ value: b.id, label: b.letter })),
+      hint: 'Another build: it is reworked, and its past goes along.',
+    },
+    ...(arms.length === 0
+      ? []
+      : [
+          {
+            name: 'arm',
+            label: 'Arm',
+            kind: 'select' as const,
+            options: [{ value: '', label: 'none' }, ...arms.map((a) => ({ value: a.name, label: a.name }))],
+          },
+        ]),
+    {
+      name: 'lots',
+      label: 'Material lots',
+      kind: 'lines',
+      hint: 'One a line: plate sheet: P-31. Another lot is a change that nobody decided.',
+    },
+    {
+      name: 'state',
+      label: 'State',
+      kind: 'select',
+      half: true,
+      options: [
+        { value: 'mockup', label: 'mock-up' },
+        { value: 'model', label: 'scale model' },
+        { value: 'bare', label: 'bare' },
+        { value: 'finished', label: 'finished' },
+        { value: 'payload', label: 'payload aboard' },
+      ],
+    },
+    { name: 'scale', label: 'Scale of a model', half: true, hint: 'As in 1:5.' },
+    {
+      name: 'standsFor',
+      label: 'A mock-up stands for',
+      kind: 'picks',
+      options: ['shape', 'feel', 'handling', 'function', 'look'].map((v) => ({ value: v, label: v })),
+    },
+    {
+      name: 'deviants',
+      label: 'Built otherwise than drawn, one by one',
+      kind: 'rows',
+      add: 'Add a deviation',
+      empty: { kind: 'workmanship' },
+      fields: [
+        { name: 'kind', label: 'In', kind: 'select', options: options(DEVIATION) },
+        { name: 'name', label: 'What', half: true },
+        { name: 'value', label: 'As it is', half: true },
+      ],
+    },
+    { name: 'deviations', label: 'Built otherwise, in words', kind: 'area' },
+    { name: 'whereabouts', label: 'It is', kind: 'select', half: true, options: options(WHEREABOUTS) },
+    { name: 'keeper', label: 'Keeper', half: true },
+    {
+      name: 'uses',
+      label: 'Use outside trials',
+      kind: 'rows',
+      add: 'Add a line',
+      empty: {},
+      fields: [
+        { name: 'day', label: 'Day', half: true, hint: '2026-03-02' },
+        { name: 'howLong', label: 'How long or how often', half: true },
+        { name: 'what', label: 'For what', half: true },
+        { name: 'wrong', label: 'What went wrong, or nothing', half: true },
+      ],
+    },
+  ];
+}

@@ -2,7 +2,7 @@ import { uuid } from '../../api/uuid';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { day } from '../../ui/time';
-import { CAUSE_KIND, CAUSE_STANDING, SEVERITY, STANDING } from '../../ui/words';
+import { CAUSE_KIND, CAUSE_STANDING, CONSEQUENCE, STANDING } from '../../ui/words';
 import type { FindForm } from './Find';
 
 export function FailureList({
@@ -27,12 +27,14 @@ export function FailureList({
                 <strong className="text-oxide">{f.mode}</strong> {f.place !== '' && <>· {f.place}</>}
               </p>
               <p className="text-sm text-soft">
-                {[SEVERITY[f.severity], f.stage, row.serial, row.runLabel, day(f.at), f.by].filter(Boolean).join(' · ')}
+                {[row.level, CONSEQUENCE[f.consequence], f.stage, row.serial, row.runLabel, day(f.at), f.by]
+                  .filter(Boolean)
+                  .join(' · ')}
               </p>
               {f.note !== '' && <p className="text-sm">{f.note}</p>}
               <p className="text-sm">
                 <span
-                  className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : row.standing === 'closed' ? '' : 'text-brass'}`}
+                  className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : row.standing === 'closed' || row.standing === 'putRight' ? '' : 'text-brass'}`}
                 >
                   {STANDING[row.standing]}
                 </span>{' '}
@@ -88,7 +90,14 @@ export function FailureList({
                         kind: 'candidate',
                         editing: {
                           id: uuid(),
-                          record: { failure: f.id, class: 'shape', source: 'failure', effects: [], revision },
+                          record: {
+                            failures: [f.id],
+                            class: 'shape',
+                            source: 'failure',
+                            effects: [],
+                            alters: [],
+                            revision,
+                          },
                         },
                       })
                     }

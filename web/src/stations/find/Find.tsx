@@ -8,12 +8,12 @@ import { uuid } from '../../api/uuid';
 import { useBegin, usePlace } from '../../ui/place';
 import { ModeTally } from '../../figures/ModeTally';
 import { Button } from '../../ui/Button';
-import type { Field } from '../../ui/fields';
+import type { Field, FieldOrRows } from '../../ui/fields';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { More, useMore } from '../../ui/More';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
-import { CAUSE_KIND, CAUSE_STANDING, options, SEVERITY } from '../../ui/words';
+import { CAUSE_KIND, CAUSE_STANDING, CONSEQUENCE, options } from '../../ui/words';
 import { candidateFields } from '../../ui/records/candidateFields';
 import { saveCandidate } from '../../ui/records/saveCandidate';
 import { NewObservation } from '../../ui/records/NewObservation';
@@ -21,17 +21,54 @@ import { AddPhoto } from '../../ui/records/AddPhoto';
 import { ContactSheet } from '../../ui/records/ContactSheet';
 import { FailureList } from './FailureList';
 
-const FAILURE_FIELDS: Field[] = [
-  {
-    name: 'mode',
-    label: 'Mode',
-    hint: 'The same words for the same thing: that is how it is found again on later builds.',
-  },
-  { name: 'place', label: 'Place on the device' },
-  { name: 'severity', label: 'Severity', kind: 'select', options: options(SEVERITY) },
-  { name: 'stage', label: 'When in the run?' },
-  { name: 'note', label: 'What happened?', kind: 'area' },
-];
+function failureFields(methods: Schemas['MethodView'][], hasRun: boolean): FieldOrRows[] {
+  return [
+    {
+      name: 'mode',
+      label: 'Mode',
+      hint: 'The same words for the same thing: that is how it is found again on later builds.',
+    },
+    { name: 'place', label: 'Place on the device' },
+    { name: 'consequence', label: 'What would it lead to?', kind: 'select', half: true, options: options(CONSEQUENCE) },
+    { name: 'stage', label: 'When in the run?', half: true },
+    ...(hasRun
+      ? []
+      : [
+          {
+            name: 'method',
+            label: 'As in a run of which method?',
+            kind: 'select' as const,
+            options: [{ value: '', label: 'not said' }, ...methods.map((m) => ({ value: m.id, label: m.name }))],
+            hint: 'A failure without a run is closed by nothing until its method and levels are said.',
+          },
+          {
+            name: 'levels',
+            label: 'At which levels?',
+            kind: 'rows' as const,
+            add: 'Add a level',
+            empty: {},
+            fields: [
+              {
+                name: 'name',
+                label: 'Factor',
+                half: true,
+                suggest: [...new Set(methods.flatMap((m) => m.factors.map((f) => f.name)))],
+              },
+              { name: 'text', label: 'Level', half: true },
+            ],
+          },
+        ]),
+    {
+      name: 'question',
+      label: 'Belongs to the question',
+      suggest: [...new Set(methods.flatMap((m) => m.questions.map((q) => q.key)))],
+      hint: 'Its short name; empty where it stands alone.',
+    },
+    { name: 'note', label: 'What happened?', kind: 'area' },
+    { name: 'feared', label: 'Feared, not seen yet', kind: 'check' },
+    { name: 'guard', label: 'What guards against it?', hint: 'Of one that is feared.' },
+  ];
+}
 
 const CAUSE_FIELDS: Field[] = [
   { name: 'text', label: 'What is suspected?' },
@@ -63,7 +100,7 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
   const { frame, write } = usePlace();
   const [form, setForm] = useState<FindForm>(null);
   const begin = useCallback(
-    () => setForm({ kind: 'failure', editing: { id: uuid(), record: { severity: 'major' } } }),
+    () => setForm({ kind: 'failure', editing: { id: uuid(), record: { consequence: 'major', levels: [] } } }),
     [],
   );
   useBegin(write ? begin : null);
@@ -131,12 +168,15 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         title="Failure"
         kind={`failure:${revision}`}
         editing={editing('failure')}
-        fields={FAILURE_FIELDS}
+        fields={failureFields(sheet.methods, typeof form?.editing.record['run'] === 'string')}
         onClose={close}
         save={(id, values, version) =>
           putRecord('failures', id, {
             run: form?.editing.record['run'],
             article: form?.editing.record['article'],
+            method: form?.editing.record['method'] ?? null,
+            levels: form?.editing.record['levels'] ?? [],
+            consequenceOf: form?.editing.record['consequenceOf'] ?? null,
             ...values,
             revision,
             version,
@@ -157,7 +197,7 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         title="Candidate against this failure"
         kind={`candidate:${String(form?.editing.record['failure'])}`}
         editing={editing('candidate')}
-        fields={candidateFields([], [])}
+        fields={candidateFields([], [], [], [])}
         onClose={close}
         wide
         label="Propose it"

@@ -18,7 +18,9 @@ function candidate(changed: Partial<Schemas['CandidateView']> = {}): Schemas['Ca
     class: 'shape',
     source: 'outside',
     askedBy: 'a grower',
-    failure: null,
+    failures: [],
+    requirements: [],
+    alters: [{ kind: 'parameter', name: 'arm', from: '3 mm', to: '4 mm' }],
     effects: [],
     expected: [],
     cost: '12.50',
@@ -31,16 +33,17 @@ function candidate(changed: Partial<Schemas['CandidateView']> = {}): Schemas['Ca
   } as Schemas['CandidateView'];
 }
 
-function row(c: Schemas['CandidateView'], write = true, failure?: string) {
+function row(c: Schemas['CandidateView'], write = true, failures: string[] = []) {
   const edit = vi.fn();
-  show(<CandidateRow candidate={c} currency="EUR" failure={failure} write={write} edit={edit} />);
+  show(<CandidateRow candidate={c} currency="EUR" failures={failures} write={write} edit={edit} />);
   return edit;
 }
 
 describe('a candidate', () => {
   it('says what it costs, who asked for it and what it is against', () => {
     server();
-    row(candidate(), false, 'Arm broke');
+    row(candidate(), false, ['Arm broke']);
+    expect(screen.getByText('arm: 3 mm → 4 mm')).toBeTruthy();
     expect(screen.getByText('12.50 EUR · 2 h')).toBeTruthy();
     expect(screen.getByText(/asked for by a grower · against “Arm broke”/)).toBeTruthy();
     expect(screen.getByText(/^No effect in numbers/)).toBeTruthy();

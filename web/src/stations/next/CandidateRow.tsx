@@ -25,13 +25,13 @@ const CHOICES: { choice: Exclude<Choice, 'open'>; words: string }[] = [
 export function CandidateRow({
   candidate: c,
   currency,
-  failure,
+  failures,
   write,
   edit,
 }: {
   candidate: Schemas['CandidateView'];
   currency: string;
-  failure: string | undefined;
+  failures: string[];
   write: boolean;
   edit: () => void;
 }) {
@@ -68,11 +68,17 @@ export function CandidateRow({
         {[
           CHANGE_CLASS[c.class],
           c.source === 'outside' ? `asked for by ${c.askedBy || 'somebody outside'}` : '',
-          failure === undefined ? '' : `against “${failure}”`,
+          failures.length === 0 ? '' : `against “${failures.join('”, “')}”`,
         ]
           .filter(Boolean)
           .join(' · ')}
       </p>
+      {c.alters.map((a) => (
+        <p key={a.kind + a.name} className="text-sm">
+          {a.kind === 'firmware' ? 'firmware' : a.name}: {a.from === '' ? 'new' : a.from} →{' '}
+          {a.to === '' ? 'taken out' : a.to}
+        </p>
+      ))}
       {c.expected.map((e) => (
         <p key={e} className="text-sm">
           {e}

@@ -29,16 +29,22 @@ function Page({ record }: { record: Schemas['DecisionView'] }) {
   const of = (choice: Schemas['Choice']) => known.lines.filter((l) => l.choice === choice);
   return (
     <Sheet
-      title={`Decision · ${record.letter} to ${record.nextLetter}`}
+      title={
+        record.nextLetter === ''
+          ? `Decision on ${record.letter}`
+          : `Decision · ${record.letter} to ${record.nextLetter}`
+      }
       sentence={record.sentence}
       actions={
         <>
-          <Link
-            className="frame-only self-center font-semibold text-blue underline"
-            to={stationPath(frame.device.id, record.nextLetter, 'build')}
-          >
-            Go to {record.nextLetter}
-          </Link>
+          {record.nextLetter !== '' && (
+            <Link
+              className="frame-only self-center font-semibold text-blue underline"
+              to={stationPath(frame.device.id, record.nextLetter, 'build')}
+            >
+              Go to {record.nextLetter}
+            </Link>
+          )}
           <Button className="frame-only" onClick={() => window.print()}>
             Print
           </Button>

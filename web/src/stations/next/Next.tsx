@@ -53,20 +53,25 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
       >
         {sheet.decisions.map((d) => (
           <p key={d.id} className="mt-3 border-l-4 border-ink pl-3">
-            Build {d.nextLetter} was decided by {d.by}.{' '}
+            {d.sentence}{' '}
             <Link
               className="font-semibold text-blue underline"
               to={`${stationPath(frame.device.id, sheet.revision.letter, 'next')}/decision/${d.id}`}
             >
               Read the record
-            </Link>{' '}
-            ·{' '}
-            <Link
-              className="font-semibold text-blue underline"
-              to={stationPath(frame.device.id, d.nextLetter, 'build')}
-            >
-              Go to {d.nextLetter}
             </Link>
+            {d.nextLetter !== '' && (
+              <>
+                {' '}
+                ·{' '}
+                <Link
+                  className="font-semibold text-blue underline"
+                  to={stationPath(frame.device.id, d.nextLetter, 'build')}
+                >
+                  Go to {d.nextLetter}
+                </Link>
+              </>
+            )}
           </p>
         ))}
         {sheet.cameOf.length > 0 && (
@@ -106,7 +111,7 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
                     key={c.id}
                     candidate={c}
                     currency={currency}
-                    failure={sheet.failures.find((f) => f.id === c.failure)?.label}
+                    failures={sheet.failures.filter((f) => c.failures.includes(f.id)).map((f) => f.label)}
                     write={write}
                     edit={() => setEditing({ id: c.id, record: { ...c } })}
                   />
@@ -139,7 +144,7 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
         title="Candidate"
         kind={`candidate:${sheet.revision.id}`}
         editing={editing}
-        fields={candidateFields(sheet.metrics, sheet.failures)}
+        fields={candidateFields(sheet.metrics, sheet.failures, sheet.requirements, sheet.alterable)}
         wide
         onClose={() => setEditing(null)}
         save={(id, values, version) =>

@@ -35,6 +35,11 @@ describe('how a run ended', () => {
       answers: [],
       purpose: 'findOut',
       firmware: '',
+      lookedFor: [],
+      others: [],
+      person: '',
+      goes: null,
+      differs: '',
       setAside: '',
       takenIn: false,
       version: 2,
@@ -125,7 +130,7 @@ describe('a failure', () => {
     await userEvent.type(screen.getByLabelText('What failed, in a few words?'), 'Cracked at the clip');
     await userEvent.type(screen.getByLabelText('Mode'), 'Arm broke');
     await userEvent.type(screen.getByLabelText('Place on the device'), 'arm');
-    await userEvent.selectOptions(screen.getByLabelText('Severity'), 'dangerous');
+    await userEvent.selectOptions(screen.getByLabelText('What it would lead to'), 'dangerous');
   };
 
   it('is logged in the same go', async () => {
@@ -139,7 +144,8 @@ describe('a failure', () => {
       run: id,
       mode: 'Arm broke',
       place: 'arm',
-      severity: 'dangerous',
+      consequence: 'dangerous',
+      question: 'held',
       note: 'Cracked at the clip',
     });
     expect(of(sent, 'PUT', '/api/runs/')[0]!.body).toMatchObject({

@@ -6,7 +6,7 @@ import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
-import { ANSWER, options, OUTCOME, SEVERITY } from '../../ui/words';
+import { ANSWER, options, OUTCOME, CONSEQUENCE } from '../../ui/words';
 import { runBody } from './runBody';
 
 type RunOutcome = Schemas['RunOutcome'];
@@ -19,7 +19,8 @@ type Draft = {
   reason: string;
   mode: string;
   place: string;
-  severity: Schemas['Severity'];
+  consequence: Schemas['Consequence'];
+  question: string;
   failure: string;
 };
 
@@ -77,6 +78,7 @@ function NewOutcome({
   onDone: () => void;
 }) {
   const { run } = sheet;
+  const { questions, waits } = sheet.asked;
   const id = useId();
   const write = useWrite();
   const { busy, problem } = write;
@@ -88,10 +90,10 @@ function NewOutcome({
     reason: '',
     mode: '',
     place: '',
-    severity: 'major',
+    consequence: 'major',
+    question: questions.length === 1 ? questions[0]!.key : '',
     failure: uuid(),
   });
-  const { questions, waits } = sheet.asked;
   const asks =
     draft.outcome === null
       ? ''
@@ -130,7 +132,8 @@ function NewOutcome({
           run: run.id,
           mode: draft.mode,
           place: draft.place,
-          severity: draft.severity,
+          consequence: draft.consequence,
+          question: draft.question,
           note: draft.reason,
         });
       }
@@ -267,6 +270,26 @@ function NewOutcome({
                   ))}
                 </datalist>
               </div>
+              {questions.length > 0 && (
+                <div className="col-span-2">
+                  <label htmlFor={`${id}-question`} className="mb-1 block text-sm font-semibold">
+                    Which question does it belong to?
+                  </label>
+                  <select
+                    id={`${id}-question`}
+                    className="field min-h-12"
+                    value={draft.question}
+                    onChange={(e) => setDraft({ ...draft, question: e.target.value })}
+                  >
+                    <option value="">none of them: it stands alone</option>
+                    {questions.map((q) => (
+                      <option key={q.key} value={q.key}>
+                        {q.text === '' ? q.metric : q.text}
+                      </option>
+                    ))}
+                  </select>
+                </div>
+              )}
               <div>
                 <label htmlFor={`${id}-place`} className="mb-1 block text-sm font-semibold">
                   Place on the device
@@ -285,16 +308,16 @@ function NewOutcome({
                 </datalist>
               </div>
               <div>
-                <label htmlFor={`${id}-severity`} className="mb-1 block text-sm font-semibold">
-                  Severity
+                <label htmlFor={`${id}-consequence`} className="mb-1 block text-sm font-semibold">
+                  What it would lead to
                 </label>
                 <select
-                  id={`${id}-severity`}
+                  id={`${id}-consequence`}
                   className="field min-h-12"
-                  value={draft.severity}
-                  onChange={(e) => setDraft({ ...draft, severity: e.target.value as Schemas['Severity'] })}
+                  value={draft.consequence}
+                  onChange={(e) => setDraft({ ...draft, consequence: e.target.value as Schemas['Consequence'] })}
                 >
-                  {Object.entries(SEVERITY).map(([value, words]) => (
+                  {Object.entries(CONSEQUENCE).map(([value, words]) => (
                     <option key={value} value={value}>
                       {words}
                     </option>

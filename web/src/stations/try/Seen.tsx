@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { NewObservation } from '../../ui/records/NewObservation';
 import { Part } from '../../ui/Sheet';
-import { SEVERITY } from '../../ui/words';
+import { CONSEQUENCE } from '../../ui/words';
 import { AddPhoto } from '../../ui/records/AddPhoto';
 import { ContactSheet } from '../../ui/records/ContactSheet';
 
@@ -12,7 +12,7 @@ export function Seen({ sheet, write }: { sheet: Schemas['RunSheet']; write: bool
       {sheet.failures.map((f) => (
         <p key={f.id} className="border-l-2 border-oxide pl-3">
           <strong className="text-oxide">{f.mode}</strong> {f.place === '' ? '' : `· ${f.place}`} ·{' '}
-          {SEVERITY[f.severity]}
+          {CONSEQUENCE[f.consequence]}
           {f.note !== '' && <span className="block text-sm">{f.note}</span>}
         </p>
       ))}

@@ -12,6 +12,7 @@ import { Waiting } from '../../ui/Waiting';
 import { Comparison } from './Comparison';
 import { EvidenceTable } from './EvidenceTable';
 import { OutcomeRow } from './OutcomeRow';
+import { SidesPart } from './SidesPart';
 
 /** The Weigh station: against the requirements, and against another build. */
 export default function Weigh() {
@@ -103,6 +104,15 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
             </div>
           )}
         </Part>
+        {sheet.sides.length > 0 && (
+          <Part title={`Within ${letter}`}>
+            <div className="divide-y divide-rule">
+              {sheet.sides.map((row) => (
+                <SidesPart key={`${row.metricId} ${row.title}`} row={row} />
+              ))}
+            </div>
+          </Part>
+        )}
       </Sheet>
       <RunsSlip device={frame.device.id} opened={opened} onClose={() => setOpened(null)} />
     </>

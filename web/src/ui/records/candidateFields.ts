@@ -1,18 +1,17 @@
-import { CHANGE_CLASS, options } from '../words';
+import { ALTERS, CHANGE_CLASS, options } from '../words';
 import type { Field, FieldOrRows } from '../fields';
+import { effectRows } from './effects';
 
-export function candidateFields(metrics: string[], failures: { id: string; label: string }[]): FieldOrRows[] {
-  const about: Field[] =
-    failures.length === 0
-      ? []
-      : [
-          {
-            name: 'failure',
-            label: 'Against which failure?',
-            kind: 'select',
-            options: [{ value: '', label: 'none' }, ...failures.map((f) => ({ value: f.id, label: f.label }))],
-          },
-        ];
+type Pick = { id: string; label: string; now?: string };
+
+export function candidateFields(
+  metrics: string[],
+  failures: Pick[],
+  requirements: Pick[],
+  alterable: Pick[],
+): FieldOrRows[] {
+  const pick = (name: string, label: string, of: Pick[]): Field[] =>
+    of.length === 0 ? [] : [{ name, label, kind: 'picks', options: of.map((f) => ({ value: f.id, label: f.label })) }];
   return [
     {
       name: 'what',
@@ -35,20 +34,26 @@ export function candidateFields(metrics: string[], failures: { id: string; label
     { name: 'cost', label: 'Cost', kind: 'number', half: true },
     { name: 'hours', label: 'Hours', kind: 'number', half: true },
     { name: 'askedBy', label: 'Who asked for it?' },
-    ...about,
+    ...pick('failures', 'Which failures does it answer?', failures),
+    ...pick('requirements', 'Which requirements does it answer?', requirements),
     {
-      name: 'effects',
-      label: 'Expected effect, as a range',
+      name: 'alters',
+      label: 'What becomes of the build',
       kind: 'rows',
-      add: 'Add an effect',
-      empty: {},
+      add: 'Add what it alters',
+      empty: { kind: 'parameter' },
       fields: [
-        { name: 'metric', label: 'Metric', suggest: metrics },
-        { name: 'unit', label: 'Unit', half: true },
-        { name: 'low', label: 'Lowest', kind: 'number', half: true },
-        { name: 'likely', label: 'Likely', kind: 'number', half: true },
-        { name: 'high', label: 'Highest', kind: 'number', half: true },
+        { name: 'kind', label: 'It alters a', kind: 'select', options: options(ALTERS) },
+        { name: 'name', label: 'Name', suggest: alterable.map((a) => a.label) },
+        {
+          name: 'from',
+          label: 'Now',
+          half: true,
+          suggest: alterable.map((a) => a.now ?? '').filter((t) => t !== ''),
+        },
+        { name: 'to', label: 'Proposed', half: true, hint: 'Deciding it applies it.' },
       ],
     },
+    effectRows(metrics),
   ];
 }

@@ -24,5 +24,12 @@ export const REVISION_FIELDS: Field[] = [
       { value: 'abandoned', label: 'abandoned' },
     ],
   },
+  {
+    name: 'arms',
+    label: 'Arms: variants inside this build',
+    kind: 'lines',
+    hint: 'One a line: wave soft ×2: shape = wave; wrap = soft. After a bar, why it was eliminated before it was tried.',
+  },
+  { name: 'chosenArm', label: 'The arm that was chosen', half: true, hint: 'Its values go into the next build.' },
   { name: 'stateReason', label: 'If abandoned: why, and what would bring it back?', kind: 'area' },
 ];

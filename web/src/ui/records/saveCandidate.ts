@@ -13,7 +13,9 @@ export function saveCandidate(id: string, values: Values, version: number | null
     'effects',
     'source',
     'askedBy',
-    'failure',
+    'failures',
+    'requirements',
+    'alters',
     'choice',
     'reason',
   ];

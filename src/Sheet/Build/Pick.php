@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Build;
 
 /** Something to pick from a list. */
-final readonly class Choice
+final readonly class Pick
 {
     /** @param string $now its present value, where it has one */
     public function __construct(

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\CompareSides;
+use Lustrum\Core\Alike\SideEffect;
+use Lustrum\Core\Alike\SidePair;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Run\Configuration;
+
+/**
+ * Sides within one build against each other: its arms, its articles, lots, firmware, and what pairs its runs, such as raters.
+ *
+ * Every level that two of them were run at is used, and what pairs the runs is taken out.
+ */
+final readonly class SidesWithin
+{
+    /**
+     * @param string             $kind    arm, article, lot, firmware or block
+     * @param string             $name    of the material, or of the block; empty elsewhere
+     * @param list<SideEffect>   $sides   the highest first
+     * @param list<list<string>> $groups  that cannot be told apart
+     * @param list<list<string>> $apart   empty where all are joined
+     * @param int                $told    pairs that are told apart
+     * @param int                $pairs   that could be
+     * @param bool               $ofArticles does one article stand for a side?
+     * @param int                $bounds  among the runs: then there is no fit
+     */
+    private function __construct(
+        public string $metric,
+        public string $kind,
+        public string $name,
+        public string $unit,
+        public int $decimals,
+        public array $sides,
+        public array $groups,
+        public array $apart,
+        public int $told,
+        public int $pairs,
+        public bool $ofArticles,
+        public int $bounds,
+    ) {
+    }
+
+    /**
+     * @param list<string> $metrics to look at, in their order
+     * @param callable(string): string $unit in which each is thought of
+     *
+     * @return list<self> where two sides or more were run alike
+     */
+    public static function of(Seen $seen, array $metrics, callable $unit, float $confidence): array
+    {
+        $out = [];
+        foreach ($metrics as $metric) {
+            $m = Measured::of($seen->read($metric), $unit($metric));
+            foreach (self::kinds($m, $seen) as [$kind, $name]) {
+                $one = self::one($metric, $m, $seen, $kind, $name, $confidence);
+                if ($one !== null) {
+                    $out[] = $one;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{string, string}> the kind of sides, and the material or block */
+    private static function kinds(Measured $m, Seen $seen): array
+    {
+        $lots = $blocks = [];
+        foreach ($m->bunches as $bunch) {
+            $lots += $seen->configuration($bunch->circumstances->made)->lots;
+            $blocks += $bunch->alike->blocks;
+        }
+        $of = static fn (string $kind, array $names): array => array_map(
+            static fn (string|int $name): array => [$kind, (string) $name], array_keys($names),
+        );
+
+        return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('block', array_diff_key($blocks, ['article' => 0]))];
+    }
+
+    private static function one(string $metric, Measured $m, Seen $seen, string $kind, string $name, float $confidence): ?self
+    {
+        $sided = $m->sided('b');
+        $sides = [];
+        foreach ($sided as $i => $one) {
+            $side = $one->bunch === null ? '' : self::side($one, $seen->configuration($one->bunch->circumstances->made), $kind, $name);
+            if ($side !== '' && $one->alike->isKnown()) {
+                $sides[$i] = $side;
+            }
+        }
+        if (count(array_unique($sides)) < 2) {
+            return null;
+        }
+        $bounds = 0;
+        $blocks = self::blocks($sided, $sides, $kind === 'block' ? $name : ($kind === 'article' ? 'article' : ''));
+        $runs = [];
+        foreach ($sides as $i => $side) {
+            $bounds += count($sided[$i]->atLeast) + count($sided[$i]->atMost);
+            $block = $blocks === [] ? null : implode("\x1f", array_map(
+                static fn (string $b): string => $sided[$i]->alike->blocks[$b] ?? '', $blocks,
+            ));
+            foreach ($sided[$i]->values as $value) {
+                $runs[] = new AlikeRun($side, $sided[$i]->alike->cell, $value, $block, $sided[$i]->article === '' ? null : $sided[$i]->article);
+            }
+        }
+        [$runs, $ofArticles] = $kind === 'article' ? [$runs, false] : self::byArticle($runs);
+        if ($bounds > 0) {
+            return self::bounded($metric, $m, $kind, $name, array_values(array_unique($sides)), $bounds);
+        }
+        try {
+            $found = CompareSides::of($runs, $confidence);
+        } catch (CoreException) {
+            return null;
+        }
+        $told = count(array_filter($found->pairs, static fn (SidePair $p): bool => $p->told));
+
+        return new self(
+            $metric, $kind, $name, $m->unit, $m->decimals, $found->sides, $found->groups, $found->apart, $told, count($found->pairs),
+            $ofArticles, 0,
+        );
+    }
+
+    /** @param list<string> $sides */
+    private static function bounded(string $metric, Measured $m, string $kind, string $name, array $sides, int $bounds): self
+    {
+        return new self(
+            $metric, $kind, $name, $m->unit, $m->decimals, array_map(static fn (string $s): SideEffect => new SideEffect($s, 0, null), $sides),
+            [], [], 0, 0, false, $bounds,
+        );
+    }
+
+    private static function side(Sided $one, Configuration $made, string $kind, string $name): string
+    {
+        return match ($kind) {
+            'arm' => $made->arm,
+            'article' => $one->article,
+            'lot' => $made->lots[$name] ?? '',
+            'firmware' => $made->firmware,
+            default => $one->alike->blocks[$name] ?? '',
+        };
+    }
+
+    /**
+     * Blocks of which some level is on two sides; what is compared is none of them.
+     *
+     * @param list<Sided>        $sided
+     * @param array<int, string> $sides
+     *
+     * @return list<string>
+     */
+    private static function blocks(array $sided, array $sides, string $compared): array
+    {
+        $names = null;
+        $on = [];
+        foreach ($sides as $i => $side) {
+            $own = $sided[$i]->alike->blocks;
+            $names = $names === null ? array_keys($own) : array_values(array_intersect($names, array_keys($own)));
+            foreach ($own as $block => $level) {
+                if ($level !== '') {
+                    $on[$block][$sided[$i]->alike->cell."\x1e".$level][$side] = true;
+                }
+            }
+        }
+
+        return array_values(array_map(strval(...), array_filter($names ?? [], static fn (string|int $block): bool => (string) $block !== $compared
+            && array_filter($on[$block] ?? [], static fn (array $of): bool => count($of) > 1) !== [])));
+    }
+
+    /**
+     * Values of an article within a stratum count once, where every side has two articles or more; else it is the articles that
+     * are compared.
+     *
+     * @param list<AlikeRun> $runs
+     *
+     * @return array{list<AlikeRun>, bool} and whether one article stands for a side
+     */
+    private static function byArticle(array $runs): array
+    {
+        $articles = [];
+        foreach ($runs as $run) {
+            $articles[$run->side][$run->article ?? ''] = true;
+        }
+        $isNamed = array_filter($runs, static fn (AlikeRun $r): bool => $r->article === null) === [];
+        $fewest = $articles === [] ? 0 : min(array_map(count(...), $articles));
+        if (!$isNamed || $fewest < 2) {
+            return [$runs, $isNamed && $fewest === 1];
+        }
+        $of = [];
+        foreach ($runs as $run) {
+            $of[$run->side."\x1f".$run->stratum()."\x1f".$run->article][] = $run;
+        }
+
+        return [array_values(array_map(static fn (array $some): AlikeRun => new AlikeRun(
+            $some[0]->side, $some[0]->cell, array_sum(array_map(static fn (AlikeRun $r): float => $r->value, $some)) / count($some), $some[0]->block,
+        ), $of)), false];
+    }
+}

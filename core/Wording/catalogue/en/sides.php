@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'title' => '{kind, select, arm {by arm} article {by article} lot {by lot of {name}} firmware {by firmware} other {by {name}}}',
+    'noValue' => 'no value alike',
+    'bounds' => '{metric} {by}: {bounds, plural, one {# run is a bound} other {# runs are bounds}}, so the {n, plural, other {# sides}} are not put into one fit.',
+    'none' => '{metric} {by}: {pairs, plural, one {the pair} other {none of the # pairs}} {pairs, plural, one {cannot be told apart} other {can be told apart}} yet{articles, select, yes {, and one article stands for a side} other {}}.',
+    'sentence' => '{metric} {by}: {first} leads{rivals, plural, =0 {, and is told apart from all others} other {, and cannot be told apart from {named}{more, plural, =0 {} other { and # more}}}}; {told, number} of {pairs, plural, one {# pair} other {# pairs}} told{articles, select, yes {. One article stands for a side: what is told is of the articles} other {}}.',
+];

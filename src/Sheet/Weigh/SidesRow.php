@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Weigh;
+
+use Lustrum\Core\Alike\SideEffect;
+use Lustrum\Core\Judging\SidesWithin;
+use Lustrum\Core\Wording\SidesWords;
+
+/** Sides within one build: arms, articles, lots, raters. */
+final readonly class SidesRow
+{
+    /**
+     * @param string             $kind  arm, article, lot, firmware, block
+     * @param list<SideMark>     $sides the highest first
+     */
+    private function __construct(
+        public string $metric,
+        public string $metricId,
+        public string $kind,
+        public string $title,
+        public string $sentence,
+        public string $unit,
+        public array $sides,
+        public bool $apart,
+    ) {
+    }
+
+    public static function of(SidesWithin $s, string $metric, bool $moreIsBetter): self
+    {
+        return new self(
+            $metric, $s->metric, $s->kind, SidesWords::title($s), SidesWords::sentence($s, $metric, $moreIsBetter), $s->unit,
+            array_map(static fn (SideEffect $e): SideMark => new SideMark(
+                $e->side, $e->n, $e->effect, SidesWords::effect($s, $e->effect), self::groups($s, $e->side),
+            ), $s->sides),
+            $s->apart !== [],
+        );
+    }
+
+    /** The groups that a side is in, as letters: what shares a letter cannot be told apart. */
+    private static function groups(SidesWithin $s, string $side): string
+    {
+        $letters = '';
+        foreach ($s->groups as $i => $group) {
+            $letters .= in_array($side, $group, true) ? chr(ord('a') + $i % 26) : '';
+        }
+
+        return $letters;
+    }
+}

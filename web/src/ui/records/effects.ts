@@ -1,0 +1,22 @@
+import { EXPECTED_AS, options } from '../words';
+import type { Rows } from '../fields';
+
+/** What a change, or a candidate for one, is expected to do. */
+export function effectRows(metrics: string[]): Rows {
+  return {
+    name: 'effects',
+    label: 'What is expected of it',
+    kind: 'rows',
+    add: 'Add an effect',
+    empty: { mode: 'add' },
+    fields: [
+      { name: 'metric', label: 'Metric', suggest: metrics, hint: 'Without one, nobody can check it with numbers.' },
+      { name: 'mode', label: 'It should change', kind: 'select', options: options(EXPECTED_AS) },
+      { name: 'low', label: 'Lowest', kind: 'number', half: true },
+      { name: 'likely', label: 'Likely', kind: 'number', half: true },
+      { name: 'high', label: 'Highest', kind: 'number', half: true },
+      { name: 'unit', label: 'Unit of the metric', half: true },
+      { name: 'margin', label: 'Counts as unchanged within', kind: 'number', half: true },
+    ],
+  };
+}

@@ -87,12 +87,13 @@ final class Story
                 'articleState' => $article['state'] ?? '', 'deviations' => $article['deviations'] ?? '', 'lots' => (object) $lots,
                 'method' => $method['id'], 'methodName' => $method['name'], 'methodVersion' => 1, 'rig' => $method['rig'],
                 'channels' => array_map(static fn (array $c): array => ['key' => $c['key'], 'metric' => $c['metric'], 'unit' => $c['unit'], 'instrument' => $c['instrument'], 'resolution' => $c['resolution'], 'whenStopped' => $c['whenStopped'], 'formula' => $c['formula'] ?? ''], $method['channels']),
-                'parameters' => $this->of('parameters', $revision['id'], static fn (array $p): array => ['name' => $p['name']] + $p['measure']),
+                'parameters' => $this->parameters($revision, $article['arm'] ?? ''),
                 'parts' => $this->of('parts', $revision['id'], static fn (array $p): array => array_intersect_key($p, ['name' => 0, 'material' => 0, 'quantity' => 0])),
                 'conditions' => $method['conditions'], 'settings' => $method['settings'],
                 'heldWhen' => $method['heldWhen'] ?? '', 'factors' => $method['factors'] ?? [], 'questions' => $method['questions'] ?? [],
                 'wears' => $method['wears'] ?? true, 'represents' => [],
-            ]),
+            ] + (($article['arm'] ?? '') === '' ? [] : ['arm' => $article['arm']])
+                + (($article['deviants'] ?? []) === [] ? [] : ['deviants' => $article['deviants']])),
         ], $at, $fields['operator'] ?? null);
         $outcome = $fields['outcome'] ?? 'held';
         if ($outcome !== 'void' && $unit !== '') {
@@ -105,6 +106,36 @@ final class Story
         }
 
         return $id;
+    }
+
+    /**
+     * The parameters of a build as an article of one of its arms has them; those of arms are words here.
+     *
+     * @param array<string, mixed> $revision
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function parameters(array $revision, string $arm): array
+    {
+        $out = $this->of('parameters', $revision['id'], static fn (array $p): array => ['name' => $p['name']] + (isset($p['words']) ? ['words' => $p['words']] : []) + $p['measure']);
+        $of = array_column($revision['arms'] ?? [], 'values', 'name')[$arm] ?? [];
+        foreach ($of as ['name' => $name, 'text' => $text]) {
+            $out = array_values(array_filter($out, static fn (array $p): bool => $p['name'] !== $name));
+            $out[] = ['name' => $name, 'value' => 0.0, 'unit' => '1', 'resolution' => null, 'words' => $text];
+        }
+
+        return $out;
+    }
+
+    /** An article is made into one of another build: its past goes along. */
+    public function rework(string $article, string $revision): void
+    {
+        foreach ($this->lists['articles'] as $i => $row) {
+            if ($row['id'] === $article) {
+                $this->lists['articles'][$i]['earlier'] = [...$row['earlier'] ?? [], $row['revision']];
+                $this->lists['articles'][$i]['revision'] = $revision;
+            }
+        }
     }
 
     /**

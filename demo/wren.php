@@ -70,6 +70,10 @@ function wrenMethods(Story $s): void
         ['m-change', 'Seed change in gloves', 'How long it takes to empty, change the plate and fill.', 'Garden table', 'Plate changed and seeding again', 'First seed counted', 'Rain and cold hands.', '', 8.0,
             [$channel('time', 'seed change time', 's', 'Stopwatch', 1.0, 20, 600)],
             [$words('gloves', 'thin', 'thick')], [], $safety(['moving plate'], ['Battery unplugged'], 'Stop when the plate turns with a hand near it.')],
+        ['m-shapes', 'Plates on the belt, four lots', 'How often a cell takes up two seeds.', 'Greased belt', '200 seeds counted', '200 seeds', 'Soil, slope and the walker; the belt runs at a constant pace.', '', 11.0,
+            [$channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40)],
+            [$number('humidity', '%', 8.0)], [],
+            $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
         ['m-rating', 'Growers rate the handling', 'How growers like it, blind to which tread is on.', 'Test bed, 20 m', 'Rated after three passes', 'Three passes', 'A whole day of work.', '', 20.0,
             [$channel('rating', 'handling rating', '%', 'Rating sheet', 1.0, 0, 100)],
             [$words('soil', 'dry', 'moist')], [], $safety(['strain on back and shoulders'], ['A rater may stop at any time'], 'Stop when the rater says so.')],
@@ -78,6 +82,7 @@ function wrenMethods(Story $s): void
     $factors = [
         'm-belt' => [$factor('seed', 'words', ['small', 'large'])],
         'm-drop' => [$factor('drop height', 'number', ['0.5 m', '0.75 m', '1 m'], 'm', 0.05, 'more')],
+        'm-shapes' => [$factor('seed lot', 'words', ['radish R-4', 'carrot C-9', 'onion O-2', 'beet B-7'], role: 'block')],
         'm-rating' => [$factor('grower', 'words', role: 'block')],
     ];
     foreach ($methods as [$id, $name, $purpose, $rig, $heldWhen, $endPoint, $not, $outcome, $minutes, $channels, $conditions, $settings, $safetyRow]) {
@@ -98,10 +103,11 @@ function wrenRevisions(Story $s): void
         ['D', 'C', '', 'Brush singulator, gusset on the bracket', '0.4', 'built', '', '2026-06-08'],
         ['D′', 'C', 'rubber lip', 'Rubber lip in place of the brush, as a contender', '0.4', 'abandoned', 'Fewer doubles than the brush, but it drags: 9 N more to push, and the lip wore through in two days. Would come back with a lip that lasts a season.', '2026-06-12'],
         ['E', 'D', '', 'Acetal plate against swelling, cooler driver', '0.5', 'built', '', '2026-08-03'],
+        ['E′', 'E', 'cell shapes', 'Five cell shapes in one build, before the next plate is cut', '0.5', 'built', '', '2026-09-20'],
         ['F', 'E', '', 'Deeper cells, riveted gusset, quick-change lid', '0.6', 'building', '', '2026-10-12'],
     ];
     foreach ($revisions as [$letter, $parent, $branch, $intent, $firmware, $state, $reason, $day]) {
-        $s->add('revisions', ['id' => 'rev-'.$letter, 'device' => 'wren', 'parent' => $parent === null ? null : 'rev-'.$parent, 'letter' => $letter, 'branch' => $branch, 'intent' => $intent, 'firmware' => 'fw '.$firmware, 'state' => $state, 'stateReason' => $reason], $day.'T08:00:00+00:00', 'Tobias Lind');
+        $s->add('revisions', ['id' => 'rev-'.$letter, 'device' => 'wren', 'parent' => $parent === null ? null : 'rev-'.$parent, 'letter' => $letter, 'branch' => $branch, 'intent' => $intent, 'firmware' => 'fw '.$firmware, 'state' => $state, 'stateReason' => $reason] + ($letter === 'E′' ? ['arms' => wrenShapes(), 'chosenArm' => 'bevelled'] : []), $day.'T08:00:00+00:00', 'Tobias Lind');
     }
     $parameters = [
         'cell depth' => ['mm', 2, ['A' => 1.60, 'B' => 1.60, 'C' => 1.60, 'D' => 1.60, 'D′' => 1.60, 'E' => 1.60, 'F' => 1.85]],
@@ -113,8 +119,11 @@ function wrenRevisions(Story $s): void
         'mass without seed' => ['kg', 2, ['A' => 7.40, 'B' => 6.85, 'C' => 6.90, 'D' => 7.15, 'D′' => 7.05, 'E' => 7.20, 'F' => 7.05]],
         'wheel diameter' => ['mm', 0, ['A' => 310, 'B' => 310, 'C' => 330, 'D' => 330, 'D′' => 330, 'E' => 330, 'F' => 330]],
     ];
+    foreach (['A', 'B', 'C', 'D', 'D′', 'E', 'E′', 'F'] as $letter) {
+        $s->add('parameters', ['revision' => 'rev-'.$letter, 'name' => 'cell shape', 'words' => 'round', 'measure' => ['value' => 0.0, 'unit' => '1', 'resolution' => null]], '2026-03-02T09:00:00+00:00', 'Tobias Lind');
+    }
     foreach ($parameters as $name => [$unit, $decimals, $values]) {
-        foreach ($values as $letter => $value) {
+        foreach ($values + ['E′' => $values['E']] as $letter => $value) {
             $s->add('parameters', ['revision' => 'rev-'.$letter, 'name' => $name, 'measure' => ['value' => (float) $value, 'unit' => $unit, 'resolution' => 10.0 ** -$decimals]], '2026-03-02T09:00:00+00:00', 'Tobias Lind');
         }
     }
@@ -132,8 +141,8 @@ function wrenRevisions(Story $s): void
         ['Fasteners and wire', '', 1, ['A' => 9.0, 'B' => 9.0, 'C' => 9.6, 'D' => 10.4, 'D′' => 10.4, 'E' => 10.4, 'F' => 11.1]],
     ];
     foreach ($parts as [$name, $material, $quantity, $costs]) {
-        foreach ($costs as $letter => $cost) {
-            $s->add('parts', ['revision' => 'rev-'.$letter, 'name' => $name, 'material' => is_array($material) ? $material[$letter] : $material, 'quantity' => (float) $quantity, 'cost' => $cost, 'note' => ''], '2026-03-02T09:10:00+00:00', 'Tobias Lind');
+        foreach ($costs + ['E′' => $costs['E']] as $letter => $cost) {
+            $s->add('parts', ['revision' => 'rev-'.$letter, 'name' => $name, 'material' => is_array($material) ? $material[$letter === 'E′' ? 'E' : $letter] : $material, 'quantity' => (float) $quantity, 'cost' => $cost, 'note' => ''], '2026-03-02T09:10:00+00:00', 'Tobias Lind');
         }
     }
     $units = [
@@ -150,6 +159,17 @@ function wrenRevisions(Story $s): void
     foreach ($units as [$serial, $letter, $lots, $deviations, $state]) {
         $s->add('articles', ['id' => $serial, 'revision' => 'rev-'.$letter, 'serial' => $serial, 'lots' => $lots, 'deviations' => $deviations, 'state' => $state], '2026-03-03T10:00:00+00:00', 'Tobias Lind');
     }
+    foreach (['round', 'oval', 'bevelled', 'slot'] as $i => $shape) {
+        $s->add('articles', ['id' => 'P-0'.($i + 1), 'revision' => 'rev-E′', 'serial' => 'P-0'.($i + 1), 'lots' => ['plate sheet: Q-05'], 'deviations' => '', 'state' => 'bare', 'arm' => $shape, 'whereabouts' => $shape === 'slot' ? 'scrapped' : 'here'], '2026-09-21T10:00:00+00:00', 'Tobias Lind');
+    }
+}
+
+/** @return list<array<string, mixed>> five cell shapes that are compared within one build */
+function wrenShapes(): array
+{
+    $arm = static fn (string $name, string $eliminated = ''): array => ['name' => $name, 'values' => [['name' => 'cell shape', 'text' => $name]], 'planned' => 1, 'eliminated' => $eliminated];
+
+    return [$arm('round'), $arm('oval'), $arm('bevelled'), $arm('slot'), $arm('keyhole', 'Beet seed wedges in the neck, seen by hand before a plate was cut.')];
 }
 
 function wrenTrials(Story $s): void
@@ -274,17 +294,68 @@ function wrenTrials(Story $s): void
         }
     }
 
-    foreach ([['D', '2026-07-14', 'W-06', [58, 66, 61, 70, 55, 64]], ['E', '2026-09-12', 'W-09', [69, 75, 66, 78, 71, 74]]] as [$letter, $day, $unit, $ratings]) {
+    foreach ([['D', '2026-07-14', 'W-06', [50, 74, 57, 90, 54, 71]], ['E', '2026-09-12', 'W-09', [58, 80, 65, 95, 62, 78]]] as [$letter, $day, $unit, $ratings]) {
         $id = $trial('t-rating-'.$letter, $letter, 'm-rating', 'Six growers, blind', 'How do growers like the handling?', 6, $day);
         foreach ($ratings as $i => $rating) {
             $s->run($id, $unit, $at($day, 25 * $i), ['operator' => 'Maren Okafor', 'levels' => $found(['grower' => 'Grower '.($i + 1)]), 'conditions' => $found(['soil' => 'moist']), 'settings' => [], 'note' => ''], ['rating' => [(float) $rating, 0]]);
         }
     }
 
+    wrenShapeTrial($s, $trial, $at, $found);
+    wrenTruckBed($s, $trial, $at, $found);
+    wrenRework($s, $trial, $at, $found);
+
     // Two runs that were begun this week and are not finished.
     $id = $trial('t-slope-F', 'F', 'm-push', 'Slope behind the barn', 'Does it still push under 45 N on the slope?', 6, '2026-11-18', 'estimate', 'running');
     foreach ([41.9, 43.4] as $i => $force) {
         $s->run($id, 'W-11', $at('2026-11-18', 18 * $i), ['operator' => 'Yusuf Brandt', 'conditions' => $found(['soil' => 'dry', 'ground' => 'slope', 'soil moisture' => '']), 'settings' => [], 'note' => ''] + ($i === 1 ? ['outcome' => null] : []), ['push' => [$force, 1]]);
+    }
+}
+
+/** Four of the five shapes over four seed lots: the lots differ far more than the shapes do. */
+function wrenShapeTrial(Story $s, callable $trial, callable $at, callable $found): void
+{
+    $id = $trial('t-shapes-E', 'E′', 'm-shapes', 'Cell shapes on four lots of seed', 'Which cell takes up the fewest pairs?', 32, '2026-09-23');
+    $n = 0;
+    foreach (['radish R-4' => 3.0, 'carrot C-9' => 6.4, 'onion O-2' => 4.6, 'beet B-7' => 2.2] as $lot => $doubles) {
+        foreach (['round' => 0.0, 'oval' => -0.1, 'bevelled' => -0.9, 'slot' => 0.7] as $shape => $more) {
+            $plate = 'P-0'.(1 + (int) array_search($shape, ['round', 'oval', 'bevelled', 'slot'], true));
+            for ($i = 0; $i < 2; ++$i) {
+                $isLost = $shape === 'slot' && $lot === 'onion O-2' && $i === 0;
+                if ($shape === 'slot' && !$isLost && in_array($lot, ['onion O-2', 'beet B-7'], true)) {
+                    continue;
+                }
+                $run = ['operator' => 'Ines Caldeira', 'levels' => $found(['seed lot' => $lot]), 'conditions' => $found(['humidity' => '46 %']), 'settings' => [], 'note' => '']
+                    + ($isLost ? ['outcome' => 'lost', 'outcomeReason' => 'The plate fell on the floor and cracked on the way to the rig'] : []);
+                $s->run($id, $plate, $at('2026-09-23', 11 * $n++), $run, $isLost ? [] : ['doubles' => [max(0.1, Story::normal($doubles + $more, 0.22)), 1]]);
+            }
+        }
+    }
+}
+
+/** Harder than the ladder was meant to go: what E failed here, F has only been tried at something milder. */
+function wrenTruckBed(Story $s, callable $trial, callable $at, callable $found): void
+{
+    $id = $trial('t-drop-E-truck', 'E', 'm-drop', 'Off the truck bed, 1.2 m', 'Does it stand a truck too?', 2, '2026-09-02');
+    foreach ([true, false] as $i => $good) {
+        $s->run($id, 'W-10', $at('2026-09-02', 22 * $i), [
+            'operator' => 'Tobias Lind', 'levels' => $found(['drop height' => '1.20 m']), 'conditions' => $found(['surface' => 'packed soil']), 'settings' => [], 'note' => '',
+        ] + ($good ? [] : ['outcome' => 'failed', 'outcomeReason' => 'Hopper seam split, seed on the ground']), []);
+    }
+}
+
+/** W-09 is made into an F: its past goes along, and it shows what W-11 alone could not. */
+function wrenRework(Story $s, callable $trial, callable $at, callable $found): void
+{
+    $s->rework('W-09', 'rev-F');
+    foreach ($s->lists['articles'] as $i => $row) {
+        if ($row['id'] === 'W-09') {
+            $s->lists['articles'][$i] = ['deviants' => [['kind' => 'part', 'name' => 'Hopper', 'value' => 'old']], 'deviations' => 'Reworked from E: plate, lid and hubs are new, the hopper is as it was.'] + $row;
+        }
+    }
+    $id = $trial('t-push-F-reworked', 'F', 'm-push', 'Bed, the reworked one', 'Is it the build, or W-11?', 4, '2026-11-10');
+    foreach ([[38.6, 'dry', 11], [41.4, 'moist', 23], [38.1, 'dry', 12], [42.0, 'moist', 25]] as $i => [$force, $soil, $water]) {
+        $s->run($id, 'W-09', $at('2026-11-10', 18 * $i), ['operator' => ['Yusuf Brandt', 'Tobias Lind'][$i % 2], 'conditions' => $found(['soil' => $soil, 'ground' => 'level', 'soil moisture' => $water.' %']), 'settings' => [], 'note' => ''], ['push' => [$force, 1]]);
     }
 }
 

@@ -7,6 +7,7 @@ namespace Lustrum\Core\Run;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\QuantityText;
 
 /** A number of the design as a run was made with it. */
 final readonly class Parameter
@@ -30,8 +31,9 @@ final readonly class Parameter
     /** As somebody typed it: a quantity, or words. */
     public static function typed(string $name, string $text): self
     {
+        $plain = QuantityText::bare($text);
         try {
-            $quantity = Quantity::typed($text);
+            $quantity = $plain === null ? Quantity::typed($text) : Quantity::of($plain[0], '1', $plain[1]);
         } catch (CoreException) {
             return new self($name, 0.0, '', null, 0.0, trim($text));
         }
@@ -41,7 +43,8 @@ final readonly class Parameter
 
     public function text(): string
     {
-        return $this->words !== '' ? $this->words : Digits::typed($this->value, $this->resolution).' '.$this->unit;
+        return $this->words !== '' ? $this->words
+            : rtrim(Digits::typed($this->value, $this->resolution).' '.($this->unit === '1' ? '' : $this->unit));
     }
 
     /** Equal up to the rounding of a conversion of units; how it was typed does not matter. */

@@ -23,7 +23,7 @@ final class Numbers
 
     public static function withUnit(string $number, string $unit): string
     {
-        return $unit === '' ? $number : Messages::say('number.amount', ['number' => $number, 'unit' => $unit]);
+        return $unit === '' || $unit === '1' ? $number : Messages::say('number.amount', ['number' => $number, 'unit' => $unit]);
     }
 
     /** Estimate with its interval where there is one: '412 N [388, 436]'. */

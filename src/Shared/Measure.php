@@ -64,7 +64,7 @@ final readonly class Measure
     {
         $measure = $row[$field] ?? null;
         if (is_array($measure) && is_numeric($measure['value'] ?? null) && is_string($measure['unit'] ?? null) && Units::knows($measure['unit'])) {
-            $row['text'] = sprintf('%.12g %s', $measure['value'], $measure['unit']);
+            $row['text'] = rtrim(sprintf('%.12g %s', $measure['value'], $measure['unit'] === '1' ? '' : $measure['unit']));
         }
 
         return $row;

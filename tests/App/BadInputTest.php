@@ -16,14 +16,14 @@ final class BadInputTest extends ApiTestCase
     {
         yield 'text for a number' => ['requirements', ['limit' => 'many'], 'limit'];
         yield 'a wrong unit' => ['requirements', ['unit' => 'flurb'], 'unit'];
-        yield 'no unit where it decides' => ['requirements', ['unit' => ''], 'unit'];
+        yield 'a unit that nobody knows' => ['requirements', ['unit' => 'flurb'], 'unit'];
         yield 'a name of 10,000 characters' => ['devices', ['name' => str_repeat('x', 10_000)], 'name'];
         yield 'an empty name' => ['devices', ['name' => "  \t"], 'name'];
         yield 'a limit passed' => ['devices', ['changesLimit' => 1000], 'changesLimit'];
         yield 'an unknown choice' => ['changes', ['class' => 'magic'], 'class'];
-        yield 'an amount without unit' => ['changes', ['metric' => 'm', 'expected' => 3], 'unit'];
-        yield 'no quantity' => ['parameters', ['text' => 'about three'], 'text'];
-        yield 'a quantity without unit' => ['parameters', ['text' => '3'], 'unit'];
+        yield 'an amount in a unit of something else' => ['changes', ['effects' => [['metric' => 'push force', 'unit' => 'kg', 'likely' => 3]]], 'effects[0].unit'];
+        yield 'no quantity' => ['parameters', ['text' => '3 millimetricals'], 'unit'];
+        yield 'nothing at all' => ['parameters', ['text' => ' '], 'text'];
         yield 'a negative cost' => ['parts', ['cost' => -1], 'cost'];
         yield 'a letter too long' => ['revisions', ['letter' => 'ABCDEFGHIJ'], 'letter'];
         yield 'no identifier' => ['changes', ['revision' => 'here'], 'revision'];

@@ -29,7 +29,8 @@ final class BriefTest extends ApiTestCase
         yield 'a share over one' => [['kind' => 'rate', 'unit' => '', 'limit' => 90.0] + $mean, 422, 'limit'];
         yield 'a share over a hundred' => [['kind' => 'rate', 'unit' => '%', 'limit' => 190.0] + $mean, 422, 'limit'];
         yield 'a check' => [['kind' => 'check', 'unit' => '', 'limit' => 1.0] + $mean, 201, ''];
-        yield 'a limit without a unit' => [['unit' => ''] + $mean, 422, 'unit'];
+        yield 'a limit that is a plain number' => [['unit' => '', 'metric' => 'grip score'] + $mean, 201, ''];
+        yield 'a limit without the unit of its metric' => [['unit' => '', 'metric' => 'push force'] + $mean, 422, 'unit'];
         yield 'a unit that nobody knows' => [['unit' => 'stones'] + $mean, 422, 'unit'];
         yield 'a plain number' => [['unit' => 'count', 'metric' => 'seeds lost'] + $mean, 201, ''];
         yield 'a metric that is measured in something else' => [['metric' => 'push force'] + $mean, 422, 'unit'];

@@ -270,7 +270,7 @@ final class LoopTest extends ApiTestCase
             'PUT', '/api/candidates/'.$candidate,
             ['choice' => $choice, 'reason' => $reason] + array_intersect_key(
                 $is,
-                array_flip(['revision', 'what', 'why', 'class', 'cost', 'hours', 'effects', 'source', 'askedBy', 'failure', 'version']),
+                array_flip(['revision', 'what', 'why', 'class', 'cost', 'hours', 'effects', 'source', 'askedBy', 'failures', 'requirements', 'alters', 'version']),
             ),
         );
         self::assertSame(200, $this->answered());

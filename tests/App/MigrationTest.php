@@ -52,7 +52,7 @@ final class MigrationTest extends TestCase
             $this->db->fetchAllAssociative('SELECT name FROM metric WHERE device_id = ? ORDER BY name', [$ids['device']]),
         );
         $push = $this->one("SELECT id FROM metric WHERE name = 'Push force'");
-        foreach (['SELECT metric_id FROM requirement', 'SELECT DISTINCT metric_id FROM reading', 'SELECT metric_id FROM change', "SELECT effects->0->>'metric' FROM candidate", "SELECT channels->0->>'metric' FROM method"] as $sql) {
+        foreach (['SELECT metric_id FROM requirement', 'SELECT DISTINCT metric_id FROM reading', "SELECT effects->0->>'metric' FROM change", "SELECT effects->0->>'metric' FROM candidate", "SELECT channels->0->>'metric' FROM method"] as $sql) {
             self::assertSame($push, $this->one($sql), $sql);
         }
         // What the runs froze is whole: with the method of that time, from its history, and with what the build is made of.

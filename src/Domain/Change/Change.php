@@ -67,7 +67,6 @@ class Change extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
-        ExpectedEffect::mustBeSound($input->effects);
         $this->what = trim($input->what);
         $this->why = $input->why;
         $this->class = $input->class;
@@ -75,10 +74,7 @@ class Change extends Record
         $this->verdictNote = $input->verdictNote;
         $this->alters = $input->alters;
         $this->against = $records->identifiers(Failure::class, $input->against, 'against', $this->revision->belongsTo());
-        $device = $this->revision->device();
-        $this->effects = array_map(static fn (ExpectedEffect $e): ExpectedEffect => $e->on(
-            Metric::named($e->metric, $e->mode === ExpectedAs::Percent ? '' : $e->unit, $device, $records)->id()->toRfc4122(),
-        ), $input->effects);
+        $this->effects = ExpectedEffect::kept($input->effects, $this->revision->device(), $records);
     }
 
     public function build(): Uuid

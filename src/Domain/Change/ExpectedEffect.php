@@ -6,6 +6,10 @@ namespace Lustrum\Domain\Change;
 
 use Lustrum\Core\Change\Expectation;
 use Lustrum\Core\Change\ExpectedAs;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Device\Metric;
+use Lustrum\Record\Records;
 use Lustrum\Shared\Name;
 use Lustrum\Shared\Number;
 use Lustrum\Shared\Refusal\Invalid;
@@ -41,7 +45,7 @@ final readonly class ExpectedEffect
      *
      * @throws Invalid at the field that is wrong
      */
-    public static function mustBeSound(array $effects): void
+    private static function mustBeSound(array $effects): void
     {
         foreach ($effects as $i => $e) {
             $ends = array_values(array_filter([$e->low, $e->likely, $e->high], static fn (?float $v): bool => $v !== null));
@@ -54,6 +58,31 @@ final readonly class ExpectedEffect
                 throw Invalid::at(sprintf('effects[%d].unit', $i), 'An effect needs its unit; a plain number has the unit 1.');
             }
         }
+    }
+
+    /**
+     * Checked, and each on its metric by identifier.
+     *
+     * @param list<self> $effects
+     *
+     * @return list<self>
+     *
+     * @throws Invalid at the field that is wrong
+     */
+    public static function kept(array $effects, Device $device, Records $records): array
+    {
+        self::mustBeSound($effects);
+        $out = [];
+        foreach ($effects as $i => $e) {
+            $unit = $e->mode === ExpectedAs::Percent ? '' : $e->unit;
+            $metric = Metric::named($e->metric, $unit, $device, $records);
+            if ($unit !== '' && $metric->dimension() !== '' && Units::parse($unit)->dimension->siUnit() !== $metric->dimension()) {
+                throw Invalid::at(sprintf('effects[%d].unit', $i), sprintf('%s is measured in something else than %s.', $metric->name(), $unit));
+            }
+            $out[] = $e->on($metric->id()->toRfc4122());
+        }
+
+        return $out;
     }
 
     /** The same on a metric that is named otherwise: by identifier where it is kept, by name where it is shown. */

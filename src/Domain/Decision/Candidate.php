@@ -102,7 +102,6 @@ class Candidate extends Record
         if ($this->decision !== null) {
             throw Settled::candidate();
         }
-        ExpectedEffect::mustBeSound($input->effects);
         if ($input->choice !== Choice::Open && trim($input->reason) === '') {
             throw Invalid::at('reason', match ($input->choice) {
                 Choice::In => 'Say why it goes in.',
@@ -123,13 +122,7 @@ class Candidate extends Record
         $this->alters = $input->alters;
         $this->choice = $input->choice;
         $this->reason = $input->reason;
-        $device = $this->revision->device();
-        $this->effects = array_map(
-            static fn (ExpectedEffect $e): ExpectedEffect => $e->on(
-                Metric::named($e->metric, $e->mode === ExpectedAs::Percent ? '' : $e->unit, $device, $records)->id()->toRfc4122(),
-            ),
-            $input->effects,
-        );
+        $this->effects = ExpectedEffect::kept($input->effects, $this->revision->device(), $records);
     }
 
     public function build(): Uuid

@@ -91,6 +91,12 @@ class Metric extends Record
         return $known;
     }
 
+    /** The SI unit of what it measures; empty while nobody has measured it in a unit. */
+    public function dimension(): string
+    {
+        return $this->dimension;
+    }
+
     public function take(RecordInput $input, Records $records): void
     {
         $this->name = trim($input->name);

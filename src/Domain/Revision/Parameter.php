@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Revision;
 
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\QuantityText;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
 use Lustrum\Record\Record;
@@ -50,6 +51,10 @@ class Parameter extends Record
     {
         $this->name = trim($input->name);
         $fact = Fact::typed($this->name, $input->text);
+        $plain = QuantityText::bare($input->text);
+        if ($plain !== null) {
+            $this->mustBePlain($records);
+        }
         // What begins with a digit was meant as a quantity: then the reason why it is none is said.
         if ($fact->words !== '' && preg_match('/^[\s+−-]*[0-9.,]/u', $input->text) === 1) {
             Quantity::typed($input->text);
@@ -58,7 +63,18 @@ class Parameter extends Record
             throw Invalid::at('text', 'This is still empty.');
         }
         $this->words = $fact->words;
-        $this->measure = Measure::of($fact->words === '' ? Quantity::typed($input->text) : Quantity::of(0.0, '1'));
+        $this->measure = Measure::of(Quantity::of($fact->value, $fact->unit === '' ? '1' : $fact->unit, $fact->resolution));
+    }
+
+    /** A number without a unit, such as 12 teeth: unless the parent has a unit for it, which was then forgotten here. */
+    private function mustBePlain(Records $records): void
+    {
+        $parent = $this->revision->parent();
+        foreach ($parent === null ? [] : $records->all(self::class, ['revision' => $parent]) as $other) {
+            if ($other->name === $this->name && $other->words === '' && $other->measure->unit !== '1') {
+                throw Invalid::at('text', sprintf('With its unit: on %s it is %s.', $other->revision->letter(), $other->text()));
+            }
+        }
     }
 
     public function restore(array $row, Records $records): void

@@ -56,9 +56,12 @@ final readonly class SidesWithin
         $out = [];
         foreach ($metrics as $metric) {
             $m = Measured::of($seen->read($metric), $unit($metric));
+            $isOneEach = false;
             foreach (self::kinds($m, $seen) as [$kind, $name]) {
-                $one = self::one($metric, $m, $seen, $kind, $name, $confidence);
+                // Where one article stands for an arm, the articles are the arms over again.
+                $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $seen, $kind, $name, $confidence);
                 if ($one !== null) {
+                    $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
                     $out[] = $one;
                 }
             }
@@ -85,11 +88,11 @@ final readonly class SidesWithin
     private static function one(string $metric, Measured $m, Seen $seen, string $kind, string $name, float $confidence): ?self
     {
         $sided = $m->sided('b');
-        $sides = [];
+        $sides = $typed = [];
         foreach ($sided as $i => $one) {
             $side = $one->bunch === null ? '' : self::side($one, $seen->configuration($one->bunch->circumstances->made), $kind, $name);
             if ($side !== '' && $one->alike->isKnown()) {
-                $sides[$i] = $side;
+                $sides[$i] = $typed[mb_strtolower($side)] ??= $side;
             }
         }
         if (count(array_unique($sides)) < 2) {
@@ -140,7 +143,7 @@ final readonly class SidesWithin
             'article' => $one->article,
             'lot' => $made->lots[$name] ?? '',
             'firmware' => $made->firmware,
-            default => $one->alike->blocks[$name] ?? '',
+            default => $one->alike->named[$name] ?? '',
         };
     }
 

@@ -20,6 +20,7 @@ final class Alikeness
      * @param string                $text    levels as they are said; empty for a method without factors
      * @param list<string>          $unknown factors whose level is not known
      * @param array<string, string> $blocks  by name; '' where it is not known
+     * @param array<string, string> $named   the same as they were typed
      * @param float|null            $size    where it stands on the one factor that has an order, if there is one
      */
     private function __construct(
@@ -27,6 +28,7 @@ final class Alikeness
         public readonly string $text,
         public readonly array $unknown,
         public readonly array $blocks,
+        public readonly array $named,
         public readonly ?float $size,
     ) {
     }
@@ -73,16 +75,16 @@ final class Alikeness
                 $texts[] = $level->text;
             }
         }
-        $blocks = [];
+        $blocks = $named = [];
         foreach ($run->configuration->factors as $factor) {
             if ($factor->isBlock()) {
-                $blocks[$factor->name] = self::block($factor, $run);
+                [$blocks[$factor->name], $named[$factor->name]] = self::block($factor, $run);
             }
         }
         $ladder = self::ladder($run->configuration);
 
         return new self(
-            implode("\x1f", [$run->method, ...$keys]), implode(' · ', $texts), $unknown, $blocks,
+            implode("\x1f", [$run->method, ...$keys]), implode(' · ', $texts), $unknown, $blocks, $named,
             $ladder === null ? null : ($levels[$ladder->name] ?? null)?->size(),
         );
     }
@@ -146,13 +148,17 @@ final class Alikeness
         return substr($run->startedAt, 0, 10);
     }
 
-    private static function block(Factor $factor, RunFact $run): string
+    /** @return array{string, string} what is compared, and what is said */
+    private static function block(Factor $factor, RunFact $run): array
     {
-        return match ($factor->name) {
+        $level = $factor->level($run->levels[$factor->name] ?? '');
+        $said = match ($factor->name) {
             Factor::ARTICLE => $run->serial(),
             Factor::OPERATOR => $run->operator,
             Factor::DAY => self::day($run),
-            default => $factor->level($run->levels[$factor->name] ?? '')->key ?? '',
+            default => null,
         };
+
+        return $said === null ? [$level->key ?? '', $level->text ?? ''] : [$said, $said];
     }
 }

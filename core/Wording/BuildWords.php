@@ -18,9 +18,13 @@ final class BuildWords
      */
     public static function sentence(
         string $letter, ?string $parent, int $changes, int $unjudged, int $open, int $articles, ?string $difference, string $currency,
+        string $arms = '',
     ): string {
         if ($parent === null) {
-            return Messages::say('build.first', ['letter' => $letter]);
+            return trim(Messages::say($arms === '' ? 'build.first' : 'build.firstOfArms', ['letter' => $letter]).' '.$arms);
+        }
+        if ($changes === 0 && $arms !== '') {
+            return Messages::say('build.armsAlone', ['letter' => $letter, 'parent' => $parent]).' '.$arms;
         }
         $costs = $difference !== null && (float) $difference !== 0.0;
 
@@ -36,6 +40,20 @@ final class BuildWords
             'unjudged' => $unjudged, 'open' => $open, 'costs' => $costs, 'currency' => $currency,
             'less' => $costs && (float) $difference < 0,
             'amount' => $costs ? ltrim((string) $difference, '-') : '', 'articles' => $articles,
+        ]).($arms === '' ? '' : ' '.$arms);
+    }
+
+    /**
+     * How far the arms of a build have come.
+     *
+     * @param int    $lost arms of which an article was lost in handling
+     * @param int    $out  that were taken out before they were tried
+     * @param string $chosen empty: none yet
+     */
+    public static function arms(int $arms, int $made, int $tried, int $lost, int $out, string $chosen): string
+    {
+        return $arms === 0 ? '' : Messages::say('build.arms', [
+            'n' => $arms, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $out, 'isChosen' => $chosen !== '', 'chosen' => $chosen,
         ]);
     }
 
@@ -56,7 +74,7 @@ final class BuildWords
     public static function arm(int $planned, int $made, int $tried, int $lost, string $eliminated): string
     {
         return Messages::say('build.arm', [
-            'planned' => $planned, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $eliminated !== '', 'why' => $eliminated,
+            'planned' => $planned, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $eliminated !== '', 'why' => rtrim($eliminated, '. '),
         ]);
     }
 

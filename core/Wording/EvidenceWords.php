@@ -12,6 +12,7 @@ use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\Difference;
 use Lustrum\Core\Judging\Figure;
@@ -194,6 +195,18 @@ final class EvidenceWords
         }
 
         return trim(Messages::say('evidence.tableSentence', ['parts' => implode(', ', $parts), 'further' => $further]));
+    }
+
+    /** A build by its letter, and by the arm that stands for it. */
+    public static function standing(Build $build): string
+    {
+        return $build->chosenArm === '' ? $build->letter : Messages::say('evidence.asArm', ['letter' => $build->letter, 'arm' => $build->chosenArm]);
+    }
+
+    /** Where a build has arms and none is chosen; else empty. */
+    public static function noArm(Build $build): string
+    {
+        return $build->arms === [] || $build->chosenArm !== '' ? '' : Messages::say('evidence.noArm', ['letter' => $build->letter]);
     }
 
     /**

@@ -9,6 +9,7 @@ use Doctrine\DBAL\DriverManager;
 use Doctrine\DBAL\Tools\DsnParser;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Facts\DeviceFacts;
@@ -107,6 +108,52 @@ final class MigrationTest extends TestCase
             }
         }
         $this->concludes($ids);
+    }
+
+    /** A whole demo workspace as it was before runs had levels: every record of it is there, and what it says is said in the new way. */
+    public function testFromBeforeRunsHadLevels(): void
+    {
+        $this->db->executeStatement((string) gzdecode((string) file_get_contents(__DIR__.'/data/before-levels.sql.gz')));
+        $this->db->executeStatement("SET search_path TO 'public'");
+        $tables = ['requirement', 'revision', 'parameter', 'part', 'article', 'method', 'trial', 'run', 'reading', 'failure', 'cause', 'change', 'candidate', 'decision', 'history_entry'];
+        $count = fn (): array => array_map(fn (string $t): string => $this->one("SELECT count(*) FROM $t"), array_combine($tables, $tables));
+        $before = $count();
+        $severities = $this->db->fetchAllKeyValue('SELECT id, severity FROM failure ORDER BY id');
+        $rungs = array_map(Row::text(...), $this->db->fetchAllKeyValue("SELECT id, position FROM run WHERE position <> '' ORDER BY id"));
+        self::assertNotSame([], $rungs);
+        $asked = $this->db->fetchFirstColumn('SELECT id FROM method WHERE outcome_metric_id IS NOT NULL ORDER BY id');
+        $fixes = $this->one('SELECT count(*) FROM change WHERE against_id IS NOT NULL');
+        $expected = $this->db->fetchAllKeyValue('SELECT id, expected FROM change WHERE expected IS NOT NULL ORDER BY id');
+        $this->migrate('latest');
+        self::assertSame($before, $count());
+        self::assertSame($severities, $this->db->fetchAllKeyValue('SELECT id, consequence FROM failure ORDER BY id'));
+        self::assertSame(
+            $asked, $this->db->fetchFirstColumn('SELECT id FROM method WHERE jsonb_array_length(questions) > 0 ORDER BY id'),
+            'What a run that held shows has become a question.',
+        );
+        self::assertEquals($expected, $this->db->fetchAllKeyValue(
+            "SELECT id, (effects->0->>'likely')::float FROM change WHERE effects->0->>'likely' IS NOT NULL ORDER BY id",
+        ));
+        self::assertSame($fixes, $this->one('SELECT count(*) FROM change WHERE jsonb_array_length(against) = 1'));
+        self::assertSame('0', $this->one("SELECT count(*) FROM failure f WHERE f.run_id IS NOT NULL AND f.consequence = ''"));
+        $ids = array_keys($rungs);
+        $ordered = 0;
+        $facts = [];
+        foreach ((new RunFacts($this->db))->these(array_map(strval(...), $ids)) as $run) {
+            $facts[$run->id] = $run;
+        }
+        foreach ($rungs as $id => $rung) {
+            self::assertContains($rung, $facts[(string) $id]->levels, 'A rung is a level.');
+            $alike = Alikeness::of($facts[(string) $id]);
+            self::assertTrue($alike->isKnown());
+            if (preg_match('/^\d/', $rung) === 1) {
+                self::assertNotNull($alike->size, 'Rungs have an order.');
+                ++$ordered;
+            } else {
+                self::assertContains(mb_strtolower($rung), $alike->blocks, 'A place pairs runs, and says nothing of how hard they were.');
+            }
+        }
+        self::assertGreaterThan(20, $ordered);
     }
 
     public function testMigratingTwiceChangesNothing(): void

@@ -8,7 +8,6 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Change\ChangeVerdict;
-use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Revision\Revision;

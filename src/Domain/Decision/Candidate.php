@@ -10,7 +10,6 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Change\Expectation;
-use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Core\Judging\Proposal;
 use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Core\Wording\DecisionWords;

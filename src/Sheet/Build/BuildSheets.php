@@ -45,6 +45,7 @@ final readonly class BuildSheets
         $parentCost = $parent === null ? null : PartRows::sum($parentParts);
         $difference = $parentCost === null ? null : Sums::difference($parentCost, $cost);
         $articles = $this->articles($revision);
+        $arms = ArmRows::of($revision->view(), $articles);
         $count = static fn (ChangeVerdict $v): int => count(
             array_filter($changes, static fn (ChangeRow $c): bool => ($c->change->verdict ?? $c->computed) === $v),
         );
@@ -53,6 +54,7 @@ final readonly class BuildSheets
             BuildWords::sentence(
                 $revision->letter(), $parent?->letter(), count($changes), $count(ChangeVerdict::NobodyLooked),
                 $count(ChangeVerdict::CannotTell), count($articles), $difference, $book->device->currency,
+                self::armsSaid($arms, $revision->chosenArm()),
             ),
             $revision->view(), $parent?->view(), $changes,
             ParameterRows::of(
@@ -62,9 +64,20 @@ final readonly class BuildSheets
             PartRows::of(
                 $parts, $parent === null ? null : $parentParts,
             ), $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
-            $articles, $book->metricNames(), ArmRows::of($revision->view(), $articles), $this->notes($build, $book),
+            $articles, $book->metricNames(), $arms, $this->notes($build, $book),
             FailureChoices::of($book, [$build->id, ...array_map(static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build))]),
             self::alterable($build),
+        );
+    }
+
+    /** @param list<ArmRow> $arms */
+    private static function armsSaid(array $arms, string $chosen): string
+    {
+        $count = static fn (callable $is): int => count(array_filter($arms, $is));
+
+        return BuildWords::arms(
+            count($arms), $count(static fn (ArmRow $a): bool => $a->made > 0), $count(static fn (ArmRow $a): bool => $a->tried > 0),
+            $count(static fn (ArmRow $a): bool => $a->lost > 0), $count(static fn (ArmRow $a): bool => $a->arm->eliminated !== ''), $chosen,
         );
     }
 

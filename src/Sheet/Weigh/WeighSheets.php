@@ -52,7 +52,7 @@ final readonly class WeighSheets
 
         return new WeighSheet(
             EvidenceWords::table(
-                $build->letter, $cells[$build->id], self::first($stands, $book, $other),
+                EvidenceWords::standing($build), $cells[$build->id], trim(EvidenceWords::noArm($build).' '.self::first($stands, $book, $other)),
                 array_map(static fn (Cell $c): string => $book->metric($c->wanted->metric), $cells[$build->id]),
             ),
             $revision->view(), $against?->view(), array_map(

@@ -34,6 +34,8 @@ return [
     'confidence' => 'at {percent} % confidence',
     'how' => 'Worked out as: {method}.{known, select, yes { Probability that the requirement is met: {p} %.} other {}} {n, plural, =0 {} one {It stands on # run.} other {It stands on # runs.}}',
     'limit' => '{kind, select, check {looked at} other {{direction, select, atLeast {at least} other {at most}} {limit}}}',
+    'asArm' => '{letter}, as “{arm}”,',
+    'noArm' => 'No arm of {letter} is chosen yet: choose one on Build, and its runs stand for the build.',
     'table' => 'Build {letter} shows {shown} of {n, plural, one {# requirement} other {# requirements}}',
     'tableCarried' => '{n, plural, other {# carried over}}',
     'tableAgainst' => '{n, plural, one {# stands against it} other {# stand against it}}',

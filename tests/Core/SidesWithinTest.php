@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\Core;
+
+use Lustrum\Core\Judging\Seen;
+use Lustrum\Core\Judging\SidesWithin;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorRole;
+use Lustrum\Core\Run\Parameter;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Wording\SidesWords;
+use PHPUnit\Framework\TestCase;
+
+/** Arms, articles, lots and raters of one build against each other, where they were run alike. */
+final class SidesWithinTest extends TestCase
+{
+    private const RATERS = ['Ada' => 20.0, 'Bo' => 60.0, 'Cy' => 40.0, 'Di' => 90.0];
+
+    public function testRatersAreTakenOutOfTheArms(): void
+    {
+        $runs = [];
+        $n = 0;
+        foreach (self::RATERS as $rater => $base) {
+            foreach (['wide' => 4.0, 'slim' => 0.0, 'round' => 0.3] as $arm => $more) {
+                $runs[] = self::one($base + $more + 0.2 * (++$n % 4), $arm, 'A-'.$arm, $rater);
+            }
+        }
+        $all = self::of($runs);
+        self::assertSame(['arm', 'block'], array_column($all, 'kind'), 'One article for each arm: the articles are not told again.');
+        $arms = $all[0];
+        self::assertSame('wide', $arms->sides[0]->side);
+        self::assertSame([2, 3], [$arms->told, $arms->pairs], 'The raters differ by 70, and the arms are told apart all the same.');
+        self::assertSame([['round', 'slim']], array_map(static function (array $g): array {
+            sort($g);
+
+            return $g;
+        }, array_values(array_filter($arms->groups, static fn (array $g): bool => count($g) > 1))));
+        self::assertTrue($arms->ofArticles);
+        self::assertSame(
+            'Force by arm: wide leads, and is told apart from all others; 2 of 3 pairs told.'
+            .' One article stands for a side: what is told is of the articles.', SidesWords::sentence($arms, 'force', true),
+        );
+        self::assertSame(['by rater', 'Di'], [SidesWords::title($all[1]), $all[1]->sides[0]->side], 'Named as they were typed.');
+    }
+
+    public function testALossLeavesTheOthersAsTheyAre(): void
+    {
+        $runs = [];
+        foreach (self::RATERS as $rater => $base) {
+            $runs[] = self::one($base + 4.0, 'wide', 'A-1', $rater);
+            $runs[] = self::one($base + 0.1, 'slim', 'A-2', $rater);
+            if ($base > 50) {
+                $runs[] = self::one($base + 0.4, 'round', 'A-3', $rater);
+            }
+        }
+        $arms = self::of($runs)[0];
+        $effects = array_column(array_map(static fn ($s): array => ['side' => $s->side, 'effect' => $s->effect], $arms->sides), 'effect', 'side');
+        // Round was with the two who give the most: a plain mean would put it far ahead of both.
+        self::assertEqualsWithDelta(0.3, (float) $effects['round'] - (float) $effects['slim'], 0.05);
+        self::assertLessThan((float) $effects['wide'], (float) $effects['round']);
+    }
+
+    public function testOneArmAloneIsNoComparison(): void
+    {
+        self::assertSame([], self::of([self::one(3.0, 'wide', 'A-1', 'Ada'), self::one(4.0, 'wide', 'A-1', 'Ada')]));
+    }
+
+    public function testBoundsAreNotPutIntoAFit(): void
+    {
+        $runs = [
+            self::one(3.0, 'wide', 'A-1', 'Ada'), self::one(4.0, 'slim', 'A-2', 'Ada'),
+            self::one(9.0, 'slim', 'A-2', 'Ada', ResultKind::AtLeast),
+        ];
+        $arms = self::of($runs)[0];
+        self::assertSame([1, 0], [$arms->bounds, $arms->pairs]);
+        self::assertSame([null, null], array_map(static fn ($s): ?float => $s->effect, $arms->sides));
+        self::assertStringContainsString('1 run is a bound', SidesWords::sentence($arms, 'force', true));
+    }
+
+    public function testOnePairTooFewRunsToTell(): void
+    {
+        $runs = [];
+        foreach (['Ada' => 1.0, 'Bo' => -1.0] as $rater => $more) {
+            $runs[] = self::one(30.0 + $more, 'wide', 'A-1', $rater);
+            $runs[] = self::one(30.0, 'slim', 'A-2', $rater);
+        }
+        self::assertStringContainsString('cannot be told apart', SidesWords::sentence(self::of($runs)[0], 'force', true));
+    }
+
+    private static function one(float $newton, string $arm, string $serial, string $rater, ResultKind $kind = ResultKind::Equal): RunFact
+    {
+        $with = Judged::configuration(serial: $serial, factors: [new Factor('rater', FactorRole::Block)]);
+
+        return Judged::run($newton, kind: $kind, levels: ['rater' => $rater], with: Configuration::fromRow(
+            ['arm' => $arm, 'parameters' => [(array) new Parameter('grip', 0.0, '1', null, 0.0, $arm)]] + $with->toRow(),
+        ));
+    }
+
+    /**
+     * @param list<RunFact> $runs
+     *
+     * @return list<SidesWithin>
+     */
+    private static function of(array $runs): array
+    {
+        return SidesWithin::of(Seen::ofRuns($runs), ['force'], static fn (): string => 'N', 0.95);
+    }
+}

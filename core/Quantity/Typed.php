@@ -44,10 +44,11 @@ final readonly class Typed
 
     /**
      * @param string|null $dimension name of the dimension that is wanted
+     * @param string      $beside    unit that stood beside the field; what was typed without one is in it
      *
      * @throws InvalidNumber|UnknownUnit|UnitMismatch|InvalidInput
      */
-    public static function read(string $text, ?string $dimension = null): self
+    public static function read(string $text, ?string $dimension = null, string $beside = ''): self
     {
         $wanted = $dimension === null ? null : Dimension::named($dimension) ?? throw InvalidInput::because(
             sprintf('“%s” is not a dimension that Lustrum knows.', $dimension), 'dimension',
@@ -66,7 +67,7 @@ final readonly class Typed
             $part = $part->sure(self::ABOUT_SHARE * abs((float) $part->value));
         }
 
-        return $part->as($isLower)->measuring($wanted, $dimension);
+        return $part->as($isLower)->measuring($wanted, $dimension, $beside);
     }
 
     /** The value in the SI; null where its unit is not known. */
@@ -187,7 +188,7 @@ final readonly class Typed
         );
     }
 
-    private function measuring(?Dimension $wanted, ?string $dimension): self
+    private function measuring(?Dimension $wanted, ?string $dimension, string $beside): self
     {
         if ($this->unit !== null) {
             if ($wanted !== null) {
@@ -197,10 +198,10 @@ final readonly class Typed
 
             return $this;
         }
-        if ($dimension === null) {
+        if ($dimension === null && $beside === '') {
             throw UnknownUnit::missing();
         }
-        $symbol = self::WITHOUT_UNIT[$dimension] ?? null;
+        $symbol = $beside !== '' ? $beside : self::WITHOUT_UNIT[$dimension] ?? null;
         if ($symbol === null) {
             return $this;
         }

@@ -13,6 +13,14 @@ use Lustrum\Core\Quantity\Digits;
 /** Sentences about failures: where one stands, and where a mode was last seen. */
 final class FailureWords
 {
+    /** What became of a mode that was merged into another, or split. */
+    public static function called(int $n, int $all, string $mode, string $to, bool $isTry): string
+    {
+        return Messages::say('failure.called', [
+            'n' => $n, 'mode' => trim($mode), 'to' => trim($to), 'isTry' => $isTry, 'some' => $n < $all, 'left' => $all - $n,
+        ]);
+    }
+
     public static function standing(FailureStatus $status): string
     {
         $needs = array_values(array_filter($status->needs, static fn (string $t): bool => $t !== ''));

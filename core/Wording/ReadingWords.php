@@ -18,6 +18,8 @@ final class ReadingWords
 
     private const WITHOUT_STEP = 2;
 
+    private const DIGITS_OF_U = 2;
+
     /** The value that would be right if the suspicion is, in the unit of the channel. */
     public static function corrected(float $value, Quantity $typed, string $unit): string
     {
@@ -30,6 +32,30 @@ final class ReadingWords
             'value' => Numbers::withUnit(Digits::plain($value, self::digits($typed)), $unit),
             'upper' => $upper, 'limit' => Numbers::set($limit, $unit),
         ]);
+    }
+
+    /**
+     * What is made of a value that was said with more than a number; empty for a plain one.
+     *
+     * @param string     $bound atLeast, atMost or empty
+     * @param float|null $u     standard uncertainty in its unit
+     */
+    public static function said(string $bound, ?float $u, Quantity $value): string
+    {
+        if ($bound === '' && $u === null) {
+            return '';
+        }
+
+        return Messages::say('reading.said', [
+            'bound' => $bound === '' ? 'none' : $bound, 'value' => Numbers::withUnit(Digits::plain($value->value, self::digits($value)), $value->unit->symbol),
+            'sure' => $u !== null, 'u' => $u === null ? '' : Numbers::withUnit(Digits::plain($u, self::DIGITS_OF_U), $value->unit->symbol),
+        ]);
+    }
+
+    /** How many readings are amended together, or would be. */
+    public static function together(int $readings, bool $isTry): string
+    {
+        return Messages::say('reading.together', ['n' => $readings, 'isTry' => $isTry]);
     }
 
     /** @param string $metric name */

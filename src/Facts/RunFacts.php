@@ -28,7 +28,7 @@ final class RunFacts
             SELECT c.text FROM failure f JOIN cause c ON c.failure_id = f.id WHERE f.run_id = r.id AND f.withdrawn_because IS NULL
               AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
             ORDER BY c.created_at LIMIT 1), '') END aside,
-        (SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, coalesce(g.current_resolution, 0)), E'\\x1e' ORDER BY g.created_at, g.channel)
+        (SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), g.bound), E'\\x1e' ORDER BY g.created_at, g.channel)
          FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL) readings";
 
     /** Runs of a trial with so many numbers in a row are kept together. */
@@ -177,12 +177,13 @@ final class RunFacts
         [$channels, $derives] = $this->channels[$hash] ??= self::channels($configuration);
         $out = $readings = [];
         foreach (explode(self::BETWEEN, $packed) as $reading) {
-            [$key, $unit, $si, $resolution] = explode(self::WITHIN, $reading);
+            [$key, $unit, $si, $resolution, $bound] = explode(self::WITHIN, $reading);
             $channel = $channels[$key] ?? null;
             if ($channel !== null) {
-                $out[] = self::fact($channel, $leavesBound, $unit, (float) $si, (float) $resolution);
+                $out[] = self::fact($channel, self::kind($bound, $channel, $leavesBound), $unit, (float) $si, (float) $resolution);
             }
-            if ($derives) {
+            // Nothing is worked out from a bound: what comes of it could be a bound of either kind, or none.
+            if ($derives && $bound === '') {
                 $readings[] = [$key, $unit, (float) $si, (float) $resolution];
             }
         }
@@ -198,12 +199,18 @@ final class RunFacts
         return [array_column($configuration->channels, null, 'key'), $derives];
     }
 
-    private static function fact(Channel $channel, bool $leavesBound, string $unit, float $si, float $resolution): ReadingFact
+    private static function fact(Channel $channel, ResultKind $kind, string $unit, float $si, float $resolution): ReadingFact
     {
         return new ReadingFact(
             $channel->key, $channel->metric, $unit, $si, $resolution * Units::parse($unit)->factor,
-            $leavesBound ? $channel->whenStopped : ResultKind::Equal, $channel->instrument,
+            $kind, $channel->instrument,
         );
+    }
+
+    /** A bound that somebody read, or what the end of the run makes of the value. */
+    private static function kind(string $bound, Channel $channel, bool $leavesBound): ResultKind
+    {
+        return ResultKind::tryFrom($bound) ?? ($leavesBound ? $channel->whenStopped : ResultKind::Equal);
     }
 
     /**
@@ -225,7 +232,7 @@ final class RunFacts
                 $channel = $result->channel;
                 // What can be told of it is of the size of its uncertainty.
                 $out[] = self::fact(
-                    $channel, $leavesBound, $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
+                    $channel, self::kind('', $channel, $leavesBound), $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
                 );
             }
         }

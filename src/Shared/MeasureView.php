@@ -28,6 +28,12 @@ final readonly class MeasureView
         return new self(0.0, '1', null, 0.0, $words);
     }
 
+    /** The same as somebody said it; empty: as a number with its unit. */
+    public function said(string $words): self
+    {
+        return $words === '' ? $this : new self($this->value, $this->unit, $this->resolution, $this->si, $words);
+    }
+
     public function quantity(): Quantity
     {
         return Quantity::of($this->value, $this->unit, $this->resolution);

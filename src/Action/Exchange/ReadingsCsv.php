@@ -19,7 +19,7 @@ final readonly class ReadingsCsv
         'build', 'trial', 'method', 'run', 'article_serial', 'started_at', 'operator', 'conditions', 'settings', 'levels', 'outcome',
         'outcome_reason',
         'metric', 'channel', 'typed_value', 'typed_unit', 'typed_unit_ucum', 'typed_resolution', 'value', 'unit', 'si_value', 'si_unit',
-        'amended', 'withdrawn',
+        'amended', 'withdrawn', 'said', 'bound', 'uncertainty',
     ];
 
     private const BATCH = 200;
@@ -37,7 +37,7 @@ final readonly class ReadingsCsv
         foreach ($this->db->iterateAssociative(
             "SELECT v.letter, t.name trial, c.content->>'methodName' method, r.number, c.content->>'serial' serial, r.started_at, r.operator, r.levels,
                     r.conditions, r.settings, r.outcome, r.outcome_reason, m.name metric, g.channel,
-                    g.typed_value, g.typed_unit, g.typed_resolution, g.current_value, g.current_unit, g.current_si,
+                    g.typed_value, g.typed_unit, g.typed_resolution, g.current_value, g.current_unit, g.current_si, g.said, g.bound, g.u,
                     g.amendments <> '[]'::jsonb amended, g.withdrawn_because
              FROM reading g JOIN run r ON r.id = g.run_id JOIN configuration c ON c.hash = r.configuration JOIN metric m ON m.id = g.metric_id
              JOIN trial t ON t.id = r.trial_id JOIN revision v ON v.id = t.revision_id
@@ -68,7 +68,7 @@ final readonly class ReadingsCsv
             TrialWords::outcome(RunOutcome::tryFrom($text('outcome'))), $text('outcome_reason'), $text('metric'), $text('channel'),
             $text('typed_value'), $text('typed_unit'), Units::ucum($text('typed_unit')), $text('typed_resolution'),
             $text('current_value'), $text('current_unit'), $text('current_si'), $unit->dimension->siUnit(),
-            $row['amended'] === true ? 'yes' : 'no', $text('withdrawn_because'),
+            $row['amended'] === true ? 'yes' : 'no', $text('withdrawn_because'), $text('said'), $text('bound'), $text('u'),
         ];
     }
 

@@ -8,7 +8,6 @@ use Lustrum\Domain\Trial\AmendReadingInput;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Record\RecordWriter;
 use Lustrum\Record\Written;
-use Lustrum\Shared\Measure;
 use Symfony\Component\Uid\Uuid;
 
 /** Amends a reading under the same check as a first one; the first value stays beside it. */
@@ -24,11 +23,11 @@ final readonly class AmendReading
     {
         return $this->writer->amend(Reading::class, $id, $input->version, function (Reading $reading, string $by) use ($input): void {
             $channel = $reading->asked();
-            $quantity = Reading::read($input->text, $input->unit, $channel);
+            $said = Reading::read($input->text, $input->unit, $channel);
             if ($input->confirmed === '') {
-                $this->check->mustBePlausible($reading->run(), $channel, $quantity);
+                $this->check->mustBePlausible($reading->run(), $channel, $said->quantity);
             }
-            $reading->amend($quantity, Measure::of($quantity)->view()->text, $input->reason, $by);
+            $reading->amend($said, $input->reason, $by);
         });
     }
 }

@@ -34,11 +34,11 @@ final readonly class ReadingBeginning implements Beginning
         }
         $run = $this->records->named(Run::class, $input->run, 'run');
         $channel = Reading::channelOf($run, $input->channel);
-        $quantity = Reading::read($input->text, $input->unit, $channel);
+        $said = Reading::read($input->text, $input->unit, $channel);
         if ($input->confirmed === '') {
-            $this->check->mustBePlausible($run, $channel, $quantity);
+            $this->check->mustBePlausible($run, $channel, $said->quantity);
         }
 
-        return Reading::onRun($id, $run, $channel, $quantity, $this->records);
+        return Reading::onRun($id, $run, $channel, $said, $this->records);
     }
 }

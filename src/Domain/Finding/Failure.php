@@ -104,6 +104,23 @@ class Failure extends Record
         $this->consequenceOf = $this->soundFirst($records->namedOrNull(self::class, $input->consequenceOf, 'consequenceOf'));
     }
 
+    /** Another name for what failed: two ways of writing one mode become one, or one that was two is split. */
+    public function call(string $mode, string $place): void
+    {
+        $this->mode = trim($mode);
+        $this->place = trim($place) === '' ? $this->place : trim($place);
+    }
+
+    public function note(): string
+    {
+        return $this->note;
+    }
+
+    public function place(): string
+    {
+        return $this->place;
+    }
+
     private function soundMethod(?Method $method): ?Method
     {
         if ($method !== null && !$method->device()->id()->equals($this->revision->device()->id())) {

@@ -6,8 +6,8 @@ namespace Lustrum\Domain\Trial;
 
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\CoreException;
-use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -45,6 +45,22 @@ class Reading extends Record
     #[ORM\Embedded]
     private Measure $current;
 
+    /** How the value that counts was said, where that is more than a number: 'about 60 N', '3-4 m/s', '< 8 min'. */
+    #[ORM\Column(length: 120)]
+    private string $said = '';
+
+    /** The same of the value that was first typed. */
+    #[ORM\Column(length: 120)]
+    private string $typedSaid = '';
+
+    /** atLeast, atMost; empty: what its channel and the end of the run say. */
+    #[ORM\Column(length: 10)]
+    private string $bound = '';
+
+    /** Standard uncertainty in its unit, where one was said. */
+    #[ORM\Column(nullable: true)]
+    private ?float $u = null;
+
     /** @var list<Amendment> */
     #[ORM\Column(type: AmendmentsType::NAME)]
     private array $amendments = [];
@@ -62,13 +78,15 @@ class Reading extends Record
     }
 
     /** From what was read already. */
-    public static function onRun(Uuid $id, Run $run, Channel $channel, Quantity $quantity, Records $records): self
+    public static function onRun(Uuid $id, Run $run, Channel $channel, Said $said, Records $records): self
     {
         $new = new self();
         $new->run = $run;
         $new->channel = $channel->key;
         $new->metric = $records->named(Metric::class, $channel->metric, 'channel');
-        $new->typed = $new->current = Measure::of($quantity);
+        $new->typed = Measure::of($said->quantity);
+        $new->typedSaid = $said->words;
+        $new->counts($said);
 
         return $new->beginUnder($id, $run);
     }
@@ -88,16 +106,17 @@ class Reading extends Record
     }
 
     /**
-     * The text as a quantity that fits the channel.
+     * The text as something that fits the channel.
      *
      * @param string $beside unit that stood beside the field
      *
      * @throws Invalid at the field
      */
-    public static function read(string $text, string $beside, Channel $channel): Quantity
+    public static function read(string $text, string $beside, Channel $channel): Said
     {
         try {
-            $quantity = Quantity::typedBeside($text, $beside);
+            $said = Said::of($text, $beside);
+            $quantity = $said->quantity;
             $shown = $quantity->to($channel->unit);
         } catch (CoreException $e) {
             throw Invalid::at('text', $e->getMessage());
@@ -106,7 +125,13 @@ class Reading extends Record
             throw Invalid::at('text', 'This number is larger than can be kept.');
         }
 
-        return $quantity;
+        return $said;
+    }
+
+    private function counts(Said $said): void
+    {
+        $this->current = Measure::of($said->quantity);
+        [$this->said, $this->bound, $this->u] = [$said->words, $said->bound, $said->u];
     }
 
     public function take(RecordInput $input, Records $records): void
@@ -127,15 +152,20 @@ class Reading extends Record
             }
         }
         $this->amendments = Amendment::readAll($row['amendments'] ?? []);
+        $this->said = Row::text($row['said'] ?? '');
+        $this->typedSaid = Row::text($row['typedSaid'] ?? '');
+        $this->bound = in_array($row['bound'] ?? '', ['atLeast', 'atMost'], true) ? $row['bound'] : '';
+        $this->u = Row::numberOrNull($row['u'] ?? null);
     }
 
-    /** @param Quantity $quantity that fits the channel */
-    public function amend(Quantity $quantity, string $text, string $reason, string $by): void
+    /** @param Said $said that fits the channel */
+    public function amend(Said $said, string $reason, string $by): void
     {
         if (count($this->amendments) >= Limit::LIST) {
             throw Invalid::at('text', sprintf('At most %d amendments of one reading.', Limit::LIST));
         }
-        $this->current = Measure::of($quantity);
+        $this->counts($said);
+        $text = $said->words !== '' ? $said->words : $this->current->view()->text;
         $this->amendments = [...$this->amendments, Amendment::now($text, $reason, $by)];
     }
 
@@ -143,7 +173,8 @@ class Reading extends Record
     {
         return new ReadingView(
             $this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->channel, $this->metric->name(),
-            $this->typed->view(), $this->current->view(), $this->amendments, $this->confirmed, $this->createdBy(),
+            $this->typed->view()->said($this->typedSaid), $this->current->view()->said($this->said), $this->said, $this->typedSaid, $this->bound, $this->u,
+            $this->amendments, $this->confirmed, $this->createdBy(),
             Instant::write($this->createdAt()),
         );
     }
@@ -157,6 +188,12 @@ class Reading extends Record
     public function asked(): Channel
     {
         return self::channelOf($this->run, $this->channel);
+    }
+
+    /** Name of the metric that it measures. */
+    public function metric(): string
+    {
+        return $this->metric->name();
     }
 
     public function channel(): string

@@ -11,6 +11,9 @@ final readonly class ReadingView
     /**
      * @param MeasureView     $typed      as first typed
      * @param MeasureView     $current    as it counts
+     * @param string          $said       how it was said, where that is more than a number: 'about 60 N'
+     * @param string          $bound      atLeast, atMost, or empty
+     * @param float|null      $u          standard uncertainty in the unit of the current value, where one was said
      * @param list<Amendment> $amendments oldest first
      */
     public function __construct(
@@ -21,6 +24,10 @@ final readonly class ReadingView
         public string $metric,
         public MeasureView $typed,
         public MeasureView $current,
+        public string $said,
+        public string $typedSaid,
+        public string $bound,
+        public ?float $u,
         public array $amendments,
         public string $confirmed,
         public string $by,

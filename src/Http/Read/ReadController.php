@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Lustrum\Http\Read;
 
 use Lustrum\Action\Read\AmendReading;
+use Lustrum\Action\Read\AmendTogether;
 use Lustrum\Action\Read\ReadingCheck;
 use Lustrum\Action\Read\ReadingPreview;
+use Lustrum\Action\Read\Together;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\TogetherInput;
 use Lustrum\Domain\Trial\AmendOutcomeInput;
 use Lustrum\Domain\Trial\AmendReadingInput;
 use Lustrum\Domain\Trial\Reading;
@@ -33,6 +37,7 @@ final readonly class ReadController
         private RecordWriter $writer,
         private ReadingCheck $check,
         private AmendReading $amend,
+        private AmendTogether $together,
     ) {
     }
 
@@ -46,7 +51,18 @@ final readonly class ReadController
         $channel = Reading::channelOf($run, $input->channel);
         $typed = Reading::read($input->text, $input->unit, $channel);
 
-        return new JsonResponse(ReadingPreview::of($typed, $channel, $this->check->questions($run, $channel, $typed)));
+        return new JsonResponse(ReadingPreview::of($typed, $channel, $this->check->questions($run, $channel, $typed->quantity)));
+    }
+
+    /** Amends several readings of a build in the same way, or shows what would come of it. */
+    #[Route('/api/revisions/{id}/readings/together', requirements: self::ID, methods: ['POST'])]
+    #[Answers(Together::class)]
+    public function together(Uuid $id, #[Body] TogetherInput $input): JsonResponse
+    {
+        $revision = $this->records->find(Revision::class, $id);
+        $this->records->mustWrite($revision->workspace());
+
+        return new JsonResponse($this->together->amend($revision, $input));
     }
 
     /** Amends a reading; the first value stays beside it. */

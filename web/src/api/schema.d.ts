@@ -226,6 +226,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/{id}/modes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Merges or splits modes of failures, or shows which failures that would touch. */
+        post: operations["lustrum_http_find_calling_call"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices/{id}/readings.csv": {
         parameters: {
             query?: never;
@@ -787,6 +804,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/revisions/{id}/readings/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Amends several readings of a build in the same way, or shows what would come of it. */
+        post: operations["lustrum_http_read_read_together"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/revisions/{id}/runs": {
         parameters: {
             query?: never;
@@ -1059,6 +1093,18 @@ export interface components {
             records: number;
             pictures: number;
         };
+        "Action.Find.Called": {
+            sentence: string;
+            rows: components["schemas"]["Action.Find.CalledRow"][];
+        };
+        "Action.Find.CalledRow": {
+            id: string;
+            build: string;
+            mode: string;
+            place: string;
+            day: string;
+            note: string;
+        };
         "Action.Read.Question": {
             about: string;
             sentence: string;
@@ -1068,7 +1114,22 @@ export interface components {
             typed: string;
             inChannelUnit: string;
             converted: boolean;
+            taken: string;
             questions: components["schemas"]["Action.Read.Question"][];
+        };
+        "Action.Read.Together": {
+            sentence: string;
+            rows: components["schemas"]["Action.Read.TogetherRow"][];
+        };
+        "Action.Read.TogetherRow": {
+            id: string;
+            trial: string;
+            run: number;
+            metric: string;
+            instrument: string;
+            day: string;
+            was: string;
+            becomes: string;
         };
         /** @enum {string} */
         "Core.Alike.WithinVerdict": "higher" | "lower" | "indistinct" | "single" | "byCell";
@@ -1401,6 +1462,13 @@ export interface components {
         };
         /** @enum {string} */
         "Domain.Device.Scale": "numeric" | "count" | "share" | "check" | "ordered" | "plain";
+        "Domain.Finding.CallingInput": {
+            mode: string;
+            to?: string;
+            place?: string;
+            only?: string[];
+            isTry?: boolean;
+        };
         "Domain.Finding.CauseInput": {
             failure: string;
             text: string;
@@ -1774,6 +1842,10 @@ export interface components {
             metric: string;
             typed: components["schemas"]["Shared.MeasureView"];
             current: components["schemas"]["Shared.MeasureView"];
+            said: string;
+            typedSaid: string;
+            bound: string;
+            u: number | null;
             amendments: components["schemas"]["Domain.Trial.Amendment"][];
             confirmed: string;
             by: string;
@@ -1837,6 +1909,17 @@ export interface components {
         "Domain.Trial.SignOff": {
             by: string;
             note: string;
+        };
+        "Domain.Trial.TogetherInput": {
+            channel?: string;
+            trial?: string;
+            day?: string;
+            instrument?: string;
+            only?: string[];
+            unit?: string;
+            add?: string;
+            reason?: string;
+            isTry?: boolean;
         };
         "Domain.Trial.TrialInput": {
             revision: string;
@@ -2846,6 +2929,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Methods.MethodsSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_find_calling_call: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Finding.CallingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Action.Find.Called"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3930,6 +4048,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Find.PhotoPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_read_read_together: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.TogetherInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Action.Read.Together"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -20,6 +20,7 @@ import { NewObservation } from '../../ui/records/NewObservation';
 import { AddPhoto } from '../../ui/records/AddPhoto';
 import { ContactSheet } from '../../ui/records/ContactSheet';
 import { FailureList } from './FailureList';
+import { ModesSlip } from './ModesSlip';
 
 function failureFields(methods: Schemas['MethodView'][], hasRun: boolean): FieldOrRows[] {
   return [
@@ -104,6 +105,7 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
     [],
   );
   useBegin(write ? begin : null);
+  const [modes, setModes] = useState(false);
   const revision = sheet.revision.id;
   const failures = useMore(sheet.failures, sheet.moreFailures, (after) =>
     must(api.GET('/api/revisions/{id}/failures', { params: { path: { id: revision }, query: { after } } })),
@@ -130,7 +132,17 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         }
       >
         {sheet.modes.length > 0 && (
-          <Part title="Where they gather" aside="all builds together">
+          <Part
+            title="Where they gather"
+            aside="all builds together"
+            actions={
+              write && (
+                <Button look="quiet" onClick={() => setModes(true)}>
+                  Merge or split
+                </Button>
+              )
+            }
+          >
             <ModeTally rows={sheet.modes} device={frame.device.id} current={revision} />
           </Part>
         )}
@@ -164,6 +176,7 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
           {write && <NewObservation revision={revision} run={null} />}
         </Part>
       </Sheet>
+      {modes && <ModesSlip device={frame.device.id} modes={sheet.modes} onClose={() => setModes(false)} />}
       <RecordSlip
         title="Failure"
         kind={`failure:${revision}`}

@@ -79,11 +79,28 @@ describe('a reading', () => {
   });
 
   it('in another unit is shown as it would be kept', async () => {
-    const body = { typed: '4.2 kgf', inChannelUnit: '41.19 N', converted: true, questions: [] };
+    const body = { typed: '4.2 kgf', inChannelUnit: '41.19 N', converted: true, taken: '', questions: [] };
     server({ 'POST /api/readings/preview': { body } });
     show(entry(fresh()));
     await userEvent.type(field(), '4.2 kgf');
     await screen.findByText('4.2 kgf is 41.19 N');
+  });
+
+  it('may be a bound or about a value, and says what it is taken as', async () => {
+    const taken = 'Taken as a bound: at most 8.00 N.';
+    const sent = server({
+      'POST /api/readings/preview': {
+        body: { typed: 'at most 8 N', inChannelUnit: '8 N', converted: false, taken, questions: [] },
+      },
+    });
+    show(entry(fresh()));
+    await userEvent.selectOptions(screen.getByLabelText('How force was read'), 'at most');
+    expect(keep()).toHaveProperty('disabled', true);
+    await userEvent.type(field(), '8');
+    await screen.findByText(taken);
+    await userEvent.click(keep());
+    await waitFor(() => expect(of(sent, 'PUT', '/api/readings/')).toHaveLength(1));
+    expect(of(sent, 'PUT', '/api/readings/')[0]!.body).toMatchObject({ text: 'at most 8', unit: 'N' });
   });
 
   it('is refused with a sentence, and what was typed stays', async () => {

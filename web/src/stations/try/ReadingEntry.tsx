@@ -27,17 +27,22 @@ export function ReadingEntry({
 function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChannel'] }) {
   const id = useId();
   const write = useWrite();
-  const [draft, setDraft, dropDraft] = useDraft(`reading:${run}:${channel.key}`, { id: uuid(), text: '' });
+  const [draft, setDraft, dropDraft] = useDraft(`reading:${run}:${channel.key}`, { id: uuid(), text: '', how: '' });
   const [preview, setPreview] = useState('');
   const { busy, problem, questions } = write;
-  const text = draft.text.trim();
+  const how = draft.how ?? '';
+  const text = draft.text.trim() === '' ? '' : `${how} ${draft.text}`.trim();
 
   // While another unit is typed, the value is shown as it would be kept.
   useEffect(() => {
     if (text === '') return;
     const timer = setTimeout(() => {
       must(api.POST('/api/readings/preview', { body: { run, channel: channel.key, text, unit: channel.unit } }))
-        .then((p) => setPreview(p.converted ? `${p.typed} is ${p.inChannelUnit}` : ''))
+        .then((p) =>
+          setPreview(
+            [p.converted ? `${p.typed} is ${p.inChannelUnit}` : '', p.taken].filter((s) => s !== '').join('. '),
+          ),
+        )
         .catch((error: unknown) =>
           setPreview(error instanceof ProblemError && error.status === 422 ? error.message : ''),
         );
@@ -57,10 +62,26 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
 
   return (
     <form onSubmit={submit} noValidate>
-      <label htmlFor={id} className="mb-1 block font-semibold">
-        {channel.metric}{' '}
-        {channel.instrument !== '' && <span className="font-normal text-soft">· {channel.instrument}</span>}
-      </label>
+      <div className="mb-1 flex items-end justify-between gap-2">
+        <label htmlFor={id} className="font-semibold">
+          {channel.metric}{' '}
+          {channel.instrument !== '' && <span className="font-normal text-soft">· {channel.instrument}</span>}
+        </label>
+        <select
+          aria-label={`How ${channel.metric} was read`}
+          value={how}
+          onChange={(e) => {
+            setDraft({ ...draft, how: e.target.value });
+            write.clear();
+          }}
+          className="min-h-11 border-b border-rule bg-transparent text-sm text-soft"
+        >
+          <option value="">read off</option>
+          <option value="about">about</option>
+          <option value="at least">at least</option>
+          <option value="at most">at most</option>
+        </select>
+      </div>
       <div className="flex items-stretch gap-2">
         <input
           id={id}

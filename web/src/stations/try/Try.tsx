@@ -13,6 +13,8 @@ import { Button } from '../../ui/Button';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { OUTCOME } from '../../ui/words';
 import { Waiting } from '../../ui/Waiting';
+import { AmendTogether } from './AmendTogether';
+import { ChangedSomething } from './ChangedSomething';
 import { LevelPicker } from './LevelPicker';
 import { TrialSlip } from './TrialSlip';
 
@@ -33,6 +35,7 @@ export default function Try() {
 function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
   const { frame, write } = usePlace();
   const [trial, setTrial] = useState<{ id: string; trial: Schemas['TrialView'] | null } | null>(null);
+  const [together, setTogether] = useState(false);
   const begin = useCallback(() => setTrial({ id: uuid(), trial: null }), []);
   useBegin(write ? begin : null);
   const noMethods = sheet.methods.length === 0;
@@ -44,9 +47,14 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
         actions={
           write &&
           !noMethods && (
-            <Button look="primary" onClick={begin}>
-              New trial
-            </Button>
+            <>
+              {sheet.trials.some((t) => t.total > 1) && (
+                <Button onClick={() => setTogether(true)}>Amend readings together</Button>
+              )}
+              <Button look="primary" onClick={begin}>
+                New trial
+              </Button>
+            </>
           )
         }
       >
@@ -82,6 +90,7 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
           />
         ))}
       </Sheet>
+      {together && <AmendTogether sheet={sheet} onClose={() => setTogether(false)} />}
       {trial !== null && <TrialSlip id={trial.id} trial={trial.trial} sheet={sheet} onClose={() => setTrial(null)} />}
     </>
   );
@@ -100,6 +109,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   );
   const method = sheet.methods.find((m) => m.id === row.trial.method);
   const factors = (method?.factors ?? []).filter((f) => f.role === 'factor' || !KNOWN_BLOCKS.includes(f.name));
+  const chosen = sheet.articles.find((a) => a.id === article);
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
 
   async function startRun() {
@@ -198,6 +208,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
           )}
         </div>
       )}
+      {mayWrite && chosen !== undefined && <ChangedSomething key={chosen.id} article={chosen} />}
       {problem !== '' && (
         <p role="alert" className="mt-2 border-l-2 border-oxide pl-3 font-semibold text-oxide">
           {problem}

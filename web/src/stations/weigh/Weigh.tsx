@@ -105,7 +105,7 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
           )}
         </Part>
         {sheet.sides.length > 0 && (
-          <Part title={`Within ${letter}`}>
+          <Part title={`Within ${letter}`} aside="a bar at the right joins what cannot be told apart">
             <div className="divide-y divide-rule">
               {sheet.sides.map((row) => (
                 <SidesPart key={`${row.metricId} ${row.title}`} row={row} />

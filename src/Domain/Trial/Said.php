@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Trial;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\Typed;
+use Lustrum\Core\Quantity\TypedKind;
+use Lustrum\Core\Quantity\Unit;
+use Lustrum\Shared\Refusal\Invalid;
+
+/** A reading as somebody said it: a value, about a value, a range, or a bound. */
+final readonly class Said
+{
+    /**
+     * @param string     $words as it was said, where that is more than a value with its unit; else empty
+     * @param string     $bound atLeast, atMost; empty: it is none, as far as was said
+     * @param float|null $u     standard uncertainty in the unit of the quantity, where one was said
+     */
+    public function __construct(
+        public Quantity $quantity,
+        public string $words = '',
+        public string $bound = '',
+        public ?float $u = null,
+    ) {
+    }
+
+    /**
+     * @param string $beside unit that stood beside the field
+     *
+     * @throws CoreException where it cannot be read
+     * @throws Invalid       where there is nothing to be kept
+     */
+    public static function of(string $text, string $beside): self
+    {
+        try {
+            return new self(Quantity::typedBeside($text, $beside));
+        } catch (CoreException $plain) {
+            try {
+                $typed = Typed::read($text, null, $beside);
+            } catch (CoreException) {
+                // What is wrong with it as a plain quantity helps more than what is wrong with it as a range.
+                throw $plain;
+            }
+        }
+        if ($typed->kind === TypedKind::Unknown) {
+            throw Invalid::at('text', 'Nobody knows it: leave it empty, and say so in the note.');
+        }
+        if ($typed->value === null || $typed->unit === null) {
+            throw $plain;
+        }
+
+        return new self(Quantity::of($typed->value, $typed->unit->symbol, $typed->resolution), self::words($text, $typed->unit), match ($typed->kind) {
+            TypedKind::AtLeast => 'atLeast',
+            TypedKind::AtMost => 'atMost',
+            default => '',
+        }, $typed->u);
+    }
+
+    /** With its unit, which may have stood beside the field. */
+    private static function words(string $text, Unit $unit): string
+    {
+        $tidy = trim($text);
+
+        return preg_match('/[\d.,)]$/', $tidy) === 1 ? $tidy.' '.$unit->symbol : $tidy;
+    }
+}

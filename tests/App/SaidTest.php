@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Facts\RunFacts;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Readings as people have them: about a value, a range, a bound. */
+final class SaidTest extends ApiTestCase
+{
+    private Bench $bench;
+
+    private string $run;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->bench = $this->bench();
+        $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Said']);
+        $this->run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+    }
+
+    /** @return iterable<string, array{string, string, string, float, float|null}> typed, shown, bound, value, uncertainty */
+    public static function said(): iterable
+    {
+        yield 'about' => ['about 40', 'about 40 N', '', 40.0, 4.0];
+        yield 'with an uncertainty' => ['40.0 ± 0.3 N', '40.0 ± 0.3 N', '', 40.0, 0.3];
+        yield 'a range' => ['39-41 N', '39-41 N', '', 40.0, 2 / sqrt(12)];
+        yield 'less than' => ['< 40', '< 40 N', 'atMost', 40.0, null];
+        yield 'in words' => ['at least 40 N', 'at least 40 N', 'atLeast', 40.0, null];
+        yield 'plain' => ['40.0 N', '40.0 N', '', 40.0, null];
+    }
+
+    #[DataProvider('said')]
+    public function testItIsKeptAsItWasSaid(string $typed, string $shown, string $bound, float $value, ?float $u): void
+    {
+        $preview = $this->json('POST', '/api/readings/preview', ['run' => $this->run, 'channel' => 'push', 'text' => $typed, 'unit' => 'N']);
+        self::assertSame($bound !== '' || $u !== null, $preview['taken'] !== '');
+        $id = $this->read($typed);
+        $view = (array) self::at($this->json('GET', '/api/runs/'.$this->run), 'readings', 0);
+        self::assertSame([$id, $shown, $shown], [$view['id'], self::text($view, 'typed', 'text'), self::text($view, 'current', 'text')]);
+        self::assertSame($bound, $view['bound']);
+        self::assertEqualsWithDelta($u ?? -1.0, (float) (is_numeric($view['u']) ? $view['u'] : -1.0), 1e-9);
+        $fact = self::service(RunFacts::class)->one($this->run)?->readings[0];
+        self::assertNotNull($fact);
+        self::assertEqualsWithDelta($value, $fact->si, 1e-9);
+        self::assertSame($bound === '' ? ResultKind::Equal : ResultKind::from($bound), $fact->kind);
+        self::assertGreaterThanOrEqual($u ?? 0.0, $fact->step + 1e-12, 'Nothing finer can be told of it.');
+    }
+
+    public function testABoundIsNoValueAnywhere(): void
+    {
+        $this->read('> 39.0 N');
+        $this->json('PUT', '/api/runs/'.$this->run, [
+            'trial' => self::text($this->json('GET', '/api/runs/'.$this->run), 'run', 'trial'), 'article' => $this->bench->unitB,
+            'outcome' => 'held', 'version' => 1,
+        ]);
+        self::assertSame(200, $this->answered());
+        $cell = (array) self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh'), 'cells', 1);
+        self::assertNotSame('thin', $cell['state'] ?? '', 'A lower bound of 39 N says nothing of at most 45 N, or something else is read.');
+        self::assertStringNotContainsString('39 N over 1 run', self::text($cell, 'sentence'));
+    }
+
+    public function testAmendedItIsSaidAnew(): void
+    {
+        $id = $this->read('about 40');
+        $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '41.2 N', 'reason' => 'Read off the film', 'version' => 1]);
+        self::assertSame(200, $this->answered());
+        $view = (array) self::at($this->json('GET', '/api/runs/'.$this->run), 'readings', 0);
+        self::assertSame(['about 40 N', '41.2 N', null], [self::text($view, 'typed', 'text'), self::text($view, 'current', 'text'), $view['u']]);
+    }
+
+    public function testItTravels(): void
+    {
+        $this->read('< 40');
+        $file = $this->json('GET', '/api/devices/'.$this->bench->device.'/export.json');
+        $reading = (array) self::at($file, 'readings', 0);
+        self::assertSame(['< 40 N', '< 40 N', 'atMost'], [$reading['said'], $reading['typedSaid'], $reading['bound']]);
+        $this->client->request('GET', '/api/devices/'.$this->bench->device.'/readings.csv');
+        self::assertStringContainsString('< 40 N,atMost,', $this->client->getInternalResponse()->getContent());
+    }
+
+    public function testWhatNobodyKnowsIsLeftEmpty(): void
+    {
+        $answer = $this->json('POST', '/api/readings/preview', ['run' => $this->run, 'channel' => 'push', 'text' => 'unknown', 'unit' => 'N']);
+        self::assertSame(422, $this->answered());
+        self::assertStringContainsString('leave it empty', json_encode($answer) ?: '');
+    }
+
+    private function read(string $text): string
+    {
+        return $this->put('readings', ['run' => $this->run, 'channel' => 'push', 'text' => $text, 'unit' => 'N', 'confirmed' => 'in a test']);
+    }
+}

@@ -1,0 +1,74 @@
+import { useState } from 'react';
+
+import type { Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
+import { uuid } from '../../api/uuid';
+import type { Field } from '../../ui/fields';
+import { Button } from '../../ui/Button';
+import { RecordSlip, type Editing } from '../../ui/RecordSlip';
+import { DEVIATION, options } from '../../ui/words';
+
+const FIELDS: Field[] = [
+  { name: 'name', label: 'What did you change?', hint: 'As it is named on Build, such as brush gap or Hopper.' },
+  { name: 'value', label: 'What is it now?', hint: 'As in 1.2 mm, or: filed round.' },
+  { name: 'kind', label: 'It is a', kind: 'select', options: options(DEVIATION) },
+];
+
+/** Between two runs: what was changed on this article. Later runs carry it; runs that are there stay as they were made. */
+export function ChangedSomething({ article }: { article: Schemas['ArticleView'] }) {
+  const [editing, setEditing] = useState<Editing>(null);
+  const write = useWrite();
+  const save = (deviants: Schemas['ArticleView']['deviants']) =>
+    putRecord('articles', article.id, { ...article, deviants });
+
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+      <Button look="quiet" onClick={() => setEditing({ id: uuid(), record: { kind: 'parameter' } })}>
+        I changed something
+      </Button>
+      {article.deviants.length > 0 && (
+        <ul aria-label={`${article.serial} is otherwise`} className="flex flex-wrap gap-x-4 gap-y-1">
+          {article.deviants.map((d, i) => (
+            <li key={`${d.kind}${d.name}`} className="flex items-center gap-1">
+              <span>
+                {d.name} {d.value}
+              </span>
+              <Button
+                look="quiet"
+                disabled={write.busy}
+                aria-label={`Take back ${d.name}`}
+                onClick={() => void write.run(() => save(article.deviants.filter((_, k) => k !== i)))}
+              >
+                Take back
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {write.problem !== '' && (
+        <p role="alert" className="font-semibold text-oxide">
+          {write.problem}
+        </p>
+      )}
+      <RecordSlip
+        title={`Changed on ${article.serial}`}
+        kind={`changed:${article.id}`}
+        editing={editing}
+        fields={FIELDS}
+        label="Keep: later runs are made with it"
+        onClose={() => setEditing(null)}
+        save={(_, values) =>
+          save([
+            ...article.deviants.filter((d) => d.name !== String(values['name']).trim()),
+            {
+              kind: values['kind'] as Schemas['DeviationKind'],
+              name: String(values['name'] ?? '').trim(),
+              value: String(values['value'] ?? '').trim(),
+            },
+          ])
+        }
+      />
+    </div>
+  );
+}

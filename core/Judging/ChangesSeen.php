@@ -153,16 +153,17 @@ final readonly class ChangesSeen
         if ($mine === null || $theirs === null) {
             return null;
         }
-        $c = CompareOutcomes::within($mine, $theirs, $this->confidence)?->difference;
-        $allHeld = $mine->held === $mine->tried && $theirs->held === $theirs->tried;
+        $within = CompareOutcomes::within($mine, $theirs, $this->confidence);
+        $c = $within?->difference;
+        $alike = $within === null ? new AlikeShares($mine->held, $mine->tried, $theirs->held, $theirs->tried) : AlikeShares::of($within);
 
         return new ChangeSeen(
             $change, $effect, match (true) {
                 // All held before as well: so far this trial does not tell them apart.
-                $c === null, $allHeld => ChangeVerdict::CannotTell,
+                $c === null, $alike->allHeld() => ChangeVerdict::CannotTell,
                 default => JudgeChange::towards($effect->mode === ExpectedAs::Less ? -1 : 1, $c),
             },
-            null, $mine->tried, $theirs->tried, $mine->held, $theirs->held, $c === null ? null : Figure::of(
+            null, $alike->triedHere, $alike->triedThere, $alike->heldHere, $alike->heldThere, $c === null ? null : Figure::of(
                 new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0,
             ), $together, $c === null ? 'unmatched' : '',
         );

@@ -49,15 +49,18 @@ final class ClosingWalk
         $event->held ? $this->held($event) : $this->cameBack($event);
     }
 
-    /** @param array{string, string}|null $untried letter of a build that carries a fix, and the fix; null: none does */
-    public function status(?array $untried): FailureStatus
+    /**
+     * @param array{string, string}|null $untried letter of a build that carries a fix, and the fix; null: none does
+     * @param list<string>               $without builds on which it was seen again, which carry no fix of it
+     */
+    public function status(?array $untried, array $without): FailureStatus
     {
         $held = min($this->counts);
         $needs = array_map(static fn (Severity $s): string => $s->text(), $this->needs);
         $of = fn (Standing $standing, string $letter, string $fix): FailureStatus => new FailureStatus(
             $standing, $letter, $fix, $held, $this->needed, $needs, $this->milder, $this->mildest?->text() ?? '',
             Closed::mayStillFail($held, $this->confidence), Closed::chanceIfNotFixed($this->before[0], $this->before[1], $held),
-            $this->times, $this->back?->severity?->text() ?? '', $this->return,
+            $this->times, $this->back?->severity?->text() ?? '', $this->return, $without,
         );
 
         return match (true) {
@@ -65,7 +68,7 @@ final class ClosingWalk
             $this->last !== null && max($this->counts) > 0 => $of(Standing::Holding, $this->last->letter, $this->last->fix),
             $this->back !== null => $of(Standing::CameBack, $this->back->letter, $this->back->fix),
             $untried !== null => $of(Standing::FixUntried, $untried[0], $untried[1]),
-            default => new FailureStatus(Standing::Open, needs: $needs),
+            default => new FailureStatus(Standing::Open, needs: $needs, without: $without),
         };
     }
 

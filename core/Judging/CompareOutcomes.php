@@ -24,7 +24,7 @@ final class CompareOutcomes
             if ($mine !== null) {
                 $side = OutcomeSide::of($build, $mine, $confidence);
                 $out[] = $against === null || $theirs === null
-                    ? new OutcomeComparison($metric, $side, null, null, null, '')
+                    ? new OutcomeComparison($metric, $side, null, null, null, null, '')
                     : self::compare($metric, $side, $mine, OutcomeSide::of($against, $theirs, $confidence), $theirs, $confidence);
             }
         }
@@ -38,17 +38,18 @@ final class CompareOutcomes
     ): OutcomeComparison {
         $c = self::within($mine, $theirs, $confidence);
         if ($c === null) {
-            return new OutcomeComparison($metric, $here, $other, null, null, 'unmatched');
+            return new OutcomeComparison($metric, $here, $other, null, null, null, 'unmatched');
         }
         $points = new Interval(100 * $c->difference->estimate, 100 * (float) $c->difference->low, 100 * (float) $c->difference->high);
+        $alike = AlikeShares::of($c);
         $verdict = match (true) {
-            $mine->held === $mine->tried && $theirs->held === $theirs->tried => 'bothPass',
+            $alike->allHeld() => 'bothPass',
             $c->verdict === Verdict::Higher => 'more',
             $c->verdict === Verdict::Lower => 'less',
             default => 'indistinct',
         };
 
-        return new OutcomeComparison($metric, $here, $other, Figure::of($points, '%', 0), $c->p, $verdict);
+        return new OutcomeComparison($metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict);
     }
 
     /** Null where no level was tried on both. */

@@ -59,7 +59,7 @@ final readonly class Failures
             $closing->take($event);
         }
 
-        return $closing->status($this->untried($build, $fixes));
+        return $closing->status($this->untried($build, $fixes), $this->without($failure, $build, $fixes));
     }
 
     public function find(string $id): ?FailureFact
@@ -186,7 +186,7 @@ final readonly class Failures
         }
         foreach ($this->byMode[$failure->key()] ?? [] as $other) {
             $at = $this->lineage->build($other->build);
-            if ($other->id === $failure->id || $at === null || !$other->counts()) {
+            if ($other->id === $failure->id || $at === null || !$other->counts() || $other->order < $failure->order) {
                 continue;
             }
             $fix = $fixes->stoodAgainst($at, $this->made[$other->made] ?? null);
@@ -197,6 +197,23 @@ final readonly class Failures
         usort($out, static fn (ClosingEvent $a, ClosingEvent $b): int => [$a->order, $a->held] <=> [$b->order, $b->held]);
 
         return $out;
+    }
+
+    /** @return list<string> letters of builds that come from the one that failed, on which it was seen again without a fix of it */
+    private function without(FailureFact $failure, Build $build, Fixes $fixes): array
+    {
+        $on = array_column(array_map(
+            static fn (Build $b): array => ['id' => $b->id, 'letter' => $b->letter], $this->lineage->descendants($build),
+        ), 'letter', 'id');
+        $out = [];
+        foreach ($this->byMode[$failure->key()] ?? [] as $other) {
+            $at = $this->lineage->build($other->build);
+            if (isset($on[$other->build]) && $at !== null && $other->counts() && $fixes->stoodAgainst($at, $this->made[$other->made] ?? null) === null) {
+                $out[$on[$other->build]] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($out));
     }
 
     /**

@@ -9,6 +9,7 @@ final readonly class OutcomeComparison
 {
     /**
      * @param string                                   $metric     identifier
+     * @param AlikeShares|null                         $alike      where both were tried
      * @param Figure|null                              $difference in points
      * @param 'bothPass'|'more'|'less'|'indistinct'|'unmatched'|'' $verdict    empty where the other build was not tried;
      *     unmatched: it was not tried at any level that this one was tried at
@@ -17,6 +18,7 @@ final readonly class OutcomeComparison
         public string $metric,
         public OutcomeSide $here,
         public ?OutcomeSide $other,
+        public ?AlikeShares $alike,
         public ?Figure $difference,
         public ?float $p,
         public string $verdict,

@@ -18,6 +18,9 @@ use Lustrum\Core\Quantity\Digits;
 /** Sentences about one metric on one build against another. */
 final class ComparisonWords
 {
+    /** Of fewer that have ended nothing is said of half of them. */
+    private const EVENTS = 2;
+
     private const P_DIGITS = 2;
 
     /** Below this the number says no more than that it is small. */
@@ -181,6 +184,10 @@ final class ComparisonWords
     {
         $number = static fn (?float $v): string => $v === null ? Messages::say('comparison.beyond') : Digits::decimals($v, $life->decimals);
         $with = ['letter' => $life->letter, 'ended' => $life->ended, 'stopped' => $life->stopped, 'unit' => $life->unit];
+
+        if ($life->ended < self::EVENTS) {
+            return Messages::say('comparison.medianOfFew', $with);
+        }
 
         return $life->median === null ? Messages::say('comparison.medianBeyond', $with) : Messages::say('comparison.median', $with + [
             'median' => $number($life->median), 'low' => $number($life->low), 'high' => $number($life->high),

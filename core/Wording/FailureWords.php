@@ -25,13 +25,15 @@ final class FailureWords
     {
         $needs = array_values(array_filter($status->needs, static fn (string $t): bool => $t !== ''));
 
-        return Messages::say('failure.standing', [
+        return trim(Messages::say('failure.standing', [
             'standing' => $status->standing->value, 'letter' => $status->letter, 'fix' => $status->fix, 'held' => $status->held,
             'needed' => $status->needed, 'levelled' => $needs !== [], 'needs' => Messages::list($needs), 'milder' => $status->milder,
             'mildest' => $status->mildest, 'percent' => Numbers::percent($status->mayFail),
             'chance' => Digits::plain(100 * $status->chance, 2), 'times' => $status->times, 'back' => $status->return,
             'at' => $status->at, 'placed' => $status->at !== '',
-        ]);
+        ]).' '.($status->without === [] ? '' : Messages::say('failure.without', [
+            'n' => count($status->without), 'letters' => Messages::list($status->without),
+        ])));
     }
 
     public static function mode(Mode $mode, Lineage $lineage): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
+use Lustrum\Core\Judging\AlikeShares;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\OutcomeSide;
@@ -23,10 +24,13 @@ final class OutcomeWords
             return Messages::say('comparison.shareAlone', ['side' => $side]);
         }
 
+        $alike = $c->alike ?? new AlikeShares($c->here->held, $c->here->tried, $c->other->held, $c->other->tried);
+        $isPart = $alike->triedHere < $c->here->tried || $alike->triedThere < $c->other->tried;
+
         return Messages::say('comparison.share', [
-            'side' => $side, 'verdict' => $c->verdict, 'other' => $c->other->letter, 'heldOther' => $c->other->held,
-            'nOther' => $c->other->tried,
-        ] + self::hides($c->difference, min($c->here->tried, $c->other->tried)));
+            'side' => $side, 'verdict' => $c->verdict, 'other' => $c->other->letter, 'heldOther' => $alike->heldThere,
+            'nOther' => $alike->triedThere, 'part' => $isPart, 'heldHere' => $alike->heldHere, 'nHere' => $alike->triedHere,
+        ] + self::hides($c->difference, min($alike->triedHere, $alike->triedThere)));
     }
 
     /**

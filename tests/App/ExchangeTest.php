@@ -62,17 +62,22 @@ final class ExchangeTest extends ApiTestCase
             $this->json('GET', '/api/revisions/'.$ids[$letter].'/'.$station), JSON_UNESCAPED_UNICODE,
         ) ?: '';
         self::assertStringContainsString('so far this trial does not tell them apart; up to 32 points could hide', $words('F', 'build'));
-        self::assertStringContainsString('Came back on F', $words('C', 'find'));
+        self::assertStringContainsString('Seen again on F, which carries no fix of it', $words('C', 'find'));
         self::assertStringContainsString('Static charge', $words('C', 'find'));
         self::assertStringContainsString('"ruledOut"', $words('C', 'find'));
         self::assertStringContainsString('Another lot of plate sheet', $words('D', 'weigh'));
         self::assertStringContainsString('Humidity was not recorded on 5 of the runs', $words('D', 'weigh'));
         self::assertStringContainsString('fw 0.5 and fw 0.6', $words('F', 'weigh'));
         self::assertStringContainsString('2 stopped early', $words('E', 'try') === '' ? '' : $words('F', 'try'));
-        self::assertStringContainsString('both pass, so far this trial does not tell them apart; up to', $words('F', 'weigh'));
+        self::assertStringContainsString('both pass where both were tried (9 of 9, and 9 of 9 on E), so far this trial does not tell them apart; up to', $words('F', 'weigh'));
         self::assertStringContainsString('nothing failed up to 1 m, which is a lower bound', $words('F', 'weigh'));
-        self::assertStringContainsString('F: half ', $words('F', 'weigh'));
-        self::assertStringContainsString('By order alone E is rated', $words('E', 'weigh'));
+        self::assertStringContainsString('F: one run ended and 2 were stopped without it', $words('F', 'weigh'));
+        self::assertStringContainsString('11 % [7, 16] more than D (W-06), pair by pair', $words('E', 'weigh'), 'Pooled, the six growers would have hidden it.');
+        self::assertStringContainsString('Held only at something milder (1 m, not 1.2 m)', $words('E', 'find'));
+        self::assertStringContainsString('Set aside and put right', $words('E', 'find'));
+        self::assertStringContainsString('It has 5 arms: 4 made, 4 tried, 1 taken out before, 1 lost in handling; “bevelled” was chosen.', $words('E′', 'build'));
+        self::assertStringContainsString('Doubles by arm: bevelled leads', $words('E′', 'weigh'));
+        self::assertStringContainsString('Reworked from E', $words('F', 'build'));
         self::assertStringContainsString('6 still to decide', $words('F', 'next'));
         self::assertStringContainsString('A grower at the June open day', $words('D', 'next'));
         self::assertStringContainsString('1 lost in handling', $words('D', 'try'));

@@ -121,7 +121,7 @@ final class LoopTest extends ApiTestCase
                 (array) $this->json('GET', '/api/revisions/'.$bench->b.'/next')['cameOf'],
             ),
         );
-        self::assertSame('fixUntried', self::text($this->json('GET', '/api/revisions/'.$bench->b.'/find'), 'failures', 0, 'standing'));
+        self::assertSame('unplaced', self::text($this->json('GET', '/api/revisions/'.$bench->b.'/find'), 'failures', 0, 'standing'));
         self::assertSame(
             ['C', 'B', 'A'],
             array_map(

@@ -40,7 +40,11 @@ final class TogetherTest extends ApiTestCase
         ));
         $rest = $this->json('POST', $address, ['trial' => $other] + $all);
         self::assertSame('40.0 N', self::text($rest, 'rows', 0, 'was'), 'Another trial is left alone.');
-        $run = self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'runs', 0, 'id');
+        $trials = array_column(array_map(
+            static fn (mixed $t): array => ['id' => self::text((array) $t, 'trial', 'id'), 'run' => self::text((array) $t, 'runs', 0, 'id')],
+            (array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/try')['trials'],
+        ), 'run', 'id');
+        $run = $trials[$trial];
         $reading = (array) self::at($this->json('GET', '/api/runs/'.$run), 'readings', 0);
         self::assertSame(['40.0 N', 'The cell showed lbf'], [self::text($reading, 'typed', 'text'), self::text($reading, 'amendments', 0, 'reason')]);
     }

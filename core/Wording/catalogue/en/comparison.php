@@ -26,8 +26,9 @@ return [
     'rung' => '{held} of {n} [{low}, {high} %]',
     'shareDifference' => '{difference} · p = {p}',
     'beyond' => 'beyond what was tried',
-    'median' => '{letter}: half reach {median} {unit} [{low}, {high}] ({ended} ended, {stopped} stopped before).',
-    'medianBeyond' => '{letter}: half have not ended by the longest run ({ended} ended, {stopped} stopped before), so the median is only known to lie beyond.',
+    'median' => '{letter}: half reach {median} {unit} [{low}, {high}] ({ended} ended{stopped, plural, =0 {} other {, # stopped without it}}).',
+    'medianOfFew' => '{letter}: {ended, plural, =0 {none} one {one run} other {# runs}} ended{stopped, plural, =0 {} other { and # {stopped, plural, one {was} other {were}} stopped without it}}; what half reach cannot be told from that.',
+    'medianBeyond' => '{letter}: half have not ended by the longest run ({ended} ended, {stopped} stopped without it), so the median is only known to lie beyond.',
     'oneInTen' => '{letter}: one in ten ends before {life}.',
     'noLife' => '{letter}: {why}.',
     'logRank' => 'Log-rank, bounds included: p = {p}; {letter} and {other} {differ, select, yes {differ} other {cannot be told apart}}.',
@@ -37,7 +38,7 @@ return [
     'heightFailed' => ', and the lowest level, {level}, already failed',
     'shareAlone' => '{side}; the other build was not tried.',
     'share' => '{side}; {verdict, select, '
-        .'bothPass {both pass, so far this trial does not tell them apart{hides, select, yes {; up to {points} points could hide} other {}}}'
+        .'bothPass {both pass{part, select, yes { where both were tried ({heldHere} of {nHere}, and {heldOther} of {nOther} on {other})} other {}}, so far this trial does not tell them apart{hides, select, yes {; up to {points} points could hide} other {}}}'
         .' unmatched {{other} was not tried at any level that this one was tried at, so neither says anything of the other}'
-        .' more {more often than {other}} less {less often than {other}} other {which cannot be told from {heldOther} of {nOther} on {other}}}.',
+        .' more {more often than {other}} less {less often than {other}} other {{part, select, yes {where both were tried, {heldHere} of {nHere}} other {which}} cannot be told from {heldOther} of {nOther} on {other}}}.',
 ];

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'without' => 'Seen again on {letters}, which {n, plural, one {carries} other {carry}} no fix of it.',
     'called' => '{isTry, select, yes {{n, plural, one {# failure is} other {# failures are}} called “{mode}”.} other {{n, plural, one {# failure is} other {# failures are}} “{to}” now{some, select, yes {; {left, plural, one {# stays} other {# stay}} “{mode}”} other {}}. What they were called stays in their history.}}',
     'standing' => '{standing, select,'
         .' unplaced {Open. {placed, select, yes {Nobody knows at which level it happened ({at})} other {Say with which method and at which level it happened}}: until then nothing closes it.}'

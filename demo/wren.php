@@ -29,10 +29,10 @@ function wrenRequirements(Story $s): void
         ['The motor driver stays cool at 30 °C', 'driver temperature', '°C', 75.0, 'atMost', 'mean', true, [], ['electrical', 'firmware']],
         ['Seed changed in gloves in two minutes', 'seed change time', 's', 120.0, 'atMost', 'mean', false, [], ['shape']],
         ['Growers like how it handles', 'handling rating', '%', 70.0, 'atLeast', 'rating', false, [], ['shape', 'strength', 'setting']],
-        ['Parts stay affordable at a batch of 50', 'parts cost', '', 180.0, 'atMost', 'check', false, [], []],
+        ['Parts stay affordable at a batch of 50', 'parts cost', 'EUR', 180.0, 'atMost', 'mean', false, [], []],
     ];
     foreach ($rows as $i => [$statement, $metric, $unit, $limit, $direction, $kind, $must, $conditions, $dependsOn]) {
-        $s->add('requirements', ['id' => 'req-'.($i + 1), 'device' => 'wren', 'statement' => $statement, 'metric' => $metric, 'unit' => $unit, 'limit' => $limit, 'direction' => $direction, 'kind' => $kind, 'coverage' => $kind === 'check' ? 0.5 : 0.9, 'must' => $must, 'conditions' => $conditions, 'dependsOn' => $dependsOn, 'place' => $i], '2026-02-24T19:30:00+00:00');
+        $s->add('requirements', ['id' => 'req-'.($i + 1), 'device' => 'wren', 'statement' => $statement, 'metric' => $metric, 'unit' => $unit, 'limit' => $limit, 'direction' => $direction, 'kind' => $kind, 'coverage' => $kind === 'check' ? 0.5 : 0.9, 'must' => $must, 'conditions' => $conditions, 'dependsOn' => $dependsOn, 'place' => $i] + ($metric === 'parts cost' ? ['source' => 'cost'] : []), '2026-02-24T19:30:00+00:00');
     }
 }
 

@@ -27,7 +27,7 @@ final class SidesWords
         }
         $known = array_values(array_filter($s->sides, static fn ($side): bool => $side->effect !== null));
         $first = ($known === [] ? $s->sides : $known)[$moreIsBetter || $known === [] ? 0 : count($known) - 1]->side;
-        $with += ['first' => $first, 'told' => $s->told, 'pairs' => $s->pairs];
+        $with += ['first' => self::named($first), 'told' => $s->told, 'pairs' => $s->pairs];
         if ($s->told === 0) {
             return Messages::say('sides.none', $with + ['articles' => $s->ofArticles]);
         }
@@ -39,9 +39,15 @@ final class SidesWords
         }
 
         return Messages::say('sides.sentence', $with + [
-            'rivals' => count($rivals), 'named' => Messages::list(array_slice($rivals, 0, self::NAMED)),
+            'rivals' => count($rivals), 'named' => Messages::list(array_map(self::named(...), array_slice($rivals, 0, self::NAMED))),
             'more' => max(0, count($rivals) - self::NAMED), 'articles' => $s->ofArticles,
         ]);
+    }
+
+    /** In quotes where its own comma would be taken for one of the sentence. */
+    private static function named(string $side): string
+    {
+        return str_contains($side, ',') ? '“'.$side.'”' : $side;
     }
 
     /** An effect against the mean of all, with its sign. */

@@ -27,6 +27,7 @@ final readonly class ComparisonRow
     private function __construct(
         public string $metric,
         public string $metricId,
+        public string $unit,
         public ?Estimate $other,
         public ?Estimate $here,
         public ?Estimate $difference,
@@ -57,7 +58,7 @@ final readonly class ComparisonRow
         $d = $c->difference;
 
         return new self(
-            $metric, $c->metric, Estimate::of($c->other?->figure), Estimate::of($c->here->figure),
+            $metric, $c->metric, $c->here->unit, Estimate::of($c->other?->figure), Estimate::of($c->here->figure),
             Estimate::of($d === null ? null : new Figure($d->value, $d->low, $d->high, Numbers::differenceUnit($d->unit), $d->decimals, 0)),
             Estimate::of($c->change), $c->verdict, $c->judged, $c->p, ComparisonWords::how($c),
             ComparisonWords::side($c->here), $c->other === null ? null : ComparisonWords::side($c->other), CellRow::all($c),

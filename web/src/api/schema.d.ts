@@ -1132,6 +1132,8 @@ export interface components {
             becomes: string;
         };
         /** @enum {string} */
+        "Core.Alike.Per": "run" | "article" | "block";
+        /** @enum {string} */
         "Core.Alike.WithinVerdict": "higher" | "lower" | "indistinct" | "single" | "byCell";
         /** @enum {string} */
         "Core.Change.ChangeClass": "shape" | "strength" | "electrical" | "firmware" | "material" | "process" | "setting" | "cosmetic";
@@ -2336,16 +2338,20 @@ export interface components {
         };
         "Sheet.Weigh.CellRow": {
             cell: string;
+            otherValue: number;
+            value: number;
             other: string;
             otherN: number;
             here: string;
             n: number;
             difference: string;
             opposed: boolean;
+            per: components["schemas"]["Core.Alike.Per"] | null;
         };
         "Sheet.Weigh.ComparisonRow": {
             metric: string;
             metricId: string;
+            unit: string;
             other: components["schemas"]["Core.Wording.Estimate"] | null;
             here: components["schemas"]["Core.Wording.Estimate"] | null;
             difference: components["schemas"]["Core.Wording.Estimate"] | null;

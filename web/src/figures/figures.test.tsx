@@ -7,7 +7,9 @@ import type { Schemas } from '../api/client';
 import { Axis } from './Axis';
 import { ForecastBar } from './ForecastBar';
 import { IntervalPlot } from './IntervalPlot';
+import { LevelPlot } from './LevelPlot';
 import { ModeTally } from './ModeTally';
+import { SidesPlot } from './SidesPlot';
 import { TrialStrips } from './TrialStrips';
 
 const drawn = (figure: ReactElement): string => renderToStaticMarkup(<MemoryRouter>{figure}</MemoryRouter>);
@@ -252,5 +254,58 @@ describe('the axis', () => {
     );
     expect(count(markup, /<text/)).toBe(3);
     expect(numbers(markup, 'x1')).toEqual([0, 10, 90]);
+  });
+});
+
+describe('several sides on one axis', () => {
+  const side = (name: string, effect: number | null, groups: string): Schemas['SideMark'] => ({
+    side: name,
+    n: 3,
+    effect,
+    text: String(effect),
+    groups,
+  });
+  const row = (sides: Schemas['SideMark'][]) =>
+    ({ metric: 'comfort', title: 'by arm', unit: '%', sides }) as unknown as Schemas['SidesRow'];
+
+  it('joins those that cannot be told apart by one bar for each group', () => {
+    const markup = drawn(<SidesPlot row={row([side('wide', 6, 'a'), side('slim', 1, 'b'), side('round', -1, 'b')])} />);
+    expect(count(markup, /<circle/)).toBe(3);
+    expect(count(markup, /stroke-width="3"/)).toBe(2);
+    expect(markup).toContain('wide 6, group a');
+  });
+
+  it('leaves out what was run alike with nothing, and draws nothing where that is all', () => {
+    expect(count(drawn(<SidesPlot row={row([side('wide', 6, ''), side('lost', null, '')])} />), /<circle/)).toBe(1);
+    expect(drawn(<SidesPlot row={row([side('lost', null, '')])} />)).toBe('');
+  });
+
+  it('keeps everything within the figure', () => {
+    const markup = drawn(<SidesPlot row={row([side('a very long name of an arm', 1e6, 'ab'), side('b', -3, 'b')])} />);
+    for (const at of [...numbers(markup, 'cx'), ...numbers(markup, 'x1'), ...numbers(markup, 'x2')]) {
+      expect(at).toBeGreaterThanOrEqual(0);
+      expect(at).toBeLessThanOrEqual(560);
+    }
+  });
+});
+
+describe('two builds level by level', () => {
+  const cell = (name: string, otherValue: number, value: number, opposed = false) =>
+    ({ cell: name, otherValue, value, other: `${otherValue} N`, here: `${value} N`, opposed }) as Schemas['CellRow'];
+  const row = (cells: Schemas['CellRow'][]) =>
+    ({ metric: 'push', unit: 'N', cells }) as unknown as Schemas['ComparisonRow'];
+
+  it('draws one line a level, the other build hollow, this one filled, with the letters on top', () => {
+    const markup = drawn(
+      <LevelPlot row={row([cell('dry', 40, 38), cell('moist', 44, 45, true)])} here="B" other="A" limit={45} />,
+    );
+    expect(count(markup, /<rect/)).toBe(4);
+    expect(count(markup, /var\(--color-oxide\)/)).toBe(1);
+    expect(markup).toContain('dry: A 40 N, B 38 N');
+    expect(markup.indexOf('>A<')).toBeLessThan(markup.indexOf('>B<'));
+  });
+
+  it('draws nothing without levels', () => {
+    expect(drawn(<LevelPlot row={row([])} here="B" other="A" limit={null} />)).toBe('');
   });
 });

@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { IntervalPlot } from '../../figures/IntervalPlot';
+import { LevelPlot } from '../../figures/LevelPlot';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
 import { Table } from '../../ui/Table';
@@ -9,6 +10,10 @@ const FOOTING: Record<Schemas['Footing'], string> = {
   tilted: 'Tilted footing',
   broken: 'Not comparable',
 };
+
+/** How many values stand behind a level: of articles, where each of them counts once. */
+const counted = (n: number, per: Schemas['Per'] | null) =>
+  per === 'article' ? `${n} ${n === 1 ? 'article' : 'articles'}` : `${n} ${n === 1 ? 'run' : 'runs'}`;
 
 /** One metric on two builds: the sentence, the figure, and what the comparison stands on. */
 export function Comparison({
@@ -28,7 +33,10 @@ export function Comparison({
   requirement: Schemas['RequirementView'] | undefined;
   open: (opened: Opened) => void;
 }) {
-  const unit = c.here?.unit ?? c.other?.unit ?? '';
+  const limit =
+    requirement === undefined || requirement.unit !== c.unit
+      ? null
+      : { value: requirement.limit, direction: requirement.direction };
   return (
     <section className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]" aria-label={c.metric}>
       <div>
@@ -78,8 +86,8 @@ export function Comparison({
               keyOf={(r) => r.cell}
               columns={[
                 { head: 'Level', names: true, cell: (r) => r.cell },
-                { head: other, cell: (r) => `${r.other} (${r.otherN})` },
-                { head: here, cell: (r) => `${r.here} (${r.n})` },
+                { head: other, cell: (r) => `${r.other} (${counted(r.otherN, r.per)})` },
+                { head: here, cell: (r) => `${r.here} (${counted(r.n, r.per)})` },
                 { head: 'Difference', look: (r) => (r.opposed ? 'text-oxide' : ''), cell: (r) => r.difference },
               ]}
             />
@@ -147,19 +155,21 @@ export function Comparison({
           )}
         </p>
       </div>
-      <IntervalPlot
-        metric={c.metric}
-        unit={unit}
-        sides={[
-          ...(c.other === null ? [] : [{ letter: other, estimate: c.other, values: c.otherValues, strong: false }]),
-          { letter: here, estimate: c.here, values: c.values, strong: true },
-        ]}
-        limit={
-          requirement === undefined || requirement.unit !== unit
-            ? null
-            : { value: requirement.limit, direction: requirement.direction }
-        }
-      />
+      {c.here === null && c.cells.length > 1 ? (
+        <LevelPlot row={c} here={here} other={other} limit={limit?.value ?? null} />
+      ) : (
+        <IntervalPlot
+          metric={c.metric}
+          unit={c.unit}
+          sides={[
+            ...(c.otherText === null
+              ? []
+              : [{ letter: other, estimate: c.other, values: c.otherValues, strong: false }]),
+            { letter: here, estimate: c.here, values: c.values, strong: true },
+          ]}
+          limit={limit}
+        />
+      )}
     </section>
   );
 }

@@ -34,6 +34,15 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
   const [search, setSearch] = useSearchParams();
   const [opened, setOpened] = useState<Opened>(null);
   const letter = sheet.revision.letter;
+  const within = sheet.sides.length > 0 && (
+    <Part title={`Within ${letter}`} aside="a bar at the right joins what cannot be told apart">
+      <div className="divide-y divide-rule">
+        {sheet.sides.map((row) => (
+          <SidesPart key={`${row.metricId} ${row.title}`} row={row} />
+        ))}
+      </div>
+    </Part>
+  );
   return (
     <>
       <Sheet title={`Weigh ${letter}`} sentence={sheet.sentence}>
@@ -53,6 +62,7 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
             <EvidenceTable sheet={sheet} open={setOpened} />
           )}
         </Part>
+        {sheet.against === null && within}
         <Part
           title={sheet.against === null ? 'Against another build' : `${letter} against ${sheet.against.letter}`}
           actions={
@@ -104,15 +114,7 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
             </div>
           )}
         </Part>
-        {sheet.sides.length > 0 && (
-          <Part title={`Within ${letter}`} aside="a bar at the right joins what cannot be told apart">
-            <div className="divide-y divide-rule">
-              {sheet.sides.map((row) => (
-                <SidesPart key={`${row.metricId} ${row.title}`} row={row} />
-              ))}
-            </div>
-          </Part>
-        )}
+        {sheet.against !== null && within}
       </Sheet>
       <RunsSlip device={frame.device.id} opened={opened} onClose={() => setOpened(null)} />
     </>

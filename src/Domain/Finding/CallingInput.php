@@ -20,8 +20,8 @@ final readonly class CallingInput
      * @param bool         $isTry shows which they are, and changes nothing
      */
     public function __construct(
-        #[Name]
-        public string $mode,
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $mode = '',
         #[Name]
         public string $to = '?',
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]

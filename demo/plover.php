@@ -22,6 +22,9 @@ function plover(): Story
     ploverChosen($s);
     $s->add('failures', ['id' => 'cord', 'revision' => 'plover-A', 'run' => null, 'article' => 'H-03', 'mode' => 'Cord unravelled', 'place' => 'grip, upper end', 'consequence' => 'minor', 'stage' => 'sowing', 'question' => '', 'note' => 'The knot of the coarse cord works loose.'], '2026-08-12T17:00:00+00:00');
     $s->add('causes', ['failure' => 'cord', 'text' => 'Knot too thick for its groove', 'kind' => 'design', 'standing' => 'supported', 'findings' => 'The fine cord sits in the same groove and holds.'], '2026-08-12T18:00:00+00:00');
+    foreach ([['A', 'bench', 'Ten handles on the bench', 410], ['B', 'furrow', 'Bed 3, holes of one depth', 411]] as [$letter, $scene, $caption, $seed]) {
+        $s->add('photos', ['revision' => 'plover-'.$letter, 'run' => null, 'failure' => null, 'caption' => $caption, 'scene' => $scene, 'seed' => $seed], '2026-09-28T15:00:00+00:00');
+    }
     foreach ([['Cork in place of cord', 'material', 3.0, 2.0, [['comfort', '%', 0.0, 4.0, 8.0]], 'outside', 'Grower 4'], ['Tip of hardened steel', 'material', 6.0, 3.0, [], 'team', ''], ['Depth stop that can be set', 'shape', 4.5, 5.0, [['time for 100 holes', 's', 2.0, 5.0, 12.0]], 'outside', 'Grower 2']] as [$what, $class, $cost, $hours, $effects, $source, $askedBy]) {
         $s->add('candidates', ['revision' => 'plover-B', 'what' => $what, 'why' => '', 'class' => $class, 'cost' => $cost, 'hours' => $hours, 'effects' => array_map(static fn (array $e): array => ['metric' => $e[0], 'unit' => $e[1], 'low' => $e[2], 'likely' => $e[3], 'high' => $e[4]], $effects), 'source' => $source, 'askedBy' => $askedBy, 'failures' => [], 'choice' => 'open', 'reason' => '', 'decision' => null], '2026-10-04T19:00:00+00:00');
     }

@@ -110,7 +110,8 @@ final readonly class SidesWithin
                 $runs[] = new AlikeRun($side, $sided[$i]->alike->cell, $value, $block, $sided[$i]->article === '' ? null : $sided[$i]->article);
             }
         }
-        [$runs, $ofArticles] = $kind === 'article' ? [$runs, false] : self::byArticle($runs);
+        // Raters share their articles; an arm, a lot or a firmware has its own.
+        [$runs, $ofArticles] = in_array($kind, ['article', 'block'], true) ? [$runs, false] : self::byArticle($runs);
         if ($bounds > 0) {
             return self::bounded($metric, $m, $kind, $name, array_values(array_unique($sides)), $bounds);
         }

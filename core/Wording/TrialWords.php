@@ -60,9 +60,11 @@ final class TrialWords
         ]);
     }
 
-    public static function run(int $number, string $trial, string $letter, string $serial, ?RunOutcome $outcome, string $reason): string
+    /** @param bool $leavesBound did it end before what it waited for came? */
+    public static function run(int $number, string $trial, string $letter, string $serial, ?RunOutcome $outcome, string $reason, bool $leavesBound): string
     {
         return Messages::say('trial.run', [
+            'bound' => $leavesBound,
             'number' => $number, 'trial' => $trial, 'letter' => $letter, 'with' => $serial !== '', 'serial' => $serial,
             'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
         ]);

@@ -258,8 +258,9 @@ final class Book
             $seen = $this->seen($build);
             $wanted = array_values(array_unique(array_map(static fn (Wanted $w): string => $w->metric, $this->wanted())));
 
+            // What is asked for first, then whatever else was measured.
             return SidesWithin::of(
-                $seen, array_values(array_intersect($wanted, $seen->metrics())), static fn (string $metric): string => $units[$metric] ?? '',
+                $seen, array_values(array_unique([...array_intersect($wanted, $seen->metrics()), ...$seen->metrics()])), static fn (string $metric): string => $units[$metric] ?? '',
                 $this->device->confidence,
             );
         });

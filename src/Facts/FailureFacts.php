@@ -25,10 +25,10 @@ final readonly class FailureFacts
     {
         $rows = $this->db->fetchAllAssociative(
             "SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.consequence, f.created_at,
-                    f.consequence_of_id, a.state article_state, a.serial, coalesce((SELECT c.text FROM cause c WHERE c.failure_id = f.id
+                    f.consequence_of_id, a.state article_state, a.serial, CASE WHEN r.taken_in THEN '' ELSE coalesce((SELECT c.text FROM cause c WHERE c.failure_id = f.id
                       AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
-                      ORDER BY c.created_at LIMIT 1), '') aside
-             FROM failure f LEFT JOIN article a ON a.id = f.article_id
+                      ORDER BY c.created_at LIMIT 1), '') END aside
+             FROM failure f LEFT JOIN article a ON a.id = f.article_id LEFT JOIN run r ON r.id = f.run_id
              WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id", [$device],
         );
         $runs = [];

@@ -33,9 +33,9 @@ test('one person goes once round, from an empty device to the decided next build
   await saveSlip(page, 'Make build');
   await expect(sentence(page)).toContainText('Build A is the first');
   await press(page, 'Add parameter');
-  await fill(page, { Name: 'jaw', 'Value with unit': '12.5' });
+  await fill(page, { Name: 'jaw', 'Value with unit': '12.5 mmm' });
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('alert')).toContainText('unit is missing');
+  await expect(page.getByRole('alert')).toContainText('not a unit');
   await fill(page, { 'Value with unit': '12.5 mm' });
   await saveSlip(page);
   await press(page, 'Add part');
@@ -105,7 +105,7 @@ test('one person goes once round, from an empty device to the decided next build
   await press(page, 'Add an effect');
   await fill(page, {
     Metric: 'clamp force',
-    Unit: 'N',
+    'Unit of the metric': 'N',
     Lowest: '5',
     Likely: '10',
     Highest: '15',
@@ -135,7 +135,7 @@ test('one person goes once round, from an empty device to the decided next build
 
   // The loop closes on B
   await expect(page).toHaveURL(/\/B\/build$/);
-  await expect(page.getByRole('row', { name: /Knurled jaw/ })).toContainText('clamp force +10 N');
+  await expect(page.getByRole('row', { name: /Knurled jaw/ })).toContainText('clamp force +5 to +15 N');
   await expect(page.getByRole('row', { name: /Knurled jaw/ })).toContainText('nobody looked');
   await expect(page.getByRole('row', { name: /jaw 12.5 mm 12.5 mm/ })).toBeVisible();
   await page.keyboard.press('[');

@@ -57,7 +57,7 @@ test('a number opens to how it was worked out and to its runs', async ({ page })
   await expect(slip.getByRole('link', { name: /run 9/ })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('region', { name: 'survives drop', exact: true })).toContainText(
-    'both pass, so far this trial does not tell them apart; up to 32 points could hide',
+    'both pass where both were tried (9 of 9, and 9 of 9 on E), so far this trial does not tell them apart; up to 32 points could hide',
   );
   await page
     .getByRole('region', { name: 'bracket load' })
@@ -65,5 +65,5 @@ test('a number opens to how it was worked out and to its runs', async ({ page })
     .click();
   await expect(slip).toContainText('Kaplan and Meier');
   await slip.getByRole('link', { name: /^E · .* run 4/ }).click();
-  await expect(sentence(page)).toContainText('stopped early, so its value is a bound');
+  await expect(sentence(page)).toContainText('stopped before the event came, so its value is a bound');
 });

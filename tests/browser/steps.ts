@@ -1,3 +1,5 @@
+import { randomUUID } from 'node:crypto';
+
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
@@ -60,4 +62,56 @@ export async function press(page: Page, name: string | RegExp): Promise<void> {
 export async function saveSlip(page: Page, name = 'Save'): Promise<void> {
   await page.getByRole('dialog').getByRole('button', { name, exact: true }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
+}
+
+/** Writes as any other program would: what is there before a job begins; the job itself is done on screen. */
+async function send(page: Page, address: string, body: Record<string, unknown>): Promise<void> {
+  const refused = await page.evaluate(
+    async ({ address, body }) => {
+      const { token } = (await (await fetch('/api/session')).json()) as { token?: string };
+      const answer = await fetch(address, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json', 'X-CSRF-Token': token ?? '' },
+        body: JSON.stringify(body),
+      });
+      return answer.ok ? '' : `${address}: ${await answer.text()}`;
+    },
+    { address, body },
+  );
+  expect(refused).toBe('');
+}
+
+export async function put(page: Page, kind: string, body: Record<string, unknown>): Promise<string> {
+  const id = randomUUID();
+  await send(page, `/api/${kind}/${id}`, body);
+  return id;
+}
+
+/** A device of its own for one job, with its first build; what it did to others would change their conclusions. */
+export async function device(page: Page, name: string): Promise<{ id: string; a: string }> {
+  const workspace = await page.evaluate(
+    async () => ((await (await fetch('/api/session')).json()) as { workspaces: { id: string }[] }).workspaces[0]!.id,
+  );
+  const id = await put(page, 'devices', { workspace, name });
+  const a = await put(page, 'revisions', { device: id, letter: 'A', state: 'built' });
+  return { id, a };
+}
+
+/** A run that has ended, with its levels, what was read, and what became of it. */
+export async function made(
+  page: Page,
+  trial: string,
+  article: string | null,
+  levels: Record<string, string>,
+  readings: Record<string, string>,
+  outcome = 'held',
+): Promise<string> {
+  const about = { trial, article, levels: Object.entries(levels).map(([n, text]) => ({ name: n, text })) };
+  const run = await put(page, 'runs', about);
+  for (const [channel, text] of Object.entries(readings)) {
+    await put(page, 'readings', { run, channel, text, confirmed: 'as it was read' });
+  }
+  const outcomeReason = outcome === 'held' ? '' : 'It did not';
+  await send(page, `/api/runs/${run}`, { ...about, outcome, outcomeReason, version: 1 });
+  return run;
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Alike\CellDifference;
+use Lustrum\Core\Alike\Per;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Quantity\Digits;
-use Lustrum\Core\Alike\Per;
 use Lustrum\Core\Wording\Numbers;
 
 /** Two builds at one level that both were run at. */

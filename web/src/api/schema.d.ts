@@ -1465,7 +1465,7 @@ export interface components {
         /** @enum {string} */
         "Domain.Device.Scale": "numeric" | "count" | "share" | "check" | "ordered" | "plain";
         "Domain.Finding.CallingInput": {
-            mode: string;
+            mode?: string;
             to?: string;
             place?: string;
             only?: string[];

@@ -15,6 +15,7 @@ import { Waiting } from '../../ui/Waiting';
 import { ChangeTable } from './ChangeTable';
 import { articleFields, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FIELDS } from './forms';
 import { ArmTable } from './ArmTable';
+import { written } from '../../ui/records/effects';
 import { armLine, armOf } from '../../ui/records/arms';
 import { CORRECTION, REVISION_FIELDS } from '../../ui/records/revisionFields';
 import { PartsTable } from './PartsTable';
@@ -223,7 +224,13 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         fields={changeFields(sheet)}
         onClose={close}
         save={(id, values, version) =>
-          putRecord('changes', id, { ...form?.editing.record, ...values, revision: revision.id, version })
+          putRecord('changes', id, {
+            ...form?.editing.record,
+            ...values,
+            effects: written(values['effects']),
+            revision: revision.id,
+            version,
+          })
         }
       />
       <RecordSlip

@@ -1,5 +1,5 @@
 import { EXPECTED_AS, options } from '../words';
-import type { Rows } from '../fields';
+import type { Rows, Values } from '../fields';
 
 /** What a change, or a candidate for one, is expected to do. */
 export function effectRows(metrics: string[]): Rows {
@@ -19,4 +19,11 @@ export function effectRows(metrics: string[]): Rows {
       { name: 'margin', label: 'Counts as unchanged within', kind: 'number', half: true },
     ],
   };
+}
+
+/** Rows in which nothing was written were only offered. */
+export function written(effects: unknown): Values[] {
+  return (Array.isArray(effects) ? (effects as Values[]) : []).filter((row) =>
+    Object.entries(row).some(([name, value]) => name !== 'mode' && value !== null && String(value ?? '').trim() !== ''),
+  );
 }

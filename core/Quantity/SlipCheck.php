@@ -15,6 +15,9 @@ use Lustrum\Core\Statistics\Sample;
  */
 final class SlipCheck
 {
+    /** Earlier readings above nought that it takes to judge another by. */
+    public const LEAST = 3;
+
     private const GROUPS = [
         ['lb', 'kg'], ['N', 'lbf', 'kgf'], ['mm', 'cm', 'in', 'ft', 'm'], ['°C', '°F'], ['s', 'min', 'h'], ['km/h', 'mph'], ['kPa', 'psi'],
     ];
@@ -25,7 +28,7 @@ final class SlipCheck
     public static function check(Quantity $candidate, array $previous): Slip
     {
         $usable = array_values(array_filter($previous, static fn (float $v): bool => $v > 0 && is_finite($v)));
-        if (count($usable) < 3) {
+        if (count($usable) < self::LEAST) {
             return new Slip(false, null, null, null, 'Fewer than three earlier readings to compare with.');
         }
         if ($candidate->value <= 0) {

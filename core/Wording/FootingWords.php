@@ -15,10 +15,23 @@ final class FootingWords
     /** How many differences stand in the sentence itself; the rest is one touch away. */
     private const NAMED = 3;
 
+    /** How many lots are listed in full. */
+    private const LISTED = 3;
+
     /** One plain sentence about one difference. */
     public static function why(Difference $d): string
     {
-        return Messages::begin(Messages::say('footing.'.$d->reason->value, $d->with + ['a' => $d->a, 'b' => $d->b]));
+        return Messages::begin(Messages::say('footing.'.$d->reason->value, $d->with + ['a' => self::few($d->a), 'b' => self::few($d->b)]));
+    }
+
+    /** Of many lots, operators or firmwares the first ones, and how many more there are; all of them are with the runs. */
+    private static function few(string $words): string
+    {
+        $all = explode(' and ', $words);
+
+        return count($all) <= self::LISTED ? $words : Messages::say('footing.several', [
+            'first' => implode(', ', array_slice($all, 0, self::LISTED - 1)), 'n' => count($all) - self::LISTED + 1,
+        ]);
     }
 
     /** @param list<Difference> $differences gravest first */

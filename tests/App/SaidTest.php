@@ -96,4 +96,30 @@ final class SaidTest extends ApiTestCase
     {
         return $this->put('readings', ['run' => $this->run, 'channel' => 'push', 'text' => $text, 'unit' => 'N', 'confirmed' => 'in a test']);
     }
+
+    /** Forty-one pounds at one metre is no slip where it was that at one metre all along, whatever it was at two. */
+    public function testASlipIsLookedForAmongRunsThatAreAlike(): void
+    {
+        $method = $this->put('methods', [
+            'device' => $this->bench->device, 'name' => 'At a distance', 'safety' => ['abort' => 'When it hurts.'],
+            'channels' => [['key' => 'pull', 'metric' => 'pull', 'unit' => 'N']],
+            'factors' => [['name' => 'distance', 'kind' => 'number', 'unit' => 'm']],
+        ]);
+        $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $method, 'name' => 'Distances']);
+        $at = fn (string $distance): string => $this->put('runs', [
+            'trial' => $trial, 'article' => $this->bench->unitB, 'levels' => [['name' => 'distance', 'text' => $distance]],
+        ]);
+        foreach (['1 m' => 10.0, '2 m' => 98.1] as $distance => $newton) {
+            foreach ([0.0, 0.1, -0.1, 0.2] as $more) {
+                $this->put('readings', [
+                    'run' => $at($distance), 'channel' => 'pull', 'text' => sprintf('%.1f N', $newton + $more), 'confirmed' => 'in a test',
+                ]);
+            }
+        }
+        $ask = fn (string $distance, string $text): array => (array) $this->json(
+            'POST', '/api/readings/preview', ['run' => $at($distance), 'channel' => 'pull', 'text' => $text],
+        )['questions'];
+        self::assertSame([], $ask('1 m', '10.1 N'), 'As at one metre always.');
+        self::assertNotSame([], $ask('2 m', '10.1 N'), 'At two metres it looks like kgf typed as N.');
+    }
 }

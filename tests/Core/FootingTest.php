@@ -84,4 +84,17 @@ final class FootingTest extends TestCase
             ),
         );
     }
+
+    public function testTenLotsAreCountedInASentence(): void
+    {
+        $lots = array_map(static fn (int $i): string => 'L-'.$i, range(1, 9));
+        $difference = FootingCheck::between(
+            new Context('Push', lots: ['sheet' => ['L-0']], runs: 5), new Context('Push', lots: ['sheet' => $lots], runs: 9),
+        )->differences[0];
+        self::assertSame('Another lot of sheet (L-0, then L-1, L-2 and 7 more).', FootingWords::why($difference));
+        $three = FootingCheck::between(
+            new Context('Push', lots: ['sheet' => ['L-0']], runs: 5), new Context('Push', lots: ['sheet' => ['a', 'b', 'c']], runs: 9),
+        )->differences[0];
+        self::assertSame('Another lot of sheet (L-0, then a and b and c).', FootingWords::why($three));
+    }
 }

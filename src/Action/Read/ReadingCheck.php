@@ -54,20 +54,33 @@ final readonly class ReadingCheck
         return $questions;
     }
 
-    /** @return list<float> the last readings of this channel with this method, in its unit */
+    /**
+     * The last readings of this channel with this method, in its unit: of the same article at the same levels where there are
+     * enough of them to judge by, else of the same levels, else all.
+     *
+     * @return list<float>
+     */
     private function earlier(Run $run, Channel $channel): array
     {
-        $rows = $this->db->fetchFirstColumn(
-            'SELECT g.current_si FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id
+        $rows = $this->db->fetchAllNumeric(
+            'SELECT g.current_si, CASE WHEN r.levels = o.levels AND r.article_id IS NOT DISTINCT FROM o.article_id THEN 2
+                WHEN r.levels = o.levels THEN 1 ELSE 0 END alike
+             FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id JOIN run o ON o.id = :run
              WHERE t.method_id = :method AND g.channel = :channel AND r.id <> :run AND g.withdrawn_because IS NULL
-             ORDER BY (t.id = :trial) DESC, g.created_at DESC LIMIT '.self::LOOK_BACK,
+             ORDER BY alike DESC, (t.id = :trial) DESC, g.created_at DESC LIMIT '.self::LOOK_BACK,
             [
                 'method' => $run->trial()->method()->id()->toRfc4122(), 'channel' => $channel->key,
                 'run' => $run->id()->toRfc4122(), 'trial' => $run->trial()->id()->toRfc4122(),
             ],
         );
         $unit = Quantity::of(0, $channel->unit)->unit;
+        foreach ([2, 1, 0] as $least) {
+            $alike = array_values(array_filter($rows, static fn (array $row): bool => (int) Row::number($row[1]) >= $least));
+            if (count($alike) >= SlipCheck::LEAST || $least === 0) {
+                break;
+            }
+        }
 
-        return array_map(static fn (mixed $si): float => $unit->fromSi(Row::number($si)), $rows);
+        return array_map(static fn (array $row): float => $unit->fromSi(Row::number($row[0])), $alike);
     }
 }

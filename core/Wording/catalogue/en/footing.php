@@ -18,6 +18,7 @@ return [
     'level' => '{name} was {a}, then {b}.',
     'levelUnknown' => '{name} was not recorded {side, select, both {on either side} earlier {on the earlier side} other {on the later side}}.',
     'levelHalfKnown' => '{name} was not recorded on {n} of the runs.',
+    'several' => '{first} and {n, number} more',
     'lot' => 'Another lot of {name} ({a}, then {b}).',
     'lotUnknown' => 'The lot of {name} was not recorded on one side.',
     'rig' => 'Another rig ({a}, then {b}).',

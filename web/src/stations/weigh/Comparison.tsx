@@ -11,9 +11,16 @@ const FOOTING: Record<Schemas['Footing'], string> = {
   broken: 'Not comparable',
 };
 
-/** How many values stand behind a level: of articles, where each of them counts once. */
-const counted = (n: number, per: Schemas['Per'] | null) =>
-  per === 'article' ? `${n} ${n === 1 ? 'article' : 'articles'}` : `${n} ${n === 1 ? 'run' : 'runs'}`;
+/** A mean of one level with what it stands on: articles, where each of them counts once. */
+const counted = (mean: string, n: number, per: Schemas['Per'] | null) => (
+  <>
+    <span className="whitespace-nowrap">{mean}</span>
+    <span className="block text-xs text-soft">
+      {n} {per === 'article' ? 'article' : 'run'}
+      {n === 1 ? '' : 's'}
+    </span>
+  </>
+);
 
 /** One metric on two builds: the sentence, the figure, and what the comparison stands on. */
 export function Comparison({
@@ -86,8 +93,8 @@ export function Comparison({
               keyOf={(r) => r.cell}
               columns={[
                 { head: 'Level', names: true, cell: (r) => r.cell },
-                { head: other, cell: (r) => `${r.other} (${counted(r.otherN, r.per)})` },
-                { head: here, cell: (r) => `${r.here} (${counted(r.n, r.per)})` },
+                { head: other, cell: (r) => counted(r.other, r.otherN, r.per) },
+                { head: here, cell: (r) => counted(r.here, r.n, r.per) },
                 { head: 'Difference', look: (r) => (r.opposed ? 'text-oxide' : ''), cell: (r) => r.difference },
               ]}
             />

@@ -32,7 +32,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
             <>
               {r.statement}
               <span className="block text-xs text-soft">
-                {r.metric} · {KIND[r.kind]}
+                {r.metric} · {r.source === 'runs' ? KIND[r.kind] : 'worked out from the build'}
                 {r.must ? '' : ' · should'}
               </span>
             </>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
 /** Once round: Build, Try, Find, Weigh, Next, and the loop closed on the build that follows. */
@@ -260,6 +261,51 @@ final class LoopTest extends ApiTestCase
         self::assertSame(201, $start($risky, ['signOff' => ['by' => 'Maren']]));
         self::assertSame(422, $start($blank, []));
         self::assertSame(201, $start($blank, ['override' => ['by' => 'Maren', 'note' => 'Only paper']]));
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>}> kind of record that is changed after the sign-off, and how */
+    public static function changedLater(): iterable
+    {
+        yield 'the method' => ['methods', ['endPoint' => 'After ten minutes']];
+        yield 'a parameter' => ['parameters', ['name' => 'seat height', 'text' => '600 mm']];
+        yield 'a part' => ['parts', ['name' => 'Seat', 'material' => 'foam']];
+    }
+
+    /** @param array<string, mixed> $change */
+    #[DataProvider('changedLater')]
+    public function testASignOffEndsWithAChange(string $kind, array $change): void
+    {
+        $bench = $this->bench();
+        $safe = ['safety' => ['abort' => 'At any doubt.', 'needsSignOff' => true]];
+        $method = $this->put('methods', ['device' => $bench->device, 'name' => 'Ride it'] + $safe);
+        $about = ['revision' => $bench->a, 'method' => $method, 'name' => 'Ride'];
+        $trial = $this->put('trials', $about + ['signOff' => ['by' => 'Maren']]);
+        $start = function () use ($trial): int {
+            $this->json('PUT', '/api/runs/'.Uuid::v7()->toRfc4122(), ['trial' => $trial]);
+
+            return $this->answered();
+        };
+        self::assertSame(201, $start());
+        $stands = (array) self::at($this->json('GET', '/api/history/trial/'.$trial), 'rows', 0, 'is', 'signOff');
+        // Saved again as it was, it stands; nobody agrees to anything by renaming a trial.
+        $this->json('PUT', '/api/trials/'.$trial, ['name' => 'Ride it', 'signOff' => $stands, 'version' => 1] + $about);
+        self::assertSame(200, $this->answered());
+        self::assertSame(201, $start());
+        sleep(1);
+        if ($kind === 'methods') {
+            $this->json('PUT', '/api/methods/'.$method, ['device' => $bench->device, 'name' => 'Ride it', 'version' => 1] + $safe + $change);
+            self::assertSame(200, $this->answered());
+        } else {
+            $this->put($kind, ['revision' => $bench->a] + $change);
+        }
+        self::assertSame(422, $start());
+        $version = self::at($this->json('GET', '/api/history/trial/'.$trial), 'rows', 0, 'is', 'version');
+        $this->json('PUT', '/api/trials/'.$trial, ['signOff' => $stands, 'version' => $version] + $about);
+        self::assertSame(422, $start(), 'Sent back as it was, nobody agreed anew.');
+        $version = is_int($version) ? $version + 1 : 0;
+        $this->json('PUT', '/api/trials/'.$trial, ['signOff' => ['by' => 'Maren'], 'version' => $version] + $about);
+        self::assertSame(200, $this->answered());
+        self::assertSame(201, $start());
     }
 
     private function choose(string $candidate, string $choice, string $reason): void

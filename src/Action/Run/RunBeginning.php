@@ -16,6 +16,7 @@ use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunInput;
+use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\ArticlePast;
 use Lustrum\Record\Beginning;
 use Lustrum\Record\Record;
@@ -42,12 +43,25 @@ final readonly class RunBeginning implements Beginning
     public function begin(Uuid $id, RecordInput $input): Record
     {
         $run = Run::start($id, $input instanceof RunInput ? $input : throw new \LogicException('A run begins from a run.'), $this->records);
-        $run->trial()->mustBeSafeToRun();
+        $run->trial()->mustBeSafeToRun($this->changed($run->trial()));
         $this->freeze($run);
         $run->trial()->began();
         $run->trial()->revision()->wasRun();
 
         return $run;
+    }
+
+    /** When the method, or what the build is made of, was last changed. */
+    private function changed(Trial $trial): ?\DateTimeImmutable
+    {
+        $build = $trial->revision()->id()->toRfc4122();
+        $at = $this->em->getConnection()->fetchOne(
+            'SELECT max(changed_at) FROM (SELECT changed_at FROM method WHERE id = :method
+             UNION ALL SELECT changed_at FROM parameter WHERE revision_id = :build UNION ALL SELECT changed_at FROM part WHERE revision_id = :build) x',
+            ['method' => $trial->method()->id()->toRfc4122(), 'build' => $build],
+        );
+
+        return is_string($at) ? new \DateTimeImmutable($at) : null;
     }
 
     /** Numbers it after the last of its trial, and freezes what it is made with. */

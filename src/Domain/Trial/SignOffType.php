@@ -13,6 +13,6 @@ final class SignOffType extends ValueType
 
     protected function read(array $stored): mixed
     {
-        return new SignOff(Row::text($stored['by'] ?? ''), Row::text($stored['note'] ?? ''));
+        return new SignOff(Row::text($stored['by'] ?? ''), Row::text($stored['note'] ?? ''), Row::text($stored['at'] ?? ''));
     }
 }

@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Trial;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Record;
@@ -68,8 +69,22 @@ class Trial extends Record
         $this->plannedRuns = $input->plannedRuns;
         $this->repeats = $input->repeats;
         $this->state = $input->state;
-        $this->signOff = $input->signOff;
+        $this->signOff = $input->signOff?->after($this->signOff);
         $this->override = $input->override;
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        $at = is_array($row['signOff'] ?? null) ? Row::text($row['signOff']['at'] ?? '') : '';
+        if ($this->signOff !== null && $at !== '') {
+            $this->signOff = new SignOff($this->signOff->by, $this->signOff->note, $at);
+        }
+    }
+
+    /** When somebody agreed to it, where that is known: what was changed later nobody has agreed to. */
+    public function signedAt(): ?\DateTimeImmutable
+    {
+        return $this->signOff === null || $this->signOff->at === '' ? null : new \DateTimeImmutable($this->signOff->at);
     }
 
     public function view(): TrialView
@@ -86,8 +101,12 @@ class Trial extends Record
         return $this->revision->id();
     }
 
-    /** @throws Invalid when the method's safety asks for something that is not there */
-    public function mustBeSafeToRun(): void
+    /**
+     * @param \DateTimeImmutable|null $changed when method or design were last changed
+     *
+     * @throws Invalid when the method's safety asks for something that is not there
+     */
+    public function mustBeSafeToRun(?\DateTimeImmutable $changed): void
     {
         $safety = $this->method->safety();
         if ($safety->needsSignOff && $this->signOff === null) {
@@ -95,6 +114,11 @@ class Trial extends Record
                 'signOff',
                 'This method puts a person at risk. Record who agreed to it on the trial before the first run; local rules and licensed practice come first.',
             );
+        }
+        if ($safety->needsSignOff && $this->signOff !== null && $this->signedAt() !== null && $changed > $this->signedAt()) {
+            throw Invalid::at('signOff', sprintf(
+                'The method or the build was changed since %s agreed to it. Let it be agreed to again before the next run.', $this->signOff->by,
+            ));
         }
         if (trim($safety->abort) === '' && $this->override === null) {
             throw Invalid::at(

@@ -1911,6 +1911,7 @@ export interface components {
         "Domain.Trial.SignOff": {
             by: string;
             note: string;
+            at: string;
         };
         "Domain.Trial.TogetherInput": {
             channel?: string;

@@ -17,8 +17,8 @@ export function TrialSlip({
   sheet: Schemas['TrySheet'];
   onClose: () => void;
 }) {
-  const signed = (who: unknown, note: unknown) =>
-    String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? '') };
+  const signed = (who: unknown, note: unknown, at = '') =>
+    String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? ''), at };
   const fields: Field[] = [
     ...(trial === null
       ? [
@@ -56,6 +56,16 @@ export function TrialSlip({
       : []),
     { name: 'signedBy', label: 'Signed off by', half: true, hint: 'Needed where the method puts a person at risk.' },
     { name: 'signedNote', label: 'Sign-off note', half: true },
+    ...(trial?.signOff
+      ? [
+          {
+            name: 'signedAgain',
+            label: 'Agreed to again, as method and build are now',
+            kind: 'check' as const,
+            hint: 'A sign-off ends where either is changed.',
+          },
+        ]
+      : []),
     {
       name: 'overrideBy',
       label: 'Started without stop criteria by',
@@ -81,12 +91,12 @@ export function TrialSlip({
         record={record}
         draft={trial === null ? `trial:${sheet.revision.id}:new` : `trial:${trial.id}`}
         label={trial === null ? 'Make trial' : 'Save'}
-        save={({ signedBy, signedNote, overrideBy, overrideNote, ...values }, version) =>
+        save={({ signedBy, signedNote, signedAgain, overrideBy, overrideNote, ...values }, version) =>
           putRecord('trials', id, {
             method: trial?.method,
             ...values,
             revision: sheet.revision.id,
-            signOff: signed(signedBy, signedNote),
+            signOff: signed(signedBy, signedNote, signedAgain === true ? '' : (trial?.signOff?.at ?? '')),
             override: signed(overrideBy, overrideNote),
             version,
           })

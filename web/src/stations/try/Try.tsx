@@ -212,6 +212,11 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       {problem !== '' && (
         <p role="alert" className="mt-2 border-l-2 border-oxide pl-3 font-semibold text-oxide">
           {problem}
+          {('signOff' in write.violations || 'override' in write.violations) && (
+            <Button look="quiet" onClick={edit}>
+              Record it on the trial
+            </Button>
+          )}
         </p>
       )}
     </Part>

@@ -9,15 +9,7 @@ declare(strict_types=1);
  */
 [, $copy] = $argv;
 $survived = $stale = $caught = 0;
-foreach (require $copy.'/tests/mutations.php' as [$file, $from, $to, $tests]) {
-    $path = $copy.'/'.$file;
-    $was = (string) file_get_contents($path);
-    if (substr_count($was, $from) < 1) {
-        ++$stale;
-        printf("  stale     %s: %s\n", $file, $from);
-        continue;
-    }
-    file_put_contents($path, substr_replace($was, $to, (int) strpos($was, $from), strlen($from)));
+$test = static function (string $tests) use ($copy): bool {
     $only = $tests === 'Core' ? 'tests/Core' : '--filter '.escapeshellarg($tests);
     exec(
         sprintf(
@@ -26,8 +18,28 @@ foreach (require $copy.'/tests/mutations.php' as [$file, $from, $to, $tests]) {
         ),
         $said, $code,
     );
+
+    return $code === 0;
+};
+$sound = [];
+foreach (require $copy.'/tests/mutations.php' as [$file, $from, $to, $tests]) {
+    $path = $copy.'/'.$file;
+    $was = (string) file_get_contents($path);
+    if (substr_count($was, $from) < 1) {
+        ++$stale;
+        printf("  stale     %s: %s\n", $file, $from);
+        continue;
+    }
+    // Tests that fail on the sound copy would catch everything, and so nothing.
+    if (!($sound[$tests] ??= $test($tests))) {
+        ++$survived;
+        printf("  unsound   %s fail before anything is broken\n", $tests);
+        continue;
+    }
+    file_put_contents($path, substr_replace($was, $to, (int) strpos($was, $from), strlen($from)));
+    $isCaught = !$test($tests);
     file_put_contents($path, $was);
-    if ($code === 0) {
+    if (!$isCaught) {
         ++$survived;
         printf("  survived  %s: %s\n", $file, $from);
     } else {

@@ -9,14 +9,11 @@ declare(strict_types=1);
  */
 return [
     // What is shown, and what is not.
-    ['core/Evidence/Assess.php', '$tried < self::FEW => State::Thin,', '$tried < 0 => State::Thin,', 'Core'],
-    ['core/Evidence/Assess.php', '$lower >= $limit => State::Shown,', '$estimate >= $limit => State::Shown,', 'Core'],
-    ['core/Evidence/Assess.php', '$n < self::FEW => State::Thin,', '$n < 0 => State::Thin,', 'Core'],
-    ['core/Evidence/Assess.php', 'ResultKind::Lost => null,', 'ResultKind::Lost => false,', 'Core'],
-    [
-        'core/Evidence/Assess.php', '$kind === $r->direction && $r->direction->met($value, $limit) => true,',
-        '$kind === $r->direction => true,', 'Core',
-    ],
+    ['core/Evidence/AssessShare.php', '$n < FurtherRuns::FEW => State::Thin,', '$n < 0 => State::Thin,', 'Core'],
+    ['core/Evidence/AssessShare.php', '$lower >= $wanted => State::Shown,', '$lower > -1 => State::Shown,', 'Core'],
+    ['core/Evidence/AssessMean.php', '$s->n < FurtherRuns::FEW => State::Thin,', '$s->n < 0 => State::Thin,', 'Core'],
+    ['core/Evidence/AssessMean.php', '$r->direction->met($bound, $r->limit) => State::Shown,', '$r->direction->met($s->mean, $r->limit) => State::Shown,', 'Core'],
+    ['core/Evidence/AssessShare.php', '$x->kind !== ResultKind::Lost', 'true', 'Core'],
     ['core/Evidence/Carry.php', "\$change['class'] !== 'cosmetic'", 'false', 'Core'],
     ['core/Judging/Evidence.php', '$to = $found === [] ? $present : $older;', '$to = $present;', 'RuleTest|FreezeTest|JudgementTest'],
     [
@@ -30,7 +27,7 @@ return [
         'RuleTest|SeenTest',
     ],
     ['core/Judging/Bunch.php', 'if ($reading->kind === ResultKind::AtLeast) {', 'if (true) {', 'RuleTest|SeenTest'],
-    ['core/Judging/Answers.php', 'if ($run->held() || $run->failed()) {', 'if (true) {', 'RuleTest|SeenTest'],
+    ['core/Judging/Answers.php', '$held = $run->says() ? $run->heldIn($this->metric) : null;', '$held = $run->heldIn($this->metric);', 'Core|SeverityTest'],
     ['core/Judging/Circumstances.php', 'if ($this->runs === 0 || $order < $this->first) {', 'if (true) {', 'SeenTest'],
     ['core/Judging/Sightings.php', 'if (isset($known[$r->metric])) {', 'if (false) {', 'SeenTest'],
     ['core/Judging/Baseline.php', '$depends[$metric] ?? []) === []) {', '[\'none\']) === [] || true) {', 'RuleTest'],
@@ -45,11 +42,11 @@ return [
         'JudgementTest|ExchangeTest|RuleTest',
     ],
     [
-        'core/Judging/CompareOutcomes.php', '$mine->held === $mine->tried && $theirs->held === $theirs->tried',
-        '$mine->held === $mine->tried', 'JudgementTest|ExchangeTest|RuleTest',
+        'core/Judging/AlikeShares.php', '$this->heldHere === $this->triedHere && $this->heldThere === $this->triedThere',
+        '$this->heldHere === $this->triedHere', 'JudgementTest|ExchangeTest|RuleTest',
     ],
     [
-        'core/Judging/ChangesSeen.php', 'JudgeChange::towards(1, $c)', 'JudgeChange::towards(-1, $c)', 'RuleTest',
+        'core/Judging/ChangesSeen.php', 'ExpectedAs::Less ? -1 : 1, $c)', 'ExpectedAs::Less ? 1 : -1, $c)', 'RuleTest',
     ],
     [
         'core/Judging/ChangesSeen.php', 'if ($n === 0 || $before === 0) {', 'if ($n === 0 && $before === 0) {',
@@ -65,17 +62,27 @@ return [
     ['core/Alike/Bounds.php', 'return $isOpen ? WithinVerdict::Indistinct : $verdict;', 'return $verdict;', 'AlikeTest'],
     ['core/Failure/Closing.php', '} elseif ($run->severity < $needs) {', '} elseif (false) {', 'ClosingTest'],
     ['core/Failure/Closing.php', 'if (!$run->carriesFix || ', 'if (', 'ClosingTest'],
-    ['core/Failure/FailureStatus.php', 'if ($revision->recurred > 0) {', 'if ($revision->recurred > 1) {', 'Core'],
-    ['core/Judging/Failures.php', '$fixed[$one->id] = $own !== [] ||', '$fixed[$one->id] =', 'RuleTest|JudgementTest|LoopTest'],
+    // What closes a failure, and which runs are alike.
+    ['core/Judging/ClosingWalk.php', 'if ($hardness === Hardness::AtLeast) {', 'if (true) {', 'Core'],
+    ['core/Judging/ClosingWalk.php', '$event->held ? $this->held($event) : $this->cameBack($event);', '$this->held($event);', 'Core'],
+    [
+        'core/Judging/Failures.php', '!$other->counts() || $other->order < $failure->order', '!$other->counts()', 'Core|ExchangeTest',
+    ],
+    ['core/Judging/Failures.php', 'if ($failure->aside !== \'\') {', 'if (false) {', 'RuleTest|ExchangeTest|JudgementTest|FindTest'],
+    ['core/Judging/Pairing.php', '$one->alike->isKnown() ? $one->alike->cell :', 'true ? $one->alike->cell :', 'Core'],
+    ['core/Judging/Pairing.php', "if (array_filter(\$common, static fn (string \$level): bool => \$level !== '') === []) {", 'if (true) {', 'Core'],
+    ['core/Judging/AlikeShares.php', '$c->triedA),', '$c->triedA + 1),', 'Core|ExchangeTest'],
+    ['core/Judging/SidesWithin.php', "if (\$side !== '' && \$one->alike->isKnown()) {", 'if (true) {', 'Core'],
+    ['core/Judging/SidesWithin.php', 'if ($bounds > 0) {', 'if (false) {', 'SidesWithinTest'],
+    ['core/Wording/ComparisonWords.php', 'if ($life->ended < self::EVENTS) {', 'if (false) {', 'ExchangeTest'],
+    ['src/Facts/RunFacts.php', 'ResultKind::tryFrom($bound) ??', 'null ??', 'SaidTest'],
+    ['src/Domain/Trial/Trial.php', '$changed > $this->signedAt()', 'false', 'LoopTest'],
+    ['src/Action/Read/ReadingCheck.php', '(int) Row::number($row[1]) >= $least', 'true', 'SaidTest'],
     [
         'core/Judging/Forecasts.php', 'count($chosen) > $device->changesLimit', 'count($chosen) >= $device->changesLimit',
         'RuleTest|LoopTest|JudgementTest|ExchangeTest',
     ],
     ['core/Judging/Forecasts.php', '[true, true] => Meets::Would,', '[true, false] => Meets::Would,', 'RuleTest|LoopTest|ExchangeTest'],
-    [
-        'core/Judging/CompareBuilds.php', 'if ($pairs === [] || $pairs[$method] === 0) {', 'if (true) {',
-        'RuleTest|JudgementTest|ExchangeTest',
-    ],
     // What may be started, typed, decided.
     [
         'src/Domain/Trial/Trial.php', 'if ($safety->needsSignOff && $this->signOff === null) {', 'if (false) {',

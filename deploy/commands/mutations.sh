@@ -5,6 +5,8 @@ test_mutations() {
 	rm -rf "$copy"
 	mkdir -p "$copy/var"
 	cp -a bin config core demo docs migrations public src tests vendor composer.json phpunit.xml.dist "$copy/"
+	mkdir "$copy/web"
+	cp -a web/src "$copy/web/"
 	db_create lustrum_mutations
 	db_create lustrum_moved
 	export DATABASE_URL LUSTRUM_FILES="$copy/var/files" LUSTRUM_MOVED_URL

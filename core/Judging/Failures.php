@@ -10,13 +10,19 @@ use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Hardness;
 
 /** All failures of a device together: which modes there are, and where each failure stands. */
-final readonly class Failures
+final class Failures
 {
     /** @var array<string, list<FailureFact>> by mode, oldest first */
-    private array $byMode;
+    private readonly array $byMode;
+
+    /** @var array<string, Fixes> of a mode, once they were asked for */
+    private array $fixes = [];
+
+    /** @var array<string, FailureStatus> by failure, once it was worked out */
+    private array $statuses = [];
 
     /** @var array<string, array<string, true>> identifiers of the failures of a mode */
-    private array $ids;
+    private readonly array $ids;
 
     /**
      * @param list<FailureFact>            $failures oldest first
@@ -24,11 +30,11 @@ final readonly class Failures
      * @param array<string, Configuration> $made     what runs were made with, by key
      */
     public function __construct(
-        private Lineage $lineage,
+        private readonly Lineage $lineage,
         array $failures,
-        private array $tried,
-        private array $made,
-        private float $confidence,
+        private readonly array $tried,
+        private readonly array $made,
+        private readonly float $confidence,
     ) {
         $by = $ids = [];
         foreach ($failures as $failure) {
@@ -40,6 +46,11 @@ final readonly class Failures
 
     public function status(FailureFact $failure): FailureStatus
     {
+        return $this->statuses[$failure->id] ??= $this->standing($failure);
+    }
+
+    private function standing(FailureFact $failure): FailureStatus
+    {
         $build = $this->lineage->build($failure->build);
         if ($failure->isFeared) {
             return new FailureStatus(Standing::Feared);
@@ -50,7 +61,7 @@ final readonly class Failures
         if ($failure->aside !== '') {
             return $this->asideStatus($failure, $build);
         }
-        $fixes = Fixes::of($this->lineage, $this->ids[$failure->key()] ?? []);
+        $fixes = $this->fixes[$failure->key()] ??= Fixes::of($this->lineage, $this->ids[$failure->key()] ?? []);
         if ($failure->severity === null || !$failure->severity->isKnown()) {
             return new FailureStatus(Standing::Unplaced, at: $failure->severity?->text() ?? '');
         }

@@ -14,12 +14,15 @@ use Lustrum\Core\Run\Part;
  * What was made with a configuration carries a fix when the change is on the line of descent of its build and what it altered
  * still has the changed value. With several changes one is enough.
  */
-final readonly class Fixes
+final class Fixes
 {
+    /** @var array<string, ChangeFact|null> by build and what a run was made with: thousands of runs were made with a few */
+    private array $known = [];
+
     /** @param list<array{ChangeFact, Build}> $changes with the build that each was made on */
     private function __construct(
-        private Lineage $lineage,
-        private array $changes,
+        private readonly Lineage $lineage,
+        private readonly array $changes,
     ) {
     }
 
@@ -41,6 +44,13 @@ final readonly class Fixes
     /** The fix that a run carries; null where it carries none. */
     public function carried(Build $build, ?Configuration $made): ?ChangeFact
     {
+        $key = $build->id.($made === null ? '' : ' '.spl_object_id($made));
+
+        return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->found($build, $made);
+    }
+
+    private function found(Build $build, ?Configuration $made): ?ChangeFact
+    {
         foreach ($this->changes as [$change, $at]) {
             if ($this->isOnLine($build, $at) && self::hasValues($change, $at, $made)) {
                 return $change;
@@ -57,6 +67,13 @@ final readonly class Fixes
         if ($carried !== null || $made === null) {
             return $carried;
         }
+        $key = $build->id.' '.spl_object_id($made).' against';
+
+        return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->against($made);
+    }
+
+    private function against(Configuration $made): ?ChangeFact
+    {
         foreach ($this->changes as [$change, $at]) {
             if ($change->alters !== [] && self::hasValues($change, $at, $made)) {
                 return $change;

@@ -164,8 +164,8 @@ UPDATE run SET number = 1000000 + n.at FROM numbered n WHERE n.id = run.id;
 UPDATE run SET number = n.at FROM numbered n WHERE n.id = run.id;
 
 -- A failure for every tenth run.
-INSERT INTO failure SELECT pg_temp.made(r.id || 'failure'), f.version, f.fingerprint, r.started_at, f.created_by, r.started_at, NULL, f.mode, f.place, f.severity, f.stage, f.note,
-	f.workspace_id, t.revision_id, r.id, r.article_id, f.belongs_to, f.received_at, f.brought_in
+INSERT INTO failure SELECT pg_temp.made(r.id || 'failure'), f.version, f.fingerprint, r.started_at, f.created_by, r.started_at, NULL, f.mode, f.place, f.consequence, f.stage, f.note,
+	f.workspace_id, t.revision_id, r.id, r.article_id, f.belongs_to, f.received_at, f.brought_in, f.levels, NULL, f.question, NULL, f.feared, f.guard
 FROM (SELECT *, row_number() OVER (ORDER BY id) n FROM run WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren')) r
 JOIN trial t ON t.id = r.trial_id
 JOIN (SELECT *, row_number() OVER (ORDER BY id) n FROM failure WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren') LIMIT 20) f ON f.n = 1 + r.n % 20

@@ -352,7 +352,7 @@ final class Book
     }
 
     /** @return list<FailureFact> of the device, oldest first; they rest on the runs that they happened on, wherever those are */
-    private function failureFacts(): array
+    public function failureFacts(): array
     {
         $device = $this->device->id;
 

@@ -18,16 +18,16 @@ final class FailureChoices
      */
     public static function of(Book $book, array $builds): array
     {
-        $failures = $book->failures();
-        $out = [];
-        foreach ($builds as $id) {
-            $letter = $book->lineage()->build($id)->letter ?? '';
-            foreach ($failures->on($id) as $f) {
-                $out[$id."\x1f".$f->key()."\x1f".$f->place] ??= new Pick($f->id, self::label($f, $letter));
+        // Where they stand is not asked here, and would cost as much as the rest of the sheet.
+        $out = array_fill_keys($builds, []);
+        foreach ($book->failureFacts() as $f) {
+            if (isset($out[$f->build])) {
+                $letter = $book->lineage()->build($f->build)->letter ?? '';
+                $out[$f->build][$f->key()."\x1f".$f->place] ??= new Pick($f->id, self::label($f, $letter));
             }
         }
 
-        return array_values($out);
+        return array_merge(...array_map(array_values(...), array_values($out)));
     }
 
     private static function label(FailureFact $f, string $letter): string

@@ -18,6 +18,15 @@ final class Failures
     /** @var array<string, Fixes> of a mode, once they were asked for */
     private array $fixes = [];
 
+    /** @var array<string, array<string, ClosingEvent>> by mode and failure, once they were asked for */
+    private array $returns = [];
+
+    /** @var array<string, array{int, int}> by all that it hangs on, once it was asked for */
+    private array $before = [];
+
+    /** @var array<string, list<string>> by mode and build, once it was asked for */
+    private array $without = [];
+
     /** @var array<string, FailureStatus> by failure, once it was worked out */
     private array $statuses = [];
 
@@ -65,12 +74,14 @@ final class Failures
         if ($failure->severity === null || !$failure->severity->isKnown()) {
             return new FailureStatus(Standing::Unplaced, at: $failure->severity?->text() ?? '');
         }
-        $closing = new ClosingWalk($failure->severity, $this->before($failure, $build, $fixes), $this->confidence);
+        $alike = implode("\x1f", [$failure->key(), $build->id, $failure->question, $failure->severity->inShort()]);
+        $before = $this->before[$alike] ??= $this->before($failure, $build, $fixes);
+        $closing = new ClosingWalk($failure->severity, $before, $this->confidence);
         foreach ($this->events($failure, $build, $fixes) as $event) {
             $closing->take($event);
         }
 
-        return $closing->status($this->untried($build, $fixes), $this->without($failure, $build, $fixes));
+        return $closing->status($this->untried($build, $fixes), $this->without[$failure->key()."\x1f".$build->id] ??= $this->without($failure, $build, $fixes));
     }
 
     public function find(string $id): ?FailureFact
@@ -195,17 +206,27 @@ final class Failures
                 }
             }
         }
-        foreach ($this->byMode[$failure->key()] ?? [] as $other) {
-            $at = $this->lineage->build($other->build);
-            if ($other->id === $failure->id || $at === null || !$other->counts() || $other->order < $failure->order) {
-                continue;
-            }
-            $fix = $fixes->stoodAgainst($at, $this->made[$other->made] ?? null);
-            if ($fix !== null) {
-                $out[] = new ClosingEvent($other->order, false, $other->severity, $at->letter, $fix->what);
+        foreach ($this->returns[$failure->key()] ??= $this->returns($failure->key(), $fixes) as $id => $return) {
+            if ($id !== $failure->id && $return->order >= $failure->order) {
+                $out[] = $return;
             }
         }
         usort($out, static fn (ClosingEvent $a, ClosingEvent $b): int => [$a->order, $a->held] <=> [$b->order, $b->held]);
+
+        return $out;
+    }
+
+    /** @return array<string, ClosingEvent> by failure: where a mode came back against a fix of it */
+    private function returns(string $mode, Fixes $fixes): array
+    {
+        $out = [];
+        foreach ($this->byMode[$mode] ?? [] as $other) {
+            $at = $this->lineage->build($other->build);
+            $fix = $at === null || !$other->counts() ? null : $fixes->stoodAgainst($at, $this->made[$other->made] ?? null);
+            if ($at !== null && $fix !== null) {
+                $out[$other->id] = new ClosingEvent($other->order, false, $other->severity, $at->letter, $fix->what);
+            }
+        }
 
         return $out;
     }

@@ -74,6 +74,24 @@ final readonly class Severity
     /** How hard this one was beside another. */
     public function beside(self $other): Hardness
     {
+        // Thousands of runs are as hard as one of a few: each pair of these is looked at once.
+        if (count(Beside::$known) > Beside::MOST) {
+            Beside::$known = [];
+        }
+
+        return Beside::$known[$this->inShort().' '.$other->inShort()] ??= $this->against($other);
+    }
+
+    /** Equal for what is equal in all that is compared. */
+    public function inShort(): string
+    {
+        Beside::$keys ??= new \WeakMap();
+
+        return Beside::$keys[$this] ??= md5(serialize($this));
+    }
+
+    private function against(self $other): Hardness
+    {
         if ($this->method !== $other->method && !in_array($other->methodName, $this->represents, true)) {
             return Hardness::Apart;
         }

@@ -37,7 +37,13 @@ final readonly class FailureFact
         public bool $isFeared = false,
         public bool $isDangerous = false,
     ) {
-        $this->key = mb_strtolower(trim($mode));
+        $this->key = self::keyOf($mode);
+    }
+
+    /** Two ways of writing one mode are one. */
+    public static function keyOf(string $mode): string
+    {
+        return mb_strtolower(trim($mode));
     }
 
     public function key(): string

@@ -36,6 +36,12 @@ final class Digits
         return str_replace('-', '−', preg_match('/^-0\.?0*$/', $text) === 1 ? substr($text, 1) : $text);
     }
 
+    /** The same with its unit; a plain number has none to be written. */
+    public static function quantity(float $value, ?float $step, string $unit): string
+    {
+        return self::typed($value, $step).($unit === '' || $unit === '1' ? '' : ' '.$unit);
+    }
+
     /** A value as it was typed: with the decimals of its step, and those that a fraction such as 1/8 needs. */
     public static function typed(float $value, ?float $step): string
     {

@@ -43,8 +43,7 @@ final readonly class Parameter
 
     public function text(): string
     {
-        return $this->words !== '' ? $this->words
-            : rtrim(Digits::typed($this->value, $this->resolution).' '.($this->unit === '1' ? '' : $this->unit));
+        return $this->words !== '' ? $this->words : Digits::quantity($this->value, $this->resolution, $this->unit);
     }
 
     /** Equal up to the rounding of a conversion of units; how it was typed does not matter. */

@@ -8,13 +8,22 @@ namespace Lustrum\Core\Run;
  * How hard a run was: its levels on the factors of its method, and the state of its article. It is a partial order, since one
  * run may be harder in one way and milder in another.
  */
-final readonly class Severity
+final class Severity
 {
+    /** Pairs that are remembered. */
+    private const MOST = 20_000;
+
     private const MOCKUP = 'mockup';
     private const MODEL = 'model';
     private const FINISHED = 'finished';
     private const PAYLOAD = 'payload';
     private const SAME = 1e-9;
+
+    /** @var array<string, Hardness> by both in short: a pure function of them, so this is only speed */
+    private static array $known = [];
+
+    /** @var \WeakMap<self, string>|null each in short */
+    private static ?\WeakMap $short = null;
 
     /**
      * @param string                               $method     identifier
@@ -25,12 +34,12 @@ final readonly class Severity
      * @param string                               $state      of the article; none is a loose part, which is the real thing
      */
     private function __construct(
-        public string $method,
-        private string $methodName,
-        private array $represents,
-        private array $levels,
-        private array $harder,
-        private string $state,
+        public readonly string $method,
+        private readonly string $methodName,
+        private readonly array $represents,
+        private readonly array $levels,
+        private readonly array $harder,
+        private readonly string $state,
     ) {
     }
 
@@ -75,19 +84,19 @@ final readonly class Severity
     public function beside(self $other): Hardness
     {
         // Thousands of runs are as hard as one of a few: each pair of these is looked at once.
-        if (count(Beside::$known) > Beside::MOST) {
-            Beside::$known = [];
+        if (count(self::$known) > self::MOST) {
+            self::$known = [];
         }
 
-        return Beside::$known[$this->inShort().' '.$other->inShort()] ??= $this->against($other);
+        return self::$known[$this->inShort().' '.$other->inShort()] ??= $this->against($other);
     }
 
     /** Equal for what is equal in all that is compared. */
     public function inShort(): string
     {
-        Beside::$keys ??= new \WeakMap();
+        self::$short ??= new \WeakMap();
 
-        return Beside::$keys[$this] ??= md5(serialize($this));
+        return self::$short[$this] ??= md5(serialize($this));
     }
 
     private function against(self $other): Hardness

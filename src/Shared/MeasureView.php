@@ -19,7 +19,7 @@ final readonly class MeasureView
         public float $si,
         string $words = '',
     ) {
-        $this->text = $words !== '' ? $words : rtrim(Digits::typed($value, $resolution).' '.($unit === '1' ? '' : $unit));
+        $this->text = $words !== '' ? $words : Digits::quantity($value, $resolution, $unit);
     }
 
     /** Something that is no quantity, shown where one would stand. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Action\Find;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Wording\FailureWords;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Finding\CallingInput;
@@ -27,10 +28,10 @@ final readonly class Calling
     /** @throws Invalid where there is no such mode */
     public function call(Device $device, CallingInput $input): Called
     {
-        $is = mb_strtolower(trim($input->mode));
+        $is = FailureFact::keyOf($input->mode);
         $all = array_values(array_filter(
             $this->records->all(Failure::class, ['belongsTo' => $device->id()]),
-            static fn (Failure $f): bool => mb_strtolower(trim($f->mode())) === $is,
+            static fn (Failure $f): bool => FailureFact::keyOf($f->mode()) === $is,
         ));
         $chosen = $input->only === [] ? $all : array_values(array_filter(
             $all, static fn (Failure $f): bool => in_array($f->id()->toRfc4122(), $input->only, true),

@@ -4,17 +4,14 @@ declare(strict_types=1);
 
 namespace Lustrum\Action\Read;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Quantity;
-use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\Said;
 use Lustrum\Domain\Trial\TogetherInput;
-use Lustrum\Record\Records;
 use Lustrum\Record\RecordWriter;
 use Lustrum\Shared\Measure;
 use Lustrum\Shared\Refusal\Invalid;
@@ -26,9 +23,7 @@ final readonly class AmendTogether
     private const MOST = 500;
 
     public function __construct(
-        private Connection $db,
         private EntityManagerInterface $em,
-        private Records $records,
         private RecordWriter $writer,
     ) {
     }
@@ -43,7 +38,8 @@ final readonly class AmendTogether
             throw Invalid::at('reason', 'Say why: the first values stay beside the new ones.');
         }
         $rows = [];
-        foreach ($this->chosen($revision, $input) as $reading) {
+        $readings = $this->chosen($revision, $input);
+        foreach ($readings as $reading) {
             $rows[] = new TogetherRow(
                 $reading->id()->toRfc4122(), $reading->run()->trial()->name(), $reading->run()->number(), $reading->metric(),
                 $reading->asked()->instrument, $reading->run()->startedAt()->format('Y-m-d'), $reading->view()->current->text,
@@ -51,17 +47,16 @@ final readonly class AmendTogether
             );
         }
         if (!$input->isTry) {
-            $this->em->wrapInTransaction(fn () => $this->all($rows, $input));
+            $this->em->wrapInTransaction(fn () => $this->all($readings, $input));
         }
 
         return new Together(ReadingWords::together(count($rows), $input->isTry), $rows);
     }
 
-    /** @param list<TogetherRow> $rows */
-    private function all(array $rows, TogetherInput $input): void
+    /** @param list<Reading> $readings */
+    private function all(array $readings, TogetherInput $input): void
     {
-        foreach ($rows as $row) {
-            $reading = $this->records->named(Reading::class, $row->id, 'only');
+        foreach ($readings as $reading) {
             $this->writer->amend(
                 Reading::class, $reading->id(), $reading->version(),
                 static fn (Reading $r, string $by) => $r->amend(self::becomes($r, $input), $input->reason, $by),
@@ -91,27 +86,30 @@ final readonly class AmendTogether
      */
     private function chosen(Revision $revision, TogetherInput $input): array
     {
-        $where = ['t.revision_id = :build', 'g.withdrawn_because IS NULL', 'r.withdrawn_because IS NULL'];
-        $with = ['build' => $revision->id()->toRfc4122()];
-        foreach (['channel' => 'g.channel = :channel', 'day' => 'to_char(r.started_at, \'YYYY-MM-DD\') = :day'] as $field => $sql) {
-            if ($input->{$field} !== '') {
-                $where[] = $sql;
-                $with[$field] = $input->{$field};
-            }
+        $query = $this->em->createQueryBuilder()->select('g', 'r', 't', 'm')->from(Reading::class, 'g')
+            ->join('g.run', 'r')->join('r.trial', 't')->join('g.metric', 'm')
+            ->where('t.revision = :build')->andWhere('g.withdrawnBecause IS NULL')->andWhere('r.withdrawnBecause IS NULL')
+            ->setParameter('build', $revision->id(), 'uuid')
+            ->orderBy('r.startedAt')->addOrderBy('r.number')->addOrderBy('g.channel')->setMaxResults(self::MOST + 1);
+        if ($input->channel !== '') {
+            $query->andWhere('g.channel = :channel')->setParameter('channel', $input->channel);
         }
         if ($input->trial !== '') {
-            $where[] = 't.id = :trial';
-            $with['trial'] = Uuid::isValid($input->trial) ? $input->trial : throw Invalid::at('trial', 'There is no such trial.');
+            $trial = Uuid::isValid($input->trial) ? Uuid::fromString($input->trial) : throw Invalid::at('trial', 'There is no such trial.');
+            $query->andWhere('t.id = :trial')->setParameter('trial', $trial, 'uuid');
         }
-        $ids = array_map(Row::text(...), $this->db->fetchFirstColumn(
-            'SELECT g.id FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id WHERE '.implode(' AND ', $where)
-            .' ORDER BY r.started_at, r.number, g.channel LIMIT '.(self::MOST + 1), $with,
+        if ($input->day !== '') {
+            $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $input->day) ?: throw Invalid::at('day', 'A day is written as 2026-03-02.');
+            $query->andWhere('r.startedAt >= :from AND r.startedAt < :to')->setParameter('from', $day)->setParameter('to', $day->modify('+1 day'));
+        }
+        /** @var list<Reading> $all */
+        $all = $query->getQuery()->getResult();
+        $readings = $input->only === [] ? $all : array_values(array_filter(
+            $all, static fn (Reading $r): bool => in_array($r->id()->toRfc4122(), $input->only, true),
         ));
-        $ids = $input->only === [] ? $ids : array_values(array_intersect($ids, $input->only));
-        if (count($ids) > self::MOST) {
+        if (count($readings) > self::MOST) {
             throw Invalid::at('channel', sprintf('At most %d readings at once: narrow them by trial or day.', self::MOST));
         }
-        $readings = array_map(fn (string $id): Reading => $this->records->named(Reading::class, $id, 'only'), $ids);
         $readings = array_values(array_filter(
             $readings, static fn (Reading $r): bool => $input->instrument === '' || $r->asked()->instrument === $input->instrument,
         ));

@@ -1,6 +1,11 @@
 /** A mark on an axis: where it stands in the figure, and what is written at it. */
 export type Tick = { at: number; label: string };
 
+/** Marks of a linear scale, about so many, with a true minus. */
+export function marks(scale: { (value: number): number; ticks: (count: number) => number[] }, count = 5): Tick[] {
+  return scale.ticks(count).map((t) => ({ at: scale(t), label: String(t).replace('-', '−') }));
+}
+
 /** Half of what a letter of a label is wide, and the room that figures leave beside their axis. */
 const HALF_LETTER = 3.3;
 const ROOM = 14;

@@ -1,7 +1,7 @@
 import { scaleLinear } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
-import { Axis, LimitLine } from './Axis';
+import { Axis, LimitLine, marks } from './Axis';
 
 const WIDTH = 560;
 const LEFT = 130;
@@ -84,13 +84,7 @@ export function LevelPlot({
           </g>
         );
       })}
-      <Axis
-        from={LEFT}
-        to={WIDTH - 16}
-        y={bottom}
-        ticks={x.ticks(5).map((t) => ({ at: x(t), label: String(t).replace('-', '−') }))}
-        title={`${row.metric}, ${row.unit}`}
-      />
+      <Axis from={LEFT} to={WIDTH - 16} y={bottom} ticks={marks(x)} title={`${row.metric}, ${row.unit}`} />
     </svg>
   );
 }

@@ -1,7 +1,7 @@
 import { scaleLinear } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
-import { Axis } from './Axis';
+import { Axis, marks } from './Axis';
 
 const WIDTH = 560;
 const LEFT = 150;
@@ -60,7 +60,7 @@ export function SidesPlot({ row }: { row: Schemas['SidesRow'] }) {
         from={LEFT}
         to={WIDTH - RIGHT}
         y={bottom}
-        ticks={x.ticks(5).map((t) => ({ at: x(t), label: String(t).replace('-', '−') }))}
+        ticks={marks(x)}
         title={`${row.metric} against the mean of all, ${row.unit}`}
       />
     </svg>

@@ -4,7 +4,7 @@ import { api, must, type Schemas } from '../../api/client';
 import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Slip } from '../../ui/Slip';
-import { Table } from '../../ui/Table';
+import { TickTable } from '../../ui/TickTable';
 
 /** Two words for one failure become one; one word for two is split. */
 export function ModesSlip({
@@ -82,25 +82,13 @@ export function ModesSlip({
       {found !== null && (
         <div className="mt-4 space-y-3">
           <p className="font-serif text-lg">{found.sentence}</p>
-          <Table
+          <TickTable
             label={`Failures called ${mode}`}
             rows={found.rows}
-            keyOf={(r) => r.id}
+            without={without}
+            setWithout={setWithout}
+            names={(r) => `${r.build}, ${r.day}, ${r.place}`}
             columns={[
-              {
-                head: '',
-                cell: (r) => (
-                  <input
-                    type="checkbox"
-                    className="size-6"
-                    aria-label={`${r.build}, ${r.day}, ${r.place}`}
-                    checked={!without.includes(r.id)}
-                    onChange={(e) =>
-                      setWithout(e.target.checked ? without.filter((w) => w !== r.id) : [...without, r.id])
-                    }
-                  />
-                ),
-              },
               { head: 'Build', names: true, cell: (r) => r.build },
               { head: 'Day', cell: (r) => r.day },
               { head: 'Place', cell: (r) => r.place },

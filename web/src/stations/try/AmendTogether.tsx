@@ -4,7 +4,7 @@ import { api, must, type Schemas } from '../../api/client';
 import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Slip } from '../../ui/Slip';
-import { Table } from '../../ui/Table';
+import { TickTable } from '../../ui/TickTable';
 
 const NOTHING = { channel: '', trial: '', day: '', instrument: '', unit: '', add: '', reason: '' };
 
@@ -112,25 +112,13 @@ export function AmendTogether({ sheet, onClose }: { sheet: Schemas['TrySheet']; 
       {found !== null && (
         <div className="mt-4">
           <p className="font-serif text-lg">{found.sentence}</p>
-          <Table
+          <TickTable
             label="Readings that would be amended"
             rows={found.rows}
-            keyOf={(r) => r.id}
+            without={without}
+            setWithout={setWithout}
+            names={(r) => `${r.trial}, run ${r.run}, ${r.metric}`}
             columns={[
-              {
-                head: '',
-                cell: (r) => (
-                  <input
-                    type="checkbox"
-                    className="size-6"
-                    aria-label={`${r.trial}, run ${r.run}, ${r.metric}`}
-                    checked={!without.includes(r.id)}
-                    onChange={(e) =>
-                      setWithout(e.target.checked ? without.filter((w) => w !== r.id) : [...without, r.id])
-                    }
-                  />
-                ),
-              },
               { head: 'Run', names: true, cell: (r) => `${r.trial} · ${r.run}` },
               { head: 'Metric', cell: (r) => r.metric },
               { head: 'Day', cell: (r) => r.day },

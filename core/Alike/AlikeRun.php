@@ -9,6 +9,8 @@ use Lustrum\Core\Outcome\ResultKind;
 /** One value of one side, with what it may be put together with. */
 final readonly class AlikeRun
 {
+    private string $stratum;
+
     /**
      * @param string      $side    the name of what is compared: a build, an arm, an article, a lot, a setting
      * @param string      $cell    levels of all factors, as one word
@@ -24,10 +26,11 @@ final readonly class AlikeRun
         public ?string $article = null,
         public ResultKind $kind = ResultKind::Equal,
     ) {
+        $this->stratum = $block === null ? $cell : $cell."\x1f".$block;
     }
 
     public function stratum(): string
     {
-        return $this->block === null ? $this->cell : $this->cell."\x1f".$this->block;
+        return $this->stratum;
     }
 }

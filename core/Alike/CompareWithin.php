@@ -68,7 +68,10 @@ final readonly class CompareWithin
         if ($scale === Scale::Ratio && !$positive) {
             throw InvalidInput::because('Effects that multiply need values above nought.', 'scale');
         }
-        $on = static fn (Scale $s): Effect => self::effect($used, $matched->blocked, $byArticle, $s);
+        $known = [];
+        $on = static function (Scale $s) use (&$known, $used, $matched, $byArticle): Effect {
+            return $known[$s->value] ??= self::effect($used, $matched->blocked, $byArticle, $s);
+        };
         [$plain, $judged] = [$on(Scale::Add), $on($scale)];
         $n = ['a' => self::count($used, 'a'), 'b' => self::count($used, 'b')];
         $isSingle = min($n) === 1 || $judged->df === 0.0;

@@ -30,16 +30,19 @@ final readonly class SideFit
         $sides = array_values(array_unique(array_map(static fn (AlikeRun $r): string => $r->side, $runs)));
         $components = $joined->in($sides);
         $free = array_merge(...array_map(static fn (array $of): array => array_slice($of, 1), $components));
-        $strata = array_values(array_unique(array_map(static fn (AlikeRun $r): string => $r->stratum(), $runs)));
-        $column = static fn (callable $is): array => array_map(static fn (AlikeRun $r): float => $is($r) ? 1.0 : 0.0, $runs);
-        $columns = [
-            ...array_map(static fn (string $s): array => $column(static fn (AlikeRun $r): bool => $r->stratum() === $s), $strata),
-            ...array_map(static fn (string $s): array => $column(static fn (AlikeRun $r): bool => $r->side === $s), $free),
-        ];
-        $fit = LeastSquares::fit($columns, array_map(static fn (AlikeRun $r): float => $r->value, $runs));
+        // Each stratum's own mean is taken out first, which leaves the sides as they are (Frisch and Waugh 1933, Econometrica 1, 387).
+        $strata = [];
+        foreach ($runs as $i => $run) {
+            $strata[$run->stratum()][] = $i;
+        }
+        $within = static fn (callable $value): array => self::within(array_map($value, $runs), $strata);
+        $columns = array_map(
+            static fn (string $s): array => $within(static fn (AlikeRun $r): float => $r->side === $s ? 1.0 : 0.0), $free,
+        );
+        $fit = LeastSquares::fit($columns, $within(static fn (AlikeRun $r): float => $r->value));
         $raw = array_fill_keys($sides, 0.0);
         foreach ($free as $i => $side) {
-            $raw[$side] = $fit->coefficients[count($strata) + $i];
+            $raw[$side] = $fit->coefficients[$i];
         }
         $effects = [];
         foreach ($components as $of) {
@@ -48,13 +51,30 @@ final readonly class SideFit
                 $effects[$side] = $raw[$side] - $mean;
             }
         }
-        $df = count($runs) - $fit->rank;
+        $df = count($runs) - count($strata) - $fit->rank;
 
         return new self(
             $effects, $df > 0 ? sqrt($fit->residualSquares / $df) : 0.0, $df,
             max(array_map(static fn (AlikeRun $r): float => abs($r->value), $runs)), array_flip($free),
-            array_map(static fn (array $row): array => array_slice($row, count($strata)), array_slice($fit->inverse, count($strata))),
+            $fit->inverse,
         );
+    }
+
+    /**
+     * @param list<float>               $values
+     * @param array<string, list<int>> $strata places of the values of each
+     *
+     * @return list<float> without the mean of the stratum that each lies in
+     */
+    private static function within(array $values, array $strata): array
+    {
+        $means = [];
+        foreach ($strata as $places) {
+            $mean = array_sum(array_map(static fn (int $i): float => $values[$i], $places)) / count($places);
+            $means += array_fill_keys($places, $mean);
+        }
+
+        return array_map(static fn (float $value, int $i): float => $value - $means[$i], $values, array_keys($values));
     }
 
     /** Of the difference of two sides that are joined, in spreads squared. */

@@ -78,8 +78,12 @@ final readonly class Conditions
     {
         $left = $this->named;
         foreach ($results as $result) {
-            foreach ($result->kind === ResultKind::Lost ? [] : $result->conditions as $name => $word) {
+            if ($left === []) {
+                break;
+            }
+            foreach ($result->kind === ResultKind::Lost ? [] : array_intersect_key($result->conditions, $left) as $name => $word) {
                 unset($left[$name][self::tidy($word)]);
+                $left = array_filter($left);
             }
         }
 

@@ -37,12 +37,21 @@ final readonly class CompareBuilds
      */
     public function all(Build $build, Seen $here, Build $against, Seen $other): array
     {
-        $out = array_map(
+        return self::inOrder(array_map(
             fn (string $metric): MetricComparison => $this->metric($metric, $build, $here, $against, $other), $this->metrics($here),
-        );
-        usort($out, static fn (MetricComparison $a, MetricComparison $b): int => ($a->other === null) <=> ($b->other === null));
+        ));
+    }
 
-        return $out;
+    /**
+     * @param list<MetricComparison> $comparisons in the order of their metrics
+     *
+     * @return list<MetricComparison> those that both builds have first
+     */
+    public static function inOrder(array $comparisons): array
+    {
+        usort($comparisons, static fn (MetricComparison $a, MetricComparison $b): int => ($a->other === null) <=> ($b->other === null));
+
+        return $comparisons;
     }
 
     public function metric(string $metric, Build $build, Seen $here, Build $against, Seen $other): MetricComparison
@@ -136,7 +145,7 @@ final readonly class CompareBuilds
     }
 
     /** @return list<string> metrics that were read, those that requirements speak of first, in their order */
-    private function metrics(Seen $seen): array
+    public function metrics(Seen $seen): array
     {
         $rank = array_flip(array_reverse(array_map(static fn (Wanted $w): string => $w->metric, $this->wanted), true));
         $metrics = $seen->metrics();

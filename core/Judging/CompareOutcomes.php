@@ -17,19 +17,25 @@ final class CompareOutcomes
      */
     public static function all(Build $build, Seen $here, ?Build $against, ?Seen $other, float $confidence): array
     {
-        $out = [];
-        foreach ($here->asked() as $metric) {
-            $mine = $here->answered($metric);
-            $theirs = $other?->answered($metric);
-            if ($mine !== null) {
-                $side = OutcomeSide::of($build, $mine, $confidence);
-                $out[] = $against === null || $theirs === null
-                    ? new OutcomeComparison($metric, $side, null, null, null, null, '')
-                    : self::compare($metric, $side, $mine, OutcomeSide::of($against, $theirs, $confidence), $theirs, $confidence);
-            }
-        }
+        return array_values(array_filter(array_map(
+            static fn (string $metric): ?OutcomeComparison => self::metric($metric, $build, $here, $against, $other, $confidence), $here->asked(),
+        )));
+    }
 
-        return $out;
+    /** Null where nothing of this build says of it. */
+    public static function metric(
+        string $metric, Build $build, Seen $here, ?Build $against, ?Seen $other, float $confidence,
+    ): ?OutcomeComparison {
+        $mine = $here->answered($metric);
+        $theirs = $other?->answered($metric);
+        if ($mine === null) {
+            return null;
+        }
+        $side = OutcomeSide::of($build, $mine, $confidence);
+
+        return $against === null || $theirs === null
+            ? new OutcomeComparison($metric, $side, null, null, null, null, '')
+            : self::compare($metric, $side, $mine, OutcomeSide::of($against, $theirs, $confidence), $theirs, $confidence);
     }
 
     /** On the levels that both were tried at; what one of them alone was tried at says nothing of the other. */

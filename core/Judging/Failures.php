@@ -84,19 +84,6 @@ final class Failures
         return $closing->status($this->untried($build, $fixes), $this->without[$failure->key()."\x1f".$build->id] ??= $this->without($failure, $build, $fixes));
     }
 
-    public function find(string $id): ?FailureFact
-    {
-        foreach ($this->byMode as $failures) {
-            foreach ($failures as $failure) {
-                if ($failure->id === $id) {
-                    return $failure;
-                }
-            }
-        }
-
-        return null;
-    }
-
     /** @return list<FailureFact> of a build */
     public function on(string $build): array
     {

@@ -46,24 +46,21 @@ final readonly class SidesWithin
     }
 
     /**
-     * @param list<string> $metrics to look at, in their order
-     * @param callable(string): string $unit in which each is thought of
+     * @param string $unit in which the metric is thought of; empty: as it was read
      *
      * @return list<self> where two sides or more were run alike
      */
-    public static function of(Seen $seen, array $metrics, callable $unit, float $confidence): array
+    public static function of(Seen $seen, string $metric, string $unit, float $confidence): array
     {
         $out = [];
-        foreach ($metrics as $metric) {
-            $m = Measured::of($seen->read($metric), $unit($metric));
-            $isOneEach = false;
-            foreach (self::kinds($m, $seen) as [$kind, $name]) {
-                // Where one article stands for an arm, the articles are the arms over again.
-                $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $seen, $kind, $name, $confidence);
-                if ($one !== null) {
-                    $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
-                    $out[] = $one;
-                }
+        $m = Measured::of($seen->read($metric), $unit);
+        $isOneEach = false;
+        foreach (self::kinds($m, $seen) as [$kind, $name]) {
+            // Where one article stands for an arm, the articles are the arms over again.
+            $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $seen, $kind, $name, $confidence);
+            if ($one !== null) {
+                $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
+                $out[] = $one;
             }
         }
 

@@ -66,6 +66,14 @@ final readonly class Configuration
         return null;
     }
 
+    /** @return list<string> all that it reads, works out or asks for */
+    public function metrics(): array
+    {
+        $of = [...array_column($this->channels, 'metric'), ...array_column($this->questions, 'metric')];
+
+        return array_values(array_unique(array_filter($of, static fn (string $metric): bool => $metric !== '')));
+    }
+
     /**
      * Parts that this article keeps as they were, whatever its build says: it does not carry what was changed in them.
      *

@@ -23,13 +23,13 @@ final readonly class Censored
     private float $centre;
     private float $scale;
 
-    /** @var list<float> in units of their own spread, from their own mean */
-    private array $values;
+    /** How many values there are. In units of their own spread from their own mean, that is all that is needed of them. */
+    private int $values;
 
-    /** @var list<float> */
+    /** @var list<array{float, int}> bounds in those units, and how often each stands */
     private array $atLeast;
 
-    /** @var list<float> */
+    /** @var list<array{float, int}> */
     private array $atMost;
 
     private float $gamma;
@@ -44,10 +44,7 @@ final readonly class Censored
     {
         $sample = Sample::of($values);
         [$this->centre, $this->scale] = [$sample->mean, (float) $sample->sd];
-        $own = fn (float $x): float => ($x - $this->centre) / $this->scale;
-        [$this->values, $this->atLeast, $this->atMost] = [
-            array_map($own, $values), array_map($own, $atLeast), array_map($own, $atMost),
-        ];
+        [$this->values, $this->atLeast, $this->atMost] = [count($values), $this->often($atLeast), $this->often($atMost)];
         [$this->gamma, $this->delta] = $this->maximum();
     }
 
@@ -67,6 +64,22 @@ final readonly class Censored
         return new self($values, $atLeast, $atMost);
     }
 
+    /**
+     * @param list<float> $bounds
+     *
+     * @return list<array{float, int}>
+     */
+    private function often(array $bounds): array
+    {
+        $out = [];
+        foreach ($bounds as $bound) {
+            $own = ($bound - $this->centre) / $this->scale;
+            $out[serialize($own)] = [$own, 1 + ($out[serialize($own)][1] ?? 0)];
+        }
+
+        return array_values($out);
+    }
+
     public function mean(): float
     {
         return $this->centre + $this->scale * $this->delta / $this->gamma;
@@ -81,7 +94,7 @@ final readonly class Censored
     /** Values and bounds together. */
     public function n(): int
     {
-        return count($this->values) + count($this->atLeast) + count($this->atMost);
+        return $this->values + array_sum(array_column($this->atLeast, 1)) + array_sum(array_column($this->atMost, 1));
     }
 
     /** The mean with its two-sided interval; an end is null where the bounds leave it open. */
@@ -128,15 +141,12 @@ final readonly class Censored
     {
         $slope = function (float $u) use ($mean): float {
             $gamma = exp($u);
-            $sum = (float) count($this->values);
-            foreach ($this->values as $x) {
-                $sum -= ($gamma * ($x - $mean)) ** 2;
+            $sum = $this->values - $gamma * $gamma * $this->squares($mean);
+            foreach ($this->atLeast as [$c, $times]) {
+                $sum -= $times * Tail::hazard($gamma * ($c - $mean)) * $gamma * ($c - $mean);
             }
-            foreach ($this->atLeast as $c) {
-                $sum -= Tail::hazard($gamma * ($c - $mean)) * $gamma * ($c - $mean);
-            }
-            foreach ($this->atMost as $c) {
-                $sum += Tail::hazard(-$gamma * ($c - $mean)) * $gamma * ($c - $mean);
+            foreach ($this->atMost as [$c, $times]) {
+                $sum += $times * Tail::hazard(-$gamma * ($c - $mean)) * $gamma * ($c - $mean);
             }
 
             return $sum;
@@ -151,17 +161,20 @@ final readonly class Censored
         return exp(Solve::root($slope, $low, $high));
     }
 
+    /** The squares of the values from a mean, together: their own are their degrees of freedom. */
+    private function squares(float $mean): float
+    {
+        return $this->values - 1 + $this->values * $mean * $mean;
+    }
+
     private function likelihood(float $gamma, float $delta): float
     {
-        $sum = count($this->values) * log($gamma);
-        foreach ($this->values as $x) {
-            $sum -= 0.5 * ($gamma * $x - $delta) ** 2;
+        $sum = $this->values * log($gamma) - 0.5 * $gamma * $gamma * $this->squares($delta / $gamma);
+        foreach ($this->atLeast as [$c, $times]) {
+            $sum += $times * Tail::log($gamma * $c - $delta);
         }
-        foreach ($this->atLeast as $c) {
-            $sum += Tail::log($gamma * $c - $delta);
-        }
-        foreach ($this->atMost as $c) {
-            $sum += Tail::log($delta - $gamma * $c);
+        foreach ($this->atMost as [$c, $times]) {
+            $sum += $times * Tail::log($delta - $gamma * $c);
         }
 
         return $sum;
@@ -195,20 +208,14 @@ final readonly class Censored
     /** @return array{float, float, float, float, float} by γ, by δ, and twice by γγ, γδ, δδ */
     private function slopes(float $gamma, float $delta): array
     {
-        $n = count($this->values);
-        [$g, $d, $gg, $gd, $dd] = [$n / $gamma, 0.0, -$n / $gamma ** 2, 0.0, (float) -$n];
-        foreach ($this->values as $x) {
-            $z = $gamma * $x - $delta;
-            $g -= $z * $x;
-            $d += $z;
-            $gg -= $x * $x;
-            $gd += $x;
-        }
+        $n = $this->values;
+        // The values have no sum and squares of n - 1.
+        [$g, $d, $gg, $gd, $dd] = [$n / $gamma - $gamma * ($n - 1), -$n * $delta, -$n / $gamma ** 2 - ($n - 1), 0.0, (float) -$n];
         foreach ([[$this->atLeast, 1.0], [$this->atMost, -1.0]] as [$bounds, $sign]) {
-            foreach ($bounds as $c) {
+            foreach ($bounds as [$c, $times]) {
                 $w = $sign * ($gamma * $c - $delta);
-                $hazard = Tail::hazard($w);
-                $curve = $hazard * ($hazard - $w);
+                $hazard = $times * Tail::hazard($w);
+                $curve = $hazard * ($hazard / $times - $w);
                 $g -= $hazard * $sign * $c;
                 $d += $hazard * $sign;
                 $gg -= $curve * $c * $c;

@@ -13,18 +13,17 @@ use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Evidence;
-use Lustrum\Core\Judging\FailureFact;
-use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Gathered;
 use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\Own;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Sightings;
+use Lustrum\Core\Judging\Standings;
 use Lustrum\Core\Judging\TrialResults;
-use Lustrum\Core\Judging\Tries;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Configuration;
@@ -53,12 +52,15 @@ final class Book
     /** @var array<string, array<string, Own>> by build, then requirement */
     private array $own = [];
 
+    /** @var array<string, array<string, array<string, Own>>>|null what is kept of it: by build, metric and requirement */
+    private ?array $ownKept = null;
+
     public function __construct(
         public readonly Device $device,
         private readonly DeviceFacts $facts,
         private readonly RunFacts $runFacts,
         private readonly KeptRuns $keptRuns,
-        private readonly FailureFacts $failureFacts,
+        private readonly FailureBook $failures,
         private readonly Summaries $summaries,
         private readonly int $counter,
     ) {
@@ -125,15 +127,26 @@ final class Book
     /** @return array<string, Own> by requirement */
     public function own(Build $build): array
     {
-        return $this->own[$build->id] ??= $this->kept('evidence', [$build], function () use ($build): array {
+        if (isset($this->own[$build->id])) {
+            return $this->own[$build->id];
+        }
+        $of = [];
+        foreach ($this->wanted() as $wanted) {
+            $of[$wanted->metric][] = $wanted;
+        }
+        $known = $this->byMetric('evidence', [$build], array_map(strval(...), array_keys($of)), function (array $missing) use ($build, $of): array {
             $gathered = $this->gathered($build);
-            $own = [];
-            foreach ($this->wanted() as $wanted) {
-                $own[$wanted->id] = Evidence::judge($wanted, $build, array_column($gathered, $wanted->id));
+            $out = [];
+            foreach ($missing as $metric) {
+                foreach ($of[$metric] ?? [] as $wanted) {
+                    $out[$metric][$wanted->id] = Evidence::judge($wanted, $build, array_column($gathered, $wanted->id));
+                }
             }
 
-            return $own;
-        });
+            return $out;
+        }, $this->ownKept[$build->id] ?? null);
+
+        return $this->own[$build->id] = array_merge(...array_values($known));
     }
 
     /** @return array<string, array<string, array{Gathered, Gathered}>> what each stretch of a build's runs says, by requirement */
@@ -141,7 +154,7 @@ final class Book
     {
         return $this->byPart('gathered', $build, $this->stretches($build), function (array $missing) use ($build): array {
             $out = array_fill_keys($missing, []);
-            foreach ($this->byStretch($build, $missing) as $stretch => $runs) {
+            foreach ($this->keptRuns->byStretch($this->device->id, $this->counter, $build->id, $missing) as $stretch => $runs) {
                 $of = RunFact::byMetric($runs);
                 foreach ($this->wanted() as $wanted) {
                     $out[$stretch][$wanted->id] = Evidence::gather($wanted, $build, $of[$wanted->metric] ?? []);
@@ -161,28 +174,13 @@ final class Book
         $hashes = $this->runFacts->hashes;
         $parts = $this->byPart('seen', $build, $this->stretches($build), fn (array $missing): array => array_map(
             static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
-            $this->byStretch($build, $missing),
+            $this->keptRuns->byStretch($this->device->id, $this->counter, $build->id, $missing),
         ));
         $made = array_merge(...array_map(static fn (Sightings $s): array => $s->made(), array_values($parts)));
 
         return $this->seen[$build->id] = Seen::of(
             array_values($parts), $this->runFacts->configurations(array_values(array_unique($made))),
         );
-    }
-
-    /**
-     * @param list<string> $stretches
-     *
-     * @return array<string, list<RunFact>> finished ones, by stretch
-     */
-    private function byStretch(Build $build, array $stretches): array
-    {
-        $out = array_fill_keys($stretches, []);
-        foreach ($this->keptRuns->ofStretches($this->device->id, $this->counter, $build->id, $stretches) as $run) {
-            $out[KeptRuns::stretch($run->trial, $run->number)][] = $run;
-        }
-
-        return $out;
     }
 
     /**
@@ -202,12 +200,53 @@ final class Book
         $missing = array_values(array_diff($parts, array_keys($known)));
         if ($missing !== []) {
             $fresh = $workOut($missing);
-            $this->summaries->keepParts($this->device->id, $this->counter, $what, $build->id, $fresh);
+            $this->summaries->keepParts($this->device->id, $this->counter, $what, [$build->id], $fresh);
             $known += $fresh;
         }
         ksort($known);
 
         return $known;
+    }
+
+    /**
+     * What is worked out of the runs of one metric each: a write to a run has only what it reads or answers done again.
+     *
+     * @template T
+     *
+     * @param list<Build>                              $builds  that it rests on
+     * @param list<string>                             $metrics
+     * @param callable(list<string>): array<string, T> $workOut by metric, of those that are not kept
+     * @param array<string, T>|null                    $known   what is kept, where it was fetched already
+     *
+     * @return array<string, T> by metric, in the order in which they were asked for
+     */
+    private function byMetric(string $what, array $builds, array $metrics, callable $workOut, ?array $known = null): array
+    {
+        $ids = array_map(static fn (Build $b): string => $b->id, $builds);
+        $before = implode(':', $ids).':';
+        if ($known === null) {
+            $known = [];
+            $parts = array_map(static fn (string $metric): string => $before.$metric, $metrics);
+            foreach ($this->summaries->ofParts($this->device->id, $what, $parts) as $part => $value) {
+                /** @var T $value */
+                $known[substr($part, strlen($before))] = $value;
+            }
+        }
+        $missing = array_values(array_diff($metrics, array_keys($known)));
+        if ($missing !== []) {
+            $fresh = $workOut($missing);
+            $named = array_combine(array_map(static fn (string $metric): string => $before.$metric, array_keys($fresh)), $fresh);
+            $this->summaries->keepParts($this->device->id, $this->counter, $what, $ids, $named);
+            $known += $fresh;
+        }
+        $out = [];
+        foreach ($metrics as $metric) {
+            if (isset($known[$metric])) {
+                $out[$metric] = $known[$metric];
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<Cell> one for each requirement */
@@ -221,13 +260,15 @@ final class Book
     /** What is kept of all builds, in one query rather than one a build. */
     private function fetchOwn(): void
     {
-        if ($this->own !== []) {
+        if ($this->ownKept !== null) {
             return;
         }
-        foreach ($this->summaries->all($this->device->id, 'evidence') as $id => $own) {
+        $this->ownKept = [];
+        foreach ($this->summaries->allParts($this->device->id, 'evidence') as $part => $own) {
+            [$build, $metric] = explode(':', $part);
             if (is_array($own)) {
                 /** @var array<string, Own> $own */
-                $this->own[$id] = $own;
+                $this->ownKept[$build][$metric] = $own;
             }
         }
     }
@@ -241,12 +282,21 @@ final class Book
     public function against(Build $build, Build $other): Against
     {
         return $this->kept('against', [$build, $other], function () use ($build, $other): Against {
-            [$here, $there] = [$this->chosen($build), $this->chosen($other)];
+            $comparisons = $this->comparisons();
+            $here = $this->chosen($build);
+            $values = $this->byMetric('values', [$build, $other], $comparisons->metrics($here), fn (array $missing): array => array_combine(
+                $missing, array_map(
+                    fn (string $m): MetricComparison => $comparisons->metric($m, $build, $here, $other, $this->chosen($other)), $missing,
+                ),
+            ));
+            // What nothing is said of is kept as such: it is not looked for again.
+            $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
+                $missing, array_map(fn (string $m): array => array_filter([
+                    CompareOutcomes::metric($m, $build, $here, $other, $this->chosen($other), $this->device->confidence),
+                ]), $missing),
+            ));
 
-            return new Against(
-                $this->comparisons()->all($build, $here, $other, $there),
-                CompareOutcomes::all($build, $here, $other, $there, $this->device->confidence),
-            );
+            return new Against(CompareBuilds::inOrder(array_values($values)), array_merge(...array_map(array_values(...), array_values($outcomes))));
         });
     }
 
@@ -259,10 +309,12 @@ final class Book
             $wanted = array_values(array_unique(array_map(static fn (Wanted $w): string => $w->metric, $this->wanted())));
 
             // What is asked for first, then whatever else was measured.
-            return SidesWithin::of(
-                $seen, array_values(array_unique([...array_intersect($wanted, $seen->metrics()), ...$seen->metrics()])), static fn (string $metric): string => $units[$metric] ?? '',
-                $this->device->confidence,
-            );
+            $metrics = array_values(array_unique([...array_intersect($wanted, $seen->metrics()), ...$seen->metrics()]));
+            $of = $this->byMetric('sides', [$build], $metrics, fn (array $missing): array => array_combine($missing, array_map(
+                fn (string $m): array => SidesWithin::of($seen, $m, $units[$m] ?? '', $this->device->confidence), $missing,
+            )));
+
+            return array_merge(...array_values($of));
         });
     }
 
@@ -319,46 +371,22 @@ final class Book
         });
     }
 
-    /** All failures of the device, and what runs say of whether each build holds. */
-    public function failures(): Failures
+    /**
+     * The first failure of each mode and place on each of these builds, for choosing from.
+     *
+     * @param list<string> $builds
+     *
+     * @return list<array{id: string, build: string, mode: string, place: string}> oldest first
+     */
+    public function failuresToPick(array $builds): array
     {
-        $tried = $keys = [];
-        foreach ($this->lineage()->builds as $id => $build) {
-            foreach ($this->tries($build) as $tries) {
-                foreach ($tries->groups as $group) {
-                    $tried[$id][] = $group;
-                    $keys[$group->made] = true;
-                }
-            }
-        }
-        $failures = $this->failureFacts();
-        foreach ($failures as $failure) {
-            $keys += $failure->made === '' ? [] : [$failure->made => true];
-        }
-        $made = $this->runFacts->configurations(array_map(strval(...), array_keys($keys)));
-
-        return new Failures($this->lineage(), $failures, $tried, $made, $this->device->confidence);
+        return $this->failures->toPick($builds);
     }
 
-    /** @return array<string, Tries> by stretch of the build's runs */
-    private function tries(Build $build): array
+    /** Where the failures of a build stand. */
+    public function standings(Build $build): Standings
     {
-        $hashes = $this->runFacts->hashes;
-
-        return $this->byPart('tries', $build, $this->stretches($build), fn (array $missing): array => array_map(
-            static fn (array $runs): Tries => Tries::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
-            $this->byStretch($build, $missing),
-        ));
-    }
-
-    /** @return list<FailureFact> of the device, oldest first; they rest on the runs that they happened on, wherever those are */
-    public function failureFacts(): array
-    {
-        $device = $this->device->id;
-
-        return $this->summaries->kept(
-            $device, $this->counter, Summaries::FAILURES, [$device], fn (): array => $this->failureFacts->all($device),
-        );
+        return $this->failures->standings($this->device->id, $this->counter, $this->lineage(), $this->device->confidence, $build->id);
     }
 
     /** @return array<string, Figure> what the channels of a run's trial came to, by metric, where there are two values or more */

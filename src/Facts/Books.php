@@ -14,7 +14,7 @@ final readonly class Books
         private DeviceFacts $facts,
         private RunFacts $runFacts,
         private KeptRuns $keptRuns,
-        private FailureFacts $failureFacts,
+        private FailureBook $failures,
         private Summaries $summaries,
     ) {
     }
@@ -24,6 +24,6 @@ final readonly class Books
         $id = ($device instanceof Device ? $device->id() : $device)->toRfc4122();
         [$facts, $counter] = $this->facts->device($id);
 
-        return new Book($facts, $this->facts, $this->runFacts, $this->keptRuns, $this->failureFacts, $this->summaries, $counter);
+        return new Book($facts, $this->facts, $this->runFacts, $this->keptRuns, $this->failures, $this->summaries, $counter);
     }
 }

@@ -15,21 +15,41 @@ final class Dropped
     /** @var array<string, true> builds that something rests on */
     public array $builds = [];
 
-    /** @var array<string, true> trials and stretches of them whose runs were written */
+    /** @var array<string, true> trials, stretches of them, and metrics whose runs were written */
     private array $parts = [];
 
     private bool $onlyRuns = true;
 
+    private bool $onlyReadings = true;
+
     public function build(string $build): void
     {
         $this->builds[$build] = true;
-        $this->onlyRuns = false;
+        $this->onlyRuns = $this->onlyReadings = false;
     }
 
-    public function run(string $build, string $trial, int $number): void
+    /** @param list<string> $metrics that the run reads or answers */
+    public function run(string $build, string $trial, int $number, array $metrics): void
+    {
+        $this->reading($build, $trial, $number, $metrics);
+        $this->onlyReadings = false;
+    }
+
+    /**
+     * A reading of a run: how it ended, and what it was asked, stays.
+     *
+     * @param list<string> $metrics that the run reads or answers: others may be worked out from this one
+     */
+    public function reading(string $build, string $trial, int $number, array $metrics): void
     {
         $this->builds[$build] = true;
-        $this->parts += [$trial => true, KeptRuns::stretch($trial, $number) => true];
+        $this->parts += [$trial => true, KeptRuns::stretch($trial, $number) => true] + array_fill_keys($metrics, true);
+    }
+
+    /** Was nothing written but readings? */
+    public function onlyReadings(): bool
+    {
+        return $this->onlyReadings;
     }
 
     /** @return list<string> the only parts that were written, where nothing but runs was; else empty */

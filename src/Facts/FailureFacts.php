@@ -82,6 +82,29 @@ final readonly class FailureFacts
     }
 
     /**
+     * The first of each mode and place on each of these builds, for choosing from: without how hard they were, or where they stand.
+     *
+     * @param list<string> $builds
+     *
+     * @return list<array{id: string, build: string, mode: string, place: string}> oldest first
+     */
+    public function toPick(array $builds): array
+    {
+        $out = [];
+        foreach ($this->db->fetchAllNumeric(
+            'SELECT id, revision_id, mode, place FROM (
+                SELECT DISTINCT ON (revision_id, lower(trim(mode)), place) id, revision_id, mode, place, created_at FROM failure
+                WHERE revision_id = ANY(CAST(? AS uuid[])) AND withdrawn_because IS NULL
+                ORDER BY revision_id, lower(trim(mode)), place, created_at, id) f ORDER BY created_at, id', ['{'.implode(',', $builds).'}'],
+        ) as $row) {
+            [$id, $build, $mode, $place] = Row::cells($row);
+            $out[] = ['id' => $id, 'build' => $build, 'mode' => $mode, 'place' => $place];
+        }
+
+        return $out;
+    }
+
+    /**
      * Where the modes of a run's failures were seen before.
      *
      * @return array<string, array<string, int>> mode => letters of builds => times, without those of this run

@@ -44,8 +44,9 @@ final readonly class Invalidation implements AfterWrite
         Revision::class => [self::BUILD, self::ALL],
         Parameter::class => [self::BUILD, self::JUDGED],
         Part::class => [self::BUILD, self::JUDGED],
-        Article::class => [self::NOTHING, ['build', 'try', 'find', 'run']],
-        Method::class => [self::NOTHING, ['methods', 'brief', 'build', 'try', 'run', 'weigh', 'next']],
+        // A failure outside a run keeps the state of its article, and the factors of its method.
+        Article::class => [self::FAILURES, ['build', 'try', 'find', 'run', 'next']],
+        Method::class => [self::FAILURES, ['methods', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next']],
         Trial::class => [self::NOTHING, ['frame', 'try', 'run']],
         Run::class => [self::BUILD, self::JUDGED],
         Reading::class => [self::BUILD, self::JUDGED],
@@ -87,7 +88,10 @@ final readonly class Invalidation implements AfterWrite
             $rule === self::NOTHING => null,
             $rule === self::FAILURES => self::takeFailure($dropped, $record),
             $rule === self::DEVICE || $build === null => $dropped->everything = true,
-            $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number()),
+            $record instanceof Reading && $run !== null => $dropped->reading(
+                $build, $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metrics(),
+            ),
+            $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metrics()),
             default => $dropped->build($build),
         };
     }
@@ -102,7 +106,9 @@ final readonly class Invalidation implements AfterWrite
         $dropped->failures = true;
         $run = $record instanceof Failure ? $record->run() : null;
         if ($run !== null && $run->outcome() !== null) {
-            $dropped->run($run->build()->toRfc4122(), $run->trial()->id()->toRfc4122(), $run->number());
+            $dropped->run(
+                $run->build()->toRfc4122(), $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metrics(),
+            );
         }
     }
 

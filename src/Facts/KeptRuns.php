@@ -36,6 +36,36 @@ final readonly class KeptRuns
         ));
     }
 
+    /** @return array<string, list<string>> the same of all builds of a device, by build */
+    public function stretchesOfDevice(string $device): array
+    {
+        $out = [];
+        foreach ($this->db->fetchAllNumeric(
+            'SELECT DISTINCT t.revision_id, '.RunFacts::STRETCH_OF.' FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.belongs_to = ? AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY 1, 2',
+            [$device],
+        ) as [$build, $stretch]) {
+            $out[Row::text($build)][] = Row::text($stretch);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<string> $stretches of the build
+     *
+     * @return array<string, list<RunFact>> finished ones, by stretch
+     */
+    public function byStretch(string $device, int $counter, string $build, array $stretches): array
+    {
+        $out = array_fill_keys($stretches, []);
+        foreach ($this->ofStretches($device, $counter, $build, $stretches) as $run) {
+            $out[self::stretch($run->trial, $run->number)][] = $run;
+        }
+
+        return $out;
+    }
+
     /**
      * @param int          $counter   of the device, read before anything else of it
      * @param list<string> $stretches of the build
@@ -85,7 +115,7 @@ final readonly class KeptRuns
         foreach ($of as $stretch => $some) {
             $packs[$stretch] = RunPack::of($some, $this->facts->hashes);
         }
-        $this->summaries->keepParts($device, $counter, self::PACKS, $build, $packs);
+        $this->summaries->keepParts($device, $counter, self::PACKS, [$build], $packs);
 
         return $runs;
     }

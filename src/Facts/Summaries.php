@@ -24,7 +24,13 @@ final class Summaries
     /** The failures of a device. */
     public const FAILURES = 'failures';
 
-    /** Ends the name of what rests on a part of a build's runs: a trial, or a stretch of one. */
+    /** Where the failures of a build stand. */
+    public const STANDINGS = 'standings';
+
+    /** What rests on how runs ended and what they were asked, and on no reading. */
+    private const WITHOUT_READINGS = [self::FAILURES, self::STANDINGS, 'tries'.self::OF_A_PART];
+
+    /** Ends the name of what rests on a part of the runs: a trial, a stretch of one, or those of one metric. */
     private const OF_A_PART = ':part';
 
     public function __construct(
@@ -86,41 +92,32 @@ final class Summaries
     }
 
     /**
-     * Keeps what rests on a part of a build's runs: a write to another part leaves it.
+     * Keeps what rests on a part of the runs of these builds: a write to another part leaves it.
      *
-     * @param array<string, mixed> $values by part
+     * @param list<string>         $builds
+     * @param array<string, mixed> $values by part: a trial, a stretch of one, or anything that ends in ':' and a metric
      */
-    public function keepParts(string $device, int $counter, string $what, string $build, array $values): void
+    public function keepParts(string $device, int $counter, string $what, array $builds, array $values): void
     {
         $rows = [];
         foreach ($values as $part => $value) {
-            $rows[] = [$what.':'.$part, [$build], $value];
+            $rows[] = [$what.':'.$part, $builds, $value];
         }
         $this->keep($device, $counter, $what.self::OF_A_PART, $rows);
     }
 
-    /** @param array<string, mixed> $values by the build that each rests on */
-    public function keepBuilds(string $device, int $counter, string $what, array $values): void
-    {
-        $rows = [];
-        foreach ($values as $build => $value) {
-            $rows[] = [$what.':'.$build, [$build], $value];
-        }
-        $this->keep($device, $counter, $what, $rows);
-    }
-
-    /** @return array<string, mixed> all that is kept of one kind, by the first build that it rests on */
-    public function all(string $device, string $what): array
+    /** @return array<string, mixed> all parts that are kept of one kind, of all builds */
+    public function allParts(string $device, string $what): array
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            'SELECT builds[1] build, content, seal FROM summary WHERE belongs_to = ? AND what = ? AND code = ?', [
-                $device, $what, $this->code->version,
+            'SELECT key, content, seal FROM summary WHERE belongs_to = ? AND what = ? AND code = ?', [
+                $device, $what.self::OF_A_PART, $this->code->version,
             ],
         ) as $row) {
             $known = $this->open($row);
             if ($known !== null) {
-                $out[Row::text($row['build'])] = $known[0];
+                $out[substr(Row::text($row['key']), strlen($what) + 1)] = $known[0];
             }
         }
 
@@ -140,14 +137,20 @@ final class Summaries
             return;
         }
         if ($dropped->failures) {
-            $this->db->executeStatement('DELETE FROM summary WHERE belongs_to = ? AND what = ?', [$device, self::FAILURES]);
+            $this->db->executeStatement(
+                'DELETE FROM summary WHERE belongs_to = ? AND what = ANY(CAST(? AS text[]))',
+                [$device, '{'.self::FAILURES.','.self::STANDINGS.'}'],
+            );
         }
         foreach (array_keys($dropped->builds) as $build) {
             $parts = array_map(static fn (string $part): string => '%:'.$part, $dropped->parts());
             $this->db->executeStatement(
                 'DELETE FROM summary WHERE belongs_to = ? AND (CAST(? AS uuid) = ANY(builds) OR belongs_to = ANY(builds))
-                   AND (? OR what NOT LIKE ? OR key LIKE ANY(CAST(? AS text[])))',
-                [$device, $build, $parts === [], '%'.self::OF_A_PART, '{'.implode(',', $parts).'}'],
+                   AND (? OR what NOT LIKE ? OR key LIKE ANY(CAST(? AS text[]))) AND what <> ALL(CAST(? AS text[]))',
+                [
+                    $device, $build, $parts === [], '%'.self::OF_A_PART, '{'.implode(',', $parts).'}',
+                    '{'.implode(',', $dropped->onlyReadings() ? self::WITHOUT_READINGS : []).'}',
+                ],
                 [2 => ParameterType::BOOLEAN],
             );
         }

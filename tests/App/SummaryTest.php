@@ -179,7 +179,7 @@ final class SummaryTest extends ApiTestCase
         $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [47.0]);
         $this->sheets();
         $count = static fn (string $where): int => Row::whole(
-            self::service(Connection::class)->fetchOne("SELECT count(*) FROM summary WHERE what LIKE '%:part' AND ".$where),
+            self::service(Connection::class)->fetchOne("SELECT count(*) FROM summary WHERE what IN ('runs:part', 'gathered:part', 'seen:part', 'tries:part', 'trials:part') AND ".$where),
         );
         $of = "key LIKE '%:".$this->trial."%'";
         self::assertSame(
@@ -187,6 +187,8 @@ final class SummaryTest extends ApiTestCase
             'Of each trial its runs, what they say of requirements, of metrics and of whether it holds, and what they came to.',
         );
         $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]);
+        self::assertSame([1, 10], [$count($of), $count('NOT '.$of)], 'Whether it held hangs on no reading.');
+        $this->ask('POST', '/api/runs/'.$this->run.'/amend', ['outcome' => 'void', 'reason' => 'x', 'version' => 2]);
         self::assertSame([0, 10], [$count($of), $count('NOT '.$of)]);
         $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm', 'correction' => 'It was forgotten.']);
         self::assertSame(5, $count('NOT '.$of), 'Those of the parent stay.');
@@ -196,9 +198,11 @@ final class SummaryTest extends ApiTestCase
     {
         $dropped = new Dropped();
         self::assertSame([], $dropped->parts());
-        $dropped->run('build', 'trial', 399);
-        $dropped->run('build', 'trial', 400);
-        self::assertSame(['trial', 'trial:1', 'trial:2'], $dropped->parts());
+        $dropped->reading('build', 'trial', 399, ['metric']);
+        self::assertTrue($dropped->onlyReadings());
+        $dropped->run('build', 'trial', 400, ['metric', 'other']);
+        self::assertFalse($dropped->onlyReadings());
+        self::assertSame(['trial', 'trial:1', 'metric', 'trial:2', 'other'], $dropped->parts());
         $dropped->build('build');
         self::assertSame([], $dropped->parts(), 'All of the build.');
         self::assertSame(['build'], array_keys($dropped->builds));

@@ -107,6 +107,6 @@ final class SidesWithinTest extends TestCase
      */
     private static function of(array $runs): array
     {
-        return SidesWithin::of(Seen::ofRuns($runs), ['force'], static fn (): string => 'N', 0.95);
+        return SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', 0.95);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Build;
 
-use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Wording\Messages;
 use Lustrum\Facts\Book;
 
@@ -20,20 +19,12 @@ final class FailureChoices
     {
         // Where they stand is not asked here, and would cost as much as the rest of the sheet.
         $out = array_fill_keys($builds, []);
-        foreach ($book->failureFacts() as $f) {
-            if (isset($out[$f->build])) {
-                $letter = $book->lineage()->build($f->build)->letter ?? '';
-                $out[$f->build][$f->key()."\x1f".$f->place] ??= new Pick($f->id, self::label($f, $letter));
-            }
+        foreach ($book->failuresToPick($builds) as ['id' => $id, 'build' => $build, 'mode' => $mode, 'place' => $place]) {
+            $out[$build][] = new Pick($id, Messages::say('failure.choice', [
+                'mode' => $mode, 'placed' => $place !== '', 'place' => $place, 'letter' => $book->lineage()->build($build)->letter ?? '',
+            ]));
         }
 
-        return array_merge(...array_map(array_values(...), array_values($out)));
-    }
-
-    private static function label(FailureFact $f, string $letter): string
-    {
-        return Messages::say('failure.choice', [
-            'mode' => $f->mode, 'placed' => $f->place !== '', 'place' => $f->place, 'letter' => $letter,
-        ]);
+        return array_merge(...array_values($out));
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Find;
 
-use Lustrum\Core\Failure\FailureStatus;
-use Lustrum\Core\Failure\Standing;
-use Lustrum\Core\Judging\Failures;
+use Lustrum\Core\Judging\Standings;
 use Lustrum\Core\Wording\FailureWords;
 use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Decision\Candidate;
@@ -30,7 +28,7 @@ final readonly class FailureRows
      *
      * @return list<FailureRow>
      */
-    public function of(array $shown, Failures $failures): array
+    public function of(array $shown, Standings $standings): array
     {
         if ($shown === []) {
             return [];
@@ -54,12 +52,11 @@ final readonly class FailureRows
         $rows = [];
         foreach ($views as $view) {
             $run = $runs[$view->run ?? ''] ?? null;
-            $fact = $failures->find($view->id);
-            $status = $fact === null ? new FailureStatus(Standing::Open) : $failures->status($fact);
+            $status = $standings->status($view->id);
             $label = $run === null ? null : Messages::say('failure.run', ['number' => $run['number'], 'trial' => $run['trial']]);
             $rows[] = new FailureRow(
                 $view, $run['serial'] ?? '', $label, $causes[$view->id] ?? [], $status->standing, FailureWords::standing($status),
-                $candidates[$view->id] ?? [], $fact?->severity?->text() ?? '',
+                $candidates[$view->id] ?? [], $standings->levels($view->id),
             );
         }
 

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Find;
 
-use Lustrum\Core\Failure\FailureStatus;
-use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Judging\Build;
-use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Mode;
 use Lustrum\Core\Wording\FailureWords;
@@ -44,8 +41,8 @@ final readonly class FindSheets
         $book = $this->books->open($revision->device());
         $lineage = $book->lineage();
         $build = $book->build($revision->id()->toRfc4122());
-        $failures = $book->failures();
-        $modes = $failures->modes();
+        $standings = $book->standings($build);
+        $modes = $standings->modes;
         $first = Page::after('');
         [$shown, $next, $total] = $this->pages->ofBuild(Failure::class, 'failure', $build->id, $first);
         [$photos, $nextPhotos, $allPhotos] = $this->pages->ofBuild(Photo::class, 'photo', $build->id, $first);
@@ -53,12 +50,12 @@ final readonly class FindSheets
 
         return new FindSheet(
             FailureWords::sentence(
-                $build->letter, $modes, $lineage, self::byMode($modes, $build), $this->cameBack($build, $failures),
+                $build->letter, $modes, $lineage, self::byMode($modes, $build), $standings->cameBack,
                 $this->failures->withoutCause($book->device->id)[$build->id] ?? 0,
             ),
             $revision->view(),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $photos), $nextPhotos, $allPhotos,
-            $this->rows->of($shown, $failures), $next, $total,
+            $this->rows->of($shown, $standings), $next, $total,
             array_map(static fn (Observation $o): ObservationView => $o->view(), $seen), $nextSeen, $allSeen,
             array_map(static fn (Mode $m): ModeRow => self::mode($m, $lineage), array_slice($modes, 0, Page::SIZE)), count($modes),
             array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
@@ -70,9 +67,10 @@ final readonly class FindSheets
     public function failures(Revision $revision, Page $page): FailurePage
     {
         $book = $this->books->open($revision->device());
-        [$shown, $next] = $this->pages->ofBuild(Failure::class, 'failure', $revision->id()->toRfc4122(), $page);
+        $build = $book->build($revision->id()->toRfc4122());
+        [$shown, $next] = $this->pages->ofBuild(Failure::class, 'failure', $build->id, $page);
 
-        return new FailurePage($this->rows->of($shown, $book->failures()), $next);
+        return new FailurePage($this->rows->of($shown, $book->standings($build)), $next);
     }
 
     public function photos(Revision $revision, Page $page): PhotoPage
@@ -104,19 +102,6 @@ final readonly class FindSheets
         }
 
         return $out;
-    }
-
-    /** @return array{mode: string, status: FailureStatus}|null a failure of this build that came back on a later one */
-    private function cameBack(Build $build, Failures $failures): ?array
-    {
-        foreach ($failures->on($build->id) as $failure) {
-            $status = $failures->status($failure);
-            if ($status->standing === Standing::CameBack) {
-                return ['mode' => $failure->mode, 'status' => $status];
-            }
-        }
-
-        return null;
     }
 
     private static function mode(Mode $mode, Lineage $lineage): ModeRow

@@ -54,7 +54,7 @@ final readonly class NextSheets
             self::letter($build, $book),
             $book->metricNames(), FailureChoices::of($book, [$build->id]), BuildSheets::alterable($build),
             array_map(static fn (Wanted $w): Pick => new Pick($w->id, $w->statement), $book->wanted()),
-            DecisionWords::warnings($build->letter, $book->isTried($build), $book->failures()->openDangers($build->id)),
+            DecisionWords::warnings($build->letter, $book->isTried($build), $book->standings($build)->dangers),
         );
     }
 

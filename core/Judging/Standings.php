@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Failure\FailureStatus;
+use Lustrum\Core\Failure\Standing;
+
+/** Where the failures of one build stand, with the modes of all builds beside them. */
+final readonly class Standings
+{
+    /**
+     * @param list<Mode>                   $modes    most frequent first
+     * @param array<string, FailureStatus> $statuses by failure
+     * @param array<string, string>        $levels   by failure, as they are said; empty where none are known
+     * @param array{mode: string, status: FailureStatus}|null $cameBack a failure of this build that came back on a later one
+     * @param list<string>                 $dangers  modes of dangerous failures of this build that nothing has closed
+     */
+    private function __construct(
+        public array $modes,
+        private array $statuses,
+        private array $levels,
+        public ?array $cameBack,
+        public array $dangers,
+    ) {
+    }
+
+    public static function of(Failures $failures, string $build): self
+    {
+        $statuses = $levels = [];
+        $cameBack = null;
+        foreach ($failures->on($build) as $failure) {
+            $status = $statuses[$failure->id] = $failures->status($failure);
+            $levels[$failure->id] = $failure->severity?->text() ?? '';
+            if ($status->standing === Standing::CameBack) {
+                $cameBack ??= ['mode' => $failure->mode, 'status' => $status];
+            }
+        }
+
+        return new self($failures->modes(), $statuses, array_filter($levels, static fn (string $at): bool => $at !== ''), $cameBack, $failures->openDangers($build));
+    }
+
+    public function status(string $failure): FailureStatus
+    {
+        return $this->statuses[$failure] ?? new FailureStatus(Standing::Open);
+    }
+
+    public function levels(string $failure): string
+    {
+        return $this->levels[$failure] ?? '';
+    }
+}

@@ -35,9 +35,12 @@ final readonly class ByCell
     }
 
     /** @param list<array{Result, string, string, string}> $results with the cell of each, how that is said, and who rated */
-    public static function assess(Requirement $rule, array $results): self
+    public static function assess(Requirement $rule, array $results, ?Terms $terms = null, string $unit = ''): self
     {
         $conditions = Conditions::of($rule->conditions);
+        $on = static fn (Requirement $r, Result ...$of): Assessment => Assess::results(
+            $r, array_values($of), $terms->look->looks ?? 1, $terms?->natural($unit),
+        );
         $admitted = array_values(array_filter($results, static fn (array $r): bool => $conditions->admit($r[0])));
         $missing = $conditions->missing(array_column($admitted, 0));
         $cells = $texts = [];
@@ -51,20 +54,31 @@ final readonly class ByCell
         if (count($cells) < 2) {
             $all = array_map(static fn (array $r): array => [$r[0], $r[3]], $results);
 
-            return new self(Assess::results($rule, self::reduced($rule, $all)), array_values($texts)[0] ?? '', []);
+            return self::told(new self($on($rule, ...self::reduced($rule, $all)), array_values($texts)[0] ?? '', []), $rule, $terms);
         }
         $plain = $rule->without();
         $found = $states = [];
         foreach ($cells as $cell => $of) {
-            $found[$cell] = Assess::results($plain, self::reduced($rule, $of));
+            $found[$cell] = $on($plain, ...self::reduced($rule, $of));
             $states[$texts[$cell]] = $found[$cell]->state;
         }
         $worst = self::worst($found);
         $isWhole = $missing === [] && !in_array(State::None, $states, true);
         $a = $found[$worst];
 
-        return new self(
+        return self::told(new self(
             $a->among($isWhole ? $a->state : $a->state->atBestLeaning(), $lost, $missing), $texts[$worst], $states,
+        ), $rule, $terms);
+    }
+
+    /** Before the planned number of runs, and of what was calculated, it leans at best; a look settles a check. */
+    private static function told(self $found, Requirement $rule, ?Terms $terms): self
+    {
+        $a = $found->worst;
+
+        return $terms === null || $terms->tells() || $rule->kind === Kind::Check ? $found : new self(
+            $a->among($a->state->atBestLeaning(), $a->lost, $a->missingConditions), $found->cell,
+            array_map(static fn (State $s): State => $s->atBestLeaning(), $found->states),
         );
     }
 

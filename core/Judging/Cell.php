@@ -39,6 +39,7 @@ final readonly class Cell
         public string $level = '',
         public array $states = [],
         public array $arms = [],
+        public ?Terms $terms = null,
     ) {
     }
 }

@@ -32,6 +32,7 @@ final readonly class ChangeSeen
         public ?Figure $points = null,
         public array $together = [],
         public string $why = '',
+        public Look $look = new Look(),
     ) {
     }
 }

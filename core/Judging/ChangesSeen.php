@@ -15,10 +15,16 @@ use Lustrum\Core\Statistics\Interval;
 /** Judges the changes of a build by its runs and its parent's. */
 final readonly class ChangesSeen
 {
+    /** @var \Closure(string): Terms by metric */
+    private \Closure $terms;
+
+    /** @param (callable(string): Terms)|null $terms by metric; null: the same plain ones for all */
     public function __construct(
         private CompareBuilds $comparisons,
-        private float $confidence,
+        float $confidence,
+        ?callable $terms = null,
     ) {
+        $this->terms = $terms === null ? static fn (string $metric): Terms => new Terms($confidence) : $terms(...);
     }
 
     /**
@@ -70,7 +76,8 @@ final readonly class ChangesSeen
         if ($n === 0 || $before === 0) {
             return new ChangeSeen($change, $effect, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
         }
-        $within = Opposed::of($mine, $theirs, $this->confidence)->within;
+        $terms = ($this->terms)($effect->metric);
+        $within = Opposed::of($mine, $theirs, $terms)->within;
         if ($within === null || $within->verdict === WithinVerdict::ByCell) {
             return new ChangeSeen(
                 $change, $effect, ChangeVerdict::CannotTell, null, $n, $before, together: $together,
@@ -80,8 +87,9 @@ final readonly class ChangesSeen
         $decimals = max($mine->decimals, $theirs->decimals);
 
         return new ChangeSeen(
-            $change, $effect, self::judge($effect, $wanted, $within, 10.0 ** -$decimals),
-            Figure::of($within->difference, $mine->unit, $decimals, $within->n['b']), $within->n['b'], $within->n['a'], together: $together,
+            $change, $effect, $terms->tells() ? self::judge($effect, $wanted, $within, 10.0 ** -$decimals) : ChangeVerdict::CannotTell,
+            Figure::of($within->difference, $mine->unit, $decimals, $within->n['b'])->within($terms->natural($mine->unit)->ofDifference()),
+            $within->n['b'], $within->n['a'], together: $together, look: $terms->look,
         );
     }
 
@@ -153,19 +161,20 @@ final readonly class ChangesSeen
         if ($mine === null || $theirs === null) {
             return null;
         }
-        $within = CompareOutcomes::within($mine, $theirs, $this->confidence);
+        $terms = ($this->terms)($effect->metric);
+        $within = CompareOutcomes::within($mine, $theirs, $terms->confidence());
         $c = $within?->difference;
         $alike = $within === null ? new AlikeShares($mine->held, $mine->tried, $theirs->held, $theirs->tried) : AlikeShares::of($within);
 
         return new ChangeSeen(
             $change, $effect, match (true) {
                 // All held before as well: so far this trial does not tell them apart.
-                $c === null, $alike->allHeld() => ChangeVerdict::CannotTell,
+                $c === null, $alike->allHeld(), !$terms->tells() => ChangeVerdict::CannotTell,
                 default => JudgeChange::towards($effect->mode === ExpectedAs::Less ? -1 : 1, $c),
             },
             null, $alike->triedHere, $alike->triedThere, $alike->heldHere, $alike->heldThere, $c === null ? null : Figure::of(
                 new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0,
-            ), $together, $c === null ? 'unmatched' : '',
+            ), $together, $c === null ? 'unmatched' : '', $terms->look,
         );
     }
 }

@@ -54,30 +54,40 @@ final readonly class CompareBuilds
         return $comparisons;
     }
 
-    public function metric(string $metric, Build $build, Seen $here, Build $against, Seen $other): MetricComparison
+    public function metric(string $metric, Build $build, Seen $here, Build $against, Seen $other, ?Terms $terms = null): MetricComparison
     {
+        $terms ??= new Terms($this->confidence);
         $wanted = $this->wanted($metric);
         $mine = Measured::of($here->read($metric), $wanted->unit ?? '');
         $theirs = Measured::of($other->read($metric), $mine->unit);
         $decimals = max($mine->decimals, $theirs->values === [] ? 0 : $theirs->decimals);
         $both = $mine->values !== [] && $theirs->values !== [];
-        $opposed = $both ? Opposed::of($mine, $theirs, $this->confidence) : null;
+        $opposed = $both ? Opposed::of($mine, $theirs, $terms) : null;
         $within = $opposed?->within;
         $isOne = $within !== null && $within->verdict !== WithinVerdict::ByCell;
         $isPlain = $opposed !== null && $within !== null && $opposed->pairing->blocks === [] && $mine->cells() + $theirs->cells() === 2;
         [$lives, $logRank] = $isPlain || !$both
-            ? CompareLives::look($build->letter, $mine, $against->letter, $theirs, $this->confidence) : [[], null];
+            ? CompareLives::look($build->letter, $mine, $against->letter, $theirs, $terms->confidence()) : [[], null];
+
+        $verdict = $within === null ? null : self::told($within->verdict, $terms);
+        $natural = $terms->natural($mine->unit);
 
         return new MetricComparison(
-            $metric, Side::of($build, $mine, $this->confidence, $decimals),
-            $theirs->values === [] ? null : Side::of($against, $theirs, $this->confidence, $decimals),
+            $metric, Side::of($build, $mine, $terms, $decimals), $theirs->values === [] ? null : Side::of($against, $theirs, $terms, $decimals),
             $mine->bunches === [] ? '' : $mine->bunches[0]->method,
-            $isOne ? Figure::of($within->difference, $mine->unit, $decimals) : null, $isOne ? self::change($within->change) : null,
-            $within?->verdict, self::judged($wanted, $within?->verdict), $within?->p,
+            $isOne ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
+            $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
+            $verdict, self::judged($wanted, $verdict), $within?->p,
             $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing),
             $isPlain && $wanted?->kind() === Kind::Rating ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
-            $opposed === null ? null : Matching::of($opposed, $this->confidence),
+            $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
         );
+    }
+
+    /** Before the planned number of runs, and of what was calculated, nothing is told. */
+    private static function told(WithinVerdict $verdict, Terms $terms): WithinVerdict
+    {
+        return $terms->tells() || $verdict === WithinVerdict::Single ? $verdict : WithinVerdict::Indistinct;
     }
 
     private static function change(Change $change): ?Figure

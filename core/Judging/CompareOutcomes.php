@@ -17,45 +17,48 @@ final class CompareOutcomes
      */
     public static function all(Build $build, Seen $here, ?Build $against, ?Seen $other, float $confidence): array
     {
+        $terms = new Terms($confidence);
+
         return array_values(array_filter(array_map(
-            static fn (string $metric): ?OutcomeComparison => self::metric($metric, $build, $here, $against, $other, $confidence), $here->asked(),
+            static fn (string $metric): ?OutcomeComparison => self::metric($metric, $build, $here, $against, $other, $terms), $here->asked(),
         )));
     }
 
     /** Null where nothing of this build says of it. */
     public static function metric(
-        string $metric, Build $build, Seen $here, ?Build $against, ?Seen $other, float $confidence,
+        string $metric, Build $build, Seen $here, ?Build $against, ?Seen $other, Terms $terms,
     ): ?OutcomeComparison {
         $mine = $here->answered($metric);
         $theirs = $other?->answered($metric);
         if ($mine === null) {
             return null;
         }
-        $side = OutcomeSide::of($build, $mine, $confidence);
+        $side = OutcomeSide::of($build, $mine, $terms->confidence());
 
         return $against === null || $theirs === null
-            ? new OutcomeComparison($metric, $side, null, null, null, null, '')
-            : self::compare($metric, $side, $mine, OutcomeSide::of($against, $theirs, $confidence), $theirs, $confidence);
+            ? new OutcomeComparison($metric, $side, null, null, null, null, '', $terms)
+            : self::compare($metric, $side, $mine, OutcomeSide::of($against, $theirs, $terms->confidence()), $theirs, $terms);
     }
 
     /** On the levels that both were tried at; what one of them alone was tried at says nothing of the other. */
     private static function compare(
-        string $metric, OutcomeSide $here, Answers $mine, OutcomeSide $other, Answers $theirs, float $confidence,
+        string $metric, OutcomeSide $here, Answers $mine, OutcomeSide $other, Answers $theirs, Terms $terms,
     ): OutcomeComparison {
-        $c = self::within($mine, $theirs, $confidence);
+        $c = self::within($mine, $theirs, $terms->confidence());
         if ($c === null) {
-            return new OutcomeComparison($metric, $here, $other, null, null, null, 'unmatched');
+            return new OutcomeComparison($metric, $here, $other, null, null, null, 'unmatched', $terms);
         }
         $points = new Interval(100 * $c->difference->estimate, 100 * (float) $c->difference->low, 100 * (float) $c->difference->high);
         $alike = AlikeShares::of($c);
         $verdict = match (true) {
             $alike->allHeld() => 'bothPass',
+            !$terms->tells() => 'indistinct',
             $c->verdict === Verdict::Higher => 'more',
             $c->verdict === Verdict::Lower => 'less',
             default => 'indistinct',
         };
 
-        return new OutcomeComparison($metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict);
+        return new OutcomeComparison($metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict, $terms);
     }
 
     /** Null where no level was tried on both. */

@@ -70,16 +70,16 @@ final class Evidence
     }
 
     /** @param list<array{Gathered, Gathered}> $gathered as gather() gives them */
-    public static function judge(Wanted $wanted, Build $build, array $gathered): Own
+    public static function judge(Wanted $wanted, Build $build, array $gathered, ?Terms $terms = null): Own
     {
         $of = static fn (int $when): array => array_column($gathered, $when);
-        [$arms, $chosen] = [self::arms($wanted, $of(0), $build), $build->chosenArm];
-        [$by, $decimals, $runs] = self::assess($wanted, $of(0), $build->arms === [] ? null : $chosen);
-        [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen);
+        [$arms, $chosen] = [self::arms($wanted, $of(0), $build, $terms), $build->chosenArm];
+        [$by, $decimals, $runs] = self::assess($wanted, $of(0), $build->arms === [] ? null : $chosen, $terms);
+        [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen, $terms);
         $differs = array_merge(...array_map(static fn (Gathered $g): array => $g->differs, $of(1)));
 
         return new Own(
-            $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms,
+            $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms, $terms,
         );
     }
 
@@ -90,11 +90,11 @@ final class Evidence
      *
      * @return array<string, State> by arm; none where the build has none, or one was chosen
      */
-    private static function arms(Wanted $wanted, array $gathered, Build $build): array
+    private static function arms(Wanted $wanted, array $gathered, Build $build, ?Terms $terms): array
     {
         $out = [];
         foreach ($build->chosenArm === '' ? array_keys($build->arms) : [] as $arm) {
-            $out[(string) $arm] = self::assess($wanted, $gathered, (string) $arm)[0]->state();
+            $out[(string) $arm] = self::assess($wanted, $gathered, (string) $arm, $terms)[0]->state();
         }
 
         return $out;
@@ -106,13 +106,13 @@ final class Evidence
      *
      * @return array{ByCell, int, int} with the decimals of its values, and how many runs it stands on
      */
-    private static function assess(Wanted $wanted, array $gathered, ?string $arm): array
+    private static function assess(Wanted $wanted, array $gathered, ?string $arm, ?Terms $terms): array
     {
         $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results($arm), $gathered));
         $step = max([0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered)]);
         $values = Result::values(array_column($results, 0));
 
-        return [ByCell::assess($wanted->rule, $results), Measured::decimals($step, $values), count($results)];
+        return [ByCell::assess($wanted->rule, $results, $terms, $wanted->unit), Measured::decimals($step, $values), count($results)];
     }
 
     /** Does this run belong to what own() counts for the requirement on its build as it is now, or as it was then? */
@@ -136,11 +136,11 @@ final class Evidence
             return self::armByArm($wanted, $build, $here);
         }
         if ($here->by->state() !== State::None) {
-            return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null);
+            return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null, $here->terms);
         }
         if ($here->older !== null && $here->older->state() !== State::None && $here->differs !== []) {
             return self::describe(
-                $wanted, $build, $build, $here->older, $here->olderDecimals, $here->olderRuns, null, $here->differs,
+                $wanted, $build, $build, $here->older, $here->olderDecimals, $here->olderRuns, null, $here->terms, $here->differs,
             );
         }
         foreach ($lineage->ancestors($build) as $ancestor) {
@@ -148,11 +148,11 @@ final class Evidence
             if ($earlier->by->state() !== State::None) {
                 $carry = self::carry($wanted, $ancestor, $build, $lineage->changesSince($ancestor, $build));
 
-                return self::describe($wanted, $build, $ancestor, $earlier->by, $earlier->decimals, $earlier->runs, $carry);
+                return self::describe($wanted, $build, $ancestor, $earlier->by, $earlier->decimals, $earlier->runs, $carry, $earlier->terms);
             }
         }
 
-        return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null);
+        return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null, $here->terms);
     }
 
     /** A requirement on a parameter, or on what the parts cost, is worked out from the build: by drawing. */
@@ -201,7 +201,7 @@ final class Evidence
         $a = new Assessment($state, null, null, null, null, 0, Basis::TBound);
 
         return new Cell(
-            $wanted, $build, $build, $a, $state, Texture::of($a), false, null, null, null, [], $here->runs, '', [], $here->arms,
+            $wanted, $build, $build, $a, $state, Texture::of($a), false, null, null, null, [], $here->runs, '', [], $here->arms, $here->terms,
         );
     }
 
@@ -228,6 +228,7 @@ final class Evidence
         int $decimals,
         int $runs,
         ?Carry $carry,
+        ?Terms $terms,
         array $differs = [],
     ): Cell {
         $a = $by->worst;
@@ -240,7 +241,7 @@ final class Evidence
             $wanted, $build, $source, $a,
             $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
             $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
-            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states,
+            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $terms,
         );
     }
 

@@ -12,6 +12,7 @@ use Lustrum\Core\Effect\Bundle;
 use Lustrum\Core\Effect\Effect;
 use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Statistics\Natural;
 
 /** Works out the consequences of a set of candidates. */
 final class Forecasts
@@ -20,8 +21,9 @@ final class Forecasts
      * @param list<Proposal>          $chosen
      * @param list<Wanted>            $wanted
      * @param array<string, Baseline> $baselines of the build that it starts from, by metric
+     * @param (callable(string): Terms)|null $terms by metric; null: nothing bounds its values
      */
-    public static function together(array $chosen, Device $device, array $wanted, array $baselines): Consequences
+    public static function together(array $chosen, Device $device, array $wanted, array $baselines, ?callable $terms = null): Consequences
     {
         $cost = Sums::of(array_map(static fn (Proposal $p): string => $p->cost, $chosen));
         $hours = array_sum(array_map(static fn (Proposal $p): float => $p->hours, $chosen));
@@ -32,8 +34,11 @@ final class Forecasts
         foreach (Bundle::of(self::effects($chosen, $units, $baselines)) as $bundle) {
             $rule = $rules[$bundle->metric] ?? null;
             $now = $baselines[$bundle->metric] ?? null;
+            $unit = $now->unit ?? $units[$bundle->metric] ?? '';
+            $natural = $terms === null ? Natural::none() : $terms($bundle->metric)->natural($unit);
+            $add = static fn (float $by): float => $now === null ? $by : $natural->clip($now->mean + $by) - $now->mean;
             $forecasts[] = new MetricForecast(
-                $bundle->metric, $now->unit ?? $units[$bundle->metric] ?? '', $now, $bundle->low, $bundle->likely, $bundle->high,
+                $bundle->metric, $unit, $now, $add($bundle->low), $add($bundle->likely), $add($bundle->high),
                 $rule, self::meets($bundle, $now, $rule), $bundle->candidates, $bundle->entangled,
             );
         }

@@ -38,6 +38,7 @@ final readonly class MetricComparison
         public array $lives,
         public ?float $logRank,
         public ?Matching $matching,
+        public Terms $terms,
     ) {
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\AlikeRun;
 use Lustrum\Core\Alike\Alone;
 use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Alike\CompareWithin;
+use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\NotEstimable;
 
 /** The values of one metric on two sides, opposed by what is alike. */
@@ -20,14 +22,26 @@ final readonly class Opposed
     }
 
     /** @param Measured $theirs what it is compared with */
-    public static function of(Measured $mine, Measured $theirs, float $confidence): self
+    public static function of(Measured $mine, Measured $theirs, Terms $terms): self
     {
         $pairing = Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')]);
         try {
-            return new self($pairing, $pairing->runs === [] ? null : CompareWithin::of($pairing->runs, $confidence));
+            return new self($pairing, $pairing->runs === [] ? null : CompareWithin::of($pairing->runs, $terms->confidence(), self::scale($pairing->runs, $terms)));
         } catch (NotEstimable) {
             return new self($pairing, null);
         }
+    }
+
+    /**
+     * Effects multiply only between values above nought.
+     *
+     * @param list<AlikeRun> $runs
+     */
+    private static function scale(array $runs, Terms $terms): ?Scale
+    {
+        $isPositive = array_filter($runs, static fn (AlikeRun $r): bool => $r->value <= 0) === [];
+
+        return $terms->scale === Scale::Ratio && !$isPositive ? null : $terms->scale;
     }
 
     /**

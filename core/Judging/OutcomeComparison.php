@@ -22,6 +22,7 @@ final readonly class OutcomeComparison
         public ?Figure $difference,
         public ?float $p,
         public string $verdict,
+        public Terms $terms,
     ) {
     }
 }

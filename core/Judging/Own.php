@@ -14,6 +14,7 @@ final readonly class Own
      * @param int              $decimals   that the values were measured to
      * @param int              $runs       that it stands on, bounds and lost ones included
      * @param ByCell|null      $older      of runs made before the build was edited; null where there are none
+     * @param Terms|null       $terms      on which it was judged; null: plain ones
      * @param array<string, State> $arms   each for itself, where the build has arms and none is chosen
      * @param list<Difference> $differs    between those runs and the build as it is now
      */
@@ -26,6 +27,7 @@ final readonly class Own
         public int $olderRuns = 0,
         public array $differs = [],
         public array $arms = [],
+        public ?Terms $terms = null,
     ) {
     }
 }

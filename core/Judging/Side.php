@@ -29,10 +29,12 @@ final readonly class Side
     ) {
     }
 
-    public static function of(Build $build, Measured $m, float $confidence, int $decimals): self
+    public static function of(Build $build, Measured $m, Terms $terms, int $decimals): self
     {
         $n = count($m->values);
-        $figure = $n === 0 || $m->cells() > 1 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $decimals, $n);
+        $figure = $n === 0 || $m->cells() > 1 ? null : Figure::of(
+            Sample::of($m->values)->interval($terms->confidence()), $m->unit, $decimals, $n,
+        )->within($terms->natural($m->unit));
 
         return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds(), self::thinned($m->values), $m->cells());
     }

@@ -42,6 +42,7 @@ final readonly class SidesWithin
         public int $pairs,
         public bool $ofArticles,
         public int $bounds,
+        public Terms $terms,
     ) {
     }
 
@@ -50,14 +51,14 @@ final readonly class SidesWithin
      *
      * @return list<self> where two sides or more were run alike
      */
-    public static function of(Seen $seen, string $metric, string $unit, float $confidence): array
+    public static function of(Seen $seen, string $metric, string $unit, Terms $terms): array
     {
         $out = [];
         $m = Measured::of($seen->read($metric), $unit);
         $isOneEach = false;
         foreach (self::kinds($m, $seen) as [$kind, $name]) {
             // Where one article stands for an arm, the articles are the arms over again.
-            $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $seen, $kind, $name, $confidence);
+            $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $seen, $kind, $name, $terms);
             if ($one !== null) {
                 $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
                 $out[] = $one;
@@ -82,7 +83,7 @@ final readonly class SidesWithin
         return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('block', array_diff_key($blocks, ['article' => 0]))];
     }
 
-    private static function one(string $metric, Measured $m, Seen $seen, string $kind, string $name, float $confidence): ?self
+    private static function one(string $metric, Measured $m, Seen $seen, string $kind, string $name, Terms $terms): ?self
     {
         $sided = $m->sided('b');
         $sides = $typed = [];
@@ -110,27 +111,29 @@ final readonly class SidesWithin
         // Raters share their articles; an arm, a lot or a firmware has its own.
         [$runs, $ofArticles] = in_array($kind, ['article', 'block'], true) ? [$runs, false] : self::byArticle($runs);
         if ($bounds > 0) {
-            return self::bounded($metric, $m, $kind, $name, array_values(array_unique($sides)), $bounds);
+            return self::bounded($metric, $m, $kind, $name, array_values(array_unique($sides)), $bounds, $terms);
         }
         try {
-            $found = CompareSides::of($runs, $confidence);
+            $found = CompareSides::of($runs, $terms->confidence());
         } catch (CoreException) {
             return null;
         }
-        $told = count(array_filter($found->pairs, static fn (SidePair $p): bool => $p->told));
+        // Before the planned number of runs, and of what was calculated, no pair is told apart.
+        $told = $terms->tells() ? count(array_filter($found->pairs, static fn (SidePair $p): bool => $p->told)) : 0;
+        $groups = $terms->tells() ? $found->groups : [array_map(static fn (SideEffect $s): string => $s->side, $found->sides)];
 
         return new self(
-            $metric, $kind, $name, $m->unit, $m->decimals, $found->sides, $found->groups, $found->apart, $told, count($found->pairs),
-            $ofArticles, 0,
+            $metric, $kind, $name, $m->unit, $m->decimals, $found->sides, $groups, $found->apart, $told, count($found->pairs),
+            $ofArticles, 0, $terms,
         );
     }
 
     /** @param list<string> $sides */
-    private static function bounded(string $metric, Measured $m, string $kind, string $name, array $sides, int $bounds): self
+    private static function bounded(string $metric, Measured $m, string $kind, string $name, array $sides, int $bounds, Terms $terms): self
     {
         return new self(
             $metric, $kind, $name, $m->unit, $m->decimals, array_map(static fn (string $s): SideEffect => new SideEffect($s, 0, null), $sides),
-            [], [], 0, 0, false, $bounds,
+            [], [], 0, 0, false, $bounds, $terms,
         );
     }
 

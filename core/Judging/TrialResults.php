@@ -17,13 +17,16 @@ final readonly class TrialResults
     /**
      * @param list<array{metric: string, level: string, figure: ?Figure, bounds: int}> $metrics in the order of the channels, level by
      *     level
-     * @param Interval|null $mayFail share of tries that may still fail; null where no run answered
+     * @param list<array{level: string, held: int, failed: int, mayFail: Interval}> $shares level by level, with the share of tries
+     *     that may still fail; none where no run answered
+     * @param int    $aside    runs that are set aside from the evidence of the design
+     * @param string $asideFor why, of the first of them
      */
     private function __construct(
         public array $metrics,
-        public int $held,
-        public int $failed,
-        public ?Interval $mayFail,
+        public array $shares,
+        public int $aside,
+        public string $asideFor,
     ) {
     }
 
@@ -55,11 +58,35 @@ final readonly class TrialResults
                 }
             }
         }
-        $held = count(array_filter($runs, static fn (RunFact $r): bool => $r->held()));
-        $failed = count(array_filter($runs, static fn (RunFact $r): bool => $r->failed()));
-        $told = $held + $failed > 0 && ($failed > 0 || $answers);
+        $aside = array_values(array_filter($runs, static fn (RunFact $r): bool => $r->aside !== ''));
 
-        return new self($metrics, $held, $failed, $told ? Proportion::of($failed, $held + $failed)->interval($confidence) : null);
+        return new self($metrics, self::shares($runs, $answers, $confidence), count($aside), $aside === [] ? '' : $aside[0]->aside);
+    }
+
+    /**
+     * @param list<RunFact> $runs
+     *
+     * @return list<array{level: string, held: int, failed: int, mayFail: Interval}>
+     */
+    private static function shares(array $runs, bool $answers, float $confidence): array
+    {
+        $cells = [];
+        $fails = false;
+        foreach ($runs as $run) {
+            if ($run->says() && ($run->held() || $run->failed())) {
+                $cells[Alikeness::of($run)->cell][] = $run;
+                $fails = $fails || $run->failed();
+            }
+        }
+
+        return !$fails && !$answers ? [] : array_values(array_map(static function (array $of) use ($confidence): array {
+            $failed = count(array_filter($of, static fn (RunFact $r): bool => $r->failed()));
+
+            return [
+                'level' => Alikeness::of($of[0])->said(), 'held' => count($of) - $failed, 'failed' => $failed,
+                'mayFail' => Proportion::of($failed, count($of))->interval($confidence),
+            ];
+        }, $cells));
     }
 
     /**

@@ -67,7 +67,7 @@ final class ChangeWords
             ]);
         }
 
-        return Messages::say('change.seen', [
+        return LookWords::soFar($seen->look).Messages::say('change.seen', [
             'difference' => self::difference($seen), 'n' => $seen->n, 'before' => $seen->nBefore,
             'together' => $seen->together !== [], 'others' => Messages::list($seen->together),
         ]);
@@ -93,9 +93,7 @@ final class ChangeWords
     {
         $f = $seen->seen;
 
-        return $f === null ? null : Estimate::of(
-            new \Lustrum\Core\Judging\Figure($f->value, $f->low, $f->high, Numbers::differenceUnit($f->unit), $f->decimals, $f->n),
-        );
+        return $f === null ? null : Estimate::of($f->called(Numbers::differenceUnit($f->unit)));
     }
 
     private static function shares(ChangeSeen $seen, int $held): string
@@ -108,7 +106,7 @@ final class ChangeWords
             return Messages::say('change.bothPass', $with + OutcomeWords::hides($seen->points, min($seen->n, $seen->nBefore)));
         }
 
-        return Messages::say('change.shares', $with + [
+        return LookWords::soFar($seen->look).Messages::say('change.shares', $with + [
             'low' => Digits::decimals((float) $seen->points->low, 0), 'high' => Digits::decimals((float) $seen->points->high, 0),
         ]);
     }

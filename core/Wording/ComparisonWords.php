@@ -29,6 +29,13 @@ final class ComparisonWords
     /** @param string $otherLetter of the build that it is compared with, also where that was not measured */
     public static function sentence(MetricComparison $c, string $metric, string $otherLetter): string
     {
+        $told = LookWords::soFar($c->terms->look).self::told($c, $metric, $otherLetter);
+
+        return implode(' ', [$told, ...LookWords::remarks($c->terms, true)]);
+    }
+
+    private static function told(MetricComparison $c, string $metric, string $otherLetter): string
+    {
         $with = ['metric' => Messages::begin($metric), 'letter' => $c->here->letter, 'other' => $otherLetter];
         if ($c->here->n === 0) {
             return Messages::say('comparison.onlyBounds', $with + ['n' => $c->here->bounds]);
@@ -62,7 +69,7 @@ final class ComparisonWords
             'letter' => $of($with['letter'], $m->article), 'other' => $of($with['other'], $m->otherArticle),
         ] + $with + [
             'sized' => $c->here->figure !== null, 'size' => $c->here->figure === null ? '' : Numbers::figure($c->here->figure),
-            'change' => self::change($c, $difference), 'verdict' => $c->verdict === null ? '' : $c->verdict->value,
+            'change' => self::change($c, $difference), 'verdict' => $c->verdict === null ? '' : ($c->terms->tells() ? $c->verdict->value : 'untold'),
             'n' => $c->here->n, 'nOther' => $c->other->n ?? 0, 'pairs' => $m->pairs, 'blocked' => $m->blocks !== [],
             'against' => $m->against !== [], 'where' => Messages::list($m->against), 'varies' => $told && $m->sizeVaries,
             'articles' => $isOfArticles, 'tilted' => $why !== '', 'footing' => $why,

@@ -11,6 +11,7 @@ final readonly class Estimate
 {
     public string $text;
 
+    /** @param list<'low'|'high'> $cut ends that were cut off at what there can be */
     private function __construct(
         public float $value,
         public ?float $low,
@@ -18,15 +19,16 @@ final readonly class Estimate
         public string $unit,
         public int $decimals,
         public int $n,
+        public array $cut,
     ) {
-        $this->text = Numbers::figure(new Figure($value, $low, $high, $unit, $decimals, $n));
+        $this->text = Numbers::figure(new Figure($value, $low, $high, $unit, $decimals, $n, $cut));
     }
 
     /** @return ($figure is null ? null : self) */
     public static function of(?Figure $figure): ?self
     {
         return $figure === null ? null : new self(
-            $figure->value, $figure->low, $figure->high, $figure->unit, $figure->decimals, $figure->n,
+            $figure->value, $figure->low, $figure->high, $figure->unit, $figure->decimals, $figure->n, $figure->cut,
         );
     }
 }

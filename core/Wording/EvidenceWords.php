@@ -101,7 +101,7 @@ final class EvidenceWords
     /** @return list<string> */
     private static function remarks(Cell $cell, Assessment $a, Figure $estimate): array
     {
-        $out = [];
+        $out = LookWords::remarks($cell->terms);
         if ($a->missingConditions !== []) {
             $out[] = Messages::say(
                 'evidence.missing',

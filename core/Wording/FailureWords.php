@@ -57,9 +57,12 @@ final class FailureWords
             ]);
         }
         arsort($byMode);
+        $counts = array_values($byMode);
 
         return Messages::say('failure.sentence', [
             'letter' => $letter, 'n' => $n, 'modes' => count($byMode), 'most' => (string) array_key_first($byMode),
+            // One that came no more often than the next is not the most frequent.
+            'stands' => $counts[0] > ($counts[1] ?? 0),
             'back' => $back !== null, 'mode' => $back['mode'] ?? '',
             'standing' => $back === null ? '' : Messages::inside(self::standing($back['status'])), 'without' => $withoutCause,
         ]);

@@ -33,9 +33,13 @@ final class Numbers
         if ($f->low === null && $f->high === null) {
             return $text;
         }
-        $end = static fn (?float $v): string => $v === null ? Messages::say('number.open') : Digits::decimals($v, $f->decimals);
+        $end = static fn (?float $v, string $which): string => match (true) {
+            $v === null => Messages::say('number.open'),
+            in_array($which, $f->cut, true) => Messages::say('number.cut', ['end' => Digits::decimals($v, $f->decimals)]),
+            default => Digits::decimals($v, $f->decimals),
+        };
 
-        return Messages::say('number.interval', ['estimate' => $text, 'low' => $end($f->low), 'high' => $end($f->high)]);
+        return Messages::say('number.interval', ['estimate' => $text, 'low' => $end($f->low, 'low'), 'high' => $end($f->high, 'high')]);
     }
 
     /** A difference with its sign: '+2 N', '−3 points'. */

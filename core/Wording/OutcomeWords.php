@@ -19,6 +19,11 @@ final class OutcomeWords
 
     public static function sentence(OutcomeComparison $c, string $metric): string
     {
+        return implode(' ', [LookWords::soFar($c->terms->look).self::told($c, $metric), ...LookWords::remarks($c->terms, true)]);
+    }
+
+    private static function told(OutcomeComparison $c, string $metric): string
+    {
         $side = self::side($metric, $c->here);
         if ($c->other === null) {
             return Messages::say('comparison.shareAlone', ['side' => $side]);
@@ -28,7 +33,7 @@ final class OutcomeWords
         $isPart = $alike->triedHere < $c->here->tried || $alike->triedThere < $c->other->tried;
 
         return Messages::say('comparison.share', [
-            'side' => $side, 'verdict' => $c->verdict, 'other' => $c->other->letter, 'heldOther' => $alike->heldThere,
+            'side' => $side, 'verdict' => $c->terms->tells() || $c->verdict !== 'indistinct' ? $c->verdict : 'untold', 'other' => $c->other->letter, 'heldOther' => $alike->heldThere,
             'nOther' => $alike->triedThere, 'part' => $isPart, 'heldHere' => $alike->heldHere, 'nHere' => $alike->triedHere,
         ] + self::hides($c->difference, min($alike->triedHere, $alike->triedThere)));
     }
@@ -48,9 +53,7 @@ final class OutcomeWords
     public static function difference(Figure $points, float $p): string
     {
         return Messages::say('comparison.shareDifference', [
-            'difference' => Numbers::figure(
-                new Figure($points->value, $points->low, $points->high, Numbers::differenceUnit($points->unit), $points->decimals, 0),
-            ),
+            'difference' => Numbers::figure($points->called(Numbers::differenceUnit($points->unit))),
             'p' => ComparisonWords::p($p),
         ]);
     }

@@ -21,6 +21,11 @@ final class SidesWords
     /** @param bool $moreIsBetter which end leads */
     public static function sentence(SidesWithin $s, string $metric, bool $moreIsBetter): string
     {
+        return implode(' ', [LookWords::soFar($s->terms->look).self::told($s, $metric, $moreIsBetter), ...LookWords::remarks($s->terms, true)]);
+    }
+
+    private static function told(SidesWithin $s, string $metric, bool $moreIsBetter): string
+    {
         $with = ['metric' => Messages::begin($metric), 'by' => self::title($s), 'n' => count($s->sides)];
         if ($s->bounds > 0) {
             return Messages::say('sides.bounds', $with + ['bounds' => $s->bounds]);

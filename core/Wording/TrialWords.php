@@ -24,11 +24,14 @@ final class TrialWords
                 'trial.result', $with + ['figure' => Numbers::figure($figure)],
             );
         }
-        if ($r->mayFail !== null) {
+        foreach ($r->shares as ['level' => $level, 'held' => $held, 'failed' => $failed, 'mayFail' => $mayFail]) {
             $out[] = Messages::say('trial.share', [
-                'held' => $r->held, 'n' => $r->held + $r->failed,
-                'low' => Numbers::percent((float) $r->mayFail->low), 'high' => Numbers::percent((float) $r->mayFail->high),
+                'held' => $held, 'n' => $held + $failed, 'at' => $level !== '', 'level' => $level,
+                'low' => Numbers::percent((float) $mayFail->low), 'high' => Numbers::percent((float) $mayFail->high),
             ]);
+        }
+        if ($r->aside > 0) {
+            $out[] = Messages::say('trial.aside', ['n' => $r->aside, 'why' => Messages::inside($r->asideFor)]);
         }
 
         return $out;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Facts;
 
+use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
@@ -17,12 +18,16 @@ use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Gathered;
 use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Judging\Look;
 use Lustrum\Core\Judging\MetricComparison;
+use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\Own;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Judging\Standings;
+use Lustrum\Core\Judging\Terms;
+use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Alikeness;
@@ -48,6 +53,12 @@ final class Book
 
     /** @var array<string, list<string>> by build */
     private array $stretches = [];
+
+    /** @var array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool}>|null by metric */
+    private ?array $scales = null;
+
+    /** @var array<string, list<TrialPlan>> by build */
+    private array $plans = [];
 
     /** @var array<string, array<string, Own>> by build, then requirement */
     private array $own = [];
@@ -139,7 +150,9 @@ final class Book
             $out = [];
             foreach ($missing as $metric) {
                 foreach ($of[$metric] ?? [] as $wanted) {
-                    $out[$metric][$wanted->id] = Evidence::judge($wanted, $build, array_column($gathered, $wanted->id));
+                    $out[$metric][$wanted->id] = Evidence::judge(
+                        $wanted, $build, array_column($gathered, $wanted->id), $this->terms($metric, $build),
+                    );
                 }
             }
 
@@ -273,6 +286,24 @@ final class Book
         }
     }
 
+    /** On what terms a metric is judged, where these builds are what is looked at. */
+    public function terms(string $metric, Build ...$builds): Terms
+    {
+        $this->scales ??= $this->facts->scales($this->device->id);
+        $trials = [];
+        foreach ($builds as $build) {
+            $this->plans[$build->id] ??= $this->facts->plans($build->id);
+            foreach ($this->plans[$build->id] as $plan) {
+                if (in_array($metric, $plan->metrics, true)) {
+                    $trials[] = $plan;
+                }
+            }
+        }
+        $scale = $this->scales[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false];
+
+        return new Terms($this->device->confidence, Look::of($trials), $scale['low'], $scale['high'], $scale['scale'], $scale['computed']);
+    }
+
     public function comparisons(): CompareBuilds
     {
         return new CompareBuilds($this->wanted(), $this->metrics(), $this->device->confidence);
@@ -286,13 +317,15 @@ final class Book
             $here = $this->chosen($build);
             $values = $this->byMetric('values', [$build, $other], $comparisons->metrics($here), fn (array $missing): array => array_combine(
                 $missing, array_map(
-                    fn (string $m): MetricComparison => $comparisons->metric($m, $build, $here, $other, $this->chosen($other)), $missing,
+                    fn (string $m): MetricComparison => $comparisons->metric(
+                        $m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other),
+                    ), $missing,
                 ),
             ));
             // What nothing is said of is kept as such: it is not looked for again.
             $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
                 $missing, array_map(fn (string $m): array => array_filter([
-                    CompareOutcomes::metric($m, $build, $here, $other, $this->chosen($other), $this->device->confidence),
+                    CompareOutcomes::metric($m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other)),
                 ]), $missing),
             ));
 
@@ -311,7 +344,7 @@ final class Book
             // What is asked for first, then whatever else was measured.
             $metrics = array_values(array_unique([...array_intersect($wanted, $seen->metrics()), ...$seen->metrics()]));
             $of = $this->byMetric('sides', [$build], $metrics, fn (array $missing): array => array_combine($missing, array_map(
-                fn (string $m): array => SidesWithin::of($seen, $m, $units[$m] ?? '', $this->device->confidence), $missing,
+                fn (string $m): array => SidesWithin::of($seen, $m, $units[$m] ?? '', $this->terms($m, $build)), $missing,
             )));
 
             return array_merge(...array_values($of));
@@ -328,7 +361,9 @@ final class Book
     public function alone(Build $build): Against
     {
         return $this->kept('alone', [$build], fn (): Against => new Against(
-            [], CompareOutcomes::all($build, $this->chosen($build), null, null, $this->device->confidence),
+            [], array_values(array_filter(array_map(fn (string $m): ?OutcomeComparison => CompareOutcomes::metric(
+                $m, $build, $this->chosen($build), null, null, $this->terms($m, $build),
+            ), $this->chosen($build)->asked()))),
         ));
     }
 
@@ -341,7 +376,10 @@ final class Book
         $parent = $this->lineage()->parent($build);
 
         return $this->kept('changes', $parent === null ? [$build] : [$build, $parent], fn (): array => (
-            new ChangesSeen($this->comparisons(), $this->device->confidence)
+            new ChangesSeen(
+                $this->comparisons(), $this->device->confidence,
+                fn (string $metric): Terms => $this->terms($metric, ...array_filter([$build, $parent])),
+            )
         )->of($build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent)));
     }
 

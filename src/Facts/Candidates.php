@@ -8,6 +8,7 @@ use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Consequences;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Proposal;
+use Lustrum\Core\Judging\Terms;
 use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Decision\Choice;
 use Lustrum\Record\Records;
@@ -45,6 +46,7 @@ final readonly class Candidates
             array_map(
                 static fn (Candidate $c): Proposal => $c->proposal(), $chosen,
             ), $book->device, $book->wanted(), $book->baselines($build),
+            static fn (string $metric): Terms => $book->terms($metric, $build),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Change\Expectation;
 use Lustrum\Core\Evidence\Direction;
@@ -14,6 +15,7 @@ use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangeFact;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\Part;
@@ -23,6 +25,10 @@ use Lustrum\Shared\Refusal\NotThere;
 /** Reads what a team wrote down of a device and its builds, as arrays: a query each, whatever their number. */
 final readonly class DeviceFacts
 {
+    /** How many runs of a trial have ended; one that was void has to be made again. */
+    public const ENDED = "SELECT count(*) ended, count(*) FILTER (WHERE r.outcome = 'held') held FROM run r
+        WHERE r.trial_id = t.id AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL";
+
     public function __construct(
         private Connection $db,
     ) {
@@ -114,6 +120,45 @@ final readonly class DeviceFacts
     public function metrics(string $device): array
     {
         return array_map(Row::text(...), $this->db->fetchAllKeyValue('SELECT id, name FROM metric WHERE device_id = ?', [$device]));
+    }
+
+    /**
+     * What the values of each metric can be, without what hangs on trials.
+     *
+     * @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool}> by identifier; limits in SI
+     */
+    public function scales(string $device): array
+    {
+        $out = [];
+        foreach ($this->db->fetchAllAssociative(
+            'SELECT id, natural_low, natural_high, effects, computed FROM metric WHERE device_id = ?', [$device],
+        ) as $row) {
+            $out[Row::text($row['id'])] = [
+                'low' => Row::numberOrNull($row['natural_low']), 'high' => Row::numberOrNull($row['natural_high']),
+                'scale' => Scale::tryFrom(Row::text($row['effects'])), 'computed' => (bool) $row['computed'],
+            ];
+        }
+
+        return $out;
+    }
+
+    /**
+     * What was planned of the trials of a build, and how far they came. A trial that is repeated until it holds is at its end
+     * when it did.
+     *
+     * @return list<TrialPlan>
+     */
+    public function plans(string $build): array
+    {
+        return array_map(static fn (array $row): TrialPlan => new TrialPlan(
+            array_map(Row::text(...), array_column([...Row::rows(Row::json($row['channels'])), ...Row::rows(Row::json($row['questions']))], 'metric')),
+            Row::whole($row['ended']), Row::whole($row['planned_runs']), (bool) $row['reached'], Row::whole($row['looks']),
+        ), $this->db->fetchAllAssociative(
+            "SELECT m.channels, m.questions, t.planned_runs, t.looks, e.ended,
+                t.state = 'done' OR (t.planned_runs > 0 AND e.ended >= t.planned_runs) OR (t.repeats = 'untilItHolds' AND e.held > 0) reached
+             FROM trial t JOIN method m ON m.id = t.method_id, LATERAL (".self::ENDED.') e
+             WHERE t.revision_id = ? AND t.withdrawn_because IS NULL', [$build],
+        ));
     }
 
     /** @return list<Wanted> in their order */

@@ -47,7 +47,8 @@ final readonly class Invalidation implements AfterWrite
         // A failure outside a run keeps the state of its article, and the factors of its method.
         Article::class => [self::FAILURES, ['build', 'try', 'find', 'run', 'next']],
         Method::class => [self::FAILURES, ['methods', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next']],
-        Trial::class => [self::NOTHING, ['frame', 'try', 'run']],
+        // Its planned number and its end say whether anything may be told.
+        Trial::class => [self::BUILD, self::JUDGED],
         Run::class => [self::BUILD, self::JUDGED],
         Reading::class => [self::BUILD, self::JUDGED],
         Observation::class => [self::NOTHING, ['find', 'run']],

@@ -12,6 +12,7 @@ use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
+use Lustrum\Core\Judging\Terms;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Factor;
@@ -64,7 +65,7 @@ final class AlikeRunsTest extends TestCase
             $of('wide', '60 cm', 44.0), $of('wide', '60 cm', 45.0), $of('wide', '60 cm', 44.4), $of('slim', '60 cm', 40.0),
             $of('slim', '60 cm', 40.6), $of('slim', '60 cm', 41.0), $of('slim', '', 90.0), $of('wide', '', 10.0),
         ];
-        $sides = SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', 0.95)[0];
+        $sides = SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95))[0];
         self::assertSame([['wide', 3], ['slim', 3]], array_map(static fn ($s): array => [$s->side, $s->n], $sides->sides));
     }
 

@@ -49,6 +49,7 @@ final class Judged
         ?Configuration $with = null,
         string $unit = 'N',
         string $serial = '',
+        string $aside = '',
     ): RunFact {
         $readings = $newton === null ? [] : [new ReadingFact('pull', 'force', $unit, $newton, 0.1, $kind, 'Cell')];
         $factors = $position === '' ? [] : [new Factor('height', kind: FactorKind::Number, unit: 'cm')];
@@ -58,7 +59,7 @@ final class Judged
             'run-'.++self::$number, 'trial', 'Pulling', $method, $build, self::$number, $outcome, '', sprintf(
                 '2026-03-02T10:00:00.%06dZ', self::$number,
             ),
-            'Ines', $position === '' ? $levels : ['height' => $position] + $levels, $conditions, [], $configuration, 0, 0, $readings, false,
+            'Ines', $position === '' ? $levels : ['height' => $position] + $levels, $conditions, [], $configuration, 0, 0, $readings, false, aside: $aside,
         );
     }
 

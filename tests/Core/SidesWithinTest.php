@@ -6,6 +6,7 @@ namespace Lustrum\Tests\Core;
 
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
+use Lustrum\Core\Judging\Terms;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Factor;
@@ -107,6 +108,6 @@ final class SidesWithinTest extends TestCase
      */
     private static function of(array $runs): array
     {
-        return SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', 0.95);
+        return SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95));
     }
 }

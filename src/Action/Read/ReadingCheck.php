@@ -35,7 +35,7 @@ final readonly class ReadingCheck
     /**
      * @param Quantity $typed that fits the channel
      *
-     * @return list<Question> empty where nothing is odd
+     * @return list<AskedBack> empty where nothing is odd
      */
     public function questions(Run $run, Channel $channel, Quantity $typed): array
     {
@@ -43,11 +43,11 @@ final readonly class ReadingCheck
         $questions = [];
         $slip = SlipCheck::check($shown, $this->earlier($run, $channel));
         if ($slip->suspect && $slip->corrected !== null) {
-            $questions[] = new Question('slip', $slip->reason, ReadingWords::corrected($slip->corrected, $typed, $channel->unit));
+            $questions[] = new AskedBack('slip', $slip->reason, ReadingWords::corrected($slip->corrected, $typed, $channel->unit));
         }
         foreach ([[$channel->low, false], [$channel->high, true]] as [$limit, $upper]) {
             if ($limit !== null && ($upper ? $shown->value > $limit : $shown->value < $limit)) {
-                $questions[] = new Question('limits', ReadingWords::beyond($shown->value, $typed, $channel->unit, $limit, $upper), null);
+                $questions[] = new AskedBack('limits', ReadingWords::beyond($shown->value, $typed, $channel->unit, $limit, $upper), null);
             }
         }
 

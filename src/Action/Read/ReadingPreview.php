@@ -14,7 +14,7 @@ final readonly class ReadingPreview
 {
     /**
      * @param string         $taken     what it is taken as, where it is more than a value
-     * @param list<Question> $questions
+     * @param list<AskedBack> $questions
      */
     private function __construct(
         public string $typed,
@@ -25,7 +25,7 @@ final readonly class ReadingPreview
     ) {
     }
 
-    /** @param list<Question> $questions */
+    /** @param list<AskedBack> $questions */
     public static function of(Said $said, Channel $channel, array $questions): self
     {
         $typed = $said->quantity;

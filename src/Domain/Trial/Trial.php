@@ -53,6 +53,14 @@ class Trial extends Record
     #[ORM\Column(type: SignOffType::NAME, nullable: true)]
     private ?SignOff $override = null;
 
+    /** How often its answer was opened with new runs, from the one on where the planned number had ended. */
+    #[ORM\Column]
+    private int $looks = 0;
+
+    /** Runs that had ended when it was opened last. */
+    #[ORM\Column]
+    private int $looked = 0;
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -79,6 +87,12 @@ class Trial extends Record
         if ($this->signOff !== null && $at !== '') {
             $this->signOff = new SignOff($this->signOff->by, $this->signOff->note, $at);
         }
+        [$this->looks, $this->looked] = [max(0, Row::whole($row['looks'] ?? 0)), max(0, Row::whole($row['looked'] ?? 0))];
+    }
+
+    public function extra(): array
+    {
+        return ['looks' => $this->looks, 'looked' => $this->looked];
     }
 
     /** When somebody agreed to it, where that is known: what was changed later nobody has agreed to. */

@@ -22,7 +22,8 @@ final readonly class TrialInput implements RecordInput
         public string $name,
         #[Note]
         public string $question = '',
-        #[Assert\Range(notInRangeMessage: 'Between 1 and 500 runs.', min: 1, max: 500)]
+        /** Nought: nobody says how many; then its answers read so far until somebody closes it. */
+        #[Assert\Range(notInRangeMessage: 'Between 0 and 500 runs; 0 where nobody says how many.', min: 0, max: 500)]
         public int $plannedRuns = 3,
         public RepeatPurpose $repeats = RepeatPurpose::Estimate,
         public TrialState $state = TrialState::Planned,

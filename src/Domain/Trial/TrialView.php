@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Trial;
 
 final readonly class TrialView
 {
+    /** @param int $plannedRuns nought where nobody said how many */
     public function __construct(
         public string $id,
         public int $version,

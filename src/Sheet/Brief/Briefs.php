@@ -10,6 +10,7 @@ use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Device\MetricView;
 use Lustrum\Domain\Device\Requirement;
+use Lustrum\Domain\Device\RequirementSource;
 use Lustrum\Domain\Device\RequirementView;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Record\Records;
@@ -75,7 +76,7 @@ final readonly class Briefs
                 $measurable[$channel->metric] = true;
             }
         }
-        $unmeasured = array_values(array_filter($requirements, static fn (RequirementView $r): bool => !isset($measurable[$r->metricId])));
+        $unmeasured = array_values(array_filter($requirements, static fn (RequirementView $r): bool => $r->source === RequirementSource::Runs && !isset($measurable[$r->metricId])));
 
         return FrameWords::brief(
             count($requirements), count(array_filter($requirements, static fn (RequirementView $r): bool => $r->must)),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Alike\WithinVerdict;
-use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Life;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Wording\ComparisonWords;
@@ -22,6 +21,7 @@ final readonly class ComparisonRow
      * @param list<float>   $otherValues
      * @param int           $n           values behind it on this build
      * @param int           $otherN
+     * @param float|null    $least       value that there can be; no axis goes beyond it
      * @param list<Further> $further     by order alone for ratings, as lives where runs are bounds
      */
     private function __construct(
@@ -50,6 +50,8 @@ final readonly class ComparisonRow
         public int $otherN,
         public int $bounds,
         public array $further,
+        public ?float $least,
+        public ?float $most,
     ) {
     }
 
@@ -59,13 +61,14 @@ final readonly class ComparisonRow
 
         return new self(
             $metric, $c->metric, $c->here->unit, Estimate::of($c->other?->figure), Estimate::of($c->here->figure),
-            Estimate::of($d === null ? null : new Figure($d->value, $d->low, $d->high, Numbers::differenceUnit($d->unit), $d->decimals, 0)),
+            Estimate::of($d?->called(Numbers::differenceUnit($d->unit))),
             Estimate::of($c->change), $c->verdict, $c->judged, $c->p, ComparisonWords::how($c),
             ComparisonWords::side($c->here), $c->other === null ? null : ComparisonWords::side($c->other), CellRow::all($c),
             ComparisonWords::alone($c, $otherLetter),
             $c->footing === null ? null : FootingView::of($c->footing),
             ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
             $c->here->bounds, self::further($c, $otherLetter, $confidence),
+            $c->terms->natural($c->here->unit)->low, $c->terms->natural($c->here->unit)->high,
         );
     }
 

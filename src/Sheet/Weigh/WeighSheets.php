@@ -19,6 +19,7 @@ use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Facts\Against;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\Opened;
 use Lustrum\Record\Records;
 
 /** Works out the Weigh station: evidence of all builds, and this build against another. */
@@ -27,14 +28,19 @@ final readonly class WeighSheets
     public function __construct(
         private Records $records,
         private Books $books,
+        private Opened $opened,
     ) {
     }
 
+    /** To read it is to look: that is counted. */
     public function of(Revision $revision, ?Revision $against): WeighSheet
     {
+        $against ??= $revision->parent();
+        $this->opened->now($revision->belongsTo()->toRfc4122(), array_map(
+            static fn (Revision $r): string => $r->id()->toRfc4122(), array_filter([$revision, $against]),
+        ));
         $book = $this->books->open($revision->device());
         $build = $book->build($revision->id()->toRfc4122());
-        $against ??= $revision->parent();
         $other = $against === null ? null : $book->build($against->id()->toRfc4122());
         $stands = $other === null ? $book->alone($build) : $book->against($build, $other);
         $cells = $views = [];

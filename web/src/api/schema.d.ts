@@ -1105,7 +1105,7 @@ export interface components {
             day: string;
             note: string;
         };
-        "Action.Read.Question": {
+        "Action.Read.AskedBack": {
             about: string;
             sentence: string;
             corrected: string | null;
@@ -1115,7 +1115,7 @@ export interface components {
             inChannelUnit: string;
             converted: boolean;
             taken: string;
-            questions: components["schemas"]["Action.Read.Question"][];
+            questions: components["schemas"]["Action.Read.AskedBack"][];
         };
         "Action.Read.Together": {
             sentence: string;
@@ -1230,6 +1230,7 @@ export interface components {
             unit: string;
             decimals: number;
             n: number;
+            cut: string[];
         };
         "Domain.Change.ChangeInput": {
             revision: string;
@@ -1965,7 +1966,7 @@ export interface components {
             status: number;
             detail: string;
             violations: components["schemas"]["Http.OpenApi.Violation"][] | null;
-            questions: components["schemas"]["Action.Read.Question"][] | null;
+            questions: components["schemas"]["Action.Read.AskedBack"][] | null;
             theirs: {
                 [key: string]: unknown;
             } | null;
@@ -2373,6 +2374,8 @@ export interface components {
             otherN: number;
             bounds: number;
             further: components["schemas"]["Sheet.Weigh.Further"][];
+            least: number | null;
+            most: number | null;
         };
         "Sheet.Weigh.EvidenceCell": {
             requirement: string;

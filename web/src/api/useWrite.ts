@@ -12,7 +12,7 @@ export type Writing = {
   /** What is wrong at which field, by path. */
   violations: Record<string, string>;
   /** What Lustrum asks back before it keeps a reading. */
-  questions: Schemas['Question'][];
+  questions: Schemas['AskedBack'][];
   /** Sends, and waits until what became stale is there again; true when it was kept. */
   run: (send: () => Promise<unknown>) => Promise<boolean>;
   clear: () => void;

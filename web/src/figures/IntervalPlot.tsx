@@ -15,11 +15,14 @@ export function IntervalPlot({
   unit,
   sides,
   limit,
+  natural,
 }: {
   metric: string;
   unit: string;
   sides: Side[];
   limit: { value: number; direction: Schemas['Direction'] } | null;
+  /** What there can be at all: no axis goes beyond it. */
+  natural?: { least: number | null; most: number | null };
 }) {
   const numbers = sides
     .flatMap((s) => [...s.values, s.estimate?.low ?? s.estimate?.value ?? NaN, s.estimate?.high ?? NaN])
@@ -32,6 +35,8 @@ export function IntervalPlot({
     range: [LEFT, WIDTH - 16],
     nice: true,
   });
+  const [from = 0, to = 1] = x.domain();
+  x.domain([Math.max(from, natural?.least ?? -Infinity), Math.min(to, natural?.most ?? Infinity)]);
   const bottom = sides.length * ROW + 12;
   const words = sides.map((s) => `${s.letter}: ${s.estimate?.text ?? 'no value'}, ${s.values.length} runs`).join('; ');
   return (
@@ -86,8 +91,8 @@ export function IntervalPlot({
             {e !== null && e.low !== null && e.high !== null && (
               <g stroke="var(--color-ink)" strokeWidth={side.strong ? 2.4 : 1.4}>
                 <line x1={x(e.low)} x2={x(e.high)} y1={y - 4} y2={y - 4} />
-                <line x1={x(e.low)} x2={x(e.low)} y1={y - 9} y2={y + 1} />
-                <line x1={x(e.high)} x2={x(e.high)} y1={y - 9} y2={y + 1} />
+                <End at={x(e.low)} y={y} cut={e.cut.includes('low')} />
+                <End at={x(e.high)} y={y} cut={e.cut.includes('high')} />
               </g>
             )}
             {e !== null && (
@@ -106,5 +111,14 @@ export function IntervalPlot({
       })}
       <Axis from={LEFT} to={WIDTH - 16} y={bottom} ticks={marks(x)} title={`${metric}, ${unit}`} />
     </svg>
+  );
+}
+
+/** An end of an interval; one that was cut off at what there can be is a wall. */
+function End({ at, y, cut }: { at: number; y: number; cut: boolean }) {
+  return cut ? (
+    <line x1={at} x2={at} y1={y - 13} y2={y + 5} strokeWidth="5" data-cut />
+  ) : (
+    <line x1={at} x2={at} y1={y - 9} y2={y + 1} />
   );
 }

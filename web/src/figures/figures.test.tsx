@@ -19,7 +19,7 @@ const numbers = (markup: string, name: string): number[] =>
   [...markup.matchAll(new RegExp(` ${name}="(-?[\\d.]+)"`, 'g'))].map((m) => Number(m[1]));
 
 const estimate = (value: number, low: number | null, high: number | null): Schemas['Estimate'] =>
-  ({ value, low, high, text: `${String(value)} N` }) as Schemas['Estimate'];
+  ({ value, low, high, cut: [], text: `${String(value)} N` }) as unknown as Schemas['Estimate'];
 
 describe('two builds on one axis', () => {
   const side = (letter: string, values: number[], e: Schemas['Estimate'] | null, strong = false) => ({
@@ -36,6 +36,17 @@ describe('two builds on one axis', () => {
     expect(count(markup, /<circle/)).toBe(5);
     expect(count(markup, /<rect/)).toBe(1);
     expect(count(markup, /stroke-width="2.4"/)).toBe(1);
+  });
+
+  it('ends an interval that was cut off at a wall, and no axis goes beyond it', () => {
+    const cut = { ...estimate(2, 0, 5), cut: ['low'] } as Schemas['Estimate'];
+    const figure = (natural?: { least: number | null; most: number | null }) =>
+      drawn(
+        <IntervalPlot metric="misses" unit="%" sides={[side('B', [-0.4, 3], cut)]} limit={null} natural={natural} />,
+      );
+    expect(count(figure(), /data-cut/)).toBe(1);
+    expect(figure()).toContain('>−');
+    expect(figure({ least: 0, most: null })).not.toContain('>−');
   });
 
   it('draws no interval where there is none', () => {

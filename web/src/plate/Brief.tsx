@@ -15,7 +15,7 @@ import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
-import { ARTICLE_STATE, CHANGE_CLASS, KIND, options, SOURCE } from '../ui/words';
+import { ARTICLE_STATE, CHANGE_CLASS, conditionSaid, KIND, options, SOURCE } from '../ui/words';
 import { DEVICE_FIELDS } from './deviceFields';
 
 function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
@@ -46,7 +46,7 @@ function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
       name: 'conditions',
       label: 'At which levels and conditions? Each must be covered',
       kind: 'picks',
-      options: sheet.places.map((p) => ({ value: p, label: p.replace('=', ' ') })),
+      options: sheet.places.map((p) => ({ value: p, label: conditionSaid(p) })),
       hint: 'From what the methods vary and record.',
     },
     {
@@ -224,10 +224,8 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                   head: 'Kind',
                   look: 'text-soft',
                   cell: (r) =>
-                    KIND[r.kind] +
-                    (r.conditions.length > 0
-                      ? `; with ${r.conditions.map((c) => c.replace('=', ' ')).join(', ')}`
-                      : ''),
+                    (r.source === 'runs' ? KIND[r.kind] : SOURCE[r.source]) +
+                    (r.conditions.length > 0 ? `; with ${r.conditions.map(conditionSaid).join(', ')}` : ''),
                 },
               ]}
               edit={

@@ -14,6 +14,7 @@ return [
     'sentence' => '{metric} on {letter}: {sized, select, yes {{size}, } other {}}{change} than {other}'
         .'{blocked, select, yes {, pair by pair} other {{pairs, plural, =0 {} =1 {} other {, level by level}}}}'
         .'{verdict, select, indistinct {, which cannot be told from no change with {nOther} and {n} runs}'
+        .' untold {, of which nothing is told yet}'
         .' single {, from a single run, so without an interval} other {}}'
         .'{against, select, yes {; the other way at {where}} other {}}{varies, select, yes {; the size differs by level} other {}}'
         .'{articles, select, yes {; whether the builds do needs a second article} other {}}{tilted, select, yes {; {footing}} other {}}.',
@@ -39,6 +40,7 @@ return [
     'shareAlone' => '{side}; the other build was not tried.',
     'share' => '{side}; {verdict, select, '
         .'bothPass {both pass{part, select, yes { where both were tried ({heldHere} of {nHere}, and {heldOther} of {nOther} on {other})} other {}}, so far this trial does not tell them apart{hides, select, yes {; up to {points} points could hide} other {}}}'
+        .' untold {of which nothing is told yet}'
         .' unmatched {{other} was not tried at any level that this one was tried at, so neither says anything of the other}'
         .' more {more often than {other}} less {less often than {other}} other {{part, select, yes {where both were tried, {heldHere} of {nHere}} other {which}} cannot be told from {heldOther} of {nOther} on {other}}}.',
 ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'amount' => '{number} {unit}',
+    'cut' => '{end}|',
     'open' => 'open',
     'interval' => '{estimate} [{low}, {high}]',
     'plus' => '+{number}',

@@ -5,7 +5,8 @@ declare(strict_types=1);
 return [
     'result' => '{metric}{at, select, yes { at {level}} other {}} {figure}{bounds, plural, =0 {} one {, and # bound} other {, and # bounds}}',
     'onlyBounds' => '{metric}{at, select, yes { at {level}} other {}}: only bounds ({bounds})',
-    'share' => 'held {held} of {n}; it may still fail in {low} to {high} % of tries',
+    'share' => 'held {held} of {n}{at, select, yes { at {level}} other {}}; it may still fail in {low} to {high} % of tries',
+    'aside' => '{n, plural, one {# run} other {# runs}} set aside: {why}',
     'count' => '{runs} of {planned, plural, one {# run} other {# runs}}{unfinished, plural, =0 {} other {, # unfinished}}{first, select, yes {, stopped at first success} other {}}',
     'untried' => 'Build {letter} has not been tried. Start with the cheapest check that could prove it wrong.',
     'part' => '{outcome, select, held {{n} held} failed {{n} failed} stoppedEarly {{n} stopped early} lost {{n} lost in handling} void {{n} void} other {{n} unfinished}}',

@@ -37,7 +37,7 @@ export function TrialSlip({
       label: 'Planned runs',
       kind: 'number',
       half: true,
-      hint: 'Under three, any answer stays thin.',
+      hint: 'Until then its answers read “so far”. 0: nobody says how many, until it is done.',
     },
     { name: 'repeats', label: 'Repeats are', kind: 'select', half: true, options: options(REPEATS) },
     ...(trial !== null

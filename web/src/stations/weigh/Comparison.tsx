@@ -166,6 +166,7 @@ export function Comparison({
         <LevelPlot row={c} here={here} other={other} limit={limit?.value ?? null} />
       ) : (
         <IntervalPlot
+          natural={{ least: c.least, most: c.most }}
           metric={c.metric}
           unit={c.unit}
           sides={[

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Action\Read;
 
 /** Something that Lustrum asks back about a reading before it keeps it. */
-final readonly class Question
+final readonly class AskedBack
 {
     /**
      * @param string      $about     'slip' or 'limits'

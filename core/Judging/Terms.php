@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Alike\Looks;
+use Lustrum\Core\Alike\Scale;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Statistics\Natural;
+
+/** On what terms a metric is judged: how sure, how often it was looked at, what its values can be. */
+final readonly class Terms
+{
+    /**
+     * @param float|null $low    least value that there can be, in the SI unit of the metric
+     * @param float|null $high   greatest one
+     * @param Scale|null $scale  whether effects on it add up or multiply; null: the values decide
+     * @param bool       $isComputed does it come from a calculation? Then it stands beside results, and nothing is told of it
+     */
+    public function __construct(
+        private float $confidence,
+        public Look $look = new Look(),
+        private ?float $low = null,
+        private ?float $high = null,
+        public ?Scale $scale = null,
+        public bool $isComputed = false,
+    ) {
+    }
+
+    /** After so many looks. */
+    public function confidence(): float
+    {
+        return Looks::confidence($this->confidence, $this->look->looks);
+    }
+
+    /** May a verdict be given? */
+    public function tells(): bool
+    {
+        return !$this->look->isSoFar && !$this->isComputed;
+    }
+
+    /** Its natural limits in a unit; none where the unit is of another dimension than they are. */
+    public function natural(string $unit): Natural
+    {
+        if ($this->low === null && $this->high === null) {
+            return Natural::none();
+        }
+        try {
+            $in = Units::parse($unit === '' ? '1' : $unit);
+        } catch (CoreException) {
+            return Natural::none();
+        }
+        $at = static fn (?float $si): ?float => $si === null ? null : $in->fromSi($si);
+
+        return Natural::between($at($this->low), $at($this->high));
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Doctrine\DBAL\Connection;
+
+/** The planned number of runs is the first look; every later one, with new runs, is counted and costs confidence. */
+final class OpenedTest extends ApiTestCase
+{
+    private Bench $bench;
+
+    private string $trial = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->bench = $this->bench();
+        $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [43.0, 44.1, 42.7]);
+        $this->trial = $this->put(
+            'trials', ['revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing', 'plannedRuns' => 3],
+        );
+    }
+
+    public function testBeforeThePlannedNumberEverythingIsSaidSoFar(): void
+    {
+        $this->runs('39.9 N', '40.2 N');
+        self::assertStringContainsString('So far 2 of 3 runs that were planned', $this->cell());
+        self::assertStringStartsWith('So far 2 of 3: Push force on B', $this->weigh('comparisons', 0, 'sentence'));
+        self::assertSame('indistinct', $this->weigh('comparisons', 0, 'verdict'));
+        self::assertSame(0, $this->looks(), 'Looking before the end is no look that counts.');
+        self::assertStringContainsString('0 of 1', $this->evidence());
+        $this->runs('40.0 N');
+        self::assertStringNotContainsString('So far', $this->cell());
+        self::assertSame('lower', $this->weigh('comparisons', 0, 'verdict'));
+        self::assertSame('1 of 1 shown', $this->evidence());
+    }
+
+    public function testALaterLookIsCountedOnceForNewRuns(): void
+    {
+        $this->runs('39.9 N', '40.2 N', '40.0 N');
+        $this->weigh('sentence');
+        $this->weigh('sentence');
+        self::assertSame(1, $this->looks(), 'Opened twice with the same runs.');
+        $first = $this->weigh('comparisons', 0, 'difference', 'text');
+        $this->runs('40.1 N');
+        $this->runs('40.0 N');
+        self::assertStringContainsString('Looked at 2 times with new runs: judged at 97.5 %.', $this->cell());
+        self::assertSame(2, $this->looks());
+        self::assertNotSame($first, $this->weigh('comparisons', 0, 'difference', 'text'));
+        $this->runs('40.2 N');
+        self::assertStringContainsString('Looked at 3 times with new runs: judged at 99.2 %.', $this->cell());
+        self::assertSame(3, $this->looks());
+    }
+
+    public function testARunThatWasVoidHasToBeMadeAgain(): void
+    {
+        $this->runs('39.9 N', '40.2 N', '40.0 N');
+        $run = self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'runs', 0, 'id');
+        $this->json('POST', '/api/runs/'.$run.'/amend', ['outcome' => 'void', 'reason' => 'The rig moved', 'version' => 2]);
+        self::assertStringContainsString('So far 2 of 3', $this->cell());
+    }
+
+    public function testWithoutAPlannedNumberSomebodyClosesIt(): void
+    {
+        $this->plan(0, 'running');
+        $this->runs('39.9 N', '40.2 N', '40.0 N', '40.1 N');
+        self::assertStringContainsString('nobody said how many runs it takes, or closed the trial', $this->cell());
+        self::assertStringStartsWith('So far, 4 runs: ', $this->weigh('comparisons', 0, 'sentence'));
+        $this->plan(0, 'done');
+        self::assertStringNotContainsString('So far', $this->cell());
+        self::assertSame('lower', $this->weigh('comparisons', 0, 'verdict'));
+    }
+
+    public function testTheLooksGoAlongInADeviceFile(): void
+    {
+        $this->runs('39.9 N', '40.2 N', '40.0 N');
+        $this->weigh('sentence');
+        $this->runs('40.1 N');
+        $this->weigh('sentence');
+        $this->client->request('GET', '/api/devices/'.$this->bench->device.'/export.json');
+        $file = json_decode((string) $this->client->getInternalResponse()->getContent(), true);
+        $trials = is_array($file) && is_array($file['trials'] ?? null) ? array_column($file['trials'], null, 'id') : [];
+        self::assertSame([2, 4], [self::at($trials, $this->trial, 'looks'), self::at($trials, $this->trial, 'looked')]);
+    }
+
+    private function runs(string ...$readings): void
+    {
+        foreach ($readings as $text) {
+            $run = $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB]);
+            $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => $text, 'confirmed' => 'in a test']);
+            $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1]);
+        }
+    }
+
+    private function plan(int $runs, string $state): void
+    {
+        $version = self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'trial', 'version');
+        $this->json('PUT', '/api/trials/'.$this->trial, [
+            'revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing', 'plannedRuns' => $runs, 'state' => $state,
+            'version' => $version,
+        ]);
+        self::assertSame(200, $this->answered());
+    }
+
+    private function weigh(string|int ...$path): string
+    {
+        return self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh'), ...$path);
+    }
+
+    /** What is said of the requirement on the second build. */
+    private function cell(): string
+    {
+        foreach ((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh')['cells'] as $cell) {
+            if (is_array($cell) && $cell['revision'] === $this->bench->b) {
+                return self::text($cell, 'sentence');
+            }
+        }
+        self::fail('Nothing is said of it.');
+    }
+
+    private function evidence(): string
+    {
+        return self::text($this->json('GET', '/api/devices/'.$this->bench->device.'/frame'), 'spine', 0, 'evidence');
+    }
+
+    private function looks(): int
+    {
+        $n = self::service(Connection::class)->fetchOne('SELECT looks FROM trial WHERE id = ?', [$this->trial]);
+
+        return is_numeric($n) ? (int) $n : -1;
+    }
+}

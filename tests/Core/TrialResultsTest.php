@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\Core;
+
+use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Wording\MethodWords;
+use Lustrum\Core\Wording\TrialWords;
+use PHPUnit\Framework\TestCase;
+
+/** What a trial came to is said level by level, and without what says nothing of the design. */
+final class TrialResultsTest extends TestCase
+{
+    public function testHeldAndFailedAreCountedLevelByLevel(): void
+    {
+        $results = TrialResults::of([
+            ...array_map(static fn (): RunFact => self::drop('50'), range(1, 3)),
+            self::drop('100'), self::drop('100', RunOutcome::Failed),
+        ], [], 0.95);
+        self::assertSame([
+            'held 3 of 3 at 50 cm; it may still fail in 0 to 71 % of tries', 'held 1 of 2 at 100 cm; it may still fail in 1 to 99 % of tries',
+        ], TrialWords::results($results, []));
+    }
+
+    public function testWhatIsSetAsideIsNamedAndCountsForNothing(): void
+    {
+        $results = TrialResults::of([
+            ...Judged::tries(3, 0), self::drop('', RunOutcome::Failed, 'Gap found at 2.2 mm, not 1.5.'),
+        ], [], 0.95);
+        self::assertSame([[3, 0]], array_map(static fn (array $s): array => [$s['held'], $s['failed']], $results->shares));
+        self::assertSame('1 run set aside: gap found at 2.2 mm, not 1.5', TrialWords::results($results, [])[1]);
+    }
+
+    public function testALostRunAndAVoidOneSayNothingOfHowOftenItHolds(): void
+    {
+        $results = TrialResults::of([...Judged::tries(2, 0), self::drop('', RunOutcome::Lost), self::drop('', RunOutcome::Void)], [], 0.95);
+        self::assertSame(2, $results->shares[0]['held'] + $results->shares[0]['failed']);
+        self::assertCount(1, $results->shares);
+    }
+
+    public function testCautionsReadAsSentences(): void
+    {
+        self::assertSame(
+            'Moving belt, moving plate. Sleeves tied back. Stop when it jams. Local rules and licensed practice come first.',
+            MethodWords::mind(['moving belt', 'moving plate'], ['sleeves tied back.'], 'Stop when it jams.', false),
+        );
+        self::assertStringStartsWith('No hazards written down. It does not say when to stop.', MethodWords::mind([], [''], '', false));
+    }
+
+    private static function drop(string $height, RunOutcome $outcome = RunOutcome::Held, string $aside = ''): RunFact
+    {
+        return Judged::run(null, $outcome, outcomeMetric: 'survives', position: $height === '' ? '' : $height.' cm', aside: $aside);
+    }
+}

@@ -79,7 +79,7 @@ final readonly class CompareBuilds
             $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
             $verdict, self::judged($wanted, $verdict), $within?->p,
             $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing),
-            $isPlain && $wanted?->kind() === Kind::Rating ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
+            $isPlain && ($wanted?->kind() === Kind::Rating || $terms->words !== []) ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
         );
     }

@@ -17,6 +17,7 @@ final readonly class Terms
      * @param float|null $low    least value that there can be, in the SI unit of the metric
      * @param float|null $high   greatest one
      * @param Scale|null $scale  whether effects on it add up or multiply; null: the values decide
+     * @param list<string> $words of an ordered scale, lowest first; none where its values are numbers
      * @param bool       $isComputed does it come from a calculation? Then it stands beside results, and nothing is told of it
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class Terms
         private ?float $high = null,
         public ?Scale $scale = null,
         public bool $isComputed = false,
+        public array $words = [],
     ) {
     }
 

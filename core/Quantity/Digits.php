@@ -42,6 +42,14 @@ final class Digits
         return self::typed($value, $step).($unit === '' || $unit === '1' ? '' : ' '.$unit);
     }
 
+    /** A quantity in another unit than it was typed in: with the decimals that its step allows, and no more. */
+    public static function converted(Quantity $quantity): string
+    {
+        $decimals = $quantity->resolution === null ? 3 : self::decimalsOf($quantity->resolution);
+
+        return trim(self::decimals($quantity->value, $decimals).' '.($quantity->unit->symbol === '1' ? '' : $quantity->unit->symbol));
+    }
+
     /** A value as it was typed: with the decimals of its step, and those that a fraction such as 1/8 needs. */
     public static function typed(float $value, ?float $step): string
     {

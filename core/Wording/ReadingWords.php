@@ -94,4 +94,10 @@ final class ReadingWords
     {
         return max(self::LEAST_DIGITS, $typed->significantDigits());
     }
+
+    /** @param list<string> $choices what it would be in units that fit */
+    public static function undecided(array $choices): string
+    {
+        return Messages::say('reading.undecided', ['choices' => Messages::list($choices, 'list.or')]);
+    }
 }

@@ -54,7 +54,7 @@ final class Book
     /** @var array<string, list<string>> by build */
     private array $stretches = [];
 
-    /** @var array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool}>|null by metric */
+    /** @var array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}>|null by metric */
     private ?array $scales = null;
 
     /** @var array<string, list<TrialPlan>> by build */
@@ -289,7 +289,6 @@ final class Book
     /** On what terms a metric is judged, where these builds are what is looked at. */
     public function terms(string $metric, Build ...$builds): Terms
     {
-        $this->scales ??= $this->facts->scales($this->device->id);
         $trials = [];
         foreach ($builds as $build) {
             $this->plans[$build->id] ??= $this->facts->plans($build->id);
@@ -299,9 +298,25 @@ final class Book
                 }
             }
         }
-        $scale = $this->scales[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false];
+        $scale = $this->scales()[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false, 'words' => []];
 
-        return new Terms($this->device->confidence, Look::of($trials), $scale['low'], $scale['high'], $scale['scale'], $scale['computed']);
+        return new Terms(
+            $this->device->confidence, Look::of($trials), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'], $scale['words'],
+        );
+    }
+
+    /** @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by metric */
+    private function scales(): array
+    {
+        return $this->scales ??= $this->facts->scales($this->device->id);
+    }
+
+    /** @return array<string, list<string>> words of the metrics on an ordered scale */
+    public function words(): array
+    {
+        return array_filter(array_column(array_map(
+            static fn (string $id, array $scale): array => ['id' => $id, 'words' => $scale['words']], array_keys($this->scales()), $this->scales(),
+        ), 'words', 'id'));
     }
 
     public function comparisons(): CompareBuilds

@@ -125,16 +125,19 @@ final readonly class DeviceFacts
     /**
      * What the values of each metric can be, without what hangs on trials.
      *
-     * @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool}> by identifier; limits in SI
+     * @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by identifier; limits in SI
      */
     public function scales(string $device): array
     {
         $out = [];
         foreach ($this->db->fetchAllAssociative(
-            'SELECT id, natural_low, natural_high, effects, computed FROM metric WHERE device_id = ?', [$device],
+            'SELECT id, natural_low, natural_high, effects, computed, scale, words FROM metric WHERE device_id = ?', [$device],
         ) as $row) {
+            $words = $row['scale'] === 'ordered' ? Row::texts(Row::json($row['words'])) : [];
             $out[Row::text($row['id'])] = [
-                'low' => Row::numberOrNull($row['natural_low']), 'high' => Row::numberOrNull($row['natural_high']),
+                // Of words the value is their place.
+                'low' => $words === [] ? Row::numberOrNull($row['natural_low']) : 1.0,
+                'high' => $words === [] ? Row::numberOrNull($row['natural_high']) : (float) count($words), 'words' => $words,
                 'scale' => Scale::tryFrom(Row::text($row['effects'])), 'computed' => (bool) $row['computed'],
             ];
         }

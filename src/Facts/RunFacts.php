@@ -29,7 +29,7 @@ final class RunFacts
               AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
             ORDER BY c.created_at LIMIT 1), '') END aside,
         (SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), g.bound), E'\\x1e' ORDER BY g.created_at, g.channel)
-         FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL) readings";
+         FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL AND NOT g.undecided) readings";
 
     /** Runs of a trial with so many numbers in a row are kept together. */
     public const STRETCH = 200;

@@ -7,8 +7,9 @@ namespace Lustrum\Tests\App;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Facts\RunFacts;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Uid\Uuid;
 
-/** Readings as people have them: about a value, a range, a bound. */
+/** Readings as people have them: about a value, a range, a bound, a word of a scale, a number without its unit. */
 final class SaidTest extends ApiTestCase
 {
     private Bench $bench;
@@ -49,6 +50,99 @@ final class SaidTest extends ApiTestCase
         self::assertEqualsWithDelta($value, $fact->si, 1e-9);
         self::assertSame($bound === '' ? ResultKind::Equal : ResultKind::from($bound), $fact->kind);
         self::assertGreaterThanOrEqual($u ?? 0.0, $fact->step + 1e-12, 'Nothing finer can be told of it.');
+    }
+
+    public function testANumberWhoseUnitNobodyKnowsIsKeptAndUsedForNothing(): void
+    {
+        $body = ['run' => $this->run, 'channel' => 'push', 'text' => '4.2', 'unit' => '', 'undecided' => true];
+        $preview = $this->json('POST', '/api/readings/preview', $body);
+        self::assertStringStartsWith('Kept, and used for nothing until somebody decides: 4.2 N, ', self::text($preview, 'taken'));
+        $id = $this->put('readings', $body);
+        $view = (array) self::at($this->json('GET', '/api/runs/'.$this->run), 'readings', 0);
+        self::assertSame([true, '4.2 (unit not known)'], [$view['undecided'], self::text($view, 'current', 'text')]);
+        self::assertContains('4.2 kgf = 41.2 N', array_column((array) $view['choices'], 'sentence'));
+        self::assertSame([], self::service(RunFacts::class)->one($this->run)?->readings, 'It is no value of anything.');
+        $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '4.2 kg', 'reason' => 'The scale said so', 'version' => 1]);
+        self::assertSame(422, $this->answered(), 'A mass is no force.');
+        $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '4.2 kgf', 'reason' => 'The scale said so', 'version' => 1]);
+        $view = (array) self::at($this->json('GET', '/api/runs/'.$this->run), 'readings', 0);
+        self::assertSame([false, [], '4.2 kgf'], [$view['undecided'], $view['choices'], self::text($view, 'current', 'text')]);
+        self::assertSame('4.2 (unit not known)', self::text($view, 'typed', 'text'), 'What was typed first stays.');
+        self::assertEqualsWithDelta(41.2, self::service(RunFacts::class)->one($this->run)->readings[0]->si ?? 0.0, 0.05);
+        $this->again(fn (array $reading) => [$reading['undecided'], self::at($reading, 'typed', 'unit'), self::at($reading, 'current', 'unit')]);
+    }
+
+    public function testAnUndecidedReadingGoesIntoADeviceFile(): void
+    {
+        $this->put('readings', ['run' => $this->run, 'channel' => 'push', 'text' => '4.2', 'undecided' => true]);
+        $this->again(fn (array $reading) => [$reading['undecided'], self::at($reading, 'typed', 'unit'), self::at($reading, 'said')]);
+    }
+
+    public function testOnlyTheNumberAloneHasNoUnit(): void
+    {
+        $this->json('PUT', '/api/readings/'.Uuid::v7(), ['run' => $this->run, 'channel' => 'push', 'text' => '4.2 kgf', 'undecided' => true]);
+        self::assertSame(422, $this->answered());
+    }
+
+    public function testAWordOfAScaleIsAReading(): void
+    {
+        $run = $this->rated(['soft', 'medium', 'hard']);
+        $asked = (array) self::at($this->json('GET', '/api/runs/'.$run), 'asked', 'channels', 0);
+        self::assertSame(['soft', 'medium', 'hard'], $asked['words']);
+        $this->json('PUT', '/api/readings/'.Uuid::v7(), ['run' => $run, 'channel' => 'feel', 'text' => 'tough']);
+        self::assertSame([422, 'One of: soft, medium, hard.'], [$this->answered(), self::text($this->json('PUT', '/api/readings/'.Uuid::v7(), [
+            'run' => $run, 'channel' => 'feel', 'text' => 'tough',
+        ]), 'violations', 0, 'message')]);
+        $this->put('readings', ['run' => $run, 'channel' => 'feel', 'text' => 'Medium']);
+        $view = (array) self::at($this->json('GET', '/api/runs/'.$run), 'readings', 0);
+        self::assertSame('medium', self::text($view, 'current', 'text'));
+        self::assertSame(2.0, self::service(RunFacts::class)->one($run)->readings[0]->si ?? 0.0, 'Its place, the lowest first.');
+        $this->again(fn (array $reading) => [self::at($reading, 'said'), self::at($reading, 'current', 'value')]);
+    }
+
+    /**
+     * A run of a method that is read on a scale of words.
+     *
+     * @param list<string> $words
+     */
+    private function rated(array $words): string
+    {
+        $method = $this->put('methods', [
+            'device' => $this->bench->device, 'name' => 'Feel', 'channels' => [['key' => 'feel', 'metric' => 'feel', 'unit' => '1']],
+            'safety' => ['abort' => 'When it hurts.'],
+        ]);
+        foreach ((array) $this->json('GET', '/api/devices/'.$this->bench->device.'/brief')['measured'] as $metric) {
+            if (is_array($metric) && $metric['name'] === 'feel') {
+                $this->json('PUT', '/api/metrics/'.self::text($metric, 'id'), [
+                    'device' => $this->bench->device, 'name' => 'feel', 'scale' => 'ordered', 'words' => $words, 'version' => $metric['version'],
+                ]);
+                self::assertSame(200, $this->answered());
+            }
+        }
+        $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $method, 'name' => 'By hand']);
+
+        return $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+    }
+
+    /**
+     * The readings are the same after a way through a device file.
+     *
+     * @param callable(array<array-key, mixed>): list<mixed> $of
+     */
+    private function again(callable $of): void
+    {
+        $read = function (string $device): array {
+            $this->client->request('GET', '/api/devices/'.$device.'/export.json');
+            $file = json_decode((string) $this->client->getInternalResponse()->getContent(), true);
+
+            return is_array($file) ? $file : [];
+        };
+        $file = $read($this->bench->device);
+        $back = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $file);
+        self::assertSame(201, $this->answered(), json_encode($back) ?: '');
+        $rows = static fn (array $file): array => array_map(static fn (mixed $r): array => $of((array) $r), array_values((array) $file['readings']));
+        self::assertNotSame([], $rows($file));
+        self::assertSame($rows($file), $rows($read(self::text($back, 'device'))));
     }
 
     public function testABoundIsNoValueAnywhere(): void

@@ -23,9 +23,9 @@ final readonly class AmendReading
     {
         return $this->writer->amend(Reading::class, $id, $input->version, function (Reading $reading, string $by) use ($input): void {
             $channel = $reading->asked();
-            $said = Reading::read($input->text, $input->unit, $channel);
+            $said = Reading::read($input->text, $input->unit, $channel, $reading->words());
             if ($input->confirmed === '') {
-                $this->check->mustBePlausible($reading->run(), $channel, $said->quantity);
+                $this->check->mustBePlausible($reading->run(), $channel, $said);
             }
             $reading->amend($said, $input->reason, $by);
         });

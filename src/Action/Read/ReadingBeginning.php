@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Action\Read;
 
+use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\ReadingInput;
 use Lustrum\Domain\Trial\Run;
@@ -34,9 +35,11 @@ final readonly class ReadingBeginning implements Beginning
         }
         $run = $this->records->named(Run::class, $input->run, 'run');
         $channel = Reading::channelOf($run, $input->channel);
-        $said = Reading::read($input->text, $input->unit, $channel);
+        $said = Reading::read(
+            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(), $input->undecided,
+        );
         if ($input->confirmed === '') {
-            $this->check->mustBePlausible($run, $channel, $said->quantity);
+            $this->check->mustBePlausible($run, $channel, $said);
         }
 
         return Reading::onRun($id, $run, $channel, $said, $this->records);

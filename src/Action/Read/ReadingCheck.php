@@ -11,6 +11,7 @@ use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\Said;
 use Lustrum\Shared\Refusal\AsksBack;
 
 /** Looks at a reading before it is kept: is it plausible, and is it a slip of unit or point? */
@@ -24,21 +25,25 @@ final readonly class ReadingCheck
     }
 
     /** @throws AsksBack */
-    public function mustBePlausible(Run $run, Channel $channel, Quantity $typed): void
+    public function mustBePlausible(Run $run, Channel $channel, Said $said): void
     {
-        $questions = $this->questions($run, $channel, $typed);
+        $questions = $this->questions($run, $channel, $said);
         if ($questions !== []) {
             throw AsksBack::about($questions[0]->sentence, $questions);
         }
     }
 
     /**
-     * @param Quantity $typed that fits the channel
+     * @param Said $said that fits the channel
      *
      * @return list<AskedBack> empty where nothing is odd
      */
-    public function questions(Run $run, Channel $channel, Quantity $typed): array
+    public function questions(Run $run, Channel $channel, Said $said): array
     {
+        $typed = $said->quantity;
+        if ($said->undecided) {
+            return [];
+        }
         $shown = $typed->to($channel->unit);
         $questions = [];
         $slip = SlipCheck::check($shown, $this->earlier($run, $channel));
@@ -66,7 +71,7 @@ final readonly class ReadingCheck
             'SELECT g.current_si, CASE WHEN r.levels = o.levels AND r.article_id IS NOT DISTINCT FROM o.article_id THEN 2
                 WHEN r.levels = o.levels THEN 1 ELSE 0 END alike
              FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id JOIN run o ON o.id = :run
-             WHERE t.method_id = :method AND g.channel = :channel AND r.id <> :run AND g.withdrawn_because IS NULL
+             WHERE t.method_id = :method AND g.channel = :channel AND r.id <> :run AND g.withdrawn_because IS NULL AND NOT g.undecided
              ORDER BY alike DESC, (t.id = :trial) DESC, g.created_at DESC LIMIT '.self::LOOK_BACK,
             [
                 'method' => $run->trial()->method()->id()->toRfc4122(), 'channel' => $channel->key,

@@ -28,7 +28,7 @@ final readonly class ChannelInput
         public string $key,
         #[Name]
         public string $metric,
-        #[Assert\NotBlank(message: 'A channel needs its unit.')]
+        #[Assert\NotBlank(message: 'A channel needs its unit; 1 for a plain number, or for a scale of words.')]
         #[UnitSymbol]
         public string $unit,
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]

@@ -61,6 +61,10 @@ class Reading extends Record
     #[ORM\Column(nullable: true)]
     private ?float $u = null;
 
+    /** Does nobody know its unit yet? Then it is used for nothing. */
+    #[ORM\Column]
+    private bool $undecided = false;
+
     /** @var list<Amendment> */
     #[ORM\Column(type: AmendmentsType::NAME)]
     private array $amendments = [];
@@ -74,7 +78,9 @@ class Reading extends Record
         $run = $records->named(Run::class, $input->run, 'run');
         $channel = self::channelOf($run, $input->channel);
 
-        return self::onRun($id, $run, $channel, self::read($input->text, $input->unit, $channel), $records);
+        $words = $records->named(Metric::class, $channel->metric, 'channel')->words();
+
+        return self::onRun($id, $run, $channel, self::read($input->text, $input->unit, $channel, $words, $input->undecided), $records);
     }
 
     /** From what was read already. */
@@ -108,12 +114,20 @@ class Reading extends Record
     /**
      * The text as something that fits the channel.
      *
-     * @param string $beside unit that stood beside the field
+     * @param string       $beside    unit that stood beside the field
+     * @param list<string> $words     of an ordered scale; none: it is read in numbers
+     * @param bool         $undecided does nobody know its unit?
      *
      * @throws Invalid at the field
      */
-    public static function read(string $text, string $beside, Channel $channel): Said
+    public static function read(string $text, string $beside, Channel $channel, array $words = [], bool $undecided = false): Said
     {
+        if ($words !== []) {
+            return Said::word($text, $words);
+        }
+        if ($undecided) {
+            return Said::withoutUnit($text);
+        }
         try {
             $said = Said::of($text, $beside);
             $quantity = $said->quantity;
@@ -131,7 +145,7 @@ class Reading extends Record
     private function counts(Said $said): void
     {
         $this->current = Measure::of($said->quantity);
-        [$this->said, $this->bound, $this->u] = [$said->words, $said->bound, $said->u];
+        [$this->said, $this->bound, $this->u, $this->undecided] = [$said->words, $said->bound, $said->u, $said->undecided];
     }
 
     public function take(RecordInput $input, Records $records): void
@@ -147,7 +161,9 @@ class Reading extends Record
         foreach (['typed', 'current'] as $name) {
             if (is_array($row[$name] ?? null)) {
                 $measure = Measure::fromRow($row[$name]);
-                $measure->quantity()->to($this->typed->unit);
+                if (!self::isWithoutUnit($row[$name])) {
+                    $measure->quantity()->to($this->asked()->unit);
+                }
                 $name === 'typed' ? $this->typed = $this->current = $measure : $this->current = $measure;
             }
         }
@@ -156,6 +172,12 @@ class Reading extends Record
         $this->typedSaid = Row::text($row['typedSaid'] ?? '');
         $this->bound = in_array($row['bound'] ?? '', ['atLeast', 'atMost'], true) ? $row['bound'] : '';
         $this->u = Row::numberOrNull($row['u'] ?? null);
+        $this->undecided = ($row['undecided'] ?? false) === true;
+    }
+
+    private static function isWithoutUnit(mixed $measure): bool
+    {
+        return is_array($measure) && in_array($measure['unit'] ?? null, ['', '1'], true);
     }
 
     /** @param Said $said that fits the channel */
@@ -174,7 +196,7 @@ class Reading extends Record
         return new ReadingView(
             $this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->channel, $this->metric->name(),
             $this->typed->view()->said($this->typedSaid), $this->current->view()->said($this->said), $this->said, $this->typedSaid, $this->bound, $this->u,
-            $this->amendments, $this->confirmed, $this->createdBy(),
+            $this->undecided, $this->undecided ? Deciding::choices($this->current->value, $this->current->resolution, $this->asked()->unit) : [], $this->amendments, $this->confirmed, $this->createdBy(),
             Instant::write($this->createdAt()),
         );
     }
@@ -196,6 +218,17 @@ class Reading extends Record
         return $this->metric->name();
     }
 
+    public function isUndecided(): bool
+    {
+        return $this->undecided;
+    }
+
+    /** @return list<string> of its scale, where that is in words */
+    public function words(): array
+    {
+        return $this->metric->words();
+    }
+
     public function channel(): string
     {
         return $this->channel;
@@ -214,6 +247,13 @@ class Reading extends Record
 
     public static function asTyped(array $row): array
     {
+        if (($row['undecided'] ?? false) === true || self::isWithoutUnit($row['typed'] ?? null)) {
+            // What had no unit at first is read from what it was decided to be; the words of a scale as they were said.
+            $said = Row::text($row['said'] ?? '');
+
+            return ($row['undecided'] ?? false) !== true && $said === '' ? Measure::asTyped($row, 'current') : $row + ['text' => preg_replace('/ \(unit not known\)$/', '', $said)];
+        }
+
         return Measure::asTyped($row, 'typed');
     }
 }

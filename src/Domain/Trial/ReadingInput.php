@@ -16,6 +16,7 @@ final readonly class ReadingInput implements RecordInput
     /**
      * @param string $text      the quantity as typed, in any unit that fits the channel
      * @param string $unit      that stood beside the field; a bare number is in it
+     * @param bool   $undecided nobody remembers its unit: the number is kept, and used for nothing until somebody decides
      * @param string $confirmed what Lustrum asked and the person confirmed; empty where it was not asked
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class ReadingInput implements RecordInput
         public string $confirmed = '',
         #[UnitSymbol]
         public string $unit = '',
+        public bool $undecided = false,
         #[Version]
         public ?int $version = null,
     ) {

@@ -14,6 +14,8 @@ final readonly class ReadingView
      * @param string          $said       how it was said, where that is more than a number: 'about 60 N'
      * @param string          $bound      atLeast, atMost, or empty
      * @param float|null      $u          standard uncertainty in the unit of the current value, where one was said
+     * @param bool            $undecided  does nobody know its unit? Then it is used for nothing
+     * @param list<Deciding>  $choices    what it would be in each unit that fits, while nobody knows
      * @param list<Amendment> $amendments oldest first
      */
     public function __construct(
@@ -28,6 +30,8 @@ final readonly class ReadingView
         public string $typedSaid,
         public string $bound,
         public ?float $u,
+        public bool $undecided,
+        public array $choices,
         public array $amendments,
         public string $confirmed,
         public string $by,

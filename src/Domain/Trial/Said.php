@@ -6,25 +6,57 @@ namespace Lustrum\Domain\Trial;
 
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\QuantityText;
 use Lustrum\Core\Quantity\Typed;
 use Lustrum\Core\Quantity\TypedKind;
 use Lustrum\Core\Quantity\Unit;
 use Lustrum\Shared\Refusal\Invalid;
 
-/** A reading as somebody said it: a value, about a value, a range, or a bound. */
+/** A reading as somebody said it: a value, about a value, a range, a bound, a word of a scale, or a number whose unit nobody knows. */
 final readonly class Said
 {
     /**
      * @param string     $words as it was said, where that is more than a value with its unit; else empty
      * @param string     $bound atLeast, atMost; empty: it is none, as far as was said
      * @param float|null $u     standard uncertainty in the unit of the quantity, where one was said
+     * @param bool       $undecided does nobody know its unit? Then it is kept, and used for nothing
      */
     public function __construct(
         public Quantity $quantity,
         public string $words = '',
         public string $bound = '',
         public ?float $u = null,
+        public bool $undecided = false,
     ) {
+    }
+
+    /**
+     * A number whose unit nobody remembers.
+     *
+     * @throws Invalid
+     */
+    public static function withoutUnit(string $text): self
+    {
+        $bare = QuantityText::bare($text) ?? throw Invalid::at('text', 'Type the number alone: its unit is what nobody knows.');
+
+        return new self(Quantity::of($bare[0], '1', $bare[1]), trim($text).' (unit not known)', undecided: true);
+    }
+
+    /**
+     * A word of an ordered scale; its value is its place, the lowest first.
+     *
+     * @param list<string> $words
+     *
+     * @throws Invalid
+     */
+    public static function word(string $text, array $words): self
+    {
+        foreach ($words as $i => $word) {
+            if (mb_strtolower(trim($text)) === mb_strtolower($word)) {
+                return new self(Quantity::of($i + 1, '1', 1.0), $word);
+            }
+        }
+        throw Invalid::at('text', sprintf('One of: %s.', implode(', ', $words)));
     }
 
     /**

@@ -9,6 +9,7 @@ use Lustrum\Action\Read\AmendTogether;
 use Lustrum\Action\Read\ReadingCheck;
 use Lustrum\Action\Read\ReadingPreview;
 use Lustrum\Action\Read\Together;
+use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\AmendOutcomeInput;
 use Lustrum\Domain\Trial\AmendReadingInput;
@@ -49,9 +50,11 @@ final readonly class ReadController
         $run = $this->records->named(Run::class, $input->run, 'run');
         $this->records->mustWrite($run->workspace());
         $channel = Reading::channelOf($run, $input->channel);
-        $typed = Reading::read($input->text, $input->unit, $channel);
+        $typed = Reading::read(
+            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(), $input->undecided,
+        );
 
-        return new JsonResponse(ReadingPreview::of($typed, $channel, $this->check->questions($run, $channel, $typed->quantity)));
+        return new JsonResponse(ReadingPreview::of($typed, $channel, $this->check->questions($run, $channel, $typed)));
     }
 
     /** Amends several readings of a build in the same way, or shows what would come of it. */

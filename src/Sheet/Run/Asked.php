@@ -37,13 +37,17 @@ final readonly class Asked
     ) {
     }
 
-    /** @param array<string, string> $names of metrics */
-    public static function of(Configuration $c, array $names): self
+    /**
+     * @param array<string, string>       $names of metrics
+     * @param array<string, list<string>> $words of those on an ordered scale
+     */
+    public static function of(Configuration $c, array $names, array $words): self
     {
         return new self(
             $c->method, $c->methodName, $c->methodVersion, $c->heldWhen,
             array_map(static fn (Channel $one): AskedChannel => new AskedChannel(
                 $one->key, $names[$one->metric] ?? '', $one->unit, $one->instrument, $one->resolution, $one->whenStopped, $one->formula,
+                $words[$one->metric] ?? [],
             ), $c->channels),
             $c->conditions, $c->settings,
             array_values(array_filter($c->factors, static fn (Factor $f): bool => $f->isAsked())),

@@ -58,7 +58,7 @@ final readonly class RunSheets
             ),
             [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
             $view, Noticing::unrecorded($fact), $trial->view(), Asked::of(
-                $run->configuration(), $book->metrics(),
+                $run->configuration(), $book->metrics(), $book->words(),
             ), $trial->method()->view()->safety,
             $run->article()?->view(), $trial->revision()->view(),
             array_map(static fn (Reading $r): ReadingView => $r->view(), $readings), self::derived($run, $readings, $book),
@@ -103,7 +103,7 @@ final readonly class RunSheets
     private static function derived(Run $run, array $readings, Book $book): array
     {
         $quantities = [];
-        foreach ($readings as $reading) {
+        foreach (array_filter($readings, static fn (Reading $r): bool => !$r->isUndecided()) as $reading) {
             $quantities[$reading->channel()] = $reading->current()->quantity();
         }
 

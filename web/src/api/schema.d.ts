@@ -1825,6 +1825,11 @@ export interface components {
             answer: components["schemas"]["Core.Run.Answer"];
             note: string;
         };
+        "Domain.Trial.Deciding": {
+            unit: string;
+            text: string;
+            sentence: string;
+        };
         "Domain.Trial.Found": {
             name: string;
             text: string;
@@ -1835,6 +1840,7 @@ export interface components {
             text: string;
             confirmed?: string;
             unit?: string;
+            undecided?: boolean;
             version?: number | null;
         };
         "Domain.Trial.ReadingView": {
@@ -1849,6 +1855,8 @@ export interface components {
             typedSaid: string;
             bound: string;
             u: number | null;
+            undecided: boolean;
+            choices: components["schemas"]["Domain.Trial.Deciding"][];
             amendments: components["schemas"]["Domain.Trial.Amendment"][];
             confirmed: string;
             by: string;
@@ -2256,6 +2264,7 @@ export interface components {
             resolution: number | null;
             whenStopped: components["schemas"]["Core.Outcome.ResultKind"];
             formula: string;
+            words: string[];
         };
         "Sheet.Run.AskedQuestion": {
             key: string;

@@ -27,7 +27,7 @@ const FIELDS: FieldOrRows[] = [
     fields: [
       { name: 'metric', label: 'Metric', hint: 'As the requirement calls it.' },
       { name: 'key', label: 'Short name', half: true, hint: 'One word, such as pull.' },
-      { name: 'unit', label: 'Unit that the instrument shows', half: true },
+      { name: 'unit', label: 'Unit that the instrument shows', half: true, hint: '1 for a plain number or words.' },
       { name: 'instrument', label: 'Instrument', half: true },
       { name: 'resolution', label: 'Its smallest step', kind: 'number', half: true },
       { name: 'low', label: 'Least plausible', half: true, hint: 'In any unit that fits: 50 lbf.' },

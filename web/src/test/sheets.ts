@@ -89,7 +89,16 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
 }
 
 export function channel(metric: string, unit: string): Schemas['AskedChannel'] {
-  return { key: metric, metric, unit, instrument: 'Cell', resolution: 0.1, whenStopped: 'atLeast', formula: '' };
+  return {
+    key: metric,
+    metric,
+    unit,
+    instrument: 'Cell',
+    resolution: 0.1,
+    whenStopped: 'atLeast',
+    formula: '',
+    words: [],
+  };
 }
 
 export function reading(text: string, changed: Partial<Schemas['ReadingView']> = {}): Schemas['ReadingView'] {
@@ -106,6 +115,8 @@ export function reading(text: string, changed: Partial<Schemas['ReadingView']> =
     typedSaid: '',
     bound: '',
     u: null,
+    undecided: false,
+    choices: [],
     amendments: [],
     confirmed: '',
     by: 'Ines',

@@ -7,6 +7,7 @@ return [
     'fact' => '{metric}: {kind, select, atLeast {at least } atMost {at most } other {}}{value}',
     'waits' => 'Waits for the channels that it is worked out from.',
     'together' => '{isTry, select, yes {{n, plural, one {# reading} other {# readings}} would be amended; nothing is changed yet.} other {{n, plural, one {# reading was} other {# readings were}} amended; the first values stay beside them.}}',
+    'undecided' => 'Kept, and used for nothing until somebody decides: {choices}.',
     'said' => '{bound, select, atLeast {Taken as a bound: at least {value}.} atMost {Taken as a bound: at most {value}.} other {Taken as {value}{sure, select, yes {, with a standard uncertainty of {u}} other {}}.}}',
     'condition' => '{name} {known, select, yes {{text}} other {unknown}}',
 ];

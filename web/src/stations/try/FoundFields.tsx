@@ -6,21 +6,18 @@ import { useWrite } from '../../api/useWrite';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { options, PURPOSE } from '../../ui/words';
+import { aboutKey, foundBody, foundKey, type AboutDraft, type FoundDraft } from './onSheet';
 import { runBody } from './runBody';
-
-type Found = Record<string, string>;
-
-type About = { operator: string; purpose: Schemas['Purpose']; note: string };
 
 /** Settings as found and conditions: what nobody recorded is asked for, and may be 'unknown'. */
 export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunSheet']; write: boolean }) {
   const { run, asked } = sheet;
   const write = useWrite();
-  const found: Found = Object.fromEntries(
+  const found: FoundDraft = Object.fromEntries(
     [...run.levels, ...run.conditions, ...run.settings].map((f) => [f.name, f.text]),
   );
-  const [draft, setDraft, dropDraft] = useDraft<Found | null>(`found:${run.id}`, null);
-  const [more, setMore, dropMore] = useDraft<About | null>(`about:${run.id}`, null);
+  const [draft, setDraft, dropDraft] = useDraft<FoundDraft | null>(foundKey(run.id), null);
+  const [more, setMore, dropMore] = useDraft<AboutDraft | null>(aboutKey(run.id), null);
   const [kept, setKept] = useState(false);
   const values = { ...found, ...draft };
   const about = more ?? { operator: run.operator, purpose: run.purpose, note: run.note };
@@ -39,16 +36,7 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
   async function submit(event: FormEvent) {
     event.preventDefault();
     setKept(false);
-    const list = (which: 'levels' | 'settings' | 'conditions') =>
-      rules.filter((r) => r.list === which).map((r) => ({ name: r.name, text: (values[r.name] ?? '').trim() }));
-    // What somebody noted beside the factors of the method stays.
-    const others = run.levels.filter((l) => asked.factors.every((f) => f.name !== l.name));
-    const body = runBody(run, {
-      ...about,
-      levels: [...list('levels'), ...others],
-      conditions: list('conditions'),
-      settings: list('settings'),
-    });
+    const body = runBody(run, foundBody(sheet, draft, about));
     if (await write.run(() => putRecord('runs', run.id, body))) {
       dropDraft();
       dropMore();

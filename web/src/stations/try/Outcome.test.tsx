@@ -7,11 +7,69 @@ import { OFFLINE } from '../../api/client';
 import { of, OFF, refusal, server } from '../../test/server';
 import { show } from '../../test/screen';
 import { runSheet } from '../../test/sheets';
+import { keepDraft, readDraft } from '../../outbox/drafts';
+import { foundKey, readingKey } from './onSheet';
 import { Outcome } from './Outcome';
 
 let run = 0;
 const fresh = () => `run-of-outcome-${++run}`;
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+
+describe('what is typed on the sheet and not kept yet', () => {
+  const typed = async (id: string) => {
+    await keepDraft(readingKey(id, 'force'), { id: 'reading-f', text: '412', how: 'about' });
+    await keepDraft(foundKey(id), { gap: '1.6', ground: 'wet' });
+  };
+
+  it('goes along with the outcome', async () => {
+    const sent = server();
+    const id = fresh();
+    await typed(id);
+    show(<Outcome sheet={runSheet({ id })} write />);
+    expect(screen.getByText('Not kept yet: force, time. What is typed goes along.')).toBeTruthy();
+    await press('Held');
+    await waitFor(() => expect(of(sent, 'PUT', `/api/runs/${id}`)).toHaveLength(1));
+    expect(of(sent, 'PUT', '/api/readings/')[0]!.body).toMatchObject({
+      run: id,
+      channel: 'force',
+      text: 'about 412',
+      unit: 'N',
+    });
+    expect(of(sent, 'PUT', `/api/runs/${id}`)[0]!.body).toMatchObject({
+      outcome: 'held',
+      settings: [{ name: 'gap', text: '1.6' }],
+      conditions: [{ name: 'ground', text: 'wet' }],
+    });
+    await waitFor(async () => expect(await readDraft(foundKey(id))).toBeUndefined());
+    expect(await readDraft(readingKey(id, 'force'))).toBeUndefined();
+  });
+
+  it.each([
+    [
+      'asked back',
+      refusal(409, 'asks-back', 'Is it meant?', {
+        questions: [{ about: 'slip', sentence: 'Is it 41.2 N?', corrected: '41.2 N' }],
+      }),
+      'Is it 41.2 N?',
+    ],
+    ['refused', refusal(422, 'invalid', 'A mass is no force.'), 'A mass is no force.'],
+  ])('and %s holds the end up, which says what would be missing', async (_, answer, why) => {
+    const sent = server({ 'PUT /api/readings': answer });
+    const id = fresh();
+    await typed(id);
+    show(<Outcome sheet={runSheet({ id })} write />);
+    await press('Held');
+    await screen.findByText(`force about 412 is not kept: ${why}`);
+    expect(of(sent, 'PUT', `/api/runs/${id}`)).toHaveLength(0);
+    await press('End without force');
+    await waitFor(() => expect(of(sent, 'PUT', `/api/runs/${id}`)).toHaveLength(1));
+    expect(of(sent, 'PUT', `/api/runs/${id}`)[0]!.body).toMatchObject({
+      outcome: 'held',
+      conditions: [{ name: 'ground', text: 'wet' }],
+    });
+    expect(of(sent, 'PUT', '/api/readings/')).toHaveLength(1);
+  });
+});
 
 describe('how a run ended', () => {
   it('is one press where it held, with all that was known of the run', async () => {

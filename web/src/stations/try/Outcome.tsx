@@ -2,11 +2,13 @@ import { useId, useState, type FormEvent } from 'react';
 
 import { api, must, type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
+import { refreshed } from '../../api/stale';
 import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { ANSWER, options, OUTCOME, CONSEQUENCE } from '../../ui/words';
+import { dropTyped, NotKept, takeAlong, typedBeside, unread } from './onSheet';
 import { runBody } from './runBody';
 
 type RunOutcome = Schemas['RunOutcome'];
@@ -81,7 +83,10 @@ function NewOutcome({
   const { questions, waits } = sheet.asked;
   const id = useId();
   const write = useWrite();
-  const { busy, problem } = write;
+  const { busy } = write;
+  const [left, setLeft] = useState<NotKept | null>(null);
+  const problem = left === null ? write.problem : '';
+  const missing = amending ? [] : unread(sheet);
   const [draft, setDraft, dropDraft] = useDraft<Draft>(`outcome:${run.id}`, {
     outcome: null,
     just: false,
@@ -123,8 +128,11 @@ function NewOutcome({
   const answerTo = (key: string): Schemas['Answer'] =>
     draft.answers[key] ?? (draft.outcome === 'held' ? (draft.just ? 'onlyJust' : 'held') : 'notLooked');
 
-  async function keep(outcome: RunOutcome) {
+  /** @param without whether it ends although a value on the sheet could not be kept */
+  async function keep(outcome: RunOutcome, without = false) {
+    setLeft(null);
     const kept = await write.run(async () => {
+      const along = amending ? {} : await (without ? typedBeside(sheet) : takeAlong(sheet)).catch(leave);
       // The failure goes first: a run that has ended shows this form no more, and what was typed in it would be out of reach.
       if (outcome === 'failed' && draft.mode.trim() !== '') {
         await putRecord('failures', draft.failure, {
@@ -145,6 +153,7 @@ function NewOutcome({
           'runs',
           run.id,
           runBody(run, {
+            ...along,
             outcome,
             outcomeReason: draft.just ? '' : draft.reason,
             ended: ends.length > 0 ? (draft.ended ?? ends[0]!.ended) : null,
@@ -155,8 +164,18 @@ function NewOutcome({
     });
     if (kept) {
       dropDraft();
+      if (!amending) dropTyped(run.id);
       onDone();
     }
+  }
+
+  function leave(error: unknown): never {
+    if (error instanceof NotKept) {
+      setLeft(error);
+      // Values before it may be kept by now.
+      void refreshed();
+    }
+    throw error;
   }
 
   function submit(event: FormEvent) {
@@ -191,6 +210,27 @@ function NewOutcome({
           </Button>
         ))}
       </div>
+      {missing.length > 0 && left === null && (
+        <p className="text-sm text-soft">
+          Not kept yet: {missing.map((c) => c.metric).join(', ')}. What is typed goes along.
+        </p>
+      )}
+      {left !== null && (
+        <div role="alert" className="border-l-4 border-brass bg-brasswash p-3">
+          <p className="font-semibold">
+            {left.metric} {left.text} is not kept: {left.why}
+          </p>
+          <p className="mt-1 text-sm">Answer it above, or end the run without it.</p>
+          <Button
+            large
+            className="mt-2"
+            disabled={busy || draft.outcome === null}
+            onClick={() => draft.outcome !== null && void keep(draft.outcome, true)}
+          >
+            End without {left.metric}
+          </Button>
+        </div>
+      )}
       {waitsForMore && (
         <>
           {ends.length > 0 && (

@@ -37,6 +37,7 @@ describe('a reading', () => {
       text: '41,2',
       unit: 'N',
       confirmed: '',
+      undecided: false,
     });
   });
 
@@ -101,6 +102,51 @@ describe('a reading', () => {
     await userEvent.click(keep());
     await waitFor(() => expect(of(sent, 'PUT', '/api/readings/')).toHaveLength(1));
     expect(of(sent, 'PUT', '/api/readings/')[0]!.body).toMatchObject({ text: 'at most 8', unit: 'N' });
+  });
+
+  it('may be a number whose unit nobody remembers', async () => {
+    const taken = 'Kept, and used for nothing until somebody decides: 412 N or 412 kgf = 4 040 N.';
+    const sent = server({
+      'POST /api/readings/preview': {
+        body: { typed: '412 (unit not known)', inChannelUnit: '', converted: false, taken, questions: [] },
+      },
+    });
+    show(entry(fresh()));
+    await userEvent.selectOptions(screen.getByLabelText('How force was read'), 'unit not known');
+    await userEvent.type(field(), '412');
+    await screen.findByText(taken);
+    await userEvent.click(keep());
+    await waitFor(() => expect(of(sent, 'PUT', '/api/readings/')).toHaveLength(1));
+    expect(of(sent, 'PUT', '/api/readings/')[0]!.body).toMatchObject({ text: '412', unit: '', undecided: true });
+  });
+
+  it('on a scale of words takes one touch', async () => {
+    const sent = server();
+    const scale = { ...channel('feel', ''), words: ['soft', 'medium', 'hard'] };
+    show(<ReadingEntry run={fresh()} channel={scale} reading={undefined} write />);
+    await userEvent.click(screen.getByRole('button', { name: 'medium' }));
+    await waitFor(() => expect(of(sent, 'PUT', '/api/readings/')).toHaveLength(1));
+    expect(of(sent, 'PUT', '/api/readings/')[0]!.body).toMatchObject({ channel: 'feel', text: 'medium' });
+  });
+
+  it('whose unit nobody knew is decided by one touch, and says what each would make of it', async () => {
+    const sent = server({ 'POST /api/readings/reading-1/amend': { body: {} } });
+    const choices = [
+      { unit: 'N', text: '412 N', sentence: '412 N' },
+      { unit: 'kgf', text: '412 kgf', sentence: '412 kgf = 4 040 N' },
+    ];
+    const kept = reading('412 (unit not known)', { undecided: true, choices });
+    const sheet = show(<ReadingEntry run="run-3" channel={channel('force', 'N')} reading={kept} write />);
+    expect(screen.getByText('412 kgf = 4 040 N')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'It is 412 kgf' }));
+    await waitFor(() => expect(of(sent, 'POST', '/api/readings/reading-1')).toHaveLength(1));
+    expect(of(sent, 'POST', '/api/readings/reading-1')[0]!.body).toMatchObject({
+      text: '412 kgf',
+      reason: 'Its unit was decided.',
+      version: 1,
+    });
+    sheet(<ReadingEntry run="run-3" channel={channel('force', 'N')} reading={kept} write={false} />);
+    expect(screen.queryByRole('button')).toBeNull();
   });
 
   it('is refused with a sentence, and what was typed stays', async () => {

@@ -6,6 +6,7 @@ import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
+import { readingBody, readingKey, UNDECIDED, type ReadingDraft } from './onSheet';
 
 /** One channel: the number large, its unit locked beside it; converted, refused or asked back before it is kept. */
 export function ReadingEntry({
@@ -21,23 +22,58 @@ export function ReadingEntry({
 }) {
   if (reading !== undefined) return <KeptReading channel={channel} reading={reading} write={write} />;
   if (!write) return <p className="text-soft">{channel.metric}: not read.</p>;
+  if (channel.words.length > 0) return <WordReading run={run} channel={channel} />;
   return <NewReading run={run} channel={channel} />;
+}
+
+/** A channel that is read in words: one touch. */
+function WordReading({ run, channel }: { run: string; channel: Schemas['AskedChannel'] }) {
+  const write = useWrite();
+  const [id] = useState(uuid);
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">{channel.metric}</legend>
+      <div className="flex flex-wrap gap-2">
+        {channel.words.map((word) => (
+          <Button
+            key={word}
+            large
+            disabled={write.busy}
+            onClick={() =>
+              void write.run(() => putRecord('readings', id, { run, channel: channel.key, text: word, unit: '' }))
+            }
+          >
+            {word}
+          </Button>
+        ))}
+      </div>
+      {write.problem !== '' && (
+        <p role="alert" className="mt-1 border-l-2 border-oxide pl-3 font-semibold text-oxide">
+          {write.problem}
+        </p>
+      )}
+    </fieldset>
+  );
 }
 
 function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChannel'] }) {
   const id = useId();
   const write = useWrite();
-  const [draft, setDraft, dropDraft] = useDraft(`reading:${run}:${channel.key}`, { id: uuid(), text: '', how: '' });
+  const [draft, setDraft, dropDraft] = useDraft<ReadingDraft>(readingKey(run, channel.key), {
+    id: uuid(),
+    text: '',
+    how: '',
+  });
   const [preview, setPreview] = useState('');
   const { busy, problem, questions } = write;
   const how = draft.how ?? '';
-  const text = draft.text.trim() === '' ? '' : `${how} ${draft.text}`.trim();
+  const { text, unit, undecided } = readingBody(run, channel, draft);
 
   // While another unit is typed, the value is shown as it would be kept.
   useEffect(() => {
     if (text === '') return;
     const timer = setTimeout(() => {
-      must(api.POST('/api/readings/preview', { body: { run, channel: channel.key, text, unit: channel.unit } }))
+      must(api.POST('/api/readings/preview', { body: { run, channel: channel.key, text, unit, undecided } }))
         .then((p) =>
           setPreview(
             [p.converted ? `${p.typed} is ${p.inChannelUnit}` : '', p.taken].filter((s) => s !== '').join('. '),
@@ -48,10 +84,10 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
         );
     }, 300);
     return () => clearTimeout(timer);
-  }, [text, run, channel.key, channel.unit]);
+  }, [text, run, channel.key, unit, undecided]);
 
   async function keep(value: string, confirmed: string) {
-    const body = { run, channel: channel.key, text: value, unit: channel.unit, confirmed };
+    const body = { run, channel: channel.key, text: value, unit, confirmed, undecided };
     if (await write.run(() => putRecord('readings', draft.id, body))) dropDraft();
   }
 
@@ -80,6 +116,7 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
           <option value="about">about</option>
           <option value="at least">at least</option>
           <option value="at most">at most</option>
+          <option value={UNDECIDED}>unit not known</option>
         </select>
       </div>
       <div className="flex items-stretch gap-2">
@@ -101,7 +138,7 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
           aria-hidden="true"
           className="flex min-w-14 items-center justify-center border border-rule bg-ground px-2 text-2xl font-semibold"
         >
-          {channel.unit}
+          {undecided ? '?' : channel.unit}
         </span>
         <Button
           type="submit"
@@ -174,6 +211,7 @@ function KeptReading({
           </Button>
         )}
       </div>
+      {reading.undecided && <Decide reading={reading} write={write} />}
       {amended !== undefined && (
         <p className="text-sm text-soft">
           First typed as {reading.typed.text}; amended by {amended.by}: {amended.reason}
@@ -181,6 +219,48 @@ function KeptReading({
       )}
       {reading.confirmed !== '' && <p className="text-sm text-soft">Asked back: {reading.confirmed}</p>}
       {amending && <AmendReading reading={reading} unit={channel.unit} onDone={() => setAmending(false)} />}
+    </div>
+  );
+}
+
+/** A number whose unit nobody knows: what it would be in each that fits; one touch decides. */
+function Decide({ reading, write }: { reading: Schemas['ReadingView']; write: boolean }) {
+  const decide = useWrite();
+  const { problem, questions } = decide;
+  const as = (text: string) =>
+    void decide.run(() =>
+      must(
+        api.POST('/api/readings/{id}/amend', {
+          params: { path: { id: reading.id } },
+          body: {
+            text,
+            unit: '',
+            reason: 'Its unit was decided.',
+            version: reading.version,
+            confirmed: questions.map((q) => q.sentence).join(' '),
+          },
+        }),
+      ),
+    );
+  return (
+    <div className="mt-1 border-l-4 border-brass bg-brasswash p-3">
+      <p className="font-semibold">Used for nothing until somebody decides its unit.</p>
+      {write && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          {reading.choices.map((c) => (
+            <Button key={c.unit} disabled={decide.busy} onClick={() => as(c.text)} aria-label={`It is ${c.text}`}>
+              {c.sentence}
+            </Button>
+          ))}
+        </div>
+      )}
+      {[problem, ...questions.map((q) => q.sentence)]
+        .filter((line) => line !== '')
+        .map((line) => (
+          <p key={line} role="alert" className="mt-1 font-semibold text-oxide">
+            {line}
+          </p>
+        ))}
     </div>
   );
 }

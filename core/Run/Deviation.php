@@ -17,6 +17,17 @@ final readonly class Deviation
     ) {
     }
 
+    public function equals(self $other): bool
+    {
+        return $this->kind === $other->kind && $this->name === $other->name && $this->value === $other->value;
+    }
+
+    /** @param list<self> $some */
+    public function isAmong(array $some): bool
+    {
+        return array_filter($some, $this->equals(...)) !== [];
+    }
+
     /** Has this part stayed as it was? */
     public function keepsOld(): bool
     {

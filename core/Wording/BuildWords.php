@@ -125,4 +125,15 @@ final class BuildWords
 
         return implode(', ', $out);
     }
+
+    /** What a build is for that was gathered from changes between runs. */
+    public static function gathered(string $serial): string
+    {
+        return Messages::say('build.gathered', ['serial' => $serial]);
+    }
+
+    public static function changedTo(string $name, string $value, string $was): string
+    {
+        return Messages::begin(Messages::say('build.changedTo', ['name' => $name, 'value' => $value, 'known' => $was !== '', 'was' => $was]));
+    }
 }

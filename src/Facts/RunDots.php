@@ -46,6 +46,27 @@ final readonly class RunDots
     }
 
     /**
+     * Conditions and settings as they were found on the last run of a trial before this one.
+     *
+     * @return array{number: int, found: array<string, string>} by name; nought and none where there is none
+     */
+    public function before(string $trial, int $number): array
+    {
+        $row = $this->db->fetchAssociative(
+            'SELECT number, conditions, settings FROM run WHERE trial_id = ? AND number < ? AND withdrawn_because IS NULL ORDER BY number DESC LIMIT 1',
+            [$trial, $number],
+        );
+        $found = [];
+        foreach ($row === false ? [] : [...Row::rows(Row::json($row['conditions'])), ...Row::rows(Row::json($row['settings']))] as $one) {
+            $found[Row::text($one['name'] ?? '')] = Row::text($one['text'] ?? '');
+        }
+
+        return ['number' => $row === false ? 0 : Row::whole($row['number']), 'found' => array_filter(
+            $found, static fn (string $text): bool => !in_array($text, ['', 'unknown'], true),
+        )];
+    }
+
+    /**
      * @return array<string, array{from: ?string, to: ?string, outcomes: array<string, int>}> by trial; the outcome of an unfinished run is ''
      */
     public function counts(string $build): array

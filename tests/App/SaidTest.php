@@ -68,7 +68,7 @@ final class SaidTest extends ApiTestCase
         $view = (array) self::at($this->json('GET', '/api/runs/'.$this->run), 'readings', 0);
         self::assertSame([false, [], '4.2 kgf'], [$view['undecided'], $view['choices'], self::text($view, 'current', 'text')]);
         self::assertSame('4.2 (unit not known)', self::text($view, 'typed', 'text'), 'What was typed first stays.');
-        self::assertEqualsWithDelta(41.2, self::service(RunFacts::class)->one($this->run)->readings[0]->si ?? 0.0, 0.05);
+        self::assertEqualsWithDelta(41.2, self::service(RunFacts::class)->one($this->run)?->readings[0]->si, 0.05);
         $this->again(fn (array $reading) => [$reading['undecided'], self::at($reading, 'typed', 'unit'), self::at($reading, 'current', 'unit')]);
     }
 
@@ -96,7 +96,7 @@ final class SaidTest extends ApiTestCase
         $this->put('readings', ['run' => $run, 'channel' => 'feel', 'text' => 'Medium']);
         $view = (array) self::at($this->json('GET', '/api/runs/'.$run), 'readings', 0);
         self::assertSame('medium', self::text($view, 'current', 'text'));
-        self::assertSame(2.0, self::service(RunFacts::class)->one($run)->readings[0]->si ?? 0.0, 'Its place, the lowest first.');
+        self::assertSame(2.0, self::service(RunFacts::class)->one($run)?->readings[0]->si, 'Its place, the lowest first.');
         $this->again(fn (array $reading) => [self::at($reading, 'said'), self::at($reading, 'current', 'value')]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Action\Decide;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Action\Build\Altering;
 use Lustrum\Action\Build\CarryingOver;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\MetricForecast;
@@ -16,7 +17,6 @@ use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeInput;
 use Lustrum\Domain\Change\ExpectedEffect;
 use Lustrum\Domain\Decision\Alteration;
-use Lustrum\Domain\Decision\AlterationKind;
 use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\Choice;
@@ -26,10 +26,6 @@ use Lustrum\Domain\Decision\DecisionKind;
 use Lustrum\Domain\Decision\DecisionLine;
 use Lustrum\Domain\Decision\DecisionRecord;
 use Lustrum\Domain\Decision\KnownEvidence;
-use Lustrum\Domain\Revision\Parameter;
-use Lustrum\Domain\Revision\ParameterInput;
-use Lustrum\Domain\Revision\Part;
-use Lustrum\Domain\Revision\PartInput;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionInput;
 use Lustrum\Domain\Revision\RevisionState;
@@ -58,6 +54,7 @@ final readonly class Deciding implements Writing
         private Books $books,
         private AfterWrite $after,
         private CarryingOver $carrying,
+        private Altering $altering,
     ) {
     }
 
@@ -112,7 +109,9 @@ final readonly class Deciding implements Writing
         foreach ($open as $candidate) {
             if ($candidate->choice() === Choice::In) {
                 $this->change($candidate->view(), $next);
-                $this->alter($candidate->view(), $next);
+                foreach ($candidate->view()->alters as $alteration) {
+                    $this->altering->apply($alteration, $next);
+                }
             }
             if ($candidate->choice() !== Choice::Wait) {
                 $candidate->settledBy($decision);
@@ -182,64 +181,6 @@ final readonly class Deciding implements Writing
         $this->em->flush();
 
         return $next;
-    }
-
-    /** What the candidates that go in say becomes of the build. */
-    private function alter(CandidateView $candidate, Revision $next): void
-    {
-        $to = $next->id()->toRfc4122();
-        foreach ($candidate->alters as $alteration) {
-            match ($alteration->kind) {
-                AlterationKind::Parameter => $this->parameter($alteration, $next, $to),
-                AlterationKind::Part, AlterationKind::Material => $this->part($alteration, $next, $to),
-                AlterationKind::Firmware => $next->withFirmware($alteration->to),
-                // A setting is adjusted on the article; its change record says so.
-                AlterationKind::Setting => null,
-            };
-        }
-    }
-
-    private function parameter(Alteration $a, Revision $next, string $to): void
-    {
-        $known = $this->named($this->records->all(Parameter::class, ['revision' => $next]), $a->name);
-        if (trim($a->to) === '') {
-            $known?->withdraw('Taken out by the decision.');
-        } elseif ($known === null) {
-            $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, $a->name, $a->to));
-        } else {
-            $known->fill(new ParameterInput($to, $known->name(), $a->to), $this->records);
-        }
-    }
-
-    private function part(Alteration $a, Revision $next, string $to): void
-    {
-        $known = $this->named($this->records->all(Part::class, ['revision' => $next]), $a->name);
-        if ($a->kind === AlterationKind::Part && trim($a->to) === '') {
-            $known?->withdraw('Taken out by the decision.');
-        } elseif ($known === null) {
-            $this->writer->make(Part::class, Uuid::v7(), new PartInput($to, $a->name, $a->to));
-        } else {
-            $view = $known->view();
-            $known->fill(new PartInput($to, $view->name, $a->to, $view->quantity, $view->cost, $view->note), $this->records);
-        }
-    }
-
-    /**
-     * @template T of Parameter|Part
-     *
-     * @param list<T> $records
-     *
-     * @return T|null
-     */
-    private function named(array $records, string $name): mixed
-    {
-        foreach ($records as $record) {
-            if (mb_strtolower($record->name()) === mb_strtolower(trim($name))) {
-                return $record;
-            }
-        }
-
-        return null;
     }
 
     private function change(CandidateView $candidate, Revision $next): void

@@ -144,6 +144,12 @@ class Failure extends Record
         return $first;
     }
 
+    /** The run that it was seen on is another build's. */
+    public function goesTo(Revision $revision): void
+    {
+        $this->revision = $revision;
+    }
+
     public function build(): Uuid
     {
         return $this->revision->id();

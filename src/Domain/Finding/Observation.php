@@ -46,6 +46,12 @@ class Observation extends Record
         $this->text = trim($input->text);
     }
 
+    /** The run that it was seen on is another build's. */
+    public function goesTo(Revision $revision): void
+    {
+        $this->revision = $revision;
+    }
+
     public function build(): Uuid
     {
         return $this->revision->id();

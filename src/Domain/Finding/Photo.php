@@ -100,6 +100,12 @@ class Photo extends Record
         }
     }
 
+    /** The run that it was seen on is another build's. */
+    public function goesTo(Revision $revision): void
+    {
+        $this->revision = $revision;
+    }
+
     public function build(): Uuid
     {
         return $this->revision->id();

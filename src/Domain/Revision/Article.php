@@ -113,6 +113,17 @@ class Article extends Record
         $this->revision = $revision;
     }
 
+    /**
+     * What was changed on it became a build's own.
+     *
+     * @param list<Deviation> $gathered
+     */
+    public function gatheredInto(Revision $revision, array $gathered): void
+    {
+        $this->reworkedInto($revision);
+        $this->deviants = array_values(array_filter($this->deviants, static fn (Deviation $d): bool => !$d->isAmong($gathered)));
+    }
+
     public function restore(array $row, Records $records): void
     {
         $this->earlier = Row::texts($row['earlier'] ?? []);

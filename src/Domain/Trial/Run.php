@@ -147,6 +147,12 @@ class Run extends Record
         $this->earlierFailures = $earlierFailures;
     }
 
+    /** It was another build's all along: its number, and all that was read, stay. */
+    public function goesTo(Trial $trial, StoredConfiguration $configuration): void
+    {
+        [$this->trial, $this->configuration] = [$trial, $configuration];
+    }
+
     public function take(RecordInput $input, Records $records): void
     {
         if ($input->article !== $this->article?->id()->toRfc4122()) {

@@ -10,6 +10,7 @@ use Lustrum\Domain\Finding\PhotoView;
 use Lustrum\Domain\Method\Safety;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Domain\Trial\Found;
 use Lustrum\Domain\Trial\ReadingView;
 use Lustrum\Domain\Trial\RunView;
 use Lustrum\Domain\Trial\TrialView;
@@ -30,6 +31,8 @@ final readonly class RunSheet
      * @param list<string>          $places       places known on this device
      * @param list<RunDot>          $runs         of the trial
      * @param string                $level        that it was made at, as it is said
+     * @param list<Found>           $offered      conditions and settings of the run before, of which nobody said anything on this one
+     * @param int                   $offeredFrom  its number
      * @param string                $aside        why it says nothing of the design; empty: it does
      */
     public function __construct(
@@ -52,6 +55,8 @@ final readonly class RunSheet
         public array $runs,
         public string $level,
         public string $aside,
+        public array $offered,
+        public int $offeredFrom,
     ) {
     }
 }

@@ -19,6 +19,7 @@ use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Finding\Photo;
 use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Trial\Found;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\ReadingView;
 use Lustrum\Domain\Trial\Run;
@@ -50,6 +51,13 @@ final readonly class RunSheets
         $readings = $this->records->all(Reading::class, ['run' => $run]);
         $known = $this->failures->known($device);
         $view = $run->view();
+        $missing = Noticing::unrecorded($fact);
+        $before = $this->dots->before($trial->id()->toRfc4122(), $view->number);
+        // Nobody has said that it is still so: it counts for nothing until somebody does.
+        $offered = array_map(
+            static fn (string $name): Found => new Found($name, $before['found'][$name]),
+            array_values(array_intersect($missing, array_keys($before['found']))),
+        );
 
         return new RunSheet(
             TrialWords::run(
@@ -57,7 +65,7 @@ final readonly class RunSheets
                 $view->outcomeReason, array_filter($fact->readings, static fn (ReadingFact $r): bool => $r->kind !== ResultKind::Equal) !== [],
             ),
             [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
-            $view, Noticing::unrecorded($fact), $trial->view(), Asked::of(
+            $view, $missing, $trial->view(), Asked::of(
                 $run->configuration(), $book->metrics(), $book->words(),
             ), $trial->method()->view()->safety,
             $run->article()?->view(), $trial->revision()->view(),
@@ -67,7 +75,7 @@ final readonly class RunSheets
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
             $known['modes'], $known['places'], array_map(
                 RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number),
-            ), Alikeness::of($fact)->said(), $fact->aside,
+            ), Alikeness::of($fact)->said(), $fact->aside, $offered, $before['number'],
         );
     }
 

@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/articles/{id}/gather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gathers what was changed on an article between runs into a build of its own; the runs made with it go along. */
+        post: operations["lustrum_http_record_gather_gather"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/candidates/{id}": {
         parameters: {
             query?: never;
@@ -1733,6 +1750,9 @@ export interface components {
             kind?: components["schemas"]["Core.Run.DeviationKind"];
             value?: string;
         };
+        "Domain.Revision.GatherInput": {
+            id: string;
+        };
         "Domain.Revision.ParameterInput": {
             revision: string;
             name: string;
@@ -2299,6 +2319,8 @@ export interface components {
             runs: components["schemas"]["Sheet.Try.RunDot"][];
             level: string;
             aside: string;
+            offered: components["schemas"]["Domain.Trial.Found"][];
+            offeredFrom: number;
         };
         "Sheet.Runs.RunPage": {
             rows: components["schemas"]["Sheet.Runs.RunRow"][];
@@ -2515,6 +2537,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Revision.ArticleView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_record_gather_gather: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.GatherInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.RevisionView"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -85,6 +85,8 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
     runs: [],
     level: '40 cm',
     aside: '',
+    offered: [],
+    offeredFrom: 0,
   };
 }
 

@@ -1,11 +1,14 @@
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 
-import type { Schemas } from '../../api/client';
+import { api, must, type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import type { Field } from '../../ui/fields';
+import { stationPath, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
+import { AddPhoto } from '../../ui/records/AddPhoto';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { DEVIATION, options } from '../../ui/words';
 
@@ -19,14 +22,40 @@ const FIELDS: Field[] = [
 export function ChangedSomething({ article }: { article: Schemas['ArticleView'] }) {
   const [editing, setEditing] = useState<Editing>(null);
   const write = useWrite();
+  const { frame } = usePlace();
+  const navigate = useNavigate();
+  const [build] = useState(uuid);
+  const gathers = article.deviants.some((d) => d.kind === 'parameter' || d.kind === 'part');
   const save = (deviants: Schemas['ArticleView']['deviants']) =>
     putRecord('articles', article.id, { ...article, deviants });
+
+  /** One touch: the runs that were made with it go along, and nothing is typed again. */
+  async function gather() {
+    let letter = '';
+    const done = await write.run(async () => {
+      const made = await must(
+        api.POST('/api/articles/{id}/gather', { params: { path: { id: article.id } }, body: { id: build } }),
+      );
+      letter = made.letter;
+    });
+    if (done) void navigate(stationPath(frame.device.id, letter, 'build'));
+  }
 
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
       <Button look="quiet" onClick={() => setEditing({ id: uuid(), record: { kind: 'parameter' } })}>
         I changed something
       </Button>
+      <AddPhoto
+        revision={article.revision}
+        caption={`Changed on ${article.serial}`}
+        label="Photo of what I changed"
+        onKept={(file) =>
+          void write.run(() =>
+            save([...article.deviants, { kind: 'workmanship', name: 'changed, see photo', value: file.slice(0, 60) }]),
+          )
+        }
+      />
       {article.deviants.length > 0 && (
         <ul aria-label={`${article.serial} is otherwise`} className="flex flex-wrap gap-x-4 gap-y-1">
           {article.deviants.map((d, i) => (
@@ -45,6 +74,11 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
             </li>
           ))}
         </ul>
+      )}
+      {gathers && (
+        <Button look="quiet" disabled={write.busy} onClick={() => void gather()}>
+          Gather into a build of its own
+        </Button>
       )}
       {write.problem !== '' && (
         <p role="alert" className="font-semibold text-oxide">

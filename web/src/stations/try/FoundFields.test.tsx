@@ -54,6 +54,25 @@ describe('what was found', () => {
     expect(screen.getByText('Should be 1.5 mm.')).toBeTruthy();
   });
 
+  it('offers what the run before had, unconfirmed until one touch takes it', async () => {
+    const sent = server();
+    const id = fresh();
+    const sheet = { ...runSheet({ id }), offered: [{ name: 'gap', text: '1.6 mm' }], offeredFrom: 2 };
+    show(<FoundFields sheet={sheet} write />);
+    expect(gap().value).toBe('');
+    expect(gap().placeholder).toBe('1.6 mm?');
+    expect(screen.getByText(/Offered from run 2: gap 1.6 mm. Nobody has confirmed it/)).toBeTruthy();
+    await keep();
+    await waitFor(() => expect(of(sent, 'PUT', `/api/runs/${id}`)).toHaveLength(1));
+    expect(of(sent, 'PUT', `/api/runs/${id}`)[0]!.body).toMatchObject({ settings: [{ name: 'gap', text: '' }] });
+    await userEvent.click(screen.getByRole('button', { name: 'All as in run 2' }));
+    expect(gap().value).toBe('1.6 mm');
+    expect(screen.queryByText(/Nobody has confirmed/)).toBeNull();
+    await keep();
+    await waitFor(() => expect(of(sent, 'PUT', `/api/runs/${id}`)).toHaveLength(2));
+    expect(of(sent, 'PUT', `/api/runs/${id}`)[1]!.body).toMatchObject({ settings: [{ name: 'gap', text: '1.6 mm' }] });
+  });
+
   it('says what is wrong at its field', async () => {
     const violations = [{ path: 'settings[0].text', message: 'A gap is a length.' }];
     server({ 'PUT /api/runs': refusal(422, 'invalid', 'One thing is wrong.', { violations }) });

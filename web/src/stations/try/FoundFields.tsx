@@ -50,13 +50,32 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
     return write.violations[`${rule.list}[${place}].text`];
   }
 
+  const offered = Object.fromEntries(sheet.offered.map((f) => [f.name, f.text]));
+  const unconfirmed = sheet.offered.filter((f) => (draft?.[f.name] ?? '') === '');
+
   return (
     <form onSubmit={(e) => void submit(e)} className="grid grid-cols-2 gap-x-4 gap-y-3" noValidate>
+      {mayWrite && unconfirmed.length > 0 && (
+        <div className="col-span-2 border-2 border-dashed border-brass p-2">
+          <p className="text-sm">
+            Offered from run {sheet.offeredFrom}: {unconfirmed.map((f) => `${f.name} ${f.text}`).join(', ')}. Nobody has
+            confirmed it, and it counts as not recorded.
+          </p>
+          <Button
+            large
+            className="mt-1"
+            onClick={() => setDraft({ ...draft, ...Object.fromEntries(unconfirmed.map((f) => [f.name, f.text])) })}
+          >
+            All as in run {sheet.offeredFrom}
+          </Button>
+        </div>
+      )}
       {rules.map((rule) => (
         <FoundField
           key={rule.name}
           rule={rule}
           value={values[rule.name] ?? ''}
+          offered={offered[rule.name]}
           missing={sheet.missing.includes(rule.name)}
           problem={problemOf(rule)}
           write={mayWrite}
@@ -112,6 +131,7 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
 function FoundField({
   rule,
   value,
+  offered,
   missing,
   problem,
   write,
@@ -119,12 +139,15 @@ function FoundField({
 }: {
   rule: { name: string; unit: string; states: string[]; intended: number | null };
   value: string;
+  offered: string | undefined;
   missing: boolean;
   problem: string | undefined;
   write: boolean;
   onChange: (text: string) => void;
 }) {
   const id = useId();
+  const waits = offered !== undefined && value === '';
+  const look = waits ? 'border-2 border-dashed border-brass placeholder:text-brass' : '';
   return (
     <div>
       <label htmlFor={id} className="mb-1 block text-sm font-semibold">
@@ -133,12 +156,12 @@ function FoundField({
       {rule.states.length > 0 ? (
         <select
           id={id}
-          className="field min-h-12"
+          className={`field min-h-12 ${look}`}
           value={value}
           disabled={!write}
           onChange={(e) => onChange(e.target.value)}
         >
-          <option value="">not recorded</option>
+          <option value="">{waits ? `${offered}? not confirmed` : 'not recorded'}</option>
           {[...new Set([...rule.states, 'unknown', ...(value === '' ? [] : [value])])].map((s) => (
             <option key={s}>{s}</option>
           ))}
@@ -146,7 +169,8 @@ function FoundField({
       ) : (
         <input
           id={id}
-          className={`field min-h-12 ${problem === undefined ? '' : 'border-oxide'}`}
+          className={`field min-h-12 ${problem === undefined ? look : 'border-oxide'}`}
+          placeholder={waits ? `${offered}?` : undefined}
           value={value}
           disabled={!write}
           autoComplete="off"

@@ -22,12 +22,18 @@ export function AddPhoto({
   revision,
   run,
   failure,
+  caption = '',
+  label = 'Add photo or file',
   large = false,
+  onKept,
 }: {
   revision: string;
   run?: string;
   failure?: string;
+  caption?: string;
+  label?: string;
   large?: boolean;
+  onKept?: (file: string) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
   const [state, setState] = useState('');
@@ -42,7 +48,7 @@ export function AddPhoto({
         if (file.size > most * 1_000_000)
           throw new Error(`${file.name} is too large: at most ${most} MB can be taken.`);
         const form = new FormData();
-        for (const [name, value] of Object.entries({ revision, run, failure, caption: '' })) {
+        for (const [name, value] of Object.entries({ revision, run, failure, caption })) {
           if (value !== undefined) form.append(name, value);
         }
         form.append('file', file);
@@ -50,6 +56,7 @@ export function AddPhoto({
       });
       setState(kept ? `${file.name} is kept.` : '');
       if (!kept) break;
+      onKept?.(file.name);
     }
     if (input.current) input.current.value = '';
   }
@@ -66,7 +73,7 @@ export function AddPhoto({
         onChange={(e) => void take(e.target.files)}
       />
       <Button large={large} onClick={() => input.current?.click()}>
-        Add photo or file
+        {label}
       </Button>
       <p role="status" className="text-sm text-soft">
         {state}

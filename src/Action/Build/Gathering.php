@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Action\Build;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Action\Run\Configurations;
+use Lustrum\Core\Change\ChangeClass;
+use Lustrum\Core\Judging\NextLetter;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Deviation;
+use Lustrum\Core\Run\DeviationKind;
+use Lustrum\Core\Wording\BuildWords;
+use Lustrum\Domain\Change\Change;
+use Lustrum\Domain\Change\ChangeInput;
+use Lustrum\Domain\Decision\Alteration;
+use Lustrum\Domain\Decision\AlterationKind;
+use Lustrum\Domain\Finding\Failure;
+use Lustrum\Domain\Finding\Observation;
+use Lustrum\Domain\Finding\Photo;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\Parameter;
+use Lustrum\Domain\Revision\Part;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Revision\RevisionInput;
+use Lustrum\Domain\Revision\RevisionState;
+use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\Trial;
+use Lustrum\Domain\Trial\TrialInput;
+use Lustrum\Record\AfterWrite;
+use Lustrum\Record\Records;
+use Lustrum\Record\RecordWriter;
+use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Gathers what was changed on an article between runs into a build of its own. The article becomes one of that build, and
+ * the runs that were made with all of it go along: nothing is typed again, and each keeps its number and what was read.
+ */
+final readonly class Gathering
+{
+    /** So many runs go along at once. */
+    private const MOST = 500;
+
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Records $records,
+        private RecordWriter $writer,
+        private CarryingOver $carrying,
+        private Altering $altering,
+        private Configurations $configurations,
+        private AfterWrite $after,
+    ) {
+    }
+
+    /** Sent twice, it is one build. */
+    public function gather(Article $article, Uuid $id): RevisionView
+    {
+        return $this->em->wrapInTransaction(function () use ($article, $id): RevisionView {
+            $this->writer->oneAtATime($id);
+            $known = $this->em->find(Revision::class, $id);
+            if ($known !== null) {
+                return $known->view();
+            }
+            $gathered = array_values(array_filter($article->deviants(), self::becomesDesign(...)));
+            if ($gathered === []) {
+                throw Invalid::at('article', 'Nothing was changed on this article that a build could take over: no parameter, and no part.');
+            }
+            $from = $article->revision();
+            $next = $this->open($from, $article, $id);
+            foreach ($gathered as $deviation) {
+                $this->take($deviation, $from, $next);
+            }
+            $runs = $this->runs($article, $gathered);
+            $this->writer->amend(Article::class, $article->id(), $article->version(), static fn (Article $a) => $a->gatheredInto($next, $gathered));
+            $this->move($runs, $next, $gathered);
+            $this->em->flush();
+            $this->after->written([$from, $next]);
+
+            return $next->view();
+        });
+    }
+
+    /** A lot or how well it was made is of the article; a part that stayed as it was is no change. */
+    private static function becomesDesign(Deviation $d): bool
+    {
+        return in_array($d->kind, [DeviationKind::Parameter, DeviationKind::Part], true) && trim($d->value) !== '' && !$d->keepsOld();
+    }
+
+    private function open(Revision $from, Article $article, Uuid $id): Revision
+    {
+        $all = $this->records->all(Revision::class, ['device' => $from->device()], true);
+        $children = array_filter($all, static fn (Revision $r): bool => $r->parent()?->id()->equals($from->id()) === true);
+        $letter = NextLetter::child($from->letter(), array_map(static fn (Revision $r): string => $r->letter(), $all), $children === []);
+        $next = $this->writer->make(Revision::class, $id, new RevisionInput(
+            $from->device()->id()->toRfc4122(), $letter, $from->id()->toRfc4122(), $from->branch(),
+            BuildWords::gathered($article->serial()), $from->firmware(), RevisionState::Built,
+        ));
+        $next = $next instanceof Revision ? $next : throw new \LogicException('A build was made.');
+        $this->carrying->copy($from, $next);
+        $this->em->flush();
+
+        return $next;
+    }
+
+    /** One change: applied to the build, and recorded with what it altered. */
+    private function take(Deviation $deviation, Revision $from, Revision $next): void
+    {
+        $kind = $deviation->kind === DeviationKind::Parameter ? AlterationKind::Parameter : AlterationKind::Material;
+        $was = $this->was($deviation, $from);
+        $this->altering->apply(new Alteration($kind, $deviation->name, $was, $deviation->value), $next);
+        $this->writer->make(Change::class, Uuid::v7(), new ChangeInput(
+            $next->id()->toRfc4122(), BuildWords::changedTo($deviation->name, $deviation->value, $was), '',
+            $kind === AlterationKind::Parameter ? ChangeClass::Shape : ChangeClass::Material, alters: [$kind->of($deviation->name)],
+        ));
+    }
+
+    private function was(Deviation $deviation, Revision $from): string
+    {
+        $name = mb_strtolower($deviation->name);
+        foreach ($deviation->kind === DeviationKind::Parameter ? $this->records->all(Parameter::class, ['revision' => $from]) : [] as $parameter) {
+            if (mb_strtolower($parameter->name()) === $name) {
+                return $parameter->text();
+            }
+        }
+        foreach ($deviation->kind === DeviationKind::Part ? $this->records->all(Part::class, ['revision' => $from]) : [] as $part) {
+            if (mb_strtolower($part->name()) === $name) {
+                return $part->view()->material;
+            }
+        }
+
+        return '';
+    }
+
+    /**
+     * Runs that were made with all of it.
+     *
+     * @param list<Deviation> $gathered
+     *
+     * @return list<Run>
+     */
+    private function runs(Article $article, array $gathered): array
+    {
+        $runs = array_values(array_filter(
+            $this->records->all(Run::class, ['article' => $article]),
+            static fn (Run $r): bool => $r->trial()->revision()->id()->equals($article->revision()->id())
+                && array_filter($gathered, static fn (Deviation $d): bool => !$d->isAmong($r->configuration()->deviants)) === [],
+        ));
+
+        return count($runs) > self::MOST ? throw Invalid::at('article', sprintf('At most %d runs go along with a build at once.', self::MOST)) : $runs;
+    }
+
+    /**
+     * @param list<Run>       $runs
+     * @param list<Deviation> $gathered
+     */
+    private function move(array $runs, Revision $next, array $gathered): void
+    {
+        $trials = [];
+        foreach ($runs as $run) {
+            $trial = $run->trial();
+            $to = $trials[$trial->id()->toRfc4122()] ??= $this->trial($trial, $next, $runs);
+            $made = $this->configurations->stored($this->madeWith($run->configuration(), $next, $gathered), $run->belongsTo());
+            $this->writer->amend(Run::class, $run->id(), $run->version(), static fn (Run $r) => $r->goesTo($to, $made));
+            foreach ([Failure::class, Observation::class, Photo::class] as $class) {
+                foreach ($this->records->all($class, ['run' => $run]) as $record) {
+                    $this->writer->amend($class, $record->id(), $record->version(), static fn (Failure|Observation|Photo $r) => $r->goesTo($next));
+                }
+            }
+        }
+    }
+
+    /** @param list<Run> $runs all that go along */
+    private function trial(Trial $of, Revision $next, array $runs): Trial
+    {
+        $view = $of->view();
+        $n = count(array_filter($runs, static fn (Run $r): bool => $r->trial()->id()->equals($of->id())));
+        $trial = $this->writer->make(Trial::class, Uuid::v7(), new TrialInput(
+            $next->id()->toRfc4122(), $view->method, $view->name, $view->question, max($n, $view->plannedRuns), $view->repeats, $view->state,
+        ));
+
+        return $trial instanceof Trial ? $trial : throw new \LogicException('A trial was made.');
+    }
+
+    /**
+     * What a run was made with does not change; that it was this build is what is new.
+     *
+     * @param list<Deviation> $gathered
+     */
+    private function madeWith(Configuration $made, Revision $next, array $gathered): Configuration
+    {
+        $row = $made->toRow();
+        $left = array_values(array_filter($made->deviants, static fn (Deviation $d): bool => !$d->isAmong($gathered)));
+        $parts = array_map(static fn (Part $p): array => get_object_vars($p->asFact()), $this->records->all(Part::class, ['revision' => $next]));
+
+        return Configuration::fromRow([
+            'revision' => $next->id()->toRfc4122(), 'letter' => $next->letter(), 'parts' => $parts,
+            'deviants' => array_map(static fn (Deviation $d): array => ['kind' => $d->kind->value, 'name' => $d->name, 'value' => $d->value], $left),
+        ] + $row);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Record;
+
+use Lustrum\Action\Build\Gathering;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\GatherInput;
+use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Record\Records;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+final readonly class GatherController
+{
+    public function __construct(
+        private Records $records,
+        private Gathering $gathering,
+    ) {
+    }
+
+    /** Gathers what was changed on an article between runs into a build of its own; the runs made with it go along. */
+    #[Route('/api/articles/{id}/gather', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Answers(RevisionView::class)]
+    public function gather(Uuid $id, #[Body] GatherInput $input): JsonResponse
+    {
+        $article = $this->records->find(Article::class, $id);
+        $this->records->mustWrite($article->workspace());
+
+        return new JsonResponse($this->gathering->gather($article, Uuid::fromString($input->id)));
+    }
+}

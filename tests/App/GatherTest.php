@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use Symfony\Component\Uid\Uuid;
+
+/** What was changed between two runs becomes a build of its own in one step; the runs made with it go along. */
+final class GatherTest extends ApiTestCase
+{
+    private Bench $bench;
+
+    private string $trial = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->bench = $this->bench();
+        $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm']);
+        $this->put('parts', ['revision' => $this->bench->b, 'name' => 'Grip', 'material' => 'ash']);
+        $this->trial = $this->put(
+            'trials', ['revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing', 'plannedRuns' => 2],
+        );
+    }
+
+    public function testTheRunsMadeWithItGoAlong(): void
+    {
+        $this->runs('44.0 N', '44.4 N');
+        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'], ['kind' => 'part', 'name' => 'Grip', 'value' => 'cork']);
+        $runs = $this->runs('38.0 N', '38.2 N', '38.1 N');
+        $failure = $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Slipped', 'run' => $runs[1]]);
+        $this->put('observations', ['revision' => $this->bench->b, 'text' => 'Softer', 'run' => $runs[2]]);
+        $made = $this->gather();
+        self::assertSame(['C', $this->bench->b], [self::text($made, 'letter'), self::text($made, 'parent')]);
+        $c = self::text($made, 'id');
+        $build = $this->json('GET', '/api/revisions/'.$c.'/build');
+        self::assertSame('4 mm', self::text($build, 'parameters', 0, 'here', 'measure', 'text'));
+        self::assertSame('cork', self::text($build, 'parts', 0, 'part', 'material'));
+        self::assertEqualsCanonicalizing(
+            ['Arm 4 mm instead of 3 mm', 'Grip cork instead of ash'],
+            array_map(static fn (mixed $row): string => self::text((array) $row, 'change', 'what'), (array) $build['changes']),
+        );
+        self::assertSame([], $build['notes'], 'Every difference has its change record.');
+        self::assertSame([], self::at($build, 'articles', 0, 'article', 'deviants'));
+        $try = $this->json('GET', '/api/revisions/'.$c.'/try');
+        self::assertSame([3, $runs[0], 3], [
+            self::at($try, 'trials', 0, 'total'), self::text($try, 'trials', 0, 'runs', 0, 'id'), self::at($try, 'trials', 0, 'runs', 0, 'number'),
+        ]);
+        self::assertSame(2, self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'total'));
+        $find = $this->json('GET', '/api/revisions/'.$c.'/find');
+        self::assertSame([$failure, 'Softer'], [self::text($find, 'failures', 0, 'failure', 'id'), self::text($find, 'observations', 0, 'text')]);
+        $weigh = $this->json('GET', '/api/revisions/'.$c.'/weigh');
+        self::assertStringContainsString('38.1 N', self::text($weigh, 'comparisons', 0, 'here', 'text'));
+        self::assertStringContainsString('44.2 N', self::text($weigh, 'comparisons', 0, 'other', 'text'));
+        self::assertStringContainsString('3 runs', self::text($weigh, 'cells', 2, 'sentence'), 'They count for what the build is now.');
+    }
+
+    public function testARunMadeWithAPartOfItStays(): void
+    {
+        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);
+        $this->runs('41.0 N');
+        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'], ['kind' => 'parameter', 'name' => 'gap', 'value' => '1 mm']);
+        $this->runs('38.0 N');
+        $c = self::text($this->gather(), 'id');
+        self::assertSame(1, self::at($this->json('GET', '/api/revisions/'.$c.'/try'), 'trials', 0, 'total'));
+        self::assertSame(1, self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'total'));
+    }
+
+    public function testWhatIsOfTheArticleAloneStaysWithIt(): void
+    {
+        $this->changed(
+            ['kind' => 'workmanship', 'name' => 'weld', 'value' => 'rough'], ['kind' => 'part', 'name' => 'Grip', 'value' => 'old'],
+        );
+        $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => Uuid::v7()->toRfc4122()]);
+        self::assertSame(422, $this->answered());
+        $this->changed(['kind' => 'workmanship', 'name' => 'weld', 'value' => 'rough'], ['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);
+        $c = self::text($this->gather(), 'id');
+        $article = self::at($this->json('GET', '/api/revisions/'.$c.'/build'), 'articles', 0, 'article');
+        self::assertSame('weld', self::text((array) $article, 'deviants', 0, 'name'));
+    }
+
+    public function testSentTwiceItIsOneBuildAndAStrangerGathersNothing(): void
+    {
+        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);
+        $id = Uuid::v7()->toRfc4122();
+        $first = $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => $id]);
+        self::assertSame($first, $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => $id]));
+        $this->signIn('viewer@example.test');
+        $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => Uuid::v7()->toRfc4122()]);
+        self::assertSame(403, $this->answered());
+    }
+
+    /** @return array<array-key, mixed> */
+    private function gather(): array
+    {
+        $made = $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => Uuid::v7()->toRfc4122()]);
+        self::assertSame(200, $this->answered(), json_encode($made) ?: '');
+
+        return $made;
+    }
+
+    /** @param array<string, string> ...$deviants */
+    private function changed(array ...$deviants): void
+    {
+        $article = self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/build'), 'articles', 0, 'article');
+        $this->json('PUT', '/api/articles/'.$this->bench->unitB, ['deviants' => $deviants] + (array) $article);
+        self::assertSame(200, $this->answered());
+    }
+
+    /** @return list<string> */
+    private function runs(string ...$readings): array
+    {
+        $out = [];
+        foreach ($readings as $text) {
+            $out[] = $run = $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB]);
+            $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => $text, 'confirmed' => 'in a test']);
+            $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1]);
+        }
+
+        return $out;
+    }
+}

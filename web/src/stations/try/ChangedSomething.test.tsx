@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
 
 import type { Schemas } from '../../api/client';
@@ -15,9 +16,11 @@ const gap = { kind: 'parameter' as const, name: 'gap', value: '1.2 mm' };
 const weld = { kind: 'workmanship' as const, name: 'weld', value: 'rough' };
 const screenOf = (deviants: Schemas['ArticleView']['deviants']) =>
   show(
-    <PlaceContext value={{ frame: { device: { id: 'device-1' } } as Frame, tag: undefined }}>
-      <ChangedSomething article={article(deviants)} />
-    </PlaceContext>,
+    <MemoryRouter>
+      <PlaceContext value={{ frame: { device: { id: 'device-1' } } as Frame, tag: undefined }}>
+        <ChangedSomething article={article(deviants)} />
+      </PlaceContext>
+    </MemoryRouter>,
   );
 
 describe('what was changed between two runs', () => {

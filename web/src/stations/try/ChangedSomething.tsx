@@ -6,7 +6,7 @@ import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import type { Field } from '../../ui/fields';
-import { stationPath, usePlace } from '../../ui/place';
+import { stationPath, useFrame } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import { AddPhoto } from '../../ui/records/AddPhoto';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
@@ -22,7 +22,7 @@ const FIELDS: Field[] = [
 export function ChangedSomething({ article }: { article: Schemas['ArticleView'] }) {
   const [editing, setEditing] = useState<Editing>(null);
   const write = useWrite();
-  const { frame } = usePlace();
+  const frame = useFrame();
   const navigate = useNavigate();
   const [build] = useState(uuid);
   const gathers = article.deviants.some((d) => d.kind === 'parameter' || d.kind === 'part');

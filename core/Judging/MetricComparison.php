@@ -21,6 +21,7 @@ final readonly class MetricComparison
      * @param ByOrder|null      $byOrder    for ratings: by order alone
      * @param list<Life>        $lives      where runs are bounds: each side looked at as lives
      * @param float|null        $logRank    p of the log-rank test between the two, bounds included
+     * @param Chained|null      $chain      where the two never met, and each met a third build
      * @param Matching|null     $matching   what was opposed to what; null where the other side was not measured
      */
     public function __construct(
@@ -39,6 +40,22 @@ final readonly class MetricComparison
         public ?float $logRank,
         public ?Matching $matching,
         public Terms $terms,
+        public ?Chained $chain = null,
     ) {
+    }
+
+    /** Was nothing of one side run like anything of the other? */
+    public function neverMet(): bool
+    {
+        return $this->other !== null && $this->verdict === null;
+    }
+
+    /** The same, compared through a third build. */
+    public function through(Chained $chain): self
+    {
+        return new self(
+            $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged, $this->p,
+            $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain,
+        );
     }
 }

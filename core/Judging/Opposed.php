@@ -58,6 +58,18 @@ final readonly class Opposed
         ], static fn (string $t): bool => $t !== '')), $alone)));
     }
 
+    /**
+     * @param 'a'|'b' $side
+     *
+     * @return list<string> levels that one side was run at, as they are said; none where there are no levels
+     */
+    public function levels(string $side): array
+    {
+        $of = array_map(fn (AlikeRun $r): string => $r->side === $side ? $this->pairing->texts[$r->cell] ?? '' : '', $this->pairing->runs);
+
+        return array_values(array_unique(array_filter($of, static fn (string $level): bool => $level !== '')));
+    }
+
     /** @return list<CellDifference> with the levels as they are said; none where there is one cell without levels */
     public function cells(): array
     {

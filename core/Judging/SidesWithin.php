@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\AlikeRun;
-use Lustrum\Core\Alike\CompareSides;
 use Lustrum\Core\Alike\SideEffect;
-use Lustrum\Core\Alike\SidePair;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Run\Configuration;
 
@@ -19,15 +17,11 @@ use Lustrum\Core\Run\Configuration;
 final readonly class SidesWithin
 {
     /**
-     * @param string             $kind    arm, article, lot, firmware or block
-     * @param string             $name    of the material, or of the block; empty elsewhere
-     * @param list<SideEffect>   $sides   the highest first
-     * @param list<list<string>> $groups  that cannot be told apart
-     * @param list<list<string>> $apart   empty where all are joined
-     * @param int                $told    pairs that are told apart
-     * @param int                $pairs   that could be
-     * @param bool               $ofArticles does one article stand for a side?
-     * @param int                $bounds  among the runs: then there is no fit
+     * @param string           $kind       arm, article, lot, firmware or block
+     * @param string           $name       of the material, or of the block; empty elsewhere
+     * @param bool             $ofArticles does one article stand for a side?
+     * @param int              $bounds     among the runs: then there is no fit
+     * @param list<Confounded> $confounded what varies together with the sides
      */
     private function __construct(
         public string $metric,
@@ -35,14 +29,11 @@ final readonly class SidesWithin
         public string $name,
         public string $unit,
         public int $decimals,
-        public array $sides,
-        public array $groups,
-        public array $apart,
-        public int $told,
-        public int $pairs,
+        public SidesFound $found,
         public bool $ofArticles,
         public int $bounds,
         public Terms $terms,
+        public array $confounded,
     ) {
     }
 
@@ -98,8 +89,9 @@ final readonly class SidesWithin
         }
         $bounds = 0;
         $blocks = self::blocks($sided, $sides, $kind === 'block' ? $name : ($kind === 'article' ? 'article' : ''));
-        $runs = [];
+        $runs = $texts = [];
         foreach ($sides as $i => $side) {
+            $texts[$sided[$i]->alike->cell] = $sided[$i]->alike->said();
             $bounds += count($sided[$i]->atLeast) + count($sided[$i]->atMost);
             $block = $blocks === [] ? null : implode("\x1f", array_map(
                 static fn (string $b): string => $sided[$i]->alike->blocks[$b] ?? '', $blocks,
@@ -110,31 +102,53 @@ final readonly class SidesWithin
         }
         // Raters share their articles; an arm, a lot or a firmware has its own.
         [$runs, $ofArticles] = in_array($kind, ['article', 'block'], true) ? [$runs, false] : self::byArticle($runs);
-        if ($bounds > 0) {
-            return self::bounded($metric, $m, $kind, $name, array_values(array_unique($sides)), $bounds, $terms);
-        }
+        $names = array_values(array_unique($sides));
         try {
-            $found = CompareSides::of($runs, $terms->confidence());
+            $found = $bounds > 0
+                ? new SidesFound(array_map(static fn (string $s): SideEffect => new SideEffect($s, 0, null), $names))
+                : SidesFound::of($runs, $terms, $texts);
         } catch (CoreException) {
             return null;
         }
-        // Before the planned number of runs, and of what was calculated, no pair is told apart.
-        $told = $terms->tells() ? count(array_filter($found->pairs, static fn (SidePair $p): bool => $p->told)) : 0;
-        $groups = $terms->tells() ? $found->groups : [array_map(static fn (SideEffect $s): string => $s->side, $found->sides)];
 
         return new self(
-            $metric, $kind, $name, $m->unit, $m->decimals, $found->sides, $groups, $found->apart, $told, count($found->pairs),
-            $ofArticles, 0, $terms,
+            $metric, $kind, $name, $m->unit, $m->decimals, $found, $ofArticles, $bounds, $terms,
+            Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names),
         );
     }
 
-    /** @param list<string> $sides */
-    private static function bounded(string $metric, Measured $m, string $kind, string $name, array $sides, int $bounds, Terms $terms): self
+    /**
+     * What stood beside each side, where it is not what is compared.
+     *
+     * @param list<Sided>        $sided
+     * @param array<int, string> $sides
+     *
+     * @return array<string, array<string, array<string, true>>> by what, then side
+     */
+    private static function beside(array $sided, array $sides, Seen $seen, string $kind, string $name): array
     {
-        return new self(
-            $metric, $kind, $name, $m->unit, $m->decimals, array_map(static fn (string $s): SideEffect => new SideEffect($s, 0, null), $sides),
-            [], [], 0, 0, false, $bounds, $terms,
-        );
+        $out = [];
+        foreach ($sides as $i => $side) {
+            $bunch = $sided[$i]->bunch;
+            if ($bunch === null) {
+                continue;
+            }
+            $made = $seen->configuration($bunch->circumstances->made);
+            $values = ['firmware' => $made->firmware, 'arm' => $made->arm];
+            foreach ($made->lots as $material => $lot) {
+                $values['lot of '.$material] = $lot;
+            }
+            foreach ($sided[$i]->alike->named as $block => $level) {
+                $values[(string) $block] = $level;
+            }
+            // Each article is of one arm, and of one lot of everything: that is what it is, and no coincidence.
+            unset($values[$kind], $values[$kind === 'lot' ? 'lot of '.$name : $name], $values['article']);
+            foreach ($kind === 'article' ? [] : $values as $what => $value) {
+                $out[$what][$side][$value] = true;
+            }
+        }
+
+        return $out;
     }
 
     private static function side(Sided $one, Configuration $made, string $kind, string $name): string

@@ -47,8 +47,18 @@ final class ComparisonWords
             ]);
         }
         if ($c->difference === null) {
+            if ($c->chain !== null) {
+                $d = $c->chain->difference;
+
+                return Messages::say('comparison.chained', $with + [
+                    'via' => $c->chain->via, 'told' => $c->chain->told, 'less' => $d->value < 0,
+                    'size' => self::size($d->called(Numbers::differenceUnit($d->unit))),
+                ]);
+            }
+            $there = $c->matching->onlyOther[0] ?? '';
+
             return Messages::say('comparison.notTogether', $with + [
-                'byCell' => $c->verdict === WithinVerdict::ByCell, 'cells' => implode('; ', self::cells($c)),
+                'byCell' => $c->verdict === WithinVerdict::ByCell, 'cells' => implode('; ', self::cells($c)), 'known' => $there !== '', 'there' => $there,
             ]);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
+use Lustrum\Core\Judging\Confounded;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Quantity\Digits;
 
@@ -21,23 +22,51 @@ final class SidesWords
     /** @param bool $moreIsBetter which end leads */
     public static function sentence(SidesWithin $s, string $metric, bool $moreIsBetter): string
     {
-        return implode(' ', [LookWords::soFar($s->terms->look).self::told($s, $metric, $moreIsBetter), ...LookWords::remarks($s->terms, true)]);
+        return implode(' ', [
+            LookWords::soFar($s->terms->look).self::told($s, $metric, $moreIsBetter), ...self::further($s), ...LookWords::remarks($s->terms, true),
+        ]);
+    }
+
+    /** @return list<string> what varies together, which sides were compared through another, and what would join those that never met */
+    private static function further(SidesWithin $s): array
+    {
+        $out = array_map(static fn (Confounded $c): string => Messages::say('sides.confounded', [
+            'by' => Messages::begin(self::what($s)), 'what' => $c->what, 'n' => count($c->runs), 'runs' => Messages::list(array_map(
+                static fn (array $run): string => Messages::say('sides.run', ['side' => self::named($run[0]), 'value' => $run[1]]),
+                array_slice($c->runs, 0, self::NAMED),
+            )), 'more' => max(0, count($c->runs) - self::NAMED),
+        ]), $s->confounded);
+        foreach ($s->found->through as [$a, $b, $via]) {
+            $out[] = Messages::say('sides.through', ['a' => self::named($a), 'b' => self::named($b), 'via' => self::named($via)]);
+        }
+        if ($s->found->joining !== null) {
+            [$side, $level] = $s->found->joining;
+            $out[] = Messages::say('sides.joining', ['side' => self::named($side), 'level' => $level, 'at' => $level !== '']);
+        }
+
+        return $out;
+    }
+
+    /** What is compared, as one word. */
+    private static function what(SidesWithin $s): string
+    {
+        return Messages::say('sides.what', ['kind' => $s->kind, 'name' => $s->name]);
     }
 
     private static function told(SidesWithin $s, string $metric, bool $moreIsBetter): string
     {
-        $with = ['metric' => Messages::begin($metric), 'by' => self::title($s), 'n' => count($s->sides)];
+        $with = ['metric' => Messages::begin($metric), 'by' => self::title($s), 'n' => count($s->found->sides)];
         if ($s->bounds > 0) {
             return Messages::say('sides.bounds', $with + ['bounds' => $s->bounds]);
         }
-        $known = array_values(array_filter($s->sides, static fn ($side): bool => $side->effect !== null));
-        $first = ($known === [] ? $s->sides : $known)[$moreIsBetter || $known === [] ? 0 : count($known) - 1]->side;
-        $with += ['first' => self::named($first), 'told' => $s->told, 'pairs' => $s->pairs];
-        if ($s->told === 0) {
+        $known = array_values(array_filter($s->found->sides, static fn ($side): bool => $side->effect !== null));
+        $first = ($known === [] ? $s->found->sides : $known)[$moreIsBetter || $known === [] ? 0 : count($known) - 1]->side;
+        $with += ['first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs];
+        if ($s->found->told === 0) {
             return Messages::say('sides.none', $with + ['articles' => $s->ofArticles]);
         }
         $rivals = [];
-        foreach ($s->groups as $group) {
+        foreach ($s->found->groups as $group) {
             if (in_array($first, $group, true)) {
                 $rivals = array_values(array_unique([...$rivals, ...array_diff($group, [$first])]));
             }

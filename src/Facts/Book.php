@@ -8,6 +8,7 @@ use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
+use Lustrum\Core\Judging\Chained;
 use Lustrum\Core\Judging\ChangeSeen;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
@@ -19,6 +20,7 @@ use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Gathered;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Look;
+use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\Own;
@@ -40,6 +42,9 @@ use Lustrum\Core\Run\RunFact;
  */
 final class Book
 {
+    /** So many builds are tried as the one that two others met. */
+    private const THIRDS = 4;
+
     private ?Lineage $lineage = null;
 
     /** @var array<string, string>|null */
@@ -326,6 +331,38 @@ final class Book
 
     /** How a build stands to another: values and shares. */
     public function against(Build $build, Build $other): Against
+    {
+        $found = $this->direct($build, $other);
+        if (array_filter($found->values, static fn (MetricComparison $c): bool => $c->neverMet()) === []) {
+            return $found;
+        }
+
+        return new Against(array_map(fn (MetricComparison $c): MetricComparison => $this->chained($c, $build, $other), $found->values), $found->outcomes);
+    }
+
+    /** What was never run alike on two builds, through a third that each of them met: the nearest first. */
+    private function chained(MetricComparison $c, Build $build, Build $other): MetricComparison
+    {
+        if (!$c->neverMet()) {
+            return $c;
+        }
+        $line = [...$this->lineage()->ancestors($other), ...$this->lineage()->ancestors($build), ...array_reverse(array_values($this->lineage()->builds))];
+        $thirds = array_slice(array_values(array_filter(
+            array_column($line, null, 'id'), static fn (Build $b): bool => $b->id !== $build->id && $b->id !== $other->id,
+        )), 0, self::THIRDS);
+        $chain = $this->kept('chain', [$build, $other, ...$thirds], function () use ($c, $build, $other, $thirds): ?Chained {
+            $of = fn (Build $b): Measured => Measured::of($this->chosen($b)->read($c->metric), $c->here->unit);
+
+            return Chained::of(
+                $of($build), $of($other), array_map(static fn (Build $b): array => [$b->letter, $of($b)], $thirds),
+                $this->terms($c->metric, $build, $other, ...$thirds),
+            );
+        }, $c->metric);
+
+        return $chain === null ? $c : $c->through($chain);
+    }
+
+    private function direct(Build $build, Build $other): Against
     {
         return $this->kept('against', [$build, $other], function () use ($build, $other): Against {
             $comparisons = $this->comparisons();

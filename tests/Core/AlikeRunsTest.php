@@ -66,7 +66,7 @@ final class AlikeRunsTest extends TestCase
             $of('slim', '60 cm', 40.6), $of('slim', '60 cm', 41.0), $of('slim', '', 90.0), $of('wide', '', 10.0),
         ];
         $sides = SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95))[0];
-        self::assertSame([['wide', 3], ['slim', 3]], array_map(static fn ($s): array => [$s->side, $s->n], $sides->sides));
+        self::assertSame([['wide', 3], ['slim', 3]], array_map(static fn ($s): array => [$s->side, $s->n], $sides->found->sides));
     }
 
     public function testWhatIsSetAsideAnswersNothing(): void

@@ -155,9 +155,9 @@ final class LookTest extends TestCase
                 $runs[] = Judged::run($newton + $more, serial: $serial);
             }
         }
-        self::assertSame(1, SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95))[0]->told);
+        self::assertSame(1, SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95))[0]->found->told);
         $soFar = SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95, new Look(6, 8, 1, true)))[0];
-        self::assertSame([0, 1], [$soFar->told, count($soFar->groups)]);
+        self::assertSame([0, 1], [$soFar->found->told, count($soFar->found->groups)]);
     }
 
     /**

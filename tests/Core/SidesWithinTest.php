@@ -33,19 +33,19 @@ final class SidesWithinTest extends TestCase
         $all = self::of($runs);
         self::assertSame(['arm', 'block'], array_column($all, 'kind'), 'One article for each arm: the articles are not told again.');
         $arms = $all[0];
-        self::assertSame('wide', $arms->sides[0]->side);
-        self::assertSame([2, 3], [$arms->told, $arms->pairs], 'The raters differ by 70, and the arms are told apart all the same.');
+        self::assertSame('wide', $arms->found->sides[0]->side);
+        self::assertSame([2, 3], [$arms->found->told, $arms->found->pairs], 'The raters differ by 70, and the arms are told apart all the same.');
         self::assertSame([['round', 'slim']], array_map(static function (array $g): array {
             sort($g);
 
             return $g;
-        }, array_values(array_filter($arms->groups, static fn (array $g): bool => count($g) > 1))));
+        }, array_values(array_filter($arms->found->groups, static fn (array $g): bool => count($g) > 1))));
         self::assertTrue($arms->ofArticles);
         self::assertSame(
             'Force by arm: wide leads, and is told apart from all others; 2 of 3 pairs told.'
             .' One article stands for a side: what is told is of the articles.', SidesWords::sentence($arms, 'force', true),
         );
-        self::assertSame(['by rater', 'Di'], [SidesWords::title($all[1]), $all[1]->sides[0]->side], 'Named as they were typed.');
+        self::assertSame(['by rater', 'Di'], [SidesWords::title($all[1]), $all[1]->found->sides[0]->side], 'Named as they were typed.');
     }
 
     public function testALossLeavesTheOthersAsTheyAre(): void
@@ -59,7 +59,7 @@ final class SidesWithinTest extends TestCase
             }
         }
         $arms = self::of($runs)[0];
-        $effects = array_column(array_map(static fn ($s): array => ['side' => $s->side, 'effect' => $s->effect], $arms->sides), 'effect', 'side');
+        $effects = array_column(array_map(static fn ($s): array => ['side' => $s->side, 'effect' => $s->effect], $arms->found->sides), 'effect', 'side');
         // Round was with the two who give the most: a plain mean would put it far ahead of both.
         self::assertEqualsWithDelta(0.3, (float) $effects['round'] - (float) $effects['slim'], 0.05);
         self::assertLessThan((float) $effects['wide'], (float) $effects['round']);
@@ -77,8 +77,8 @@ final class SidesWithinTest extends TestCase
             self::one(9.0, 'slim', 'A-2', 'Ada', ResultKind::AtLeast),
         ];
         $arms = self::of($runs)[0];
-        self::assertSame([1, 0], [$arms->bounds, $arms->pairs]);
-        self::assertSame([null, null], array_map(static fn ($s): ?float => $s->effect, $arms->sides));
+        self::assertSame([1, 0], [$arms->bounds, $arms->found->pairs]);
+        self::assertSame([null, null], array_map(static fn ($s): ?float => $s->effect, $arms->found->sides));
         self::assertStringContainsString('1 run is a bound', SidesWords::sentence($arms, 'force', true));
     }
 

@@ -33,8 +33,8 @@ final readonly class SidesRow
             $metric, $s->metric, $s->kind, SidesWords::title($s), SidesWords::sentence($s, $metric, $moreIsBetter), $s->unit,
             array_map(static fn (SideEffect $e): SideMark => new SideMark(
                 $e->side, $e->n, $e->effect, SidesWords::effect($s, $e->effect), self::groups($s, $e->side),
-            ), $s->sides),
-            $s->apart !== [],
+            ), $s->found->sides),
+            $s->found->apart !== [],
         );
     }
 
@@ -42,7 +42,7 @@ final readonly class SidesRow
     private static function groups(SidesWithin $s, string $side): string
     {
         $letters = '';
-        foreach ($s->groups as $i => $group) {
+        foreach ($s->found->groups as $i => $group) {
             $letters .= in_array($side, $group, true) ? chr(ord('a') + $i % 26) : '';
         }
 

@@ -1,6 +1,7 @@
 import { scaleTime } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
+import { Sideways } from '../ui/Sideways';
 import { dayAndHour } from '../ui/time';
 import { Axis } from './Axis';
 
@@ -18,7 +19,7 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
   const height = timed.length * ROW + 34;
   return (
     <figure>
-      <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="Trials along time">
+      <Sideways label="Trials along time">
         <svg
           viewBox={`0 0 ${WIDTH} ${height}`}
           className="w-full min-w-[40rem]"
@@ -55,7 +56,7 @@ export function TrialStrips({ rows }: { rows: Schemas['TrialRow'][] }) {
             );
           })}
         </svg>
-      </div>
+      </Sideways>
       <figcaption className="flex flex-wrap gap-x-5 text-xs text-soft">
         {(['held', 'failed', 'stoppedEarly', 'lost', 'void', null] as const).map((o) => (
           <span key={String(o)} className="flex items-center gap-1">

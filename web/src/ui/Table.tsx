@@ -1,6 +1,7 @@
 import type { Key, ReactNode } from 'react';
 
 import { Button } from './Button';
+import { Sideways } from './Sideways';
 
 export type Column<T> = {
   /** What stands above; empty where the column speaks for itself. */
@@ -20,7 +21,7 @@ export type Column<T> = {
 };
 
 /**
- * The one table: a region that scrolls sideways by itself, heads above, rules between, and at the end of a row its edit.
+ * The one table: a region that scrolls sideways by itself and says so, heads above, rules between, and at the end of a row its edit.
  */
 export function Table<T>({
   label,
@@ -50,7 +51,7 @@ export function Table<T>({
 }) {
   const pad = wide ? 'cell' : 'cell pr-8';
   return (
-    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
+    <Sideways label={label}>
       <table className={`text-sm ${wide ? 'w-full' : ''} ${least}`}>
         <thead className={headless ? 'sr-only' : ''}>
           <tr className="text-xs text-soft [&>th]:align-baseline">
@@ -82,7 +83,7 @@ export function Table<T>({
         </tbody>
         {foot}
       </table>
-    </div>
+    </Sideways>
   );
 }
 

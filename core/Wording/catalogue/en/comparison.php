@@ -10,7 +10,8 @@ return [
     'article' => '{letter} ({serial})',
     'cell' => '{cell}: {change}',
     'alone' => '{letter} alone was run with {cells}: no counterpart.',
-    'notTogether' => '{metric} on {letter} against {other}: {byCell, select, yes {it hangs on the level, in both directions: {cells}} other {nothing was run alike on both, so neither says anything of the other}}.',
+    'notTogether' => '{metric} on {letter} against {other}: {byCell, select, yes {it hangs on the level, in both directions: {cells}} other {nothing was run alike on both, so neither says anything of the other{known, select, yes {; one run of {letter} at {there} would join them} other {}}}}.',
+    'chained' => '{metric} on {letter}: {size} {less, select, yes {less} other {more}} than {other}, through {via}: the two were never run alike, but each was like {via}{told, select, yes {} other {, and that cannot be told from no change}}.',
     'sentence' => '{metric} on {letter}: {sized, select, yes {{size}, } other {}}{change} than {other}'
         .'{blocked, select, yes {, pair by pair} other {{pairs, plural, =0 {} =1 {} other {, level by level}}}}'
         .'{verdict, select, indistinct {, which cannot be told from no change with {nOther} and {n} runs}'

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 return [
     'title' => '{kind, select, arm {by arm} article {by article} lot {by lot of {name}} firmware {by firmware} other {by {name}}}',
+    'what' => '{kind, select, arm {arm} article {article} lot {lot of {name}} firmware {firmware} other {{name}}}',
+    'confounded' => '{by} and {what} cannot be told apart: each had its own. {n, plural, one {# more run} other {# more runs}} would: {runs}{more, plural, =0 {} other { and # more}}.',
+    'run' => '{side} with {value}',
+    'through' => '{a} and {b} never met: they are compared through {via}.',
+    'joining' => 'Nothing joins all of them: one run of {side}{at, select, yes { at {level}} other {}} would.',
     'noValue' => 'no value alike',
     'bounds' => '{metric} {by}: {bounds, plural, one {# run is a bound} other {# runs are bounds}}, so the {n, plural, other {# sides}} are not put into one fit.',
     'none' => '{metric} {by}: {pairs, plural, one {the pair} other {none of the # pairs}} {pairs, plural, one {cannot be told apart} other {can be told apart}} yet{articles, select, yes {, and one article stands for a side} other {}}.',

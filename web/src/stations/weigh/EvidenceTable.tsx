@@ -1,3 +1,5 @@
+import { useState } from 'react';
+
 import type { Schemas } from '../../api/client';
 import type { Opened } from '../../ui/RunsSlip';
 import { Table, type Column } from '../../ui/Table';
@@ -10,15 +12,15 @@ type Requirement = Schemas['RequirementView'];
 /** Requirements × builds, each cell in its texture with the number that it stands on. */
 export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; open: (opened: Opened) => void }) {
   const narrow = useNarrow();
-  // On a phone the build that is looked at comes first, then back in time; on a desk time runs to the right.
-  const revisions = narrow
-    ? [sheet.revision, ...sheet.revisions.filter((r) => r.id !== sheet.revision.id).reverse()]
-    : sheet.revisions;
+  const others = sheet.revisions.filter((r) => r.id !== sheet.revision.id).reverse();
+  const [beside, setBeside] = useState(sheet.against?.id ?? others[0]?.id ?? '');
+  // On a phone the build that is looked at, and one other that is picked; on a desk all, time running to the right.
+  const revisions = narrow ? [sheet.revision, ...others.filter((r) => r.id === beside)] : sheet.revisions;
   const cells = new Map(sheet.cells.map((c) => [`${c.requirement}/${c.revision}`, c]));
-  return (
+  const table = (
     <Table
       wide
-      least="min-w-[44rem]"
+      least={narrow ? '' : 'min-w-[44rem]'}
       label="Evidence, requirements by builds"
       rows={sheet.requirements}
       keyOf={(r) => r.id}
@@ -26,8 +28,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
         {
           head: 'Requirement',
           names: true,
-          // On a phone the table scrolls; the words that say what is judged are not squeezed for it.
-          look: 'min-w-36',
+          look: narrow ? '' : 'min-w-36',
           cell: (r) => (
             <>
               {r.statement}
@@ -35,10 +36,15 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
                 {r.metric} · {r.source === 'runs' ? KIND[r.kind] : 'worked out from the build'}
                 {r.must ? '' : ' · should'}
               </span>
+              {narrow && <span className="block text-xs font-semibold">{r.limitText}</span>}
             </>
           ),
         },
-        { head: 'Limit', right: true, whole: true, cell: (r) => r.limitText },
+        ...(narrow
+          ? []
+          : [
+              { head: 'Limit', right: true, whole: true, cell: (r: Requirement) => r.limitText } as Column<Requirement>,
+            ]),
         ...revisions.map((v): Column<Requirement> => {
           const wash = v.id === sheet.revision.id ? 'bg-wash' : '';
           return {
@@ -52,6 +58,23 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
         }),
       ]}
     />
+  );
+  if (!narrow || others.length === 0) return table;
+  return (
+    <>
+      <label className="mb-2 flex items-center gap-2 text-sm">
+        <span className="font-semibold">Beside {sheet.revision.letter}</span>
+        <select className="field min-h-11 w-auto" value={beside} onChange={(e) => setBeside(e.target.value)}>
+          {others.map((r) => (
+            <option key={r.id} value={r.id}>
+              {r.letter}
+            </option>
+          ))}
+        </select>
+        <span className="text-soft">of {others.length} more</span>
+      </label>
+      {table}
+    </>
   );
 }
 

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\CompareSides;
+use Lustrum\Core\Alike\SideEffect;
+use Lustrum\Core\Alike\SidePair;
+
+/** What came of sides against each other: which lead, which cannot be told apart, and which never met. */
+final readonly class SidesFound
+{
+    /** So many chains are named. */
+    private const NAMED = 3;
+
+    /**
+     * @param list<SideEffect>   $sides   the highest first
+     * @param list<list<string>> $groups  that cannot be told apart
+     * @param list<list<string>> $apart   that nothing joins; empty where all are joined
+     * @param int                $told    pairs that are told apart
+     * @param int                $pairs   that could be
+     * @param list<array{string, string, string}> $through two sides that never met at a level, and the one that they are compared through
+     * @param array{string, string}|null $joining one side and the level of another at which one run would join them
+     */
+    public function __construct(
+        public array $sides,
+        public array $groups = [],
+        public array $apart = [],
+        public int $told = 0,
+        public int $pairs = 0,
+        public array $through = [],
+        public ?array $joining = null,
+    ) {
+    }
+
+    /**
+     * @param list<AlikeRun>        $runs
+     * @param array<string, string> $texts cells as they are said
+     *
+     * @throws \Lustrum\Core\CoreException
+     */
+    public static function of(array $runs, Terms $terms, array $texts): self
+    {
+        $found = CompareSides::of($runs, $terms->confidence());
+        $on = $cells = [];
+        foreach ($runs as $run) {
+            $on[$run->side][$run->stratum()] = true;
+            $cells[$run->side] ??= $run->cell;
+        }
+        // Before the planned number of runs, and of what was calculated, no pair is told apart.
+        $told = $terms->tells() ? count(array_filter($found->pairs, static fn (SidePair $p): bool => $p->told)) : 0;
+        $groups = $terms->tells() ? $found->groups : [array_map(static fn (SideEffect $s): string => $s->side, $found->sides)];
+        $joining = count($found->apart) < 2 ? null : [$found->apart[1][0], $texts[$cells[$found->apart[0][0]] ?? ''] ?? ''];
+
+        return new self($found->sides, $groups, $found->apart, $told, count($found->pairs), self::through($found->pairs, $on), $joining);
+    }
+
+    /**
+     * @param list<SidePair>                     $pairs
+     * @param array<string, array<string, true>> $on    strata of each side
+     *
+     * @return list<array{string, string, string}>
+     */
+    private static function through(array $pairs, array $on): array
+    {
+        $meet = static fn (string $a, string $b): bool => array_intersect_key($on[$a] ?? [], $on[$b] ?? []) !== [];
+        $out = [];
+        foreach ($pairs as $pair) {
+            foreach ($meet($pair->a, $pair->b) ? [] : array_keys($on) as $third) {
+                if ($meet($pair->a, (string) $third) && $meet((string) $third, $pair->b)) {
+                    $out[] = [$pair->a, $pair->b, (string) $third];
+                    break;
+                }
+            }
+        }
+
+        return array_slice($out, 0, self::NAMED);
+    }
+}

@@ -144,7 +144,7 @@ final readonly class FootingCheck
             }
 
             return self::tilted(
-                $what, self::number($mx, $x->unit, $shift), self::number($my, $y->unit, $shift), Reason::Level, ['name' => $name],
+                $what, self::number($x, $shift), self::number($y, $shift), Reason::Level, ['name' => $name],
             );
         }
         if (!$x->recorded() || !$y->recorded()) {
@@ -176,11 +176,15 @@ final readonly class FootingCheck
         );
     }
 
-    private static function number(float $value, string $unit, float $shift): string
+    /** What the runs of a side had, as it was recorded: a mean of several would be a value that none of them had. */
+    private static function number(Level $level, float $shift): string
     {
-        $decimals = Digits::decimalsOf($shift);
+        $decimals = min(3, Digits::decimalsOf($shift));
+        // 6.5 is not 7, however far the other side lies.
+        $text = static fn (float $v): string => $v === round($v, $decimals) ? Digits::decimals($v, $decimals) : Digits::short($v);
+        $ends = array_values(array_unique([$text(min($level->numbers ?: [0.0])), $text(max($level->numbers ?: [0.0]))]));
 
-        return Digits::decimals($value, min(3, $decimals)).($unit === '' ? '' : ' '.$unit);
+        return implode(' to ', $ends).($level->unit === '' ? '' : ' '.$level->unit);
     }
 
     /** @return list<Difference> */

@@ -28,19 +28,23 @@ final readonly class ChangesSeen
     }
 
     /**
-     * @param Seen $there of the parent
+     * @param Seen       $there  of the parent
+     * @param Build|null $parent whose differences nobody explained bear on every metric; null: none is looked for
      *
      * @return list<ChangeSeen> one for each effect that is expected of a change of the build, and one for a change without any
      */
-    public function of(Build $build, Seen $here, Seen $there): array
+    public function of(Build $build, Seen $here, Seen $there, ?Build $parent = null): array
     {
+        $unexplained = $parent === null ? [] : Differences::unexplained(Differences::between($parent, $build), $build->changes);
         $out = [];
         foreach ($build->changes as $change) {
             if ($change->effects === []) {
                 $out[] = new ChangeSeen($change, null, ChangeVerdict::NobodyLooked);
             }
             foreach ($change->effects as $effect) {
-                $out[] = $this->one($change, $effect, $here, $there, self::together($build, $change, $effect));
+                $out[] = $this->one($change, $effect, $here, $there, [
+                    ...self::together($build, $change, $effect), ...$this->bearing($unexplained, $effect),
+                ]);
             }
         }
 
@@ -59,6 +63,20 @@ final readonly class ChangesSeen
         }
 
         return $out;
+    }
+
+    /**
+     * A difference that nobody wrote a change for bears on every metric that its class bears on, until somebody says otherwise.
+     *
+     * @param list<Difference> $unexplained
+     *
+     * @return list<string>
+     */
+    private function bearing(array $unexplained, Expectation $effect): array
+    {
+        $depends = $this->comparisons->wanted($effect->metric)->dependsOn ?? [];
+
+        return array_map(static fn (Difference $d): string => $d->name, Differences::that($unexplained, $depends));
     }
 
     /** @param list<string> $together */

@@ -64,15 +64,16 @@ final class Fixes
     public function stoodAgainst(Build $build, ?Configuration $made): ?ChangeFact
     {
         $carried = $this->carried($build, $made);
-        if ($carried !== null || $made === null) {
+        if ($carried !== null) {
             return $carried;
         }
-        $key = $build->id.' '.spl_object_id($made).' against';
+        // Of what happened outside a run nothing is known but the build.
+        $key = $build->id.($made === null ? '' : ' '.spl_object_id($made)).' against';
 
-        return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->against($made);
+        return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->against($made ?? $build);
     }
 
-    private function against(Configuration $made): ?ChangeFact
+    private function against(Configuration|Build $made): ?ChangeFact
     {
         foreach ($this->changes as [$change, $at]) {
             if ($change->alters !== [] && self::hasValues($change, $at, $made)) {
@@ -89,7 +90,7 @@ final class Fixes
             || array_filter($this->lineage->ancestors($build), static fn (Build $b): bool => $b->id === $at->id) !== [];
     }
 
-    private static function hasValues(ChangeFact $change, Build $at, ?Configuration $made): bool
+    private static function hasValues(ChangeFact $change, Build $at, Configuration|Build|null $made): bool
     {
         if ($made === null) {
             return true;
@@ -103,7 +104,7 @@ final class Fixes
         return true;
     }
 
-    private static function hasValue(string $name, Build $at, Configuration $made): bool
+    private static function hasValue(string $name, Build $at, Configuration|Build $made): bool
     {
         [$kind, $what] = array_pad(explode(':', $name, 2), 2, '');
         if ($kind === 'firmware') {
@@ -119,6 +120,7 @@ final class Fixes
         [$was, $is] = [$find($at->parts), $find($made->parts)];
 
         return $was === null || $is === null
-            ? $was === $is : $was->material === $is->material && $was->quantity === $is->quantity && !in_array($what, $made->keeps(), true);
+            ? $was === $is : $was->material === $is->material && $was->quantity === $is->quantity
+                && !in_array($what, $made instanceof Configuration ? $made->keeps() : [], true);
     }
 }

@@ -63,8 +63,8 @@ final readonly class Noticing
         }
         foreach ([[$run->configuration->conditions, $run->conditions], [$run->configuration->settings, $run->settings]] as [$rules, $found]) {
             foreach ($rules as $rule) {
-                $text = mb_strtolower(trim($found[$rule->name] ?? ''));
-                if ($text === '' || $text === 'unknown') {
+                // 'unknown' is a value: somebody looked, and could not say.
+                if (trim($found[$rule->name] ?? '') === '') {
                     $missing[] = $rule->name;
                 }
             }

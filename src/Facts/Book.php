@@ -432,7 +432,7 @@ final class Book
                 $this->comparisons(), $this->device->confidence,
                 fn (string $metric): Terms => $this->terms($metric, ...array_filter([$build, $parent])),
             )
-        )->of($build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent)));
+        )->of($build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent), $parent));
     }
 
     /** @return array<string, Baseline> by metric */

@@ -21,6 +21,9 @@ final class Summaries
     /** Of the levels of compression, the one that costs least. */
     private const QUICK = 1;
 
+    /** Of the key that something is kept under; what is known by more is known by a hash of it. */
+    private const LONGEST = 120;
+
     /** The failures of a device. */
     public const FAILURES = 'failures';
 
@@ -54,6 +57,9 @@ final class Summaries
     public function kept(string $device, int $counter, string $what, array $builds, callable $workOut, string $of = ''): mixed
     {
         $key = $what.':'.implode(':', $builds).($of === '' ? '' : ':'.$of);
+        if (strlen($key) > self::LONGEST) {
+            $key = $what.':'.hash('sha256', $key);
+        }
         $row = $this->db->fetchAssociative(
             'SELECT content, seal FROM summary WHERE belongs_to = ? AND key = ? AND code = ?', [$device, $key, $this->code->version],
         );

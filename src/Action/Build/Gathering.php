@@ -64,7 +64,7 @@ final readonly class Gathering
             if ($known !== null) {
                 return $known->view();
             }
-            $gathered = array_values(array_filter($article->deviants(), self::becomesDesign(...)));
+            $gathered = array_values(array_filter($article->deviants(), static fn (Deviation $d): bool => $d->isOfDesign()));
             if ($gathered === []) {
                 throw Invalid::at('article', 'Nothing was changed on this article that a build could take over: no parameter, and no part.');
             }
@@ -81,12 +81,6 @@ final readonly class Gathering
 
             return $next->view();
         });
-    }
-
-    /** A lot or how well it was made is of the article; a part that stayed as it was is no change. */
-    private static function becomesDesign(Deviation $d): bool
-    {
-        return in_array($d->kind, [DeviationKind::Parameter, DeviationKind::Part], true) && trim($d->value) !== '' && !$d->keepsOld();
     }
 
     private function open(Revision $from, Article $article, Uuid $id): Revision

@@ -146,7 +146,7 @@ class Article extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->serial,
             array_map(static fn (string $m, string $l): string => $m.': '.$l, array_keys($this->lots), array_values($this->lots)),
             $this->deviations, $this->state, $this->arm, $this->scale, $this->standsFor, $this->deviants, $this->keeper, $this->whereabouts,
-            $this->uses, $this->earlier,
+            $this->uses, $this->earlier, array_filter($this->deviants, static fn (Deviation $d): bool => $d->isOfDesign()) !== [],
         );
     }
 

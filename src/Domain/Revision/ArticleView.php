@@ -31,6 +31,7 @@ final readonly class ArticleView
         public Whereabouts $whereabouts,
         public array $uses,
         public array $earlier,
+        public bool $gathers,
     ) {
     }
 }

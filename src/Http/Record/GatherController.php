@@ -11,6 +11,7 @@ use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Record\Records;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -32,6 +33,8 @@ final readonly class GatherController
         $article = $this->records->find(Article::class, $id);
         $this->records->mustWrite($article->workspace());
 
-        return new JsonResponse($this->gathering->gather($article, Uuid::fromString($input->id)));
+        $build = Uuid::isValid($input->id) ? Uuid::fromString($input->id) : throw Invalid::at('id', 'The build that is made needs an identifier.');
+
+        return new JsonResponse($this->gathering->gather($article, $build));
     }
 }

@@ -1736,6 +1736,7 @@ export interface components {
             whereabouts: components["schemas"]["Domain.Revision.Whereabouts"];
             uses: components["schemas"]["Domain.Revision.ArticleUse"][];
             earlier: string[];
+            gathers: boolean;
         };
         "Domain.Revision.Correction": {
             sentence: string;
@@ -1751,7 +1752,7 @@ export interface components {
             value?: string;
         };
         "Domain.Revision.GatherInput": {
-            id: string;
+            id?: string;
         };
         "Domain.Revision.ParameterInput": {
             revision: string;

@@ -2,8 +2,11 @@ import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import type { Opened } from '../../ui/RunsSlip';
 import { Table } from '../../ui/Table';
+import { useNarrow } from '../../ui/useNarrow';
 import { CHANGE_CLASS, VERDICT } from '../../ui/words';
 import type { Form } from './Build';
+
+type Row = Schemas['ChangeRow'];
 
 /** Changes from the parent as what, why, expected, what came of it. */
 export function ChangeTable({
@@ -23,10 +26,11 @@ export function ChangeTable({
   open: (opened: Opened) => void;
   edit: (form: Form) => void;
 }) {
+  const narrow = useNarrow();
   return (
     <Table
       wide
-      least="min-w-[46rem]"
+      least={narrow ? '' : 'min-w-[46rem]'}
       label={`Changes from ${parent}`}
       rows={rows}
       keyOf={(row) => row.change.id + row.metricId}
@@ -38,22 +42,22 @@ export function ChangeTable({
             <>
               {row.change.what}
               <span className="block text-xs font-normal text-soft">{CHANGE_CLASS[row.change.class]}</span>
-            </>
-          ),
-        },
-        {
-          head: 'Why',
-          look: 'max-w-64',
-          cell: (row) => (
-            <>
-              {row.change.why}
-              {row.against.length > 0 && (
-                <span className="block text-xs text-soft">against “{row.against.join('”, “')}”</span>
+              {/* On a phone what came of it stays in sight beside it. */}
+              {narrow && (
+                <span className="block text-xs font-normal">
+                  <Why row={row} />
+                  <Expected row={row} />
+                </span>
               )}
             </>
           ),
         },
-        { head: 'Expected', cell: (row) => row.expected || <span className="text-soft">no number</span> },
+        ...(narrow
+          ? []
+          : [
+              { head: 'Why', look: 'max-w-64', cell: (row: Row) => <Why row={row} /> },
+              { head: 'Expected', cell: (row: Row) => <Expected row={row} /> },
+            ]),
         {
           head: 'What came of it',
           cell: (row) => (
@@ -65,6 +69,23 @@ export function ChangeTable({
         },
       ]}
     />
+  );
+}
+
+function Why({ row }: { row: Row }) {
+  return (
+    <>
+      {row.change.why}
+      {row.against.length > 0 && <span className="block text-xs text-soft">against “{row.against.join('”, “')}”</span>}
+    </>
+  );
+}
+
+function Expected({ row }: { row: Row }) {
+  return row.expected === '' ? (
+    <span className="text-soft">no number</span>
+  ) : (
+    <span className="block">{row.expected}</span>
   );
 }
 

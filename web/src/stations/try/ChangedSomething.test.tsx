@@ -11,7 +11,14 @@ import { PlaceContext, type Frame } from '../../ui/place';
 import { ChangedSomething } from './ChangedSomething';
 
 const article = (deviants: Schemas['ArticleView']['deviants']) =>
-  ({ id: 'article-1', revision: 'build-1', serial: 'U-2', version: 3, deviants }) as unknown as Schemas['ArticleView'];
+  ({
+    gathers: deviants.some((d) => d.kind === 'parameter'),
+    id: 'article-1',
+    revision: 'build-1',
+    serial: 'U-2',
+    version: 3,
+    deviants,
+  }) as unknown as Schemas['ArticleView'];
 const gap = { kind: 'parameter' as const, name: 'gap', value: '1.2 mm' };
 const weld = { kind: 'workmanship' as const, name: 'weld', value: 'rough' };
 const screenOf = (deviants: Schemas['ArticleView']['deviants']) =>

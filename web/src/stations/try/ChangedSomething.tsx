@@ -25,7 +25,6 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
   const frame = useFrame();
   const navigate = useNavigate();
   const [build] = useState(uuid);
-  const gathers = article.deviants.some((d) => d.kind === 'parameter' || d.kind === 'part');
   const save = (deviants: Schemas['ArticleView']['deviants']) =>
     putRecord('articles', article.id, { ...article, deviants });
 
@@ -50,6 +49,7 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
         revision={article.revision}
         caption={`Changed on ${article.serial}`}
         label="Photo of what I changed"
+        quiet
         onKept={(file) =>
           void write.run(() =>
             save([...article.deviants, { kind: 'workmanship', name: 'changed, see photo', value: file.slice(0, 60) }]),
@@ -75,7 +75,7 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
           ))}
         </ul>
       )}
-      {gathers && (
+      {article.gathers && (
         <Button look="quiet" disabled={write.busy} onClick={() => void gather()}>
           Gather into a build of its own
         </Button>

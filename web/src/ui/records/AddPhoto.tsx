@@ -25,6 +25,7 @@ export function AddPhoto({
   caption = '',
   label = 'Add photo or file',
   large = false,
+  quiet = false,
   onKept,
 }: {
   revision: string;
@@ -33,6 +34,7 @@ export function AddPhoto({
   caption?: string;
   label?: string;
   large?: boolean;
+  quiet?: boolean;
   onKept?: (file: string) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
@@ -72,7 +74,7 @@ export function AddPhoto({
         aria-label="File"
         onChange={(e) => void take(e.target.files)}
       />
-      <Button large={large} onClick={() => input.current?.click()}>
+      <Button large={large} look={quiet ? 'quiet' : 'plain'} onClick={() => input.current?.click()}>
         {label}
       </Button>
       <p role="status" className="text-sm text-soft">

@@ -175,7 +175,7 @@ final class FootingOperations implements OperationGroup
             $in->texts('operators'),
             array_map(
                 static fn (Input $u): UnitPast => new UnitPast(
-                    $u->text('serial'), $u->whole('earlierRuns', 0), $u->whole('earlierFailures', 0),
+                    $u->text('serial'), $u->whole('earlierRuns', 0), $u->whole('earlierFailures', 0), $u->text('state', ''),
                 ),
                 $in->objects('units'),
             ),

@@ -35,7 +35,7 @@ final readonly class FootingCheck
             ...self::levels('condition', $a->conditions, $b->conditions), ...self::levels('setting', $a->settings, $b->settings),
             ...self::lots($a, $b), ...self::sets(Reason::Rig, self::one($a->rig), self::one($b->rig)),
             ...self::sets(Reason::Operator, $a->operators, $b->operators), ...self::sets(Reason::Firmware, $a->firmware, $b->firmware),
-            ...self::articles($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
+            ...self::articles($a, $b), ...self::states($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
         ];
         usort(
             $found, static fn (Difference $x, Difference $y): int => ($y->weight === Footing::Broken) <=> ($x->weight === Footing::Broken),
@@ -232,6 +232,24 @@ final readonly class FootingCheck
         return [self::tilted('units', $word($x), $word($y), Reason::UsedArticle, [
             'name' => $side->serial, 'runs' => $side->earlierRuns, 'failures' => $side->earlierFailures,
         ])];
+    }
+
+    /** @return list<Difference> */
+    private static function states(Context $a, Context $b): array
+    {
+        if ($a->units === [] || $b->units === []) {
+            return [];
+        }
+        $of = static fn (Context $c): array => array_map(static fn (UnitPast $u): string => $u->state === '' ? 'finished' : $u->state, $c->units);
+        [$x, $y] = [self::words($of($a)), self::words($of($b))];
+        if ($x === $y) {
+            return [];
+        }
+        $models = static fn (Context $c): bool => array_filter($c->units, static fn (UnitPast $u): bool => $u->isModel()) !== [];
+
+        return [new Difference(
+            'state', $x, $y, $models($a) === $models($b) ? Footing::Tilted : Footing::Broken, Reason::State,
+        )];
     }
 
     /** @return list<Difference> */

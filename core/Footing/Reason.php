@@ -23,6 +23,7 @@ enum Reason: string
     case OneArticle = 'oneArticle';
     case NoCommonBlock = 'noCommonBlock';
     case UsedArticle = 'usedArticle';
+    case State = 'state';
     case Blocks = 'blocks';
     case SingleRun = 'singleRun';
     case StoppedEarly = 'stoppedEarly';

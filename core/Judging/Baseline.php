@@ -9,6 +9,10 @@ use Lustrum\Core\Statistics\Sample;
 /** What a metric came to on a build, as what a forecast starts from. */
 final readonly class Baseline
 {
+    /** Of fewer variants nothing says how far apart they lie. */
+    private const VARIANTS = 3;
+
+    /** @param float|null $drawnFrom the mean that was measured, where it was drawn in towards that of all variants */
     private function __construct(
         public string $metric,
         public float $mean,
@@ -16,17 +20,43 @@ final readonly class Baseline
         public int $decimals,
         public int $n,
         public string $level = '',
+        public ?float $drawnFrom = null,
     ) {
+    }
+
+    /**
+     * The runs by which a variant was chosen among many are not its baseline: its mean is drawn in towards that of all of them,
+     * m + B·(its mean − m), B = max(0, 1 − s²/(r·variance of the means)) (James and Stein 1961).
+     *
+     * @param list<list<float>> $variants values of each, in the unit of this one
+     */
+    private function drawnIn(array $variants): self
+    {
+        $samples = array_map(static fn (array $v): Sample => Sample::of($v), array_values(array_filter($variants, static fn (array $v): bool => $v !== [])));
+        $k = count($samples);
+        $n = array_sum(array_map(static fn (Sample $s): int => $s->n, $samples));
+        if ($k < self::VARIANTS || $n <= $k) {
+            return $this;
+        }
+        $within = array_sum(array_map(static fn (Sample $s): float => ($s->n - 1) * ($s->sd ?? 0.0) ** 2, $samples)) / ($n - $k);
+        $means = Sample::of(array_map(static fn (Sample $s): float => $s->mean, $samples));
+        $between = ($means->sd ?? 0.0) ** 2;
+        $kept = $between > 0 ? max(0.0, 1 - $within / ($n / $k * $between)) : 0.0;
+
+        return new self(
+            $this->metric, $means->mean + $kept * ($this->mean - $means->mean), $this->unit, $this->decimals, $this->n, $this->level, $this->mean,
+        );
     }
 
     /**
      * Stands on the same runs as the evidence: those that were made with the build as it is now, as far as it matters.
      *
      * @param list<Wanted> $wanted
+     * @param Seen|null    $all    of a build whose arm was chosen, what its runs say of all arms; null: nothing was chosen
      *
      * @return array<string, self> by metric, in the unit of its requirement where there is one
      */
-    public static function of(Build $build, Seen $seen, array $wanted): array
+    public static function of(Build $build, Seen $seen, array $wanted, ?Seen $all = null): array
     {
         $units = Forecasts::units($wanted);
         $depends = $signs = [];
@@ -46,11 +76,19 @@ final readonly class Baseline
             }
             $found = self::worst($metric, Measured::byCell($alike), $units[$metric] ?? '', $signs[$metric] ?? null);
             if ($found !== null) {
-                $out[$metric] = $found;
+                $out[$metric] = $all === null ? $found : $found->drawnIn(self::byArm($build, $all, $metric, $found));
             }
         }
 
         return $out;
+    }
+
+    /** @return list<list<float>> values of each arm at the level that the baseline stands on */
+    private static function byArm(Build $build, Seen $all, string $metric, self $found): array
+    {
+        return array_map(static fn (string|int $arm): array => Measured::of(array_values(array_filter(
+            $all->ofArm((string) $arm)->read($metric), static fn (Bunch $b): bool => $b->alike->said() === $found->level,
+        )), $found->unit)->values, array_keys($build->arms));
     }
 
     /**

@@ -20,6 +20,7 @@ final readonly class Cell
      * @param list<Difference> $differs edits of the build since its runs were made, that touch this requirement
      * @param int         $runs     that it stands on, bounds and lost ones included
      * @param string      $level    that it stands or falls by, as it is said: its worst; empty where there is one without levels
+     * @param int         $models   runs of it on a mock-up or a model
      * @param array<string, State> $arms   each arm for itself, where none is chosen
      * @param array<string, State> $states of all levels, where there are several
      */
@@ -40,6 +41,7 @@ final readonly class Cell
         public array $states = [],
         public array $arms = [],
         public ?Terms $terms = null,
+        public int $models = 0,
     ) {
     }
 }

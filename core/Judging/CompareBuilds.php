@@ -13,6 +13,7 @@ use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Statistics\CompareSpread;
 use Lustrum\Core\Statistics\RankTest;
 
 /** Compares the metrics that two builds have in common. */
@@ -20,6 +21,9 @@ final readonly class CompareBuilds
 {
     /** Per cents of this size and more are whole ones. */
     private const WHOLE_PERCENT = 10.0;
+
+    /** With fewer values a side nothing can be told of how they spread. */
+    private const FEW = 4;
 
     /**
      * @param list<Wanted>          $wanted requirements, in their order
@@ -81,6 +85,8 @@ final readonly class CompareBuilds
             $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing),
             $isPlain && ($wanted?->kind() === Kind::Rating || $terms->words !== []) ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
+            spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
+                ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,
         );
     }
 

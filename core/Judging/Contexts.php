@@ -77,7 +77,7 @@ final class Contexts
             self::count($conditions, $c->conditions);
             $serial = $configuration->serial;
             if ($serial !== '') {
-                $pasts[$serial] ??= new UnitPast($serial, $c->earlierRuns, $c->earlierFailures);
+                $pasts[$serial] ??= new UnitPast($serial, $c->earlierRuns, $c->earlierFailures, $configuration->articleState);
             }
             foreach ($configuration->lots as $material => $lot) {
                 $lots[$material][] = $lot;

@@ -62,7 +62,11 @@ final class Evidence
             }
             $found = $known[spl_object_id($run->configuration)] ??= Differences::touching($run->configuration, $build, $wanted->dependsOn);
             $to = $found === [] ? $present : $older;
-            $to->take($result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm, $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor);
+            $to->take(
+                $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
+                $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor,
+                in_array($run->configuration->articleState, ['mockup', 'model'], true),
+            );
             $to->differ($found);
         }
 
@@ -80,6 +84,7 @@ final class Evidence
 
         return new Own(
             $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms, $terms,
+            array_sum(array_map(static fn (Gathered $g): int => $g->models, $of($olderRuns === 0 || $by->state() !== State::None ? 0 : 1))),
         );
     }
 
@@ -136,11 +141,11 @@ final class Evidence
             return self::armByArm($wanted, $build, $here);
         }
         if ($here->by->state() !== State::None) {
-            return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null, $here->terms);
+            return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null, $here);
         }
         if ($here->older !== null && $here->older->state() !== State::None && $here->differs !== []) {
             return self::describe(
-                $wanted, $build, $build, $here->older, $here->olderDecimals, $here->olderRuns, null, $here->terms, $here->differs,
+                $wanted, $build, $build, $here->older, $here->olderDecimals, $here->olderRuns, null, $here, $here->differs,
             );
         }
         foreach ($lineage->ancestors($build) as $ancestor) {
@@ -148,11 +153,11 @@ final class Evidence
             if ($earlier->by->state() !== State::None) {
                 $carry = self::carry($wanted, $ancestor, $build, $lineage->changesSince($ancestor, $build));
 
-                return self::describe($wanted, $build, $ancestor, $earlier->by, $earlier->decimals, $earlier->runs, $carry, $earlier->terms);
+                return self::describe($wanted, $build, $ancestor, $earlier->by, $earlier->decimals, $earlier->runs, $carry, $earlier);
             }
         }
 
-        return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null, $here->terms);
+        return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null, $here);
     }
 
     /** A requirement on a parameter, or on what the parts cost, is worked out from the build: by drawing. */
@@ -228,7 +233,7 @@ final class Evidence
         int $decimals,
         int $runs,
         ?Carry $carry,
-        ?Terms $terms,
+        Own $own,
         array $differs = [],
     ): Cell {
         $a = $by->worst;
@@ -241,7 +246,7 @@ final class Evidence
             $wanted, $build, $source, $a,
             $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
             $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
-            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $terms,
+            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $own->terms, models: $own->models,
         );
     }
 

@@ -29,9 +29,13 @@ final class Gathered
     /** @var array<string, Difference> between the build as these runs were made with it and as it is now, by name */
     public array $differs = [];
 
+    /** Runs on a mock-up or a model, which stands for the real thing in some respect. */
+    public int $models = 0;
+
     /** @param string $rater who rated; empty: nobody said, or it is no rating */
-    public function take(Result $result, Alikeness $alike, string $rater, string $arm, float $step): void
+    public function take(Result $result, Alikeness $alike, string $rater, string $arm, float $step, bool $isModel = false): void
     {
+        $this->models += $isModel ? 1 : 0;
         $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater, $arm];
         $state = array_search($made, $this->states, true);
         if ($state === false) {

@@ -6,6 +6,7 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Footing\FootingCheck;
+use Lustrum\Core\Statistics\CompareSpread;
 
 /** One metric on a build against another build, in numbers. */
 final readonly class MetricComparison
@@ -21,6 +22,7 @@ final readonly class MetricComparison
      * @param ByOrder|null      $byOrder    for ratings: by order alone
      * @param list<Life>        $lives      where runs are bounds: each side looked at as lives
      * @param float|null        $logRank    p of the log-rank test between the two, bounds included
+     * @param CompareSpread|null $spread    of repeats in one cell of both sides; null where there are several cells, or too few runs
      * @param Chained|null      $chain      where the two never met, and each met a third build
      * @param Matching|null     $matching   what was opposed to what; null where the other side was not measured
      */
@@ -41,6 +43,7 @@ final readonly class MetricComparison
         public ?Matching $matching,
         public Terms $terms,
         public ?Chained $chain = null,
+        public ?CompareSpread $spread = null,
     ) {
     }
 
@@ -55,7 +58,7 @@ final readonly class MetricComparison
     {
         return new self(
             $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged, $this->p,
-            $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain,
+            $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain, $this->spread,
         );
     }
 }

@@ -14,6 +14,8 @@ use Lustrum\Core\Judging\Matching;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\Side;
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Statistics\CompareSpread;
+use Lustrum\Core\Statistics\Verdict;
 
 /** Sentences about one metric on one build against another. */
 final class ComparisonWords
@@ -188,6 +190,15 @@ final class ComparisonWords
     }
 
     /** By order alone, for ratings. */
+    public static function spread(CompareSpread $s, string $letter, string $otherLetter, bool $tells): string
+    {
+        return Messages::say('comparison.spread', [
+            'letter' => $letter, 'other' => $otherLetter, 'known' => $s->estimate !== null, 'times' => Digits::plain($s->estimate ?? 0.0, 2),
+            'ended' => $s->low !== null, 'low' => Digits::plain($s->low ?? 0.0, 2), 'high' => Digits::plain($s->high ?? 0.0, 2),
+            'verdict' => $tells ? $s->verdict->value : Verdict::Indistinct->value,
+        ]);
+    }
+
     public static function byOrder(ByOrder $order, Side $here, string $otherLetter, float $confidence): string
     {
         return Messages::say('comparison.byOrder', [

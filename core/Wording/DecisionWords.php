@@ -59,6 +59,7 @@ final class DecisionWords
 
         return Messages::say('decision.forecast', [
             'metric' => $metric, 'now' => Numbers::amount($f->now->mean, $f->now->decimals, $f->now->unit), 'n' => $f->now->n,
+            'drawn' => $f->now->drawnFrom !== null, 'measured' => Digits::decimals($f->now->drawnFrom ?? 0.0, $f->now->decimals),
             'low' => $at(min($f->addLow, $f->addHigh)), 'high' => $at(max($f->addLow, $f->addHigh)),
             'meets' => $f->meets === Meets::Unknown ? 'unknown' : $f->meets->value,
             'limit' => $f->wanted === null ? '' : Numbers::set($f->wanted->limit, $f->wanted->unit),

@@ -117,13 +117,16 @@ final class EvidenceWords
             $out[] = Messages::say('evidence.boundOfShare', ['percent' => Numbers::amount($cell->bound, 0, '')]);
         }
         if (in_array($a->state, [State::Leaning, State::Thin], true) && $a->runsNeeded !== null && $a->runsNeeded > 0) {
-            $out[] = Messages::say('evidence.needed', ['n' => $a->runsNeeded]);
+            $out[] = Messages::say($cell->share ? 'evidence.neededShare' : 'evidence.needed', ['n' => $a->runsNeeded]);
         }
         if ($a->bounds > 0) {
             $out[] = Messages::say('evidence.bounds', ['basis' => $a->basis->value, 'n' => $a->bounds]);
         }
         if ($a->lost > 0) {
             $out[] = Messages::say('evidence.lost', ['n' => $a->lost]);
+        }
+        if ($cell->models > 0) {
+            $out[] = Messages::say('evidence.models', ['n' => $cell->models, 'all' => $cell->models === $cell->runs]);
         }
 
         return $out;

@@ -64,11 +64,11 @@ final class TrialWords
     }
 
     /** @param bool $leavesBound did it end before what it waited for came? */
-    public static function run(int $number, string $trial, string $letter, string $serial, ?RunOutcome $outcome, string $reason, bool $leavesBound): string
+    public static function run(int $number, string $trial, string $letter, string $serial, ?RunOutcome $outcome, string $reason, bool $leavesBound, string $state = ''): string
     {
         return Messages::say('trial.run', [
             'bound' => $leavesBound,
-            'number' => $number, 'trial' => $trial, 'letter' => $letter, 'with' => $serial !== '', 'serial' => $serial,
+            'number' => $number, 'trial' => $trial, 'letter' => $letter, 'with' => $serial !== '', 'serial' => $serial, 'state' => $state,
             'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
         ]);
     }

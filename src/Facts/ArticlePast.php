@@ -34,6 +34,8 @@ final readonly class ArticlePast
     }
 
     /**
+     * A check that does not wear the article adds nothing to its past.
+     *
      * @param list<string> $with
      *
      * @return array<string, array{runs: int, failures: int, lost: int}>
@@ -42,9 +44,9 @@ final readonly class ArticlePast
     {
         $out = [];
         foreach ($this->db->fetchAllAssociative(
-            "SELECT article_id, count(*) FILTER (WHERE outcome IS DISTINCT FROM 'void') runs,
+            "SELECT article_id, count(*) FILTER (WHERE outcome IS DISTINCT FROM 'void' AND c.content->>'wears' IS DISTINCT FROM 'false') runs,
                     count(*) FILTER (WHERE outcome = 'failed') failures, count(*) FILTER (WHERE outcome = 'lost') lost
-             FROM run WHERE withdrawn_because IS NULL AND ".$where.' GROUP BY article_id', $with,
+             FROM run JOIN configuration c ON c.hash = run.configuration WHERE withdrawn_because IS NULL AND ".$where.' GROUP BY article_id', $with,
         ) as $row) {
             $out[Row::text($row['article_id'])] = [
                 'runs' => Row::whole($row['runs']), 'failures' => Row::whole($row['failures']), 'lost' => Row::whole($row['lost']),

@@ -438,7 +438,9 @@ final class Book
     /** @return array<string, Baseline> by metric */
     public function baselines(Build $build): array
     {
-        return $this->kept('baselines', [$build], fn (): array => Baseline::of($build, $this->chosen($build), $this->wanted()));
+        return $this->kept('baselines', [$build], fn (): array => Baseline::of(
+            $build, $this->chosen($build), $this->wanted(), $build->chosenArm === '' ? null : $this->seen($build),
+        ));
     }
 
     /** @return array<string, TrialResults> by trial */

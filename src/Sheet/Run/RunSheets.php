@@ -63,6 +63,7 @@ final readonly class RunSheets
             TrialWords::run(
                 $view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome,
                 $view->outcomeReason, array_filter($fact->readings, static fn (ReadingFact $r): bool => $r->kind !== ResultKind::Equal) !== [],
+                $fact->configuration->articleState,
             ),
             [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
             $view, $missing, $trial->view(), Asked::of(

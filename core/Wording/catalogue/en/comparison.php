@@ -20,6 +20,7 @@ return [
         .'{against, select, yes {; the other way at {where}} other {}}{varies, select, yes {; the size differs by level} other {}}'
         .'{articles, select, yes {; whether the builds do needs a second article} other {}}{tilted, select, yes {; {footing}} other {}}.',
     'byOrder' => 'By order alone {letter} is rated {shift} {lower, select, yes {lower} other {higher}} than {other}, {real, select, yes {which is more than chance} other {which may be chance}} (p = {p}).',
+    'spread' => '{known, select, yes {Its runs spread {times} times as far as those of {other}{ended, select, yes { [{low}, {high}]} other {}}{verdict, select, higher {: more} lower {: less} other {, which cannot be told from as far}}.} other {The runs of {other} do not spread at all, so no ratio can be told.}}',
     'how' => '{per, select, block {Difference within {blocks}, its interval over them.} article {Difference on the levels that both have; articles count, not their repeats.}'
         .' other {{pairs, plural, =0 {} =1 {Welch’s difference.} other {Difference on the # levels that both have, each weighed by its runs.}}}}'
         .' Per cents count the baseline as uncertain too (Fieller), or are taken pair by pair on logarithms.{known, select, yes { p = {p}.} other {}}',

@@ -11,6 +11,6 @@ return [
     'untried' => 'Build {letter} has not been tried. Start with the cheapest check that could prove it wrong.',
     'part' => '{outcome, select, held {{n} held} failed {{n} failed} stoppedEarly {{n} stopped early} lost {{n} lost in handling} void {{n} void} other {{n} unfinished}}',
     'sentence' => 'Build {letter}: {runs, plural, one {# run} other {# runs}} in {trials, plural, one {# trial} other {# trials}}{any, select, yes {, {parts}} other {}}.',
-    'run' => 'Run {number} of {trial}, on build {letter}{with, select, yes { with {serial}} other {}}: {outcome, select, held {held{bound, select, yes {, and stopped before the event came, so its value is a bound} other {}}} failed {failed, {reason}} stoppedEarly {stopped early{bound, select, yes {, so its value is a bound} other {}}} lost {lost in handling; it says nothing of the design} void {void, {reason}} other {not finished}}.',
+    'run' => 'Run {number} of {trial}, on build {letter}{with, select, yes { with {serial}} other {}}{state, select, mockup {, a mock-up} model {, a model} other {}}: {outcome, select, held {held{bound, select, yes {, and stopped before the event came, so its value is a bound} other {}}} failed {failed, {reason}} stoppedEarly {stopped early{bound, select, yes {, so its value is a bound} other {}}} lost {lost in handling; it says nothing of the design} void {void, {reason}} other {not finished}}.',
     'outcome' => '{outcome, select, held {held} failed {failed} stoppedEarly {stopped early} lost {lost in handling} void {void} other {not finished}}',
 ];

@@ -19,6 +19,7 @@ final readonly class Context
      * @param array<string, Level>                                  $settings
      * @param array<string, Level>                                  $conditions
      * @param list<array{what: string, class: string, bears: bool}> $changes     from the common ancestor; bears: may act on the metric
+     * @param array<string, list<string>>                           $others      part => serials of other articles that played it
      * @param list<string>                                          $about       of these changes, what the comparison is about
      */
     public function __construct(
@@ -38,6 +39,7 @@ final readonly class Context
         public int $stoppedEarly = 0,
         public array $changes = [],
         public array $about = [],
+        public array $others = [],
     ) {
     }
 }

@@ -35,7 +35,7 @@ final readonly class FootingCheck
             ...self::levels('condition', $a->conditions, $b->conditions), ...self::levels('setting', $a->settings, $b->settings),
             ...self::lots($a, $b), ...self::sets(Reason::Rig, self::one($a->rig), self::one($b->rig)),
             ...self::sets(Reason::Operator, $a->operators, $b->operators), ...self::sets(Reason::Firmware, $a->firmware, $b->firmware),
-            ...self::articles($a, $b), ...self::states($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
+            ...self::articles($a, $b), ...self::states($a, $b), ...self::others($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
         ];
         usort(
             $found, static fn (Difference $x, Difference $y): int => ($y->weight === Footing::Broken) <=> ($x->weight === Footing::Broken),
@@ -232,6 +232,20 @@ final readonly class FootingCheck
         return [self::tilted('units', $word($x), $word($y), Reason::UsedArticle, [
             'name' => $side->serial, 'runs' => $side->earlierRuns, 'failures' => $side->earlierFailures,
         ])];
+    }
+
+    /** @return list<Difference> articles that took part beside the one that was tried: tool and piece, host and add-on */
+    private static function others(Context $a, Context $b): array
+    {
+        $out = [];
+        foreach (array_unique([...array_keys($a->others), ...array_keys($b->others)]) as $part) {
+            [$x, $y] = [self::words($a->others[$part] ?? []), self::words($b->others[$part] ?? [])];
+            if ($x !== $y) {
+                $out[] = self::tilted('other '.$part, self::known($x), self::known($y), Reason::OtherArticle, ['name' => (string) $part]);
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<Difference> */

@@ -24,6 +24,7 @@ enum Reason: string
     case NoCommonBlock = 'noCommonBlock';
     case UsedArticle = 'usedArticle';
     case State = 'state';
+    case OtherArticle = 'otherArticle';
     case Blocks = 'blocks';
     case SingleRun = 'singleRun';
     case StoppedEarly = 'stoppedEarly';

@@ -22,6 +22,9 @@ final class Circumstances
     /** @var array<array-key, array<array-key, int>> by name: as recorded => on how many runs */
     public array $conditions = [];
 
+    /** @var array<array-key, array<array-key, true>> serials of other articles, by the part that they played */
+    public array $others = [];
+
     public string $from = '';
     public string $to = '';
     public int $runs = 0;
@@ -51,6 +54,9 @@ final class Circumstances
         $this->operators[$run->operator] = true;
         foreach ($run->settings as $name => $text) {
             $this->settings[$name][$text] = ($this->settings[$name][$text] ?? 0) + 1;
+        }
+        foreach ($run->others as $part => $serial) {
+            $this->others[$part][$serial] = true;
         }
         foreach ($run->conditions as $name => $text) {
             $this->conditions[$name][$text] = ($this->conditions[$name][$text] ?? 0) + 1;

@@ -64,7 +64,7 @@ final class Contexts
      */
     private static function together(array $made, array $instruments, array $dependsOn): Context
     {
-        $lots = $pasts = $firmware = $operators = $settings = $conditions = [];
+        $others = $lots = $pasts = $firmware = $operators = $settings = $conditions = [];
         $runs = $stopped = $version = 0;
         [$from, $to] = [$made[0][0]->from, $made[0][0]->to];
         foreach ($made as [$c, $configuration]) {
@@ -75,6 +75,9 @@ final class Contexts
             $to = max($to, $c->to);
             self::count($settings, $c->settings);
             self::count($conditions, $c->conditions);
+            foreach ($c->others as $part => $serials) {
+                $others[(string) $part] = array_values(array_unique([...$others[(string) $part] ?? [], ...self::words($serials)]));
+            }
             $serial = $configuration->serial;
             if ($serial !== '') {
                 $pasts[$serial] ??= new UnitPast($serial, $c->earlierRuns, $c->earlierFailures, $configuration->articleState);
@@ -96,7 +99,7 @@ final class Contexts
             firmware: $watched ? self::words($firmware) : [],
             settings: self::levels(self::rules($configurations, false), $settings, $runs),
             conditions: self::levels(self::rules($configurations, true), $conditions, $runs),
-            from: $from, to: $to, runs: $runs, stoppedEarly: $stopped,
+            from: $from, to: $to, runs: $runs, stoppedEarly: $stopped, others: $others,
         );
     }
 

@@ -14,6 +14,7 @@ final readonly class RunFact
      * @param array<string, string> $settings   name => as found
      * @param list<ReadingFact>     $readings
      * @param array<string, Answer> $answers    by question; empty: the outcome answers all of them
+     * @param array<string, string> $others     articles that it used beside its own: the part that each played => serial
      * @param string                $aside      why it is set aside from the evidence of the design; empty: it is not
      */
     public function __construct(
@@ -38,6 +39,7 @@ final readonly class RunFact
         public array $answers = [],
         public Purpose $purpose = Purpose::FindOut,
         public string $aside = '',
+        public array $others = [],
     ) {
     }
 

@@ -7,6 +7,7 @@ namespace Lustrum\Core\Wording;
 use Lustrum\Core\Change\Expectation;
 use Lustrum\Core\Change\ExpectedAs;
 use Lustrum\Core\Judging\ChangeSeen;
+use Lustrum\Core\Judging\ModeSeen;
 use Lustrum\Core\Quantity\Digits;
 
 /** Sentences about what was expected of a change and what came of it. */
@@ -108,6 +109,24 @@ final class ChangeWords
 
         return LookWords::soFar($seen->look).Messages::say('change.shares', $with + [
             'low' => Digits::decimals((float) $seen->points->low, 0), 'high' => Digits::decimals((float) $seen->points->high, 0),
+        ]);
+    }
+
+    /** What is expected of a change that is meant to end a mode. */
+    public static function noLonger(ModeSeen $seen): string
+    {
+        return Messages::say('change.noLonger', ['mode' => $seen->mode]);
+    }
+
+    /** How often a mode showed before and after, of the runs in which it could have shown. */
+    public static function ofMode(ModeSeen $seen): string
+    {
+        $d = $seen->difference;
+
+        return Messages::say('change.ofMode', [
+            'failed' => $seen->failed, 'tried' => $seen->tried, 'failedBefore' => $seen->failedBefore, 'triedBefore' => $seen->triedBefore,
+            'both' => $d !== null, 'low' => Digits::decimals(100 * ($d->low ?? 0.0), 0), 'high' => Digits::decimals(100 * ($d->high ?? 0.0), 0),
+            'where' => $seen->tried === 0 ? 'here' : 'parent',
         ]);
     }
 }

@@ -12,13 +12,19 @@ final class TrialWords
 {
     /**
      * @param array<string, string> $names of metrics
+     * @param list<string>          $rated metrics that people rate: while it goes on nobody who is about to rate is told
+     * @param bool                  $isSoFar is it before its planned number of runs?
      *
      * @return list<string> what a trial measured so far
      */
-    public static function results(TrialResults $r, array $names): array
+    public static function results(TrialResults $r, array $names, array $rated = [], bool $isSoFar = false): array
     {
-        $out = [];
-        foreach ($r->metrics as ['metric' => $metric, 'level' => $level, 'figure' => $figure, 'bounds' => $bounds]) {
+        $known = array_values(array_filter($r->metrics, static fn (array $m): bool => !$isSoFar || !in_array($m['metric'], $rated, true)));
+        $out = $isSoFar && ($known !== [] || $r->shares !== []) ? [Messages::say('trial.soFar')] : [];
+        if (count($known) < count($r->metrics)) {
+            $out[] = Messages::say('trial.rated');
+        }
+        foreach ($known as ['metric' => $metric, 'level' => $level, 'figure' => $figure, 'bounds' => $bounds]) {
             $with = ['metric' => $names[$metric] ?? '', 'bounds' => $bounds, 'at' => $level !== '', 'level' => $level];
             $out[] = $figure === null ? Messages::say('trial.onlyBounds', $with) : Messages::say(
                 'trial.result', $with + ['figure' => Numbers::figure($figure)],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Lustrum\Core\Alike\Scale;
+use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
@@ -111,6 +112,14 @@ final class Book
     public function wanted(): array
     {
         return $this->wanted ??= $this->facts->wanted($this->device);
+    }
+
+    /** @return list<string> metrics that people rate */
+    public function rated(): array
+    {
+        return array_values(array_unique(array_map(
+            static fn (Wanted $w): string => $w->metric, array_filter($this->wanted(), static fn (Wanted $w): bool => $w->kind() === Kind::Rating),
+        )));
     }
 
     public function build(string $id): Build

@@ -17,13 +17,13 @@ final readonly class RunPack
 {
     /**
      * @param list<string>                                                $hashes of configurations
-     * @param list<array<string, string>>                                 $texts  levels, conditions and settings as recorded, by name
+     * @param list<array<string, string>>                                 $texts  levels, conditions, settings and other articles as recorded, by name
      * @param list<array<string, Answer>>                                 $answers by question
      * @param list<array{string, string, string, ResultKind, string}>     $shapes of readings: channel, metric, unit, kind, instrument
      * @param list<array{0: string, 1: string, 2: int, 3: RunOutcome|null, 4: string, 5: string, 6: string, 7: int, 8: int, 9: int,
-     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string}> $runs   identifier, method,
+     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string, 17: int}> $runs   identifier, method,
      *     number, outcome, reason, start, operator, which levels, conditions, settings and configuration, earlier runs and failures
-     *     of the article, of each reading its shape, value and step, which answers, purpose, and why it is set aside
+     *     of the article, of each reading its shape, value and step, which answers, purpose, why it is set aside, and which other articles
      */
     private function __construct(
         public array $hashes,
@@ -50,7 +50,7 @@ final readonly class RunPack
             $rows[] = [
                 $run->id, $run->method, $run->number, $run->outcome, $run->reason, $run->startedAt, $run->operator, self::at($texts, $run->levels),
                 self::at($texts, $run->conditions), self::at($texts, $run->settings), self::at($stored, $hashes[$run->configuration]),
-                $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside,
+                $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside, self::at($texts, $run->others),
             ];
         }
 
@@ -69,7 +69,7 @@ final readonly class RunPack
         foreach ($this->runs as $row) {
             [
                 $id, $method, $number, $outcome, $reason, $at, $operator, $levels, $conditions, $settings, $hash, $runs, $failures, $read,
-                $answers, $purpose, $aside,
+                $answers, $purpose, $aside, $others,
             ] = $row;
             $readings = [];
             foreach ($read as [$shape, $si, $step]) {
@@ -79,7 +79,7 @@ final readonly class RunPack
             $out[] = new RunFact(
                 $id, $trial, $name, $method, $build, $number, $outcome, $reason, $at, $operator, $this->texts[$levels], $this->texts[$conditions],
                 $this->texts[$settings], $of[$hash], $runs, $failures, $readings, $untilItHolds, $this->answers[$answers],
-                $purpose, $aside,
+                $purpose, $aside, $this->texts[$others],
             );
         }
 

@@ -232,7 +232,7 @@ final class LoopTest extends ApiTestCase
             [self::at($one = $this->json('GET', '/api/runs/'.$first), 'run', 'number'), self::at($one, 'missing')],
         );
         self::assertSame(
-            [2, ['soil']], [self::at($two = $this->json('GET', '/api/runs/'.$second), 'run', 'number'), self::at($two, 'missing')],
+            [2, []], [self::at($two = $this->json('GET', '/api/runs/'.$second), 'run', 'number'), self::at($two, 'missing')],
         );
         $bad = $this->json(
             'PUT', '/api/runs/'.$second,

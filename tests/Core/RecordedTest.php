@@ -121,6 +121,18 @@ final class RecordedTest extends TestCase
         self::assertSame([], $changes->of($explained, $here, $there, $a)[0]->together, 'A change that says what it bears on stands apart.');
     }
 
+    public function testOtherArticlesThatTookPartBelongToTheFooting(): void
+    {
+        $context = static function (string $host): Context {
+            $seen = Seen::ofRuns([Judged::run(30.0, others: ['host' => $host]), Judged::run(31.0, others: ['host' => $host])]);
+
+            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force', []);
+        };
+        $check = FootingCheck::between($context('H-3'), $context('H-4'));
+        self::assertSame(['Another host took part (H-3, then H-4).'], array_map(FootingWords::why(...), $check->differences));
+        self::assertSame([], FootingCheck::between($context('H-3'), $context('H-3'))->differences);
+    }
+
     private static function gapped(): Configuration
     {
         return Configuration::fromRow(['conditions' => [(array) new Condition('gap', 'mm')]] + Judged::configuration()->toRow());

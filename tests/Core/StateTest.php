@@ -19,7 +19,6 @@ use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\Terms;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Configuration;
-use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Statistics\Verdict;

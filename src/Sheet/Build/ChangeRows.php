@@ -6,6 +6,8 @@ namespace Lustrum\Sheet\Build;
 
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangeSeen;
+use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Judging\ModeSeen;
 use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeView;
@@ -35,6 +37,10 @@ final readonly class ChangeRows
         foreach ($book->changesSeen($build) as $seen) {
             $view = $views[$seen->change->id] ?? null;
             if ($view !== null) {
+                if ($seen->expected === null && $view->against !== []) {
+                    array_push($rows, ...$this->ofModes($view, $seen, $build, $book, $modes));
+                    continue;
+                }
                 $rows[] = self::row($view, $seen, $book->metric($seen->expected->metric ?? ''), $parent, array_values(array_unique(array_map(
                     static fn (string $id): string => $modes[$id] ?? '', $view->against,
                 ))));
@@ -42,6 +48,35 @@ final readonly class ChangeRows
         }
 
         return $rows;
+    }
+
+    /**
+     * A change without an effect in numbers, that is meant to end failures: how often their modes showed before and after.
+     *
+     * @param array<string, string> $names of modes, by failure
+     *
+     * @return list<ChangeRow>
+     */
+    private function ofModes(ChangeView $view, ChangeSeen $seen, Build $build, Book $book, array $names): array
+    {
+        $against = array_values(array_unique(array_map(static fn (string $id): string => $names[$id] ?? '', $view->against)));
+        $known = [];
+        foreach ($book->standings($build)->modes as $mode) {
+            $known[FailureFact::keyOf($mode->mode)] = $mode;
+        }
+        $rows = [];
+        foreach ($against as $name) {
+            $mode = $known[FailureFact::keyOf($name)] ?? null;
+            if ($mode !== null) {
+                $found = ModeSeen::of($mode, $build, $book->lineage()->parent($build), $book->device->confidence);
+                $rows[] = new ChangeRow(
+                    $view, '', ChangeWords::noLonger($found), null, $found->verdict, ChangeWords::ofMode($found),
+                    ChangeWords::how($seen, ''), '', 0, [], [$name],
+                );
+            }
+        }
+
+        return $rows === [] ? [self::row($view, $seen, '', '', $against)] : $rows;
     }
 
     /** @param list<string> $against modes of failure */

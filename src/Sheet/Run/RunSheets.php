@@ -86,7 +86,8 @@ final readonly class RunSheets
         return (new Noticing($book->metrics()))->about(
             $fact, $this->failures->seenElsewhere($device, $fact->id),
             $fact->failed() ? $this->runs->lastHeld($fact->method, $fact->startedAt, $fact->id) : null,
-            $book->soFar($fact),
+            // Who is about to rate is told nothing of what others rated.
+            $fact->outcome === null ? array_diff_key($book->soFar($fact), array_flip($book->rated())) : $book->soFar($fact),
         );
     }
 

@@ -14,6 +14,7 @@ use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\RepeatPurpose;
 use Lustrum\Domain\Trial\Trial;
+use Lustrum\Domain\Trial\TrialState;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\RunDots;
@@ -73,12 +74,15 @@ final readonly class TrySheets
         $view = $trial->view();
         $outcomes = $count['outcomes'];
         $total = array_sum($outcomes);
+        $ended = $total - ($outcomes[''] ?? 0) - ($outcomes[RunOutcome::Void->value] ?? 0);
         $first = $view->repeats === RepeatPurpose::UntilItHolds && ($outcomes[RunOutcome::Held->value] ?? 0) > 0;
 
         return new TrialRow(
             $view, $trial->method()->name(), $dots, $total, $count['from'], $count['to'],
             TrialWords::count($total, $view->plannedRuns, $outcomes[''] ?? 0, $first),
-            $results === null ? [] : TrialWords::results($results, $book->metrics()),
+            $results === null ? [] : TrialWords::results(
+                $results, $book->metrics(), $book->rated(), !$first && $view->state !== TrialState::Done && ($view->plannedRuns === 0 || $ended < $view->plannedRuns),
+            ),
         );
     }
 }

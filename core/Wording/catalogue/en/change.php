@@ -8,6 +8,8 @@ return [
     'range' => '{low} to {high}',
     'expectedValue' => '{metric} at {amount}',
     'expected' => '{metric} {amount}',
+    'noLonger' => '“{mode}” no longer happens',
+    'ofMode' => '{both, select, yes {Showed in {failed, number} of {tried, plural, one {# run} other {# runs}} that could have shown it, {failedBefore, number} of {triedBefore, number} before; the difference may lie between {low} and {high} points.} other {{where, select, here {No run of this build could have shown it yet.} other {No run of the parent could have shown it.}}}}',
     'noMetric' => 'No metric was named, so only a person can say what came of it.',
     'notMeasured' => '{metric} was {where, select, neither {measured on neither build} here {not measured on this build yet} other {never measured on the parent}}.',
     'notTogether' => '{metric}: {why, select, byLevel {differs by level, with differences of both signs} other {no level was run on both builds, so neither says anything of the other}}.',

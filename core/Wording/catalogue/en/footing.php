@@ -27,6 +27,7 @@ return [
     'oneArticle' => 'One article stands for {side, select, both {each side} other {a side}} ({a}, then {b}): the difference may be the article’s.',
     'noCommonBlock' => 'No {name} is on both sides, so none is taken out.',
     'usedArticle' => 'A used article against a fresh one: {name} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} one { and # failure} other { and # failures}} behind it.',
+    'otherArticle' => 'Another {name} took part ({a}, then {b}).',
     'state' => 'Articles in another state ({a}, then {b}).',
     'blocks' => 'Made in two blocks, {days, plural, one {# day} other {# days}} apart.',
     'singleRun' => 'A single run on {side, select, both {each side} other {one side}}.',

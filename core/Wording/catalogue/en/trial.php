@@ -6,6 +6,8 @@ return [
     'result' => '{metric}{at, select, yes { at {level}} other {}} {figure}{bounds, plural, =0 {} one {, and # bound} other {, and # bounds}}',
     'onlyBounds' => '{metric}{at, select, yes { at {level}} other {}}: only bounds ({bounds})',
     'share' => 'held {held} of {n}{at, select, yes { at {level}} other {}}; it may still fail in {low} to {high} % of tries',
+    'soFar' => 'So far, before its planned number of runs:',
+    'rated' => 'What was rated is shown when the trial is at its end, so that nobody who is about to rate knows it.',
     'aside' => '{n, plural, one {# run} other {# runs}} set aside: {why}',
     'count' => '{runs} of {planned, plural, one {# run} other {# runs}}{unfinished, plural, =0 {} other {, # unfinished}}{first, select, yes {, stopped at first success} other {}}',
     'untried' => 'Build {letter} has not been tried. Start with the cheapest check that could prove it wrong.',

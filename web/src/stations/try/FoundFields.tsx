@@ -6,7 +6,8 @@ import { useWrite } from '../../api/useWrite';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { options, PURPOSE } from '../../ui/words';
-import { aboutKey, foundBody, foundKey, type AboutDraft, type FoundDraft } from './onSheet';
+import { aboutKey, aboutOf, foundBody, foundKey, type AboutDraft, type FoundDraft } from './onSheet';
+import { MoreAbout } from './MoreAbout';
 import { runBody } from './runBody';
 
 /** Settings as found and conditions: what nobody recorded is asked for, and may be 'unknown'. */
@@ -20,7 +21,7 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
   const [more, setMore, dropMore] = useDraft<AboutDraft | null>(aboutKey(run.id), null);
   const [kept, setKept] = useState(false);
   const values = { ...found, ...draft };
-  const about = more ?? { operator: run.operator, purpose: run.purpose, note: run.note };
+  const about = { ...aboutOf(run), ...more };
   const rules = [
     ...asked.factors.map((f) => ({
       name: f.name,
@@ -106,6 +107,7 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
       <div className="col-span-2">
         <TextField label="Note" value={about.note} write={mayWrite} onChange={(note) => setMore({ ...about, note })} />
       </div>
+      <MoreAbout sheet={sheet} about={about} write={mayWrite} onChange={setMore} />
       {mayWrite && (
         <div className="col-span-2 flex items-center gap-3">
           <Button type="submit" look="primary" large>

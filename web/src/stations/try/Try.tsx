@@ -107,6 +107,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   const [levels, setLevels] = useState<Record<string, string>>(() =>
     Object.fromEntries((last?.levels ?? []).map((l) => [l.name, l.text])),
   );
+  const [firmware, setFirmware] = useState('');
   const method = sheet.methods.find((m) => m.id === row.trial.method);
   const factors = (method?.factors ?? []).filter((f) => f.role === 'factor' || !KNOWN_BLOCKS.includes(f.name));
   const chosen = sheet.articles.find((a) => a.id === article);
@@ -119,6 +120,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       article: article === '' ? null : article,
       operator: session.data?.name ?? '',
       startedAt: new Date().toISOString(),
+      firmware: firmware.trim(),
       levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
     };
     if (await write.run(() => putRecord('runs', id, body))) await navigate(`${base}/run/${id}`);
@@ -193,6 +195,18 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
               onChange={(text) => setLevels({ ...levels, [f.name]: text })}
             />
           ))}
+          {sheet.revision.firmware !== '' && (
+            <label className="text-sm">
+              <span className="mb-1 block font-semibold">Firmware</span>
+              <input
+                className="field w-28"
+                value={firmware}
+                placeholder={sheet.revision.firmware}
+                autoComplete="off"
+                onChange={(e) => setFirmware(e.target.value)}
+              />
+            </label>
+          )}
           <Button
             look="primary"
             disabled={busy}

@@ -8,7 +8,27 @@ export const UNDECIDED = 'undecided';
 export type ReadingDraft = { id: string; text: string; how?: string };
 
 export type FoundDraft = Record<string, string>;
-export type AboutDraft = { operator: string; purpose: Schemas['Purpose']; note: string };
+export type AboutDraft = Pick<
+  Schemas['RunView'],
+  'operator' | 'purpose' | 'note' | 'lookedFor' | 'others' | 'person' | 'goes' | 'differs'
+>;
+
+/** What is known of a run beside its readings and conditions. */
+export function aboutOf(run: Schemas['RunView']): AboutDraft {
+  const { operator, purpose, note, lookedFor, others, person, goes, differs } = run;
+  return { operator, purpose, note, lookedFor, others, person, goes, differs };
+}
+
+/** Other articles as lines, 'part: serial', and back. */
+export const othersSaid = (others: AboutDraft['others']): string =>
+  others.map((o) => `${o.name}: ${o.text}`).join('\n');
+export function othersRead(text: string): AboutDraft['others'] {
+  return text
+    .split('\n')
+    .map((line) => line.split(':'))
+    .map(([name = '', ...rest]) => ({ name: name.trim(), text: rest.join(':').trim() }))
+    .filter((o) => o.name !== '' || o.text !== '');
+}
 
 export const readingKey = (run: string, channel: string): string => `reading:${run}:${channel}`;
 export const foundKey = (run: string): string => `found:${run}`;

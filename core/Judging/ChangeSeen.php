@@ -18,6 +18,7 @@ final readonly class ChangeSeen
      * @param int|null     $held      with shares: of $n; null where it is no share
      * @param Figure|null  $points    with shares: the difference in points; null where all passed on both
      * @param list<string> $together  other changes of this build that were expected to move the same metric
+     * @param bool         $ofArticles are $n and $nBefore articles rather than runs?
      * @param ''|'unmatched'|'byLevel' $why why nothing can be told: no level was run on both, or it differs by level
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class ChangeSeen
         public array $together = [],
         public string $why = '',
         public Look $look = new Look(),
+        public bool $ofArticles = false,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\CompareWithin;
+use Lustrum\Core\Alike\Per;
 use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Core\Change\Expectation;
@@ -107,7 +108,7 @@ final readonly class ChangesSeen
         return new ChangeSeen(
             $change, $effect, $terms->tells() ? self::judge($effect, $wanted, $within, 10.0 ** -$decimals) : ChangeVerdict::CannotTell,
             Figure::of($within->difference, $mine->unit, $decimals, $within->n['b'])->within($terms->natural($mine->unit)->ofDifference()),
-            $within->n['b'], $within->n['a'], together: $together, look: $terms->look,
+            $within->n['b'], $within->n['a'], together: $together, look: $terms->look, ofArticles: $within->per === Per::Article,
         );
     }
 

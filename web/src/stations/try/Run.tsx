@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { runQuery } from '../../api/queries';
 import { stationPath, usePlace } from '../../ui/place';
+import { begun } from '../../ui/prose';
 import { Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
@@ -62,8 +63,8 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
       )}
       {safety.hazards.length > 0 && run.outcome === null && (
         <p className="mt-4 border-l-4 border-oxide pl-3 text-sm">
-          <strong>{safety.hazards.join(', ')}.</strong> {safety.cautions.join('. ')}. {safety.abort} Local rules and
-          licensed practice come first.
+          <strong>{begun(safety.hazards.join(', '))}.</strong> {safety.cautions.join('. ')}. {safety.abort} Local rules
+          and licensed practice come first.
         </p>
       )}
       <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">

@@ -17,8 +17,8 @@ final class Answers
     public int $onlyJust = 0;
 
     /**
-     * @var array<string, array{alike: Alikeness, article: string, made: string, first: string, held: int, tried: int}> first: where
-     *     its first run stands
+     * @var array<string, array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int}> made:
+     *     under which circumstances; first: where its first run stands
      */
     public array $groups = [];
 
@@ -37,10 +37,16 @@ final class Answers
         $held = $run->says() ? $run->heldIn($this->metric) : null;
         if ($held !== null) {
             $this->onlyJust += $held && $run->heldOnlyJust() ? 1 : 0;
-            $this->add($alike->key()."\x1e".$made, [
-                'alike' => $alike, 'article' => $run->serial(), 'made' => $made, 'first' => $run->order(), 'held' => $held ? 1 : 0,
-                'tried' => 1,
-            ]);
+            $key = $alike->key()."\x1e".$made;
+            $group = $this->groups[$key] ?? [
+                'alike' => $alike, 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0, 'tried' => 0,
+            ];
+            $group['made']->take($run);
+            $this->groups[$key] = [
+                'first' => min($group['first'], $run->order()), 'held' => $group['held'] + ($held ? 1 : 0), 'tried' => $group['tried'] + 1,
+            ] + $group;
+            $this->held += $held ? 1 : 0;
+            ++$this->tried;
         }
     }
 
@@ -64,7 +70,7 @@ final class Answers
     {
         $some = new self($this->metric);
         foreach ($this->groups as $key => $group) {
-            if ($isOf($group['made'])) {
+            if ($isOf($group['made']->made)) {
                 $some->add($key, $group);
             }
         }
@@ -83,16 +89,17 @@ final class Answers
     {
         return array_values(array_map(static fn (array $g): Sided => new Sided(
             $side, $g['alike'], $g['article'], [...array_fill(0, $g['held'], 1.0), ...array_fill(0, $g['tried'] - $g['held'], 0.0)],
+            from: $g['made'],
         ), $this->groups));
     }
 
-    /** @param array{alike: Alikeness, article: string, made: string, first: string, held: int, tried: int} $group */
+    /** @param array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int} $group */
     private function add(string $key, array $group): void
     {
         $known = $this->groups[$key] ?? null;
         $this->groups[$key] = $known === null ? $group : [
             'first' => min($known['first'], $group['first']), 'held' => $known['held'] + $group['held'],
-            'tried' => $known['tried'] + $group['tried'],
+            'tried' => $known['tried'] + $group['tried'], 'made' => $known['made']->and($group['made']),
         ] + $known;
         $this->held += $group['held'];
         $this->tried += $group['tried'];

@@ -40,6 +40,35 @@ final class Circumstances
     ) {
     }
 
+    /** Both together; neither changes. */
+    public function and(self $other): self
+    {
+        $both = clone $this;
+        if ($other->runs > 0 && ($this->runs === 0 || $other->first < $this->first)) {
+            [$both->first, $both->earlierRuns, $both->earlierFailures] = [$other->first, $other->earlierRuns, $other->earlierFailures];
+        }
+        $both->from = $this->runs === 0 ? $other->from : ($other->runs === 0 ? $this->from : min($this->from, $other->from));
+        $both->to = max($this->to, $other->to);
+        $both->runs += $other->runs;
+        $both->stoppedEarly += $other->stoppedEarly;
+        $both->operators += $other->operators;
+        foreach ($other->others as $part => $serials) {
+            $both->others[$part] = ($both->others[$part] ?? []) + $serials;
+        }
+        foreach ($other->settings as $name => $texts) {
+            foreach ($texts as $text => $n) {
+                $both->settings[$name][$text] = ($both->settings[$name][$text] ?? 0) + $n;
+            }
+        }
+        foreach ($other->conditions as $name => $texts) {
+            foreach ($texts as $text => $n) {
+                $both->conditions[$name][$text] = ($both->conditions[$name][$text] ?? 0) + $n;
+            }
+        }
+
+        return $both;
+    }
+
     public function take(RunFact $run): void
     {
         $order = $run->order();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\CompareProportionsWithin;
+use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\Verdict;
@@ -24,9 +25,13 @@ final class CompareOutcomes
         )));
     }
 
-    /** Null where nothing of this build says of it. */
+    /**
+     * Null where nothing of this build says of it.
+     *
+     * @param list<string> $dependsOn change classes that the metric depends on; empty: all of them
+     */
     public static function metric(
-        string $metric, Build $build, Seen $here, ?Build $against, ?Seen $other, Terms $terms,
+        string $metric, Build $build, Seen $here, ?Build $against, ?Seen $other, Terms $terms, array $dependsOn = [],
     ): ?OutcomeComparison {
         $mine = $here->answered($metric);
         $theirs = $other?->answered($metric);
@@ -35,14 +40,17 @@ final class CompareOutcomes
         }
         $side = OutcomeSide::of($build, $mine, $terms->confidence());
 
-        return $against === null || $theirs === null
+        return $against === null || $theirs === null || $other === null
             ? new OutcomeComparison($metric, $side, null, null, null, null, '', $terms)
-            : self::compare($metric, $side, $mine, OutcomeSide::of($against, $theirs, $terms->confidence()), $theirs, $terms);
+            : self::compare(
+                $metric, $side, $mine, OutcomeSide::of($against, $theirs, $terms->confidence()), $theirs, $terms,
+                self::footing($here, $mine, $other, $theirs, $dependsOn),
+            );
     }
 
     /** On the levels that both were tried at; what one of them alone was tried at says nothing of the other. */
     private static function compare(
-        string $metric, OutcomeSide $here, Answers $mine, OutcomeSide $other, Answers $theirs, Terms $terms,
+        string $metric, OutcomeSide $here, Answers $mine, OutcomeSide $other, Answers $theirs, Terms $terms, ?FootingCheck $footing,
     ): OutcomeComparison {
         $c = self::within($mine, $theirs, $terms->confidence());
         if ($c === null) {
@@ -58,7 +66,22 @@ final class CompareOutcomes
             default => 'indistinct',
         };
 
-        return new OutcomeComparison($metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict, $terms);
+        return new OutcomeComparison($metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict, $terms, $footing);
+    }
+
+    /**
+     * Of the runs at levels that both were tried at; null where there are none.
+     *
+     * @param list<string> $dependsOn
+     */
+    private static function footing(Seen $here, Answers $mine, Seen $other, Answers $theirs, array $dependsOn): ?FootingCheck
+    {
+        $pairing = Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')]);
+        [$a, $b] = [$pairing->circumstances('a'), $pairing->circumstances('b')];
+
+        return $a === [] || $b === [] ? null : FootingCheck::between(
+            Contexts::ofAnswers($other, $a, $dependsOn), Contexts::ofAnswers($here, $b, $dependsOn),
+        );
     }
 
     /** Null where no level was tried on both. */

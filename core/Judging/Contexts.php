@@ -40,6 +40,21 @@ final class Contexts
     }
 
     /**
+     * Of runs that were asked whether they held: nothing was read.
+     *
+     * @param non-empty-list<Circumstances> $made
+     * @param list<string>                  $dependsOn
+     */
+    public static function ofAnswers(Seen $seen, array $made, array $dependsOn = []): Context
+    {
+        usort($made, static fn (Circumstances $a, Circumstances $b): int => $a->first <=> $b->first);
+
+        return self::together(array_map(
+            static fn (Circumstances $c): array => [$c, $seen->configuration($c->made)], $made,
+        ), [], $dependsOn);
+    }
+
+    /**
      * Of one run, whatever it read.
      *
      * @param string $metric identifier

@@ -10,6 +10,9 @@ use Lustrum\Core\Alike\Per;
 /** What of two sides was opposed to what, and what had no counterpart. */
 final readonly class Matching
 {
+    /** So many pairs are listed; how many there are is said. */
+    public const MOST = 60;
+
     /**
      * @param Per|null             $per       over what the interval goes; null where nothing was opposed
      * @param int                  $pairs     levels, or blocks within them, that both sides have
@@ -20,6 +23,7 @@ final readonly class Matching
      * @param list<string>         $blocks    that pair the runs
      * @param string               $article   serial, where one article stands for this side
      * @param string               $otherArticle
+     * @param list<Pair>           $table     of pairs; MOST of them
      * @param bool                 $sizeVaries does the size of the difference hang on the level?
      */
     private function __construct(
@@ -33,6 +37,7 @@ final readonly class Matching
         public string $article,
         public string $otherArticle,
         public bool $sizeVaries,
+        public array $table,
     ) {
     }
 
@@ -45,7 +50,7 @@ final readonly class Matching
         return new self(
             $w?->per, $w->pairs ?? 0, $opposed->cells(), $opposed->opposed(), $w === null ? $opposed->levels('b') : $opposed->said($w->onlyB),
             $w === null ? $opposed->levels('a') : $opposed->said($w->onlyA), $opposed->pairing->blocks, $one($opposed->pairing->articles('b')),
-            $one($opposed->pairing->articles('a')), $p !== null && $p < 1 - $confidence,
+            $one($opposed->pairing->articles('a')), $p !== null && $p < 1 - $confidence, array_slice($opposed->pairs(), 0, self::MOST),
         );
     }
 }

@@ -8,7 +8,9 @@ use Lustrum\Core\Alike\AlikeRun;
 use Lustrum\Core\Alike\Alone;
 use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Alike\CompareWithin;
+use Lustrum\Core\Alike\Matched;
 use Lustrum\Core\Alike\Scale;
+use Lustrum\Core\Alike\Stratum;
 use Lustrum\Core\NotEstimable;
 
 /** The values of one metric on two sides, opposed by what is alike. */
@@ -53,9 +55,18 @@ final readonly class Opposed
      */
     public function said(array $alone): array
     {
-        return array_values(array_unique(array_map(fn (Alone $a): string => implode(', ', array_filter([
-            $this->pairing->texts[$a->cell] ?? '', str_replace("\x1f", ' · ', trim((string) $a->block, "\x1f?")),
-        ], static fn (string $t): bool => $t !== '')), $alone)));
+        return array_values(array_unique(array_map(fn (Alone $a): string => $this->pairing->said($a->cell, $a->block), $alone)));
+    }
+
+    /** @return list<Pair> all that belongs together, by first appearance; none where there is one stratum alone */
+    public function pairs(): array
+    {
+        $strata = $this->within === null ? [] : Matched::of($this->pairing->runs)->strata();
+        $mean = static fn (array $of): float => array_sum($of) / max(1, count($of));
+
+        return count($strata) < 2 ? [] : array_map(fn (Stratum $s): Pair => new Pair(
+            $this->pairing->said($s->cell, $s->block), $mean($s->a), count($s->a), $mean($s->b), count($s->b),
+        ), $strata);
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Footing\FootingCheck;
+
 /** A metric that is shown by whether runs hold: shares against each other, and the ladder of each build, in numbers. */
 final readonly class OutcomeComparison
 {
@@ -11,6 +13,7 @@ final readonly class OutcomeComparison
      * @param string                                   $metric     identifier
      * @param AlikeShares|null                         $alike      where both were tried
      * @param Figure|null                              $difference in points
+     * @param FootingCheck|null                        $footing    of the runs at levels that both were tried at
      * @param 'bothPass'|'more'|'less'|'indistinct'|'unmatched'|'' $verdict    empty where the other build was not tried;
      *     unmatched: it was not tried at any level that this one was tried at
      */
@@ -23,6 +26,7 @@ final readonly class OutcomeComparison
         public ?float $p,
         public string $verdict,
         public Terms $terms,
+        public ?FootingCheck $footing = null,
     ) {
     }
 }

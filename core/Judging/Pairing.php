@@ -23,6 +23,7 @@ final readonly class Pairing
      * @param array<string, string> $texts   cells as they are said, by what stands for them in $runs
      * @param list<string>          $blocks  that pair them
      * @param list<string>          $leftOut blocks of which no level is on both sides
+     * @param array<string, string> $named   blocks as they were typed, by what stands for them in $runs
      * @param list<Sided>           $matched in cells and blocks that both sides have
      */
     private function __construct(
@@ -31,6 +32,7 @@ final readonly class Pairing
         public array $blocks,
         public array $leftOut,
         public array $matched,
+        private array $named,
     ) {
     }
 
@@ -38,11 +40,12 @@ final readonly class Pairing
     public static function of(array $sided): self
     {
         [$blocks, $leftOut] = self::blocks($sided);
-        $runs = $texts = $sides = $strata = [];
+        $runs = $texts = $sides = $strata = $named = [];
         foreach ($sided as $i => $one) {
             $cell = self::cell($one);
             $texts[$cell] = $one->alike->said();
             $block = $blocks === [] ? null : self::block($one, $blocks);
+            $named[(string) $block] = self::named($one, $blocks);
             $strata[$i] = $cell."\x1e".$block;
             $sides[$strata[$i]][$one->side] = true;
             foreach ([
@@ -57,7 +60,7 @@ final readonly class Pairing
             $sided, static fn (int $i): bool => count($sides[$strata[$i]]) === 2, \ARRAY_FILTER_USE_KEY,
         ));
 
-        return new self($runs, $texts, $blocks, $leftOut, $matched);
+        return new self($runs, $texts, $blocks, $leftOut, $matched, $named);
     }
 
     /**
@@ -75,6 +78,18 @@ final readonly class Pairing
         }
 
         return $out;
+    }
+
+    /**
+     * @param 'a'|'b' $side
+     *
+     * @return list<Circumstances> under which its runs that are opposed to something were made
+     */
+    public function circumstances(string $side): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (Sided $one): ?Circumstances => $one->side === $side ? $one->bunch->circumstances ?? $one->from : null, $this->matched,
+        )));
     }
 
     /**
@@ -126,6 +141,20 @@ final readonly class Pairing
     private static function cell(Sided $one): string
     {
         return $one->alike->isKnown() ? $one->alike->cell : $one->alike->cell.self::UNKNOWN.$one->side;
+    }
+
+    /** A level, and a block within it, as they are said. */
+    public function said(string $cell, ?string $block): string
+    {
+        return implode(' · ', array_filter([$this->texts[$cell] ?? '', $this->named[(string) $block] ?? ''], static fn (string $t): bool => $t !== ''));
+    }
+
+    /** @param list<string> $names */
+    private static function named(Sided $one, array $names): string
+    {
+        return implode(' · ', array_filter(array_map(
+            static fn (string $name): string => $one->alike->named[$name] ?? $one->alike->blocks[$name] ?? '', $names,
+        ), static fn (string $t): bool => $t !== ''));
     }
 
     /** @param list<string> $names */

@@ -16,6 +16,7 @@ final readonly class Sided
      * @param list<float> $atLeast
      * @param list<float> $atMost
      * @param Bunch|null  $bunch   that they come from
+     * @param Circumstances|null $from under which they were made, where they come from no bunch
      */
     public function __construct(
         public string $side,
@@ -25,6 +26,7 @@ final readonly class Sided
         public array $atLeast = [],
         public array $atMost = [],
         public ?Bunch $bunch = null,
+        public ?Circumstances $from = null,
     ) {
     }
 }

@@ -55,6 +55,11 @@ final readonly class Sightings
     /** @return list<string> keys of the configurations, some of them more than once */
     public function made(): array
     {
-        return array_map(static fn (Bunch $b): string => $b->circumstances->made, $this->bunches);
+        return [
+            ...array_map(static fn (Bunch $b): string => $b->circumstances->made, $this->bunches),
+            ...array_merge(...array_map(static fn (Answers $a): array => array_map(
+                static fn (array $g): string => $g['made']->made, array_values($a->groups),
+            ), $this->answers)),
+        ];
     }
 }

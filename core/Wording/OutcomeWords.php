@@ -34,8 +34,16 @@ final class OutcomeWords
 
         return Messages::say('comparison.share', [
             'side' => $side, 'verdict' => $c->terms->tells() || $c->verdict !== 'indistinct' ? $c->verdict : 'untold', 'other' => $c->other->letter, 'heldOther' => $alike->heldThere,
-            'nOther' => $alike->triedThere, 'part' => $isPart, 'heldHere' => $alike->heldHere, 'nHere' => $alike->triedHere,
+            'nOther' => $alike->triedThere, 'footing' => self::why($c), 'tilted' => self::why($c) !== '', 'part' => $isPart, 'heldHere' => $alike->heldHere, 'nHere' => $alike->triedHere,
         ] + self::hides($c->difference, min($alike->triedHere, $alike->triedThere)));
+    }
+
+    /** The gravest difference of how both were tried. */
+    private static function why(OutcomeComparison $c): string
+    {
+        $first = $c->footing->differences[0] ?? null;
+
+        return $first === null ? '' : Messages::inside(FootingWords::why($first));
     }
 
     /**

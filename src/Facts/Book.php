@@ -300,6 +300,18 @@ final class Book
         }
     }
 
+    /** @return list<string> change classes that a metric depends on; none: all of them */
+    private function dependsOn(string $metric): array
+    {
+        foreach ($this->wanted() as $wanted) {
+            if ($wanted->metric === $metric) {
+                return $wanted->dependsOn;
+            }
+        }
+
+        return [];
+    }
+
     /** On what terms a metric is judged, where these builds are what is looked at. */
     public function terms(string $metric, Build ...$builds): Terms
     {
@@ -386,7 +398,7 @@ final class Book
             // What nothing is said of is kept as such: it is not looked for again.
             $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
                 $missing, array_map(fn (string $m): array => array_filter([
-                    CompareOutcomes::metric($m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other)),
+                    CompareOutcomes::metric($m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other), $this->dependsOn($m)),
                 ]), $missing),
             ));
 

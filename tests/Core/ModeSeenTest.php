@@ -14,7 +14,7 @@ use PHPUnit\Framework\TestCase;
 /** A change that is meant to end a mode is judged by how often the mode shows. */
 final class ModeSeenTest extends TestCase
 {
-    /** @return iterable<string, array{int, int, int, int, ChangeVerdict, string}> failed, tried, before: failed, tried */
+    /** @return iterable<string, array{int, int, int, int, ChangeVerdict, non-empty-string}> failed, tried, before: failed, tried */
     public static function rates(): iterable
     {
         yield 'it is gone' => [0, 20, 14, 20, ChangeVerdict::Better, 'Showed in 0 of 20 runs that could have shown it, 14 of 20 before; '];
@@ -26,6 +26,7 @@ final class ModeSeenTest extends TestCase
         yield 'what happened outside a run counts against none' => [4, 3, 0, 9, ChangeVerdict::Worse, 'Showed in 3 of 3 runs'];
     }
 
+    /** @param non-empty-string $said */
     #[DataProvider('rates')]
     public function testHowOftenItShows(int $failed, int $tried, int $failedBefore, int $before, ChangeVerdict $verdict, string $said): void
     {

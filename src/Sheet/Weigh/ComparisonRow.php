@@ -21,6 +21,7 @@ final readonly class ComparisonRow
      * @param list<float>   $otherValues
      * @param int           $n           values behind it on this build
      * @param int           $otherN
+     * @param list<PairRow> $pairs       each with its per cent; the first of them where there are many
      * @param float|null    $least       value that there can be; no axis goes beyond it
      * @param list<Further> $further     by order alone for ratings, as lives where runs are bounds
      */
@@ -52,6 +53,8 @@ final readonly class ComparisonRow
         public array $further,
         public ?float $least,
         public ?float $most,
+        public array $pairs,
+        public int $allPairs,
     ) {
     }
 
@@ -68,7 +71,7 @@ final readonly class ComparisonRow
             $c->footing === null ? null : FootingView::of($c->footing),
             ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
             $c->here->bounds, self::further($c, $otherLetter, $confidence),
-            $c->terms->natural($c->here->unit)->low, $c->terms->natural($c->here->unit)->high,
+            $c->terms->natural($c->here->unit)->low, $c->terms->natural($c->here->unit)->high, PairRow::all($c), $c->matching->pairs ?? 0,
         );
     }
 

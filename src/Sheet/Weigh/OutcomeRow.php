@@ -22,6 +22,7 @@ final readonly class OutcomeRow
         public array $rungs,
         public string $explain,
         public string $sentence,
+        public ?FootingView $footing,
     ) {
     }
 
@@ -32,7 +33,7 @@ final readonly class OutcomeRow
         return new self(
             $metric, $c->metric, $c->here, $c->other,
             $d === null ? null : OutcomeWords::difference($d, $c->p ?? 1.0), $c->p, self::rungs($c),
-            $c->here->rungs === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric),
+            $c->here->rungs === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric), $c->footing === null ? null : FootingView::of($c->footing),
         );
     }
 

@@ -2408,6 +2408,8 @@ export interface components {
             further: components["schemas"]["Sheet.Weigh.Further"][];
             least: number | null;
             most: number | null;
+            pairs: components["schemas"]["Sheet.Weigh.PairRow"][];
+            allPairs: number;
         };
         "Sheet.Weigh.EvidenceCell": {
             requirement: string;
@@ -2457,6 +2459,16 @@ export interface components {
             rungs: components["schemas"]["Sheet.Weigh.RungRow"][];
             explain: string;
             sentence: string;
+            footing: components["schemas"]["Sheet.Weigh.FootingView"] | null;
+        };
+        "Sheet.Weigh.PairRow": {
+            pair: string;
+            other: string;
+            otherN: number;
+            here: string;
+            n: number;
+            difference: string;
+            percent: string;
         };
         "Sheet.Weigh.RungRow": {
             level: string;

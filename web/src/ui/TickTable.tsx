@@ -29,7 +29,7 @@ export function TickTable<Row extends { id: string }>({
           cell: (r) => (
             <input
               type="checkbox"
-              className="size-6"
+              className="size-6 accent-blue"
               aria-label={names(r)}
               checked={!without.includes(r.id)}
               onChange={(e) => setWithout(e.target.checked ? without.filter((w) => w !== r.id) : [...without, r.id])}

@@ -44,5 +44,5 @@ return [
         .'bothPass {both pass{part, select, yes { where both were tried ({heldHere} of {nHere}, and {heldOther} of {nOther} on {other})} other {}}, so far this trial does not tell them apart{hides, select, yes {; up to {points} points could hide} other {}}}'
         .' untold {of which nothing is told yet}'
         .' unmatched {{other} was not tried at any level that this one was tried at, so neither says anything of the other}'
-        .' more {more often than {other}} less {less often than {other}} other {{part, select, yes {where both were tried, {heldHere} of {nHere}} other {which}} cannot be told from {heldOther} of {nOther} on {other}}}.',
+        .' more {more often than {other}} less {less often than {other}} other {{part, select, yes {where both were tried, {heldHere} of {nHere}} other {which}} cannot be told from {heldOther} of {nOther} on {other}}}{tilted, select, yes {; {footing}} other {}}.',
 ];

@@ -95,7 +95,9 @@ function Lines({ title, lines, currency }: { title: string; lines: Schemas['Deci
         keyOf={(l) => l.what}
         columns={[
           {
+            // One above the other, what goes in and what waits stand in the same columns.
             head: 'Change',
+            headLook: 'w-[30%]',
             look: 'font-semibold',
             cell: (l) => (
               <>
@@ -107,8 +109,8 @@ function Lines({ title, lines, currency }: { title: string; lines: Schemas['Deci
               </>
             ),
           },
-          { head: 'Reason', cell: (l) => l.reason },
-          { head: 'Expected', cell: (l) => l.expected },
+          { head: 'Reason', headLook: 'w-[28%]', cell: (l) => l.reason },
+          { head: 'Expected', headLook: 'w-[24%]', cell: (l) => l.expected },
           { head: 'Takes', right: true, whole: true, cell: (l) => `${l.costText} ${currency} · ${l.hoursText} h` },
         ]}
       />

@@ -92,24 +92,25 @@ function Line({
 }) {
   const id = useId();
   const [typing, setTyping] = useState<string | null>(null);
+  const field = {
+    id,
+    className: 'field min-h-12',
+    value: typing ?? value,
+    disabled: !write,
+    autoComplete: 'off',
+    'aria-describedby': `${id}-more`,
+    onChange: (e: { target: { value: string } }) => {
+      setTyping(e.target.value);
+      onChange(e.target.value);
+    },
+    onBlur: () => setTyping(null),
+  };
   return (
     <div>
       <label htmlFor={id} className="mb-1 block text-sm font-semibold">
         {label}
       </label>
-      <textarea
-        id={id}
-        rows={rows}
-        className="field min-h-12"
-        value={typing ?? value}
-        disabled={!write}
-        aria-describedby={`${id}-more`}
-        onChange={(e) => {
-          setTyping(e.target.value);
-          onChange(e.target.value);
-        }}
-        onBlur={() => setTyping(null)}
-      />
+      {rows === 1 ? <input {...field} /> : <textarea rows={rows} {...field} />}
       <p id={`${id}-more`} className="text-xs text-soft">
         {hint}
       </p>

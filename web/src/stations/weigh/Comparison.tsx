@@ -3,13 +3,8 @@ import { IntervalPlot } from '../../figures/IntervalPlot';
 import { LevelPlot } from '../../figures/LevelPlot';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
+import { Footing } from './Footing';
 import { Table } from '../../ui/Table';
-
-const FOOTING: Record<Schemas['Footing'], string> = {
-  level: 'Same footing',
-  tilted: 'Tilted footing',
-  broken: 'Not comparable',
-};
 
 /** A mean of one level with what it stands on: articles, where each of them counts once. */
 const counted = (mean: string, n: number, per: Schemas['Per'] | null) => (
@@ -62,24 +57,7 @@ export function Comparison({
               <>
                 <dt className="text-soft">Footing</dt>
                 <dd>
-                  <span
-                    className={
-                      c.footing.footing === 'level'
-                        ? ''
-                        : c.footing.footing === 'broken'
-                          ? 'font-semibold text-oxide'
-                          : 'font-semibold text-brass'
-                    }
-                  >
-                    {FOOTING[c.footing.footing]}
-                  </span>
-                  {c.footing.differences.length > 0 && (
-                    <ul className="list-inside list-['–_'] text-soft">
-                      {c.footing.differences.map((d) => (
-                        <li key={d.what + d.why}>{d.why}</li>
-                      ))}
-                    </ul>
-                  )}
+                  <Footing footing={c.footing} />
                 </dd>
               </>
             )}
@@ -99,6 +77,25 @@ export function Comparison({
               ]}
             />
           </div>
+        )}
+        {c.pairs.length > 0 && (
+          <details className="mt-2 text-sm">
+            <summary className="min-h-6 cursor-pointer text-blue underline">
+              {c.allPairs > c.pairs.length ? `${c.pairs.length} of ${c.allPairs} pairs` : `All ${c.pairs.length} pairs`}
+            </summary>
+            <Table
+              label={`${c.metric} pair by pair`}
+              rows={c.pairs}
+              keyOf={(r) => r.pair}
+              columns={[
+                { head: 'Pair', names: true, cell: (r) => r.pair },
+                { head: other, cell: (r) => r.other },
+                { head: here, cell: (r) => r.here },
+                { head: 'Difference', cell: (r) => r.difference },
+                { head: 'In per cent', cell: (r) => r.percent },
+              ]}
+            />
+          </details>
         )}
         {c.alone.map((a) => (
           <p key={a} className="mt-1 text-sm text-soft">

@@ -2,6 +2,7 @@ import type { Schemas } from '../../api/client';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
 import { Table, type Column } from '../../ui/Table';
+import { Footing } from './Footing';
 
 /** A metric shown by whether runs hold: shares against each other, and the ladder of each build. */
 export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow']; open: (opened: Opened) => void }) {
@@ -15,6 +16,11 @@ export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow'
           <p className="mt-2 text-sm">
             <span className="text-soft">Difference</span> {o.difference}
           </p>
+        )}
+        {o.footing !== null && (
+          <div className="mt-2 text-sm">
+            <Footing footing={o.footing} />
+          </div>
         )}
         <p className="mt-2 flex flex-wrap gap-4 text-sm">
           {sides.map((s) => (

@@ -24,11 +24,11 @@ final class FrameWords
      * @param int          $every      requirements that speak of every article
      * @param list<string> $unmeasured metrics that no method measures, a few
      */
-    public static function brief(int $requirements, int $musts, int $every, array $unmeasured): string
+    public static function brief(int $requirements, int $musts, int $every, array $unmeasured, bool $drawn = false): string
     {
         return Messages::say('frame.brief', [
             'n' => $requirements, 'musts' => $musts, 'every' => $every,
-            'unmeasured' => $unmeasured !== [], 'metrics' => Messages::list($unmeasured, 'list.or'),
+            'unmeasured' => $unmeasured !== [], 'drawn' => $drawn, 'metrics' => Messages::list($unmeasured, 'list.or'),
         ]);
     }
 

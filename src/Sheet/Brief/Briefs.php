@@ -82,6 +82,7 @@ final readonly class Briefs
             count($requirements), count(array_filter($requirements, static fn (RequirementView $r): bool => $r->must)),
             count(array_filter($requirements, static fn (RequirementView $r): bool => $r->kind === Kind::Every)),
             array_map(static fn (RequirementView $r): string => $r->metric, array_slice($unmeasured, 0, self::NAMED)),
+            array_filter($requirements, static fn (RequirementView $r): bool => $r->source !== RequirementSource::Runs) !== [],
         );
     }
 }

@@ -39,7 +39,8 @@ final class Answers
             $this->onlyJust += $held && $run->heldOnlyJust() ? 1 : 0;
             $key = $alike->key()."\x1e".$made;
             $group = $this->groups[$key] ?? [
-                'alike' => $alike, 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0, 'tried' => 0,
+                'alike' => $alike, 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0,
+                'tried' => 0,
             ];
             $group['made']->take($run);
             $this->groups[$key] = [

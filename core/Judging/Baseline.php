@@ -44,7 +44,8 @@ final readonly class Baseline
         $kept = $between > 0 ? max(0.0, 1 - $within / ($n / $k * $between)) : 0.0;
 
         return new self(
-            $this->metric, $means->mean + $kept * ($this->mean - $means->mean), $this->unit, $this->decimals, $this->n, $this->level, $this->mean,
+            $this->metric, $means->mean + $kept * ($this->mean - $means->mean), $this->unit, $this->decimals, $this->n, $this->level,
+            $this->mean,
         );
     }
 

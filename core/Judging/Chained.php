@@ -38,7 +38,8 @@ final readonly class Chained
             }
             try {
                 $found = CompareSides::of(
-                    [...self::runs(self::HERE, $mine), ...self::runs(self::OTHER, $theirs), ...self::runs(self::VIA, $third)], $terms->confidence(),
+                    [...self::runs(self::HERE, $mine), ...self::runs(self::OTHER, $theirs), ...self::runs(self::VIA, $third)],
+                    $terms->confidence(),
                 );
             } catch (CoreException) {
                 continue;

@@ -77,13 +77,15 @@ final readonly class CompareBuilds
         $natural = $terms->natural($mine->unit);
 
         return new MetricComparison(
-            $metric, Side::of($build, $mine, $terms, $decimals), $theirs->values === [] ? null : Side::of($against, $theirs, $terms, $decimals),
+            $metric, Side::of($build, $mine, $terms, $decimals),
+            $theirs->values === [] ? null : Side::of($against, $theirs, $terms, $decimals),
             $mine->bunches === [] ? '' : $mine->bunches[0]->method,
             $isOne ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
             $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
             $verdict, self::judged($wanted, $verdict), $within?->p,
             $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing),
-            $isPlain && ($wanted?->kind() === Kind::Rating || $terms->words !== []) ? self::byOrder($mine, $theirs) : null, $lives, $logRank,
+            $isPlain && ($wanted?->kind() === Kind::Rating || $terms->words !== []) ? self::byOrder($mine, $theirs) : null, $lives,
+            $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
             spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
                 ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,

@@ -21,7 +21,8 @@ final class CompareOutcomes
         $terms = new Terms($confidence);
 
         return array_values(array_filter(array_map(
-            static fn (string $metric): ?OutcomeComparison => self::metric($metric, $build, $here, $against, $other, $terms), $here->asked(),
+            static fn (string $metric): ?OutcomeComparison => self::metric($metric, $build, $here, $against, $other, $terms),
+            $here->asked(),
         )));
     }
 

@@ -206,7 +206,8 @@ final class Evidence
         $a = new Assessment($state, null, null, null, null, 0, Basis::TBound);
 
         return new Cell(
-            $wanted, $build, $build, $a, $state, Texture::of($a), false, null, null, null, [], $here->runs, '', [], $here->arms, $here->terms,
+            $wanted, $build, $build, $a, $state, Texture::of($a), false, null, null, null, [], $here->runs, '', [], $here->arms,
+            $here->terms,
         );
     }
 
@@ -246,7 +247,8 @@ final class Evidence
             $wanted, $build, $source, $a,
             $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
             $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
-            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $own->terms, models: $own->models,
+            $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $own->terms,
+            models: $own->models,
         );
     }
 

@@ -35,7 +35,8 @@ final readonly class Look
         $isPlanned = array_filter($open, static fn (TrialPlan $t): bool => $t->planned === 0) === [];
 
         return new self(
-            $sum('ended'), $isPlanned ? $sum('planned') : 0, max([1, ...array_map(static fn (TrialPlan $t): int => $t->looks, $used)]), $open !== [],
+            $sum('ended'), $isPlanned ? $sum('planned') : 0, max([1, ...array_map(static fn (TrialPlan $t): int => $t->looks, $used)]),
+            $open !== [],
         );
     }
 }

@@ -48,8 +48,10 @@ final readonly class Matching
         $p = $w?->interaction?->p;
 
         return new self(
-            $w?->per, $w->pairs ?? 0, $opposed->cells(), $opposed->opposed(), $w === null ? $opposed->levels('b') : $opposed->said($w->onlyB),
-            $w === null ? $opposed->levels('a') : $opposed->said($w->onlyA), $opposed->pairing->blocks, $one($opposed->pairing->articles('b')),
+            $w?->per, $w->pairs ?? 0, $opposed->cells(), $opposed->opposed(),
+            $w === null ? $opposed->levels('b') : $opposed->said($w->onlyB),
+            $w === null ? $opposed->levels('a') : $opposed->said($w->onlyA), $opposed->pairing->blocks,
+            $one($opposed->pairing->articles('b')),
             $one($opposed->pairing->articles('a')), $p !== null && $p < 1 - $confidence, array_slice($opposed->pairs(), 0, self::MOST),
         );
     }

@@ -57,7 +57,8 @@ final readonly class MetricComparison
     public function through(Chained $chain): self
     {
         return new self(
-            $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged, $this->p,
+            $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged,
+            $this->p,
             $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain, $this->spread,
         );
     }

@@ -88,7 +88,8 @@ final readonly class Pairing
     public function circumstances(string $side): array
     {
         return array_values(array_filter(array_map(
-            static fn (Sided $one): ?Circumstances => $one->side === $side ? $one->bunch->circumstances ?? $one->from : null, $this->matched,
+            static fn (Sided $one): ?Circumstances => $one->side === $side ? $one->bunch->circumstances ?? $one->from : null,
+            $this->matched,
         )));
     }
 

@@ -125,7 +125,8 @@ final class ChangeWords
 
         return Messages::say('change.ofMode', [
             'failed' => $seen->failed, 'tried' => $seen->tried, 'failedBefore' => $seen->failedBefore, 'triedBefore' => $seen->triedBefore,
-            'both' => $d !== null, 'low' => Digits::decimals(100 * ($d->low ?? 0.0), 0), 'high' => Digits::decimals(100 * ($d->high ?? 0.0), 0),
+            'both' => $d !== null, 'low' => Digits::decimals(100 * ($d->low ?? 0.0), 0),
+            'high' => Digits::decimals(100 * ($d->high ?? 0.0), 0),
             'where' => $seen->tried === 0 ? 'here' : 'parent',
         ]);
     }

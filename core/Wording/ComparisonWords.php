@@ -60,7 +60,8 @@ final class ComparisonWords
             $there = $c->matching->onlyOther[0] ?? '';
 
             return Messages::say('comparison.notTogether', $with + [
-                'byCell' => $c->verdict === WithinVerdict::ByCell, 'cells' => implode('; ', self::cells($c)), 'known' => $there !== '', 'there' => $there,
+                'byCell' => $c->verdict === WithinVerdict::ByCell, 'cells' => implode('; ', self::cells($c)), 'known' => $there !== '',
+                'there' => $there,
             ]);
         }
 
@@ -81,7 +82,8 @@ final class ComparisonWords
             'letter' => $of($with['letter'], $m->article), 'other' => $of($with['other'], $m->otherArticle),
         ] + $with + [
             'sized' => $c->here->figure !== null, 'size' => $c->here->figure === null ? '' : Numbers::figure($c->here->figure),
-            'change' => self::change($c, $difference), 'verdict' => $c->verdict === null ? '' : ($c->terms->tells() ? $c->verdict->value : 'untold'),
+            'change' => self::change($c, $difference),
+            'verdict' => $c->verdict === null ? '' : ($c->terms->tells() ? $c->verdict->value : 'untold'),
             'n' => $c->here->n, 'nOther' => $c->other->n ?? 0, 'pairs' => $m->pairs, 'blocked' => $m->blocks !== [],
             'against' => $m->against !== [], 'where' => Messages::list($m->against), 'varies' => $told && $m->sizeVaries,
             'articles' => $isOfArticles, 'tilted' => $why !== '', 'footing' => $why,
@@ -193,7 +195,8 @@ final class ComparisonWords
     public static function spread(CompareSpread $s, string $letter, string $otherLetter, bool $tells): string
     {
         return Messages::say('comparison.spread', [
-            'letter' => $letter, 'other' => $otherLetter, 'known' => $s->estimate !== null, 'times' => Digits::plain($s->estimate ?? 0.0, 2),
+            'letter' => $letter, 'other' => $otherLetter, 'known' => $s->estimate !== null,
+            'times' => Digits::plain($s->estimate ?? 0.0, 2),
             'ended' => $s->low !== null, 'low' => Digits::plain($s->low ?? 0.0, 2), 'high' => Digits::plain($s->high ?? 0.0, 2),
             'verdict' => $tells ? $s->verdict->value : Verdict::Indistinct->value,
         ]);

@@ -33,8 +33,10 @@ final class OutcomeWords
         $isPart = $alike->triedHere < $c->here->tried || $alike->triedThere < $c->other->tried;
 
         return Messages::say('comparison.share', [
-            'side' => $side, 'verdict' => $c->terms->tells() || $c->verdict !== 'indistinct' ? $c->verdict : 'untold', 'other' => $c->other->letter, 'heldOther' => $alike->heldThere,
-            'nOther' => $alike->triedThere, 'footing' => self::why($c), 'tilted' => self::why($c) !== '', 'part' => $isPart, 'heldHere' => $alike->heldHere, 'nHere' => $alike->triedHere,
+            'side' => $side, 'verdict' => $c->terms->tells() || $c->verdict !== 'indistinct' ? $c->verdict : 'untold',
+            'other' => $c->other->letter, 'heldOther' => $alike->heldThere,
+            'nOther' => $alike->triedThere, 'footing' => self::why($c), 'tilted' => self::why($c) !== '', 'part' => $isPart,
+            'heldHere' => $alike->heldHere, 'nHere' => $alike->triedHere,
         ] + self::hides($c->difference, min($alike->triedHere, $alike->triedThere)));
     }
 

@@ -23,7 +23,8 @@ final class SidesWords
     public static function sentence(SidesWithin $s, string $metric, bool $moreIsBetter): string
     {
         return implode(' ', [
-            LookWords::soFar($s->terms->look).self::told($s, $metric, $moreIsBetter), ...self::further($s), ...LookWords::remarks($s->terms, true),
+            LookWords::soFar($s->terms->look).self::told($s, $metric, $moreIsBetter), ...self::further($s),
+            ...LookWords::remarks($s->terms, true),
         ]);
     }
 

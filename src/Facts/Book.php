@@ -118,7 +118,8 @@ final class Book
     public function rated(): array
     {
         return array_values(array_unique(array_map(
-            static fn (Wanted $w): string => $w->metric, array_filter($this->wanted(), static fn (Wanted $w): bool => $w->kind() === Kind::Rating),
+            static fn (Wanted $w): string => $w->metric,
+            array_filter($this->wanted(), static fn (Wanted $w): bool => $w->kind() === Kind::Rating),
         )));
     }
 
@@ -327,7 +328,8 @@ final class Book
         $scale = $this->scales()[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false, 'words' => []];
 
         return new Terms(
-            $this->device->confidence, Look::of($trials), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'], $scale['words'],
+            $this->device->confidence, Look::of($trials), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'],
+            $scale['words'],
         );
     }
 
@@ -341,7 +343,8 @@ final class Book
     public function words(): array
     {
         return array_filter(array_column(array_map(
-            static fn (string $id, array $scale): array => ['id' => $id, 'words' => $scale['words']], array_keys($this->scales()), $this->scales(),
+            static fn (string $id, array $scale): array => ['id' => $id, 'words' => $scale['words']], array_keys($this->scales()),
+            $this->scales(),
         ), 'words', 'id'));
     }
 

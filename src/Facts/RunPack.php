@@ -50,7 +50,8 @@ final readonly class RunPack
             $rows[] = [
                 $run->id, $run->method, $run->number, $run->outcome, $run->reason, $run->startedAt, $run->operator, self::at($texts, $run->levels),
                 self::at($texts, $run->conditions), self::at($texts, $run->settings), self::at($stored, $hashes[$run->configuration]),
-                $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside, self::at($texts, $run->others),
+                $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside,
+                self::at($texts, $run->others),
             ];
         }
 

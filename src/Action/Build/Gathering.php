@@ -172,7 +172,8 @@ final readonly class Gathering
         $view = $of->view();
         $n = count(array_filter($runs, static fn (Run $r): bool => $r->trial()->id()->equals($of->id())));
         $trial = $this->writer->make(Trial::class, Uuid::v7(), new TrialInput(
-            $next->id()->toRfc4122(), $view->method, $view->name, $view->question, max($n, $view->plannedRuns), $view->repeats, $view->state,
+            $next->id()->toRfc4122(), $view->method, $view->name, $view->question, max($n, $view->plannedRuns), $view->repeats,
+            $view->state,
         ));
 
         return $trial instanceof Trial ? $trial : throw new \LogicException('A trial was made.');

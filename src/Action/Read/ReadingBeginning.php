@@ -36,7 +36,8 @@ final readonly class ReadingBeginning implements Beginning
         $run = $this->records->named(Run::class, $input->run, 'run');
         $channel = Reading::channelOf($run, $input->channel);
         $said = Reading::read(
-            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(), $input->undecided,
+            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(),
+            $input->undecided,
         );
         if ($input->confirmed === '') {
             $this->check->mustBePlausible($run, $channel, $said);

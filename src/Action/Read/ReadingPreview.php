@@ -43,7 +43,8 @@ final readonly class ReadingPreview
         }
 
         return new self(
-            Measure::of($typed)->view()->said($said->words)->text, $typed->unit->symbol === $channel->unit ? Measure::of($typed)->view()->text : Digits::converted($typed->to($channel->unit)),
+            Measure::of($typed)->view()->said($said->words)->text,
+            $typed->unit->symbol === $channel->unit ? Measure::of($typed)->view()->text : Digits::converted($typed->to($channel->unit)),
             $typed->unit->symbol !== $channel->unit, ReadingWords::said($said->bound, $said->u, $typed), $questions,
         );
     }

@@ -51,7 +51,8 @@ final readonly class ReadController
         $this->records->mustWrite($run->workspace());
         $channel = Reading::channelOf($run, $input->channel);
         $typed = Reading::read(
-            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(), $input->undecided,
+            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(),
+            $input->undecided,
         );
 
         return new JsonResponse(ReadingPreview::of($typed, $channel, $this->check->questions($run, $channel, $typed)));

@@ -81,7 +81,8 @@ final readonly class TrySheets
             $view, $trial->method()->name(), $dots, $total, $count['from'], $count['to'],
             TrialWords::count($total, $view->plannedRuns, $outcomes[''] ?? 0, $first),
             $results === null ? [] : TrialWords::results(
-                $results, $book->metrics(), $book->rated(), !$first && $view->state !== TrialState::Done && ($view->plannedRuns === 0 || $ended < $view->plannedRuns),
+                $results, $book->metrics(), $book->rated(),
+                !$first && $view->state !== TrialState::Done && ($view->plannedRuns === 0 || $ended < $view->plannedRuns),
             ),
         );
     }

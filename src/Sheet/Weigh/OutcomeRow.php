@@ -33,7 +33,8 @@ final readonly class OutcomeRow
         return new self(
             $metric, $c->metric, $c->here, $c->other,
             $d === null ? null : OutcomeWords::difference($d, $c->p ?? 1.0), $c->p, self::rungs($c),
-            $c->here->rungs === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric), $c->footing === null ? null : FootingView::of($c->footing),
+            $c->here->rungs === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric),
+            $c->footing === null ? null : FootingView::of($c->footing),
         );
     }
 

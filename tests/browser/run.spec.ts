@@ -40,7 +40,7 @@ test.describe('on a phone', () => {
     await page.getByLabel('ground', { exact: true }).selectOption('unknown');
     await press(page, 'Keep as found');
     await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
-    await expect(page.getByText(/Nobody has recorded ground or soil moisture yet/)).toBeVisible();
+    await expect(page.getByText(/Nobody has recorded soil moisture yet/)).toBeVisible();
     await press(page, 'Held');
     await expect(sentence(page)).toContainText('held');
     await isAccessible(page, 'run at 390');

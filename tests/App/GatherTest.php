@@ -91,6 +91,16 @@ final class GatherTest extends ApiTestCase
         self::assertSame(403, $this->answered());
     }
 
+    public function testABuildOfAnotherDeviceIsNotShown(): void
+    {
+        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);
+        $other = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Secret', 'currency' => 'EUR']);
+        $build = $this->put('revisions', ['device' => $other, 'letter' => 'A', 'intent' => 'Nobody knows']);
+        $answer = $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => $build]);
+        self::assertSame(422, $this->answered());
+        self::assertStringNotContainsString('Nobody knows', json_encode($answer) ?: '');
+    }
+
     /** @return array<array-key, mixed> */
     private function gather(): array
     {

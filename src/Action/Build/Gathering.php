@@ -62,7 +62,9 @@ final readonly class Gathering
             $this->writer->oneAtATime($id);
             $known = $this->em->find(Revision::class, $id);
             if ($known !== null) {
-                return $known->view();
+                // Whose build that is, is nobody's business who guesses its identifier.
+                return $known->belongsTo()->equals($article->belongsTo())
+                    ? $known->view() : throw Invalid::at('id', 'That identifier is taken.');
             }
             $gathered = array_values(array_filter($article->deviants(), static fn (Deviation $d): bool => $d->isOfDesign()));
             if ($gathered === []) {

@@ -39,14 +39,16 @@ final readonly class Invalidation implements AfterWrite
     /** Class => which summaries a write drops, and which sheets it makes stale. */
     private const RULES = [
         Device::class => [self::DEVICE, self::ALL],
-        Metric::class => [self::NOTHING, self::ALL],
+        // What its values can be bears on every interval and verdict.
+        Metric::class => [self::DEVICE, self::ALL],
         Requirement::class => [self::DEVICE, self::ALL],
         Revision::class => [self::BUILD, self::ALL],
         Parameter::class => [self::BUILD, self::JUDGED],
         Part::class => [self::BUILD, self::JUDGED],
-        // A failure outside a run keeps the state of its article, and the factors of its method.
+        // A failure outside a run keeps the state of its article.
         Article::class => [self::FAILURES, ['build', 'try', 'find', 'run', 'next']],
-        Method::class => [self::FAILURES, ['methods', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next']],
+        // It says what its trials measure, and how hard a failure outside a run was.
+        Method::class => [self::DEVICE, ['methods', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next']],
         // Its planned number and its end say whether anything may be told.
         Trial::class => [self::BUILD, self::JUDGED],
         Run::class => [self::BUILD, self::JUDGED],
@@ -92,7 +94,7 @@ final readonly class Invalidation implements AfterWrite
             $record instanceof Reading && $run !== null => $dropped->reading(
                 $build, $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metrics(),
             ),
-            $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metrics()),
+            $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number(), self::metrics($run)),
             default => $dropped->build($build),
         };
     }
@@ -108,9 +110,19 @@ final readonly class Invalidation implements AfterWrite
         $run = $record instanceof Failure ? $record->run() : null;
         if ($run !== null && $run->outcome() !== null) {
             $dropped->run(
-                $run->build()->toRfc4122(), $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metrics(),
+                $run->build()->toRfc4122(), $run->trial()->id()->toRfc4122(), $run->number(), self::metrics($run),
             );
         }
+    }
+
+    /** @return list<string> that the run reads or answers, and that its trial is planned to: how far that came changes with it */
+    private static function metrics(Run $run): array
+    {
+        $method = $run->trial()->method();
+
+        return array_values(array_unique([
+            ...$run->configuration()->metrics(), ...array_column($method->channels(), 'metric'), ...array_column($method->questions(), 'metric'),
+        ]));
     }
 
     /** @param Record<covariant \Lustrum\Record\RecordInput> $record */

@@ -42,8 +42,8 @@ final readonly class KeptRuns
         $out = [];
         foreach ($this->db->fetchAllNumeric(
             'SELECT DISTINCT t.revision_id, '.RunFacts::STRETCH_OF.' FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.belongs_to = ? AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY 1,
-             2',
+             WHERE t.belongs_to = ? AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL
+               AND r.withdrawn_because IS NULL ORDER BY 1, 2',
             [$device],
         ) as [$build, $stretch]) {
             $out[Row::text($build)][] = Row::text($stretch);

@@ -98,6 +98,33 @@ final class SummaryTest extends ApiTestCase
             $t->sheets();
             $t->ask('PUT', '/api/failures/'.$failure, ['revision' => $t->bench->b, 'mode' => 'Bent', 'run' => $t->run, 'version' => 1]);
         }];
+        yield 'a scale that ends at nought' => [static function (self $t): void {
+            $metric = (array) self::at($t->json('GET', '/api/devices/'.$t->bench->device.'/brief'), 'measured', 0);
+            $t->ask('PUT', '/api/metrics/'.self::text($metric, 'id'), [
+                'device' => $t->bench->device, 'name' => 'push force', 'naturalLow' => 42.0, 'effects' => 'ratio', 'version' => $metric['version'],
+            ]);
+        }];
+        yield 'an article in another state' => [static function (self $t): void {
+            $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'article' => $t->bench->unitB, 'method' => $t->bench->method]);
+            $t->sheets();
+            $article = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/build'), 'articles', 0, 'article');
+            $t->ask('PUT', '/api/articles/'.$t->bench->unitB, ['state' => 'bare'] + $article);
+        }];
+        yield 'a method with a factor' => [static function (self $t): void {
+            $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'method' => $t->bench->method]);
+            $t->sheets();
+            $method = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/try'), 'methods', 0);
+            $t->ask('PUT', '/api/methods/'.$t->bench->method, ['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm']]] + $method);
+        }];
+        yield 'a trial with more runs planned' => [static function (self $t): void {
+            $trial = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/try'), 'trials', 0, 'trial');
+            $t->ask('PUT', '/api/trials/'.$t->trial, ['plannedRuns' => 9] + $trial);
+        }];
+        yield 'a reading without a unit' => [static function (self $t): void {
+            $run = $t->put('runs', ['trial' => $t->trial, 'article' => $t->bench->unitB]);
+            $t->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '40.0', 'undecided' => true]);
+            $t->ask('PUT', '/api/runs/'.$run, ['trial' => $t->trial, 'article' => $t->bench->unitB, 'outcome' => 'held', 'version' => 1]);
+        }];
         yield 'a trial of another name' => [static function (self $t): void {
             $trial = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/try'), 'trials', 0, 'trial');
             $fields = array_intersect_key($trial, array_flip(['revision', 'method', 'purpose', 'version']));
@@ -149,6 +176,8 @@ final class SummaryTest extends ApiTestCase
         $before = $this->kept();
         self::assertGreaterThan(0, $before, 'Nothing is kept at all.');
         $write($this);
+        // To look is counted; what is said after that stays.
+        $this->sheets();
         $with = $this->sheets();
         self::assertSame($with, $this->sheets(), 'Asked twice.');
         self::service(Connection::class)->executeStatement('DELETE FROM summary');

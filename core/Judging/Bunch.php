@@ -35,6 +35,7 @@ final class Bunch
     /**
      * @param string $made    key of the configuration
      * @param string $article its serial; empty: nobody said which
+     * @param array<string, string> $set what they were set to, by name
      */
     public function __construct(
         public readonly string $metric,
@@ -45,6 +46,7 @@ final class Bunch
         string $made,
         public readonly Alikeness $alike,
         public readonly string $article,
+        public readonly array $set = [],
     ) {
         $this->circumstances = new Circumstances($made);
     }

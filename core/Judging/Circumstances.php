@@ -25,6 +25,9 @@ final class Circumstances
     /** @var array<array-key, array<array-key, true>> serials of other articles, by the part that they played */
     public array $others = [];
 
+    /** @var array<int, int> goes that lay behind whoever tried it => on how many runs; only where somebody said */
+    public array $goes = [];
+
     public string $from = '';
     public string $to = '';
     public int $runs = 0;
@@ -55,6 +58,9 @@ final class Circumstances
         foreach ($other->others as $part => $serials) {
             $both->others[$part] = ($both->others[$part] ?? []) + $serials;
         }
+        foreach ($other->goes as $goes => $n) {
+            $both->goes[$goes] = ($both->goes[$goes] ?? 0) + $n;
+        }
         foreach ($other->settings as $name => $texts) {
             foreach ($texts as $text => $n) {
                 $both->settings[$name][$text] = ($both->settings[$name][$text] ?? 0) + $n;
@@ -83,6 +89,9 @@ final class Circumstances
         $this->operators[$run->operator] = true;
         foreach ($run->settings as $name => $text) {
             $this->settings[$name][$text] = ($this->settings[$name][$text] ?? 0) + 1;
+        }
+        if ($run->goes !== null) {
+            $this->goes[$run->goes] = ($this->goes[$run->goes] ?? 0) + 1;
         }
         foreach ($run->others as $part => $serial) {
             $this->others[$part][$serial] = true;

@@ -18,6 +18,9 @@ use Lustrum\Core\Run\SettingRule;
 /** Gathers from runs what the footing check wants to know; the rules are those that the runs were made under. */
 final class Contexts
 {
+    /** How used to it somebody was, among what differs between two sides. */
+    private const PRACTICE = 'practice (goes before)';
+
     /**
      * Of what some runs read of a metric.
      *
@@ -79,7 +82,7 @@ final class Contexts
      */
     private static function together(array $made, array $instruments, array $dependsOn): Context
     {
-        $others = $lots = $pasts = $firmware = $operators = $settings = $conditions = [];
+        $goes = $others = $lots = $pasts = $firmware = $operators = $settings = $conditions = [];
         $runs = $stopped = $version = 0;
         [$from, $to] = [$made[0][0]->from, $made[0][0]->to];
         foreach ($made as [$c, $configuration]) {
@@ -90,6 +93,9 @@ final class Contexts
             $to = max($to, $c->to);
             self::count($settings, $c->settings);
             self::count($conditions, $c->conditions);
+            foreach ($c->goes as $n => $times) {
+                array_push($goes, ...array_fill(0, $times, (float) $n));
+            }
             foreach ($c->others as $part => $serials) {
                 $others[(string) $part] = array_values(array_unique([...$others[(string) $part] ?? [], ...self::words($serials)]));
             }
@@ -113,7 +119,9 @@ final class Contexts
             lots: array_map(static fn (array $l): array => array_values(array_unique($l)), $lots),
             firmware: $watched ? self::words($firmware) : [],
             settings: self::levels(self::rules($configurations, false), $settings, $runs),
-            conditions: self::levels(self::rules($configurations, true), $conditions, $runs),
+            // A gain that runs along with practice may be practice.
+            conditions: self::levels(self::rules($configurations, true), $conditions, $runs)
+                + ($goes === [] ? [] : [self::PRACTICE => new Level($goes, [], $runs - count($goes))]),
             from: $from, to: $to, runs: $runs, stoppedEarly: $stopped, others: $others,
         );
     }

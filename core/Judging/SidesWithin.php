@@ -10,14 +10,15 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Run\Configuration;
 
 /**
- * Sides within one build against each other: its arms, its articles, lots, firmware, and what pairs its runs, such as raters.
+ * Sides within one build against each other: its arms, its articles, lots, firmware, what it was set to, and what pairs its
+ * runs, such as raters.
  *
  * Every level that two of them were run at is used, and what pairs the runs is taken out.
  */
 final readonly class SidesWithin
 {
     /**
-     * @param string           $kind       arm, article, lot, firmware or block
+     * @param string           $kind       arm, article, lot, firmware, setting or block
      * @param string           $name       of the material, or of the block; empty elsewhere
      * @param bool             $ofArticles does one article stand for a side?
      * @param int              $bounds     among the runs: then there is no fit
@@ -62,8 +63,9 @@ final readonly class SidesWithin
     /** @return list<array{string, string}> the kind of sides, and the material or block */
     private static function kinds(Measured $m, Seen $seen): array
     {
-        $lots = $blocks = [];
+        $lots = $blocks = $set = [];
         foreach ($m->bunches as $bunch) {
+            $set += $bunch->set;
             $lots += $seen->configuration($bunch->circumstances->made)->lots;
             $blocks += $bunch->alike->blocks;
         }
@@ -71,7 +73,7 @@ final readonly class SidesWithin
             static fn (string|int $name): array => [$kind, (string) $name], array_keys($names),
         );
 
-        return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('block', array_diff_key($blocks, ['article' => 0]))];
+        return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set), ...$of('block', array_diff_key($blocks, ['article' => 0]))];
     }
 
     private static function one(string $metric, Measured $m, Seen $seen, string $kind, string $name, Terms $terms): ?self
@@ -100,8 +102,8 @@ final readonly class SidesWithin
                 $runs[] = new AlikeRun($side, $sided[$i]->alike->cell, $value, $block, $sided[$i]->article === '' ? null : $sided[$i]->article);
             }
         }
-        // Raters share their articles; an arm, a lot or a firmware has its own.
-        [$runs, $ofArticles] = in_array($kind, ['article', 'block'], true) ? [$runs, false] : self::byArticle($runs);
+        // Raters share their articles, and one article is set to several things; an arm, a lot or a firmware has its own.
+        [$runs, $ofArticles] = in_array($kind, ['article', 'block', 'setting'], true) ? [$runs, false] : self::byArticle($runs);
         $names = array_values(array_unique($sides));
         try {
             $found = $bounds > 0
@@ -138,6 +140,9 @@ final readonly class SidesWithin
             foreach ($made->lots as $material => $lot) {
                 $values['lot of '.$material] = $lot;
             }
+            foreach ($bunch->set as $setting => $value) {
+                $values[(string) $setting] = $value;
+            }
             foreach ($sided[$i]->alike->named as $block => $level) {
                 $values[(string) $block] = $level;
             }
@@ -158,6 +163,7 @@ final readonly class SidesWithin
             'article' => $one->article,
             'lot' => $made->lots[$name] ?? '',
             'firmware' => $made->firmware,
+            'setting' => $one->bunch->set[$name] ?? '',
             default => $one->alike->named[$name] ?? '',
         };
     }

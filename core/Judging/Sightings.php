@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\AsSet;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 
@@ -32,15 +33,17 @@ final readonly class Sightings
             $alike = Alikeness::of($run);
             $made = $keys[spl_object_id($run->configuration)] ??= $key($run->configuration);
             $known = [];
+            $set = AsSet::of($run);
+            $as = $set === [] ? '' : implode("\x1e", array_keys($set))."\x1f".implode("\x1e", $set);
             foreach ($run->readings as $r) {
                 // One of two channels that read the same is the one that counts: the first.
                 if (isset($known[$r->metric])) {
                     continue;
                 }
                 $known[$r->metric] = true;
-                $like = implode("\x1f", [$r->metric, $r->channel, $r->instrument, $r->unit, $made, $alike->key()]);
+                $like = implode("\x1f", [$r->metric, $r->channel, $r->instrument, $r->unit, $made, $alike->key(), $as]);
                 $bunches[$like] ??= new Bunch(
-                    $r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made, $alike, $run->serial(),
+                    $r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made, $alike, $run->serial(), $set,
                 );
                 $bunches[$like]->take($run, $r);
             }

@@ -14,6 +14,7 @@ final readonly class RunFact
      * @param array<string, string> $settings   name => as found
      * @param list<ReadingFact>     $readings
      * @param array<string, Answer> $answers    by question; empty: the outcome answers all of them
+     * @param int|null              $goes       that lay behind whoever tried it; null: nobody said
      * @param array<string, string> $others     articles that it used beside its own: the part that each played => serial
      * @param string                $aside      why it is set aside from the evidence of the design; empty: it is not
      */
@@ -40,6 +41,7 @@ final readonly class RunFact
         public Purpose $purpose = Purpose::FindOut,
         public string $aside = '',
         public array $others = [],
+        public ?int $goes = null,
     ) {
     }
 

@@ -24,7 +24,7 @@ final class RunFacts
 {
     private const RUN = "r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, t.revision_id, r.number, r.outcome, r.outcome_reason,
         r.started_at, r.operator, r.levels, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures, r.answers,
-        r.ended, r.purpose, r.others, CASE WHEN r.taken_in THEN '' WHEN r.set_aside <> '' THEN r.set_aside ELSE coalesce((
+        r.ended, r.purpose, r.others, r.goes, CASE WHEN r.taken_in THEN '' WHEN r.set_aside <> '' THEN r.set_aside ELSE coalesce((
             SELECT c.text FROM failure f JOIN cause c ON c.failure_id = f.id WHERE f.run_id = r.id AND f.withdrawn_because IS NULL
               AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
             ORDER BY c.created_at LIMIT 1), '') END aside,
@@ -124,7 +124,7 @@ final class RunFacts
         foreach ($this->db->fetchAllNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
             [
                 $id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $levels, $conditions,
-                $settings, $hash, $earlier, $failed, $answers, $ended, $purpose, $others, $aside, $readings,
+                $settings, $hash, $earlier, $failed, $answers, $ended, $purpose, $others, $goes, $aside, $readings,
             ] = Row::cells($row);
             $configuration = $this->configurations[$hash];
             $outcome = RunOutcome::tryFrom($outcome);
@@ -135,7 +135,7 @@ final class RunFacts
                 $found[$conditions] ??= self::found($conditions), $found[$settings] ??= self::found($settings), $configuration,
                 (int) $earlier, (int) $failed, $readings === '' ? [] : $this->facts($hash, $leavesBound, $readings),
                 $repeats === 'untilItHolds', $given[$answers] ??= self::answers($answers), Purpose::from($purpose), $aside,
-                $found[$others] ??= self::found($others),
+                $found[$others] ??= self::found($others), $goes === '' ? null : (int) $goes,
             );
         }
 

@@ -21,9 +21,9 @@ final readonly class RunPack
      * @param list<array<string, Answer>>                                 $answers by question
      * @param list<array{string, string, string, ResultKind, string}>     $shapes of readings: channel, metric, unit, kind, instrument
      * @param list<array{0: string, 1: string, 2: int, 3: RunOutcome|null, 4: string, 5: string, 6: string, 7: int, 8: int, 9: int,
-     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string, 17: int}> $runs   identifier, method,
+     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string, 17: int, 18: int|null}> $runs   identifier, method,
      *     number, outcome, reason, start, operator, which levels, conditions, settings and configuration, earlier runs and failures
-     *     of the article, of each reading its shape, value and step, which answers, purpose, why it is set aside, and which other articles
+     *     of the article, of each reading its shape, value and step, which answers, purpose, why it is set aside, which other articles, and goes behind
      */
     private function __construct(
         public array $hashes,
@@ -51,7 +51,7 @@ final readonly class RunPack
                 $run->id, $run->method, $run->number, $run->outcome, $run->reason, $run->startedAt, $run->operator, self::at($texts, $run->levels),
                 self::at($texts, $run->conditions), self::at($texts, $run->settings), self::at($stored, $hashes[$run->configuration]),
                 $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside,
-                self::at($texts, $run->others),
+                self::at($texts, $run->others), $run->goes,
             ];
         }
 
@@ -70,7 +70,7 @@ final readonly class RunPack
         foreach ($this->runs as $row) {
             [
                 $id, $method, $number, $outcome, $reason, $at, $operator, $levels, $conditions, $settings, $hash, $runs, $failures, $read,
-                $answers, $purpose, $aside, $others,
+                $answers, $purpose, $aside, $others, $goes,
             ] = $row;
             $readings = [];
             foreach ($read as [$shape, $si, $step]) {
@@ -80,7 +80,7 @@ final readonly class RunPack
             $out[] = new RunFact(
                 $id, $trial, $name, $method, $build, $number, $outcome, $reason, $at, $operator, $this->texts[$levels], $this->texts[$conditions],
                 $this->texts[$settings], $of[$hash], $runs, $failures, $readings, $untilItHolds, $this->answers[$answers],
-                $purpose, $aside, $this->texts[$others],
+                $purpose, $aside, $this->texts[$others], $goes,
             );
         }
 

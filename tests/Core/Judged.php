@@ -35,6 +35,7 @@ final class Judged
      * @param array<string, string> $conditions
      * @param string                $position   level of the one factor 'height', in centimetres
      * @param array<string, string> $levels
+     * @param array<string, string> $settings   as found
      * @param array<string, string> $others     articles that took part, by the part that they played
      */
     public static function run(
@@ -52,6 +53,8 @@ final class Judged
         string $serial = '',
         string $aside = '',
         array $others = [],
+        array $settings = [],
+        ?int $goes = null,
     ): RunFact {
         $readings = $newton === null ? [] : [new ReadingFact('pull', 'force', $unit, $newton, 0.1, $kind, 'Cell')];
         $factors = $position === '' ? [] : [new Factor('height', kind: FactorKind::Number, unit: 'cm')];
@@ -61,7 +64,7 @@ final class Judged
             'run-'.++self::$number, 'trial', 'Pulling', $method, $build, self::$number, $outcome, '', sprintf(
                 '2026-03-02T10:00:00.%06dZ', self::$number,
             ),
-            'Ines', $position === '' ? $levels : ['height' => $position] + $levels, $conditions, [], $configuration, 0, 0, $readings, false, aside: $aside, others: $others,
+            'Ines', $position === '' ? $levels : ['height' => $position] + $levels, $conditions, $settings, $configuration, 0, 0, $readings, false, aside: $aside, others: $others, goes: $goes,
         );
     }
 

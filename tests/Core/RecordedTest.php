@@ -133,6 +133,18 @@ final class RecordedTest extends TestCase
         self::assertSame([], FootingCheck::between($context('H-3'), $context('H-3'))->differences);
     }
 
+    public function testAGainThatRunsAlongWithPracticeIsNamed(): void
+    {
+        $context = static function (int ...$goes): Context {
+            $seen = Seen::ofRuns(array_map(static fn (int $n): RunFact => Judged::run(30.0, goes: $n), array_values($goes)));
+
+            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force', []);
+        };
+        $check = FootingCheck::between($context(0, 1, 2), $context(10, 12));
+        self::assertSame(['Practice (goes before) was 0 to 2, then 10 to 12.'], array_map(FootingWords::why(...), $check->differences));
+        self::assertSame([], FootingCheck::between($context(3, 3), $context(3, 3))->differences);
+    }
+
     private static function gapped(): Configuration
     {
         return Configuration::fromRow(['conditions' => [(array) new Condition('gap', 'mm')]] + Judged::configuration()->toRow());

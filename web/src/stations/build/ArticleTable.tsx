@@ -44,7 +44,7 @@ export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolea
               )}
               {r.article.uses.map((u) => (
                 <span key={u.day + u.what} className="block text-xs text-soft">
-                  {[u.howLong, u.what, u.wrong === '' ? '' : `wrong: ${u.wrong}`].filter((t) => t !== '').join(', ')}
+                  outside trials: {[u.howLong, u.what, u.wrong === '' ? '' : `wrong: ${u.wrong}`].filter((t) => t !== '').join(', ')}
                 </span>
               ))}
             </>

@@ -44,7 +44,8 @@ export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolea
               )}
               {r.article.uses.map((u) => (
                 <span key={u.day + u.what} className="block text-xs text-soft">
-                  outside trials: {[u.howLong, u.what, u.wrong === '' ? '' : `wrong: ${u.wrong}`].filter((t) => t !== '').join(', ')}
+                  outside trials:{' '}
+                  {[u.howLong, u.what, u.wrong === '' ? '' : `wrong: ${u.wrong}`].filter((t) => t !== '').join(', ')}
                 </span>
               ))}
             </>

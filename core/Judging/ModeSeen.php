@@ -39,9 +39,6 @@ final readonly class ModeSeen
         }
         $difference = CompareProportions::of(Proportion::of($failedBefore, $before), Proportion::of($failed, $tried), $confidence)->difference;
 
-        return new self(
-            $mode->mode, $failed, $tried, $failedBefore, $before, $difference,
-            $failed + $failedBefore === 0 ? ChangeVerdict::CannotTell : JudgeChange::towards(-1, $difference),
-        );
+        return new self($mode->mode, $failed, $tried, $failedBefore, $before, $difference, JudgeChange::towards(-1, $difference));
     }
 }

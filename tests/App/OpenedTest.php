@@ -50,6 +50,8 @@ final class OpenedTest extends ApiTestCase
         self::assertSame(2, $this->looks());
         self::assertNotSame($first, $this->weigh('comparisons', 0, 'difference', 'text'));
         $this->runs('40.2 N');
+        // What another sheet worked out in between was worked out before this look.
+        $this->evidence();
         self::assertStringContainsString('Looked at 3 times with new runs: judged at 99.2 %.', $this->cell());
         self::assertSame(3, $this->looks());
     }

@@ -88,10 +88,10 @@ export function Comparison({
               rows={c.pairs}
               keyOf={(r) => r.pair}
               columns={[
-                { head: 'Pair', names: true, cell: (r) => r.pair },
-                { head: other, cell: (r) => r.other },
-                { head: here, cell: (r) => r.here },
-                { head: 'Difference', cell: (r) => r.difference },
+                { head: 'Pair', names: true, whole: true, cell: (r) => r.pair },
+                { head: other, whole: true, cell: (r) => r.other },
+                { head: here, whole: true, cell: (r) => r.here },
+                { head: 'Difference', whole: true, cell: (r) => r.difference },
                 { head: 'In per cent', cell: (r) => r.percent },
               ]}
             />

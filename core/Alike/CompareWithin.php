@@ -69,8 +69,8 @@ final readonly class CompareWithin
             throw InvalidInput::because('Effects that multiply need values above nought.', 'scale');
         }
         $known = [];
-        $on = static function (Scale $s) use (&$known, $used, $matched, $byArticle): Effect {
-            return $known[$s->value] ??= self::effect($used, $matched->blocked, $byArticle, $s);
+        $on = static function (Scale $s) use (&$known, $used, $strata, $matched, $byArticle): Effect {
+            return $known[$s->value] ??= self::effect($used, $strata, $matched->blocked, $byArticle, $s);
         };
         [$plain, $judged] = [$on(Scale::Add), $on($scale)];
         $n = ['a' => self::count($used, 'a'), 'b' => self::count($used, 'b')];
@@ -94,17 +94,32 @@ final readonly class CompareWithin
         );
     }
 
-    /** @param list<AlikeRun> $runs */
-    private static function effect(array $runs, bool $blocked, bool $byArticle, Scale $scale): Effect
+    /**
+     * @param list<AlikeRun> $runs
+     * @param list<Stratum>  $strata of them
+     */
+    private static function effect(array $runs, array $strata, bool $blocked, bool $byArticle, Scale $scale): Effect
     {
-        if ($scale === Scale::Ratio) {
-            $runs = array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun(
-                $r->side, $r->cell, log($r->value), $r->block, $r->article, $r->kind,
-            ), $runs);
+        $isRatio = $scale === Scale::Ratio;
+        $on = $isRatio ? array_map(static fn (Stratum $s): Stratum => $s->mapped(log(...)), $strata) : $strata;
+        $size = 0.0;
+        foreach ($isRatio ? [] : $strata as $stratum) {
+            $size = max($size, ...array_map(abs(...), [...$stratum->a, ...$stratum->b]));
         }
-        $size = max([0.0, ...array_map(static fn (AlikeRun $r): float => abs($r->value), $runs)]);
 
-        return Estimate::of($runs, $blocked, $byArticle, $scale === Scale::Ratio ? 1.0 : $size);
+        return Estimate::of($on, $byArticle && !$blocked ? self::scaled($runs, $isRatio) : [], $blocked, $isRatio ? 1.0 : $size);
+    }
+
+    /**
+     * @param list<AlikeRun> $runs
+     *
+     * @return list<AlikeRun>
+     */
+    private static function scaled(array $runs, bool $isRatio): array
+    {
+        return !$isRatio ? $runs : array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun(
+            $r->side, $r->cell, log($r->value), $r->block, $r->article, $r->kind,
+        ), $runs);
     }
 
     /**

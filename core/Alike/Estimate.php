@@ -19,19 +19,19 @@ final class Estimate
     private const NOTHING = 1e-12;
 
     /**
-     * @param list<AlikeRun> $runs in strata that both sides have, on the scale that is asked for
-     * @param float          $size of the largest value, beside which a spread is one
+     * @param list<Stratum>  $strata that both sides have, on the scale that is asked for
+     * @param list<AlikeRun> $byArticle the runs of these, where articles stand for the sides; else none
+     * @param float          $size   of the largest value, beside which a spread is one
      */
-    public static function of(array $runs, bool $blocked, bool $byArticle, float $size): Effect
+    public static function of(array $strata, array $byArticle, bool $blocked, float $size): Effect
     {
-        $strata = Matched::strataOf($runs);
         $effect = match (true) {
             $blocked => self::overBlocks($strata),
             count($strata) === 1 && min(count($strata[0]->a), count($strata[0]->b)) > 1 => self::welch($strata[0]),
             default => self::additive($strata),
         };
-        if ($byArticle && !$blocked && count($strata) > 1) {
-            $effect = self::overArticles($runs, $effect->estimate);
+        if ($byArticle !== [] && count($strata) > 1) {
+            $effect = self::overArticles($byArticle, $effect->estimate);
         }
 
         return $effect->se <= self::NOTHING * $size ? self::withoutSpread($effect, count($strata) === 1 && !$blocked) : $effect;

@@ -7,23 +7,34 @@ namespace Lustrum\Core\Alike;
 use Lustrum\Core\Statistics\Sample;
 
 /** A cell, or a block within one, that both sides have: the values of each. */
-final readonly class Stratum
+final class Stratum
 {
+    /** @var array{Sample, Sample}|null of both sides, once they were asked for */
+    private ?array $samples = null;
+
     /**
      * @param non-empty-list<float> $a
      * @param non-empty-list<float> $b
      */
     public function __construct(
-        public string $cell,
-        public ?string $block,
-        public array $a,
-        public array $b,
+        public readonly string $cell,
+        public readonly ?string $block,
+        public readonly array $a,
+        public readonly array $b,
     ) {
+    }
+
+    /** @return array{Sample, Sample} */
+    private function samples(): array
+    {
+        return $this->samples ??= [Sample::of($this->a), Sample::of($this->b)];
     }
 
     public function difference(): float
     {
-        return Sample::of($this->b)->mean - Sample::of($this->a)->mean;
+        [$a, $b] = $this->samples();
+
+        return $b->mean - $a->mean;
     }
 
     /** What its difference weighs beside those of others, where all have one spread: the inverse of its variance. */
@@ -52,7 +63,7 @@ final readonly class Stratum
     /** Sum of squares within its two sides. */
     public function squares(): float
     {
-        [$a, $b] = [Sample::of($this->a), Sample::of($this->b)];
+        [$a, $b] = $this->samples();
 
         return ($a->n - 1) * ($a->sd ?? 0.0) ** 2 + ($b->n - 1) * ($b->sd ?? 0.0) ** 2;
     }

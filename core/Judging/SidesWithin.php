@@ -47,10 +47,11 @@ final readonly class SidesWithin
     {
         $out = [];
         $m = Measured::of($seen->read($metric), $unit);
+        $sided = $m->sided('b');
         $isOneEach = false;
         foreach (self::kinds($m, $seen) as [$kind, $name]) {
             // Where one article stands for an arm, the articles are the arms over again.
-            $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $seen, $kind, $name, $terms);
+            $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $sided, $seen, $kind, $name, $terms);
             if ($one !== null) {
                 $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
                 $out[] = $one;
@@ -76,9 +77,9 @@ final readonly class SidesWithin
         return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set), ...$of('block', array_diff_key($blocks, ['article' => 0]))];
     }
 
-    private static function one(string $metric, Measured $m, Seen $seen, string $kind, string $name, Terms $terms): ?self
+    /** @param list<Sided> $sided all runs of the metric */
+    private static function one(string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms): ?self
     {
-        $sided = $m->sided('b');
         $sides = $typed = [];
         foreach ($sided as $i => $one) {
             $side = $one->bunch === null ? '' : self::side($one, $seen->configuration($one->bunch->circumstances->made), $kind, $name);

@@ -62,6 +62,18 @@ describe('what was changed between two runs', () => {
     });
   });
 
+  it('may be several photos, kept as one change', async () => {
+    const sent = server();
+    screenOf([gap]);
+    const files = ['gap.jpg', 'arm.jpg'].map((name) => new File(['x'], name, { type: 'image/jpeg' }));
+    await userEvent.upload(screen.getByLabelText('File'), files);
+    await waitFor(() => expect(of(sent, 'PUT', '/api/articles/article-1')).toHaveLength(1));
+    expect(of(sent, 'POST', '/api/photos/')).toHaveLength(2);
+    expect(of(sent, 'PUT', '/api/articles/article-1')[0]!.body).toMatchObject({
+      deviants: [gap, { kind: 'workmanship', name: 'changed, see photo', value: 'gap.jpg, arm.jpg' }],
+    });
+  });
+
   it('is taken back', async () => {
     const sent = server();
     screenOf([gap, weld]);

@@ -50,9 +50,12 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
         caption={`Changed on ${article.serial}`}
         label="Photo of what I changed"
         quiet
-        onKept={(file) =>
+        onKept={(files) =>
           void write.run(() =>
-            save([...article.deviants, { kind: 'workmanship', name: 'changed, see photo', value: file.slice(0, 60) }]),
+            save([
+              ...article.deviants,
+              { kind: 'workmanship', name: 'changed, see photo', value: files.join(', ').slice(0, 60) },
+            ]),
           )
         }
       />

@@ -6,7 +6,7 @@ import { useWrite } from '../../api/useWrite';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { options, PURPOSE } from '../../ui/words';
-import { aboutKey, aboutOf, foundBody, foundKey, type AboutDraft, type FoundDraft } from './onSheet';
+import { aboutKey, aboutOf, foundBody, foundKey, foundOf, type AboutDraft, type FoundDraft } from './onSheet';
 import { MoreAbout } from './MoreAbout';
 import { runBody } from './runBody';
 
@@ -14,13 +14,10 @@ import { runBody } from './runBody';
 export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunSheet']; write: boolean }) {
   const { run, asked } = sheet;
   const write = useWrite();
-  const found: FoundDraft = Object.fromEntries(
-    [...run.levels, ...run.conditions, ...run.settings].map((f) => [f.name, f.text]),
-  );
   const [draft, setDraft, dropDraft] = useDraft<FoundDraft | null>(foundKey(run.id), null);
   const [more, setMore, dropMore] = useDraft<AboutDraft | null>(aboutKey(run.id), null);
   const [kept, setKept] = useState(false);
-  const values = { ...found, ...draft };
+  const values: FoundDraft = { ...foundOf(run), ...draft };
   const about = { ...aboutOf(run), ...more };
   const rules = [
     ...asked.factors.map((f) => ({

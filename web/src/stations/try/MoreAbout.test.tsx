@@ -41,6 +41,16 @@ describe('more about a run', () => {
     expect(screen.getByLabelText<HTMLTextAreaElement>('Other articles in it').disabled).toBe(true);
   });
 
+  it('takes a count of goes for nothing else', async () => {
+    server();
+    show(<FoundFields sheet={runSheet({ id: 'run-goes' })} write />);
+    await userEvent.click(screen.getByText('More about this run'));
+    const goes = screen.getByLabelText<HTMLInputElement>('Goes that lay behind');
+    await userEvent.type(goes, 'many 7');
+    await userEvent.tab();
+    expect(goes.value).toBe('7');
+  });
+
   it('reads what it writes', () => {
     const others = [{ name: 'host', text: 'H-3: left' }];
     expect(othersRead(othersSaid(others))).toEqual(others);

@@ -57,9 +57,10 @@ export function MoreAbout({
           label="Goes that lay behind"
           hint="How often they had tried it before."
           rows={1}
+          type="number"
           value={about.goes === null ? '' : String(about.goes)}
           write={write}
-          onChange={(text) => onChange({ ...about, goes: /^\d+$/.test(text.trim()) ? Number(text.trim()) : null })}
+          onChange={(text) => onChange({ ...about, goes: text === '' ? null : Math.max(0, Math.round(Number(text))) })}
         />
         <Line
           label="In what they differ from the users of the brief"
@@ -80,6 +81,7 @@ function Line({
   hint,
   value,
   rows = 2,
+  type = 'text',
   write,
   onChange,
 }: {
@@ -87,6 +89,7 @@ function Line({
   hint: string;
   value: string;
   rows?: number;
+  type?: 'text' | 'number';
   write: boolean;
   onChange: (text: string) => void;
 }) {
@@ -110,7 +113,7 @@ function Line({
       <label htmlFor={id} className="mb-1 block text-sm font-semibold">
         {label}
       </label>
-      {rows === 1 ? <input {...field} /> : <textarea rows={rows} {...field} />}
+      {rows === 1 ? <input type={type} min={0} step={1} {...field} /> : <textarea rows={rows} {...field} />}
       <p id={`${id}-more`} className="text-xs text-soft">
         {hint}
       </p>

@@ -149,6 +149,26 @@ describe('a reading', () => {
     expect(screen.queryByRole('button')).toBeNull();
   });
 
+  it('confirms what was asked back only for the unit that it was asked about', async () => {
+    const asks = refusal(409, 'asks-back', 'Is it meant?', {
+      questions: [{ about: 'slip', sentence: 'Is it 41.2 kgf?', corrected: null }],
+    });
+    const sent = server({ 'POST /api/readings/reading-1/amend': asks });
+    const choices = ['N', 'kgf'].map((unit) => ({ unit, text: `412 ${unit}`, sentence: `412 ${unit}` }));
+    const kept = reading('412 (unit not known)', { undecided: true, choices });
+    show(<ReadingEntry run="run-4" channel={channel('force', 'N')} reading={kept} write />);
+    for (const unit of ['kgf', 'N', 'N']) {
+      await userEvent.click(screen.getByRole('button', { name: `It is 412 ${unit}` }));
+      await screen.findByText('Is it 41.2 kgf?');
+    }
+    await waitFor(() => expect(of(sent, 'POST', '/api/readings/reading-1')).toHaveLength(3));
+    expect(of(sent, 'POST', '/api/readings/reading-1').map((s) => s.body['confirmed'])).toEqual([
+      '',
+      '',
+      'Is it 41.2 kgf?',
+    ]);
+  });
+
   it('is refused with a sentence, and what was typed stays', async () => {
     const sentence = 'A mass is no force: give it in N, or in kgf.';
     server({ 'PUT /api/readings': refusal(422, 'invalid', sentence) });

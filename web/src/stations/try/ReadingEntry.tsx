@@ -226,8 +226,11 @@ function KeptReading({
 /** A number whose unit nobody knows: what it would be in each that fits; one touch decides. */
 function Decide({ reading, write }: { reading: Schemas['ReadingView']; write: boolean }) {
   const decide = useWrite();
+  const [asked, setAsked] = useState('');
   const { problem, questions } = decide;
-  const as = (text: string) =>
+  /** A second touch on the same confirms what was asked back; another unit is looked at anew. */
+  function as(text: string) {
+    setAsked(text);
     void decide.run(() =>
       must(
         api.POST('/api/readings/{id}/amend', {
@@ -237,11 +240,12 @@ function Decide({ reading, write }: { reading: Schemas['ReadingView']; write: bo
             unit: '',
             reason: 'Its unit was decided.',
             version: reading.version,
-            confirmed: questions.map((q) => q.sentence).join(' '),
+            confirmed: asked === text ? questions.map((q) => q.sentence).join(' ') : '',
           },
         }),
       ),
     );
+  }
   return (
     <div className="mt-1 border-l-4 border-brass bg-brasswash p-3">
       <p className="font-semibold">Used for nothing until somebody decides its unit.</p>

@@ -50,6 +50,11 @@ export function unread(sheet: Schemas['RunSheet']): Schemas['AskedChannel'][] {
   return sheet.asked.channels.filter((c) => c.formula === '' && sheet.readings.every((r) => r.channel !== c.key));
 }
 
+/** Levels, conditions and settings as they are kept, by name. */
+export function foundOf(run: Schemas['RunView']): FoundDraft {
+  return Object.fromEntries([...run.levels, ...run.conditions, ...run.settings].map((f) => [f.name, f.text]));
+}
+
 /** The part of a run that its sheet asks for, with what is typed over what is kept. */
 export function foundBody(
   sheet: Schemas['RunSheet'],
@@ -57,7 +62,7 @@ export function foundBody(
   about: AboutDraft | null,
 ): Partial<Schemas['RunInput']> {
   const { run, asked } = sheet;
-  const kept = Object.fromEntries([...run.levels, ...run.conditions, ...run.settings].map((f) => [f.name, f.text]));
+  const kept = foundOf(run);
   const texts = (rules: { name: string }[]) =>
     rules.map(({ name }) => ({ name, text: (draft?.[name] ?? kept[name] ?? '').trim() }));
   // What somebody noted beside the factors of the method stays.

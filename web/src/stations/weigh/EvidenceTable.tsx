@@ -17,6 +17,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
   // On a phone the build that is looked at, and one other that is picked; on a desk all, time running to the right.
   const revisions = narrow ? [sheet.revision, ...others.filter((r) => r.id === beside)] : sheet.revisions;
   const cells = new Map(sheet.cells.map((c) => [`${c.requirement}/${c.revision}`, c]));
+  const limit: Column<Requirement> = { head: 'Limit', right: true, whole: true, cell: (r) => r.limitText };
   const table = (
     <Table
       wide
@@ -40,11 +41,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
             </>
           ),
         },
-        ...(narrow
-          ? []
-          : [
-              { head: 'Limit', right: true, whole: true, cell: (r: Requirement) => r.limitText } as Column<Requirement>,
-            ]),
+        ...(narrow ? [] : [limit]),
         ...revisions.map((v): Column<Requirement> => {
           const wash = v.id === sheet.revision.id ? 'bg-wash' : '';
           return {

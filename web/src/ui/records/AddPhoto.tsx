@@ -35,7 +35,8 @@ export function AddPhoto({
   label?: string;
   large?: boolean;
   quiet?: boolean;
-  onKept?: (file: string) => void;
+  /** Once, with the names of all that were kept. */
+  onKept?: (files: string[]) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
   const [state, setState] = useState('');
@@ -43,6 +44,7 @@ export function AddPhoto({
   const { problem } = write;
 
   async function take(files: FileList | null) {
+    const all: string[] = [];
     for (const file of Array.from(files ?? [])) {
       setState(`Sending ${file.name} …`);
       const kept = await write.run(() => {
@@ -58,8 +60,9 @@ export function AddPhoto({
       });
       setState(kept ? `${file.name} is kept.` : '');
       if (!kept) break;
-      onKept?.(file.name);
+      all.push(file.name);
     }
+    if (all.length > 0) onKept?.(all);
     if (input.current) input.current.value = '';
   }
 

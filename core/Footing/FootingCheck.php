@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Footing;
 
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\ArticleState;
 
 /**
  * Compares the circumstances of two groups of runs (`compare.footing`).
@@ -254,15 +255,15 @@ final readonly class FootingCheck
         if ($a->units === [] || $b->units === []) {
             return [];
         }
-        $of = static fn (Context $c): array => array_map(static fn (UnitPast $u): string => $u->state === '' ? 'finished' : $u->state, $c->units);
-        [$x, $y] = [self::words($of($a)), self::words($of($b))];
-        if ($x === $y) {
+        $of = static fn (Context $c): array => array_map(static fn (UnitPast $u): string => ArticleState::of($u->state), $c->units);
+        [$x, $y] = [$of($a), $of($b)];
+        if (self::words($x) === self::words($y)) {
             return [];
         }
-        $models = static fn (Context $c): bool => array_filter($c->units, static fn (UnitPast $u): bool => $u->isModel()) !== [];
+        $models = static fn (array $states): bool => array_filter($states, ArticleState::isModel(...)) !== [];
 
         return [new Difference(
-            'state', $x, $y, $models($a) === $models($b) ? Footing::Tilted : Footing::Broken, Reason::State,
+            'state', self::words($x), self::words($y), $models($x) === $models($y) ? Footing::Tilted : Footing::Broken, Reason::State,
         )];
     }
 

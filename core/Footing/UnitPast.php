@@ -16,12 +16,6 @@ final readonly class UnitPast
     ) {
     }
 
-    /** A mock-up or a model stands for the real thing in some respect, and is not it. */
-    public function isModel(): bool
-    {
-        return in_array($this->state, ['mockup', 'model'], true);
-    }
-
     public function fresh(): bool
     {
         return $this->earlierRuns === 0 && $this->earlierFailures === 0;

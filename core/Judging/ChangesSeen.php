@@ -75,9 +75,9 @@ final readonly class ChangesSeen
      */
     private function bearing(array $unexplained, Expectation $effect): array
     {
-        $depends = $this->comparisons->wanted($effect->metric)->dependsOn ?? [];
+        $bear = Differences::that($unexplained, $this->comparisons->dependsOn($effect->metric));
 
-        return array_map(static fn (Difference $d): string => $d->name, Differences::that($unexplained, $depends));
+        return array_map(static fn (Difference $d): string => $d->name, $bear);
     }
 
     /** @param list<string> $together */

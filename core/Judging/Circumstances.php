@@ -58,21 +58,32 @@ final class Circumstances
         foreach ($other->others as $part => $serials) {
             $both->others[$part] = ($both->others[$part] ?? []) + $serials;
         }
-        foreach ($other->goes as $goes => $n) {
-            $both->goes[$goes] = ($both->goes[$goes] ?? 0) + $n;
-        }
+        $both->goes = self::sum($both->goes, $other->goes);
         foreach ($other->settings as $name => $texts) {
-            foreach ($texts as $text => $n) {
-                $both->settings[$name][$text] = ($both->settings[$name][$text] ?? 0) + $n;
-            }
+            $both->settings[$name] = self::sum($both->settings[$name] ?? [], $texts);
         }
         foreach ($other->conditions as $name => $texts) {
-            foreach ($texts as $text => $n) {
-                $both->conditions[$name][$text] = ($both->conditions[$name][$text] ?? 0) + $n;
-            }
+            $both->conditions[$name] = self::sum($both->conditions[$name] ?? [], $texts);
         }
 
         return $both;
+    }
+
+    /**
+     * @template K of array-key
+     *
+     * @param array<K, int> $some
+     * @param array<K, int> $more
+     *
+     * @return array<K, int> on how many runs together
+     */
+    private static function sum(array $some, array $more): array
+    {
+        foreach ($more as $what => $n) {
+            $some[$what] = ($some[$what] ?? 0) + $n;
+        }
+
+        return $some;
     }
 
     public function take(RunFact $run): void

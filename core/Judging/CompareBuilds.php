@@ -134,6 +134,18 @@ final readonly class CompareBuilds
         );
     }
 
+    /** @return list<string> change classes that a metric depends on; none: all of them */
+    public function dependsOn(string $metric): array
+    {
+        foreach ($this->wanted as $wanted) {
+            if ($wanted->metric === $metric) {
+                return $wanted->dependsOn;
+            }
+        }
+
+        return [];
+    }
+
     public function wanted(string $metric): ?Wanted
     {
         foreach ($this->wanted as $wanted) {

@@ -17,6 +17,7 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\ArticleState;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
@@ -65,7 +66,7 @@ final class Evidence
             $to->take(
                 $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
                 $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor,
-                in_array($run->configuration->articleState, ['mockup', 'model'], true),
+                ArticleState::isModel($run->configuration->articleState),
             );
             $to->differ($found);
         }

@@ -31,12 +31,11 @@ final readonly class Look
     {
         $used = array_filter($trials, static fn (TrialPlan $t): bool => $t->ended > 0);
         $open = array_filter($used, static fn (TrialPlan $t): bool => !$t->isReached);
-        $sum = static fn (string $of): int => array_sum(array_map(static fn (TrialPlan $t): int => $of === 'ended' ? $t->ended : $t->planned, $open));
-        $isPlanned = array_filter($open, static fn (TrialPlan $t): bool => $t->planned === 0) === [];
+        $planned = array_column($open, 'planned');
 
         return new self(
-            $sum('ended'), $isPlanned ? $sum('planned') : 0, max([1, ...array_map(static fn (TrialPlan $t): int => $t->looks, $used)]),
-            $open !== [],
+            array_sum(array_column($open, 'ended')), in_array(0, $planned, true) ? 0 : array_sum($planned),
+            max([1, ...array_column($used, 'looks')]), $open !== [],
         );
     }
 }

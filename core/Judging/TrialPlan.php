@@ -21,4 +21,16 @@ final readonly class TrialPlan
         public int $looks,
     ) {
     }
+
+    /**
+     * May anything be told? As many as planned have ended, somebody closed it, or it was repeated until it held and did.
+     *
+     * @param int $ended   runs, without those that were void and have to be made again
+     * @param int $held    of these
+     * @param int $planned nought where nobody said how many
+     */
+    public static function isAtEnd(int $ended, int $held, int $planned, bool $isClosed, bool $isUntilItHolds): bool
+    {
+        return $isClosed || ($planned > 0 && $ended >= $planned) || ($isUntilItHolds && $held > 0);
+    }
 }

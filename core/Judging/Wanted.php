@@ -6,6 +6,7 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\Run\ArticleState;
 
 /** A requirement as the sums need it: the rule that is assessed, and what it speaks of. */
 final readonly class Wanted
@@ -40,7 +41,7 @@ final readonly class Wanted
     /** Does a run with such an article, by such a method, count for it? */
     public function admits(string $state, string $method): bool
     {
-        $isEnough = $this->enough === [] ? !in_array($state, ['mockup', 'model'], true) : in_array($state === '' ? 'finished' : $state, $this->enough, true);
+        $isEnough = $this->enough === [] ? !ArticleState::isModel($state) : in_array(ArticleState::of($state), $this->enough, true);
 
         return $isEnough && ($this->methods === [] || in_array($method, $this->methods, true));
     }

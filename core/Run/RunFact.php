@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Run;
 
+use Lustrum\Core\Outcome\ResultKind;
+
 /** A run as the sums need it, with the configuration that it was made with. */
 final readonly class RunFact
 {
@@ -107,6 +109,12 @@ final readonly class RunFact
             // Ended before the end point: it neither held nor failed.
             default => null,
         };
+    }
+
+    /** Did it end before what it waited for came? Then what it read is a bound. */
+    public function leavesBound(): bool
+    {
+        return array_filter($this->readings, static fn (ReadingFact $r): bool => $r->kind !== ResultKind::Equal) !== [];
     }
 
     /** Did something nearly happen? */

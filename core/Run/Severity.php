@@ -13,10 +13,6 @@ final class Severity
     /** Pairs that are remembered. */
     private const MOST = 20_000;
 
-    private const MOCKUP = 'mockup';
-    private const MODEL = 'model';
-    private const FINISHED = 'finished';
-    private const PAYLOAD = 'payload';
     private const SAME = 1e-9;
 
     /** @var array<string, Hardness> by both in short: a pure function of them, so this is only speed */
@@ -47,7 +43,7 @@ final class Severity
     {
         $c = $run->configuration;
 
-        return new self($run->method, $c->methodName, $c->represents, Alikeness::levels($run), self::ends($c->factors), self::state($c->articleState));
+        return new self($run->method, $c->methodName, $c->represents, Alikeness::levels($run), self::ends($c->factors), ArticleState::of($c->articleState));
     }
 
     /**
@@ -66,7 +62,7 @@ final class Severity
             }
         }
 
-        return new self($method, $name, $represents, $levels, self::ends($factors), self::state($state));
+        return new self($method, $name, $represents, $levels, self::ends($factors), ArticleState::of($state));
     }
 
     /** Equal for tries that are alike in all of it, as recorded. */
@@ -149,16 +145,11 @@ final class Severity
     private static function states(string $here, string $other): Hardness
     {
         return match (true) {
-            $here === $other, $here === self::PAYLOAD && $other === self::FINISHED => Hardness::AtLeast,
+            $here === $other, $here === ArticleState::PAYLOAD && $other === ArticleState::FINISHED => Hardness::AtLeast,
             // A mock-up or a model is never as hard as the real thing.
-            in_array($here, [self::MOCKUP, self::MODEL], true), $here === self::FINISHED && $other === self::PAYLOAD => Hardness::Milder,
+            ArticleState::isModel($here), $here === ArticleState::FINISHED && $other === ArticleState::PAYLOAD => Hardness::Milder,
             default => Hardness::Apart,
         };
-    }
-
-    private static function state(string $state): string
-    {
-        return $state === '' ? self::FINISHED : $state;
     }
 
     /**

@@ -8,6 +8,7 @@ use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Judging\ByOrder;
+use Lustrum\Core\Judging\Chained;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Life;
 use Lustrum\Core\Judging\Matching;
@@ -49,20 +50,7 @@ final class ComparisonWords
             ]);
         }
         if ($c->difference === null) {
-            if ($c->chain !== null) {
-                $d = $c->chain->difference;
-
-                return Messages::say('comparison.chained', $with + [
-                    'via' => $c->chain->via, 'told' => $c->chain->told, 'less' => $d->value < 0,
-                    'size' => self::size($d->called(Numbers::differenceUnit($d->unit))),
-                ]);
-            }
-            $there = $c->matching->onlyOther[0] ?? '';
-
-            return Messages::say('comparison.notTogether', $with + [
-                'byCell' => $c->verdict === WithinVerdict::ByCell, 'cells' => implode('; ', self::cells($c)), 'known' => $there !== '',
-                'there' => $there,
-            ]);
+            return $c->chain === null ? self::notTogether($c, $with) : self::chained($c->chain, $with);
         }
 
         return self::opposed($c, $c->difference, $c->matching, $with);
@@ -191,7 +179,29 @@ final class ComparisonWords
         return Messages::say('comparison.side', ['letter' => $side->letter, 'n' => $side->n, 'bounds' => $side->bounds]);
     }
 
-    /** By order alone, for ratings. */
+    /** @param array<string, string> $with */
+    private static function notTogether(MetricComparison $c, array $with): string
+    {
+        $there = $c->matching->onlyOther[0] ?? '';
+
+        return Messages::say('comparison.notTogether', $with + [
+            'byCell' => $c->verdict === WithinVerdict::ByCell, 'cells' => implode('; ', self::cells($c)), 'known' => $there !== '',
+            'there' => $there,
+        ]);
+    }
+
+    /** @param array<string, string> $with */
+    private static function chained(Chained $chain, array $with): string
+    {
+        $d = $chain->difference;
+
+        return Messages::say('comparison.chained', $with + [
+            'via' => $chain->via, 'told' => $chain->told, 'less' => $d->value < 0,
+            'size' => self::size($d->called(Numbers::differenceUnit($d->unit))),
+        ]);
+    }
+
+    /** Of repeats in one cell: how far the runs of one spread beside those of the other. */
     public static function spread(CompareSpread $s, string $letter, string $otherLetter, bool $tells): string
     {
         return Messages::say('comparison.spread', [
@@ -202,6 +212,7 @@ final class ComparisonWords
         ]);
     }
 
+    /** By order alone, for ratings. */
     public static function byOrder(ByOrder $order, Side $here, string $otherLetter, float $confidence): string
     {
         return Messages::say('comparison.byOrder', [

@@ -68,7 +68,7 @@ final class MethodWords
     {
         // The hazards are one sentence, and each caution another.
         $known = array_filter([implode(', ', $hazards), ...$cautions], static fn (string $t): bool => trim($t) !== '');
-        $known = array_map(static fn (string $t): string => mb_strtoupper(mb_substr($t, 0, 1)).mb_substr(rtrim($t, '. '), 1), $known);
+        $known = array_map(static fn (string $t): string => Messages::begin(rtrim($t, '. ')), $known);
 
         return Messages::say('method.mind', [
             'any' => $known !== [], 'known' => implode('. ', $known), 'stops' => trim($abort) !== '', 'abort' => $abort,

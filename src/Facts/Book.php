@@ -301,18 +301,6 @@ final class Book
         }
     }
 
-    /** @return list<string> change classes that a metric depends on; none: all of them */
-    private function dependsOn(string $metric): array
-    {
-        foreach ($this->wanted() as $wanted) {
-            if ($wanted->metric === $metric) {
-                return $wanted->dependsOn;
-            }
-        }
-
-        return [];
-    }
-
     /** On what terms a metric is judged, where these builds are what is looked at. */
     public function terms(string $metric, Build ...$builds): Terms
     {
@@ -342,10 +330,7 @@ final class Book
     /** @return array<string, list<string>> words of the metrics on an ordered scale */
     public function words(): array
     {
-        return array_filter(array_column(array_map(
-            static fn (string $id, array $scale): array => ['id' => $id, 'words' => $scale['words']], array_keys($this->scales()),
-            $this->scales(),
-        ), 'words', 'id'));
+        return array_filter(array_map(static fn (array $scale): array => $scale['words'], $this->scales()));
     }
 
     public function comparisons(): CompareBuilds
@@ -401,7 +386,9 @@ final class Book
             // What nothing is said of is kept as such: it is not looked for again.
             $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
                 $missing, array_map(fn (string $m): array => array_filter([
-                    CompareOutcomes::metric($m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other), $this->dependsOn($m)),
+                    CompareOutcomes::metric(
+                        $m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other), $comparisons->dependsOn($m),
+                    ),
                 ]), $missing),
             ));
 

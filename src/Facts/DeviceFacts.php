@@ -26,8 +26,11 @@ use Lustrum\Shared\Refusal\NotThere;
 final readonly class DeviceFacts
 {
     /** How many runs of a trial have ended; one that was void has to be made again. */
-    public const ENDED = "SELECT count(*) ended, count(*) FILTER (WHERE r.outcome = 'held') held FROM run r
+    private const ENDED = "SELECT count(*) ended, count(*) FILTER (WHERE r.outcome = 'held') held FROM run r
         WHERE r.trial_id = t.id AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL";
+
+    /** How far trials came, beside what was planned of them. */
+    private const HOW_FAR = 't.planned_runs, t.looks, t.state, t.repeats, e.ended, e.held FROM trial t';
 
     public function __construct(
         private Connection $db,
@@ -154,14 +157,41 @@ final readonly class DeviceFacts
     public function plans(string $build): array
     {
         return array_map(static fn (array $row): TrialPlan => new TrialPlan(
-            array_map(Row::text(...), array_column([...Row::rows(Row::json($row['channels'])), ...Row::rows(Row::json($row['questions']))], 'metric')),
-            Row::whole($row['ended']), Row::whole($row['planned_runs']), (bool) $row['reached'], Row::whole($row['looks']),
+            array_map(Row::text(...), array_column(
+                [...Row::rows(Row::json($row['channels'])), ...Row::rows(Row::json($row['questions']))], 'metric',
+            )),
+            Row::whole($row['ended']), Row::whole($row['planned_runs']), self::isAtEnd($row), Row::whole($row['looks']),
         ), $this->db->fetchAllAssociative(
-            "SELECT m.channels, m.questions, t.planned_runs, t.looks, e.ended,
-                t.state = 'done' OR (t.planned_runs > 0 AND e.ended >= t.planned_runs) OR (t.repeats = 'untilItHolds' AND e.held > 0) reached
-             FROM trial t JOIN method m ON m.id = t.method_id, LATERAL (".self::ENDED.') e
+            'SELECT m.channels, m.questions, '.self::HOW_FAR.' JOIN method m ON m.id = t.method_id, LATERAL ('.self::ENDED.') e
              WHERE t.revision_id = ? AND t.withdrawn_because IS NULL', [$build],
         ));
+    }
+
+    /**
+     * Trials at their end, of which runs have ended since their answer was opened last.
+     *
+     * @param list<string> $builds
+     *
+     * @return array<string, int> runs that have ended, by trial
+     */
+    public function endedSince(array $builds): array
+    {
+        $rows = $this->db->fetchAllAssociative(
+            'SELECT t.id, '.self::HOW_FAR.', LATERAL ('.self::ENDED.') e
+             WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL AND e.ended > t.looked',
+            ['{'.implode(',', $builds).'}'],
+        );
+
+        return array_map(Row::whole(...), array_column(array_filter($rows, self::isAtEnd(...)), 'ended', 'id'));
+    }
+
+    /** @param array<string, mixed> $row of HOW_FAR */
+    private static function isAtEnd(array $row): bool
+    {
+        return TrialPlan::isAtEnd(
+            Row::whole($row['ended']), Row::whole($row['held']), Row::whole($row['planned_runs']), $row['state'] === 'done',
+            $row['repeats'] === 'untilItHolds',
+        );
     }
 
     /** @return list<Wanted> in their order */

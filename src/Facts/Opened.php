@@ -16,6 +16,7 @@ final readonly class Opened
 {
     public function __construct(
         private Connection $db,
+        private DeviceFacts $facts,
         private Summaries $summaries,
     ) {
     }
@@ -23,18 +24,18 @@ final readonly class Opened
     /** @param list<string> $builds whose answers are opened */
     public function now(string $device, array $builds): void
     {
-        $with = ['{'.implode(',', $builds).'}'];
-        $new = 'FROM trial t, LATERAL ('.DeviceFacts::ENDED.") e
-            WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL AND e.ended > t.looked
-              AND (t.state = 'done' OR (t.planned_runs > 0 AND e.ended >= t.planned_runs) OR (t.repeats = 'untilItHolds' AND e.held > 0))";
-        if ($this->db->fetchOne('SELECT 1 '.$new.' LIMIT 1', $with) === false) {
+        $new = $this->facts->endedSince($builds);
+        if ($new === []) {
             return;
         }
-        $this->db->transactional(function () use ($device, $new, $with): void {
+        $this->db->transactional(function () use ($device, $new): void {
             $dropped = new Dropped();
+            // Who looks at the same moment finds it counted.
             foreach ($this->db->fetchAllAssociative(
-                'UPDATE trial u SET looks = u.looks + 1, looked = q.ended FROM (SELECT t.id, e.ended '.$new.') q
-                 WHERE q.id = u.id AND q.ended > u.looked RETURNING u.revision_id, u.looks', $with,
+                'UPDATE trial u SET looks = u.looks + 1, looked = q.ended
+                 FROM unnest(CAST(? AS uuid[]), CAST(? AS int[])) q(id, ended)
+                 WHERE q.id = u.id AND q.ended > u.looked RETURNING u.revision_id, u.looks',
+                ['{'.implode(',', array_keys($new)).'}', '{'.implode(',', $new).'}'],
             ) as $row) {
                 // The first look costs nothing, so what was worked out before it stays as it is.
                 if (Row::whole($row['looks']) > 1) {

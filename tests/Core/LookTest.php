@@ -55,6 +55,25 @@ final class LookTest extends TestCase
         self::assertSame($expected, [$look->ended, $look->planned, $look->looks, $look->isSoFar]);
     }
 
+    /** @return iterable<string, array{list<int|bool>, bool}> */
+    public static function ends(): iterable
+    {
+        yield 'before its planned number' => [[5, 5, 6, false, false], false];
+        yield 'at it' => [[6, 0, 6, false, false], true];
+        yield 'without one it goes on' => [[40, 9, 0, false, false], false];
+        yield 'until somebody closes it' => [[2, 0, 0, true, false], true];
+        yield 'closed before its planned number' => [[2, 0, 6, true, false], true];
+        yield 'repeated until it holds, and it has not' => [[3, 0, 6, false, true], false];
+        yield 'repeated until it held' => [[3, 1, 6, false, true], true];
+    }
+
+    /** @param array{int, int, int, bool, bool} $came */
+    #[DataProvider('ends')]
+    public function testATrialIsAtItsEnd(array $came, bool $isAtEnd): void
+    {
+        self::assertSame($isAtEnd, TrialPlan::isAtEnd(...$came));
+    }
+
     public function testBeforeThePlannedNumberARequirementLeansAtBest(): void
     {
         $wanted = Judged::wanted(Kind::Mean, 40.0);

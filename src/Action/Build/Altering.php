@@ -36,6 +36,19 @@ final readonly class Altering
         };
     }
 
+    /** What it alters, as the build has it now; empty where it has none. */
+    public function stands(AlterationKind $kind, string $name, Revision $build): string
+    {
+        return match ($kind) {
+            AlterationKind::Parameter => $this->named($this->records->all(Parameter::class, ['revision' => $build]), $name)?->text() ?? '',
+            AlterationKind::Part, AlterationKind::Material => $this->named(
+                $this->records->all(Part::class, ['revision' => $build]), $name,
+            )?->view()->material ?? '',
+            AlterationKind::Firmware => $build->firmware(),
+            AlterationKind::Setting => '',
+        };
+    }
+
     private function parameter(Alteration $a, Revision $build, string $to): void
     {
         $known = $this->named($this->records->all(Parameter::class, ['revision' => $build]), $a->name);

@@ -11,6 +11,7 @@ use Lustrum\Core\Judging\NextLetter;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\DeviationKind;
+use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeInput;
@@ -20,7 +21,6 @@ use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\Photo;
 use Lustrum\Domain\Revision\Article;
-use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionInput;
@@ -68,7 +68,9 @@ final readonly class Gathering
             }
             $gathered = array_values(array_filter($article->deviants(), static fn (Deviation $d): bool => $d->isOfDesign()));
             if ($gathered === []) {
-                throw Invalid::at('article', 'Nothing was changed on this article that a build could take over: no parameter, and no part.');
+                throw Invalid::at(
+                    'article', 'Nothing was changed on this article that a build could take over: no parameter, and no part.',
+                );
             }
             $from = $article->revision();
             $next = $this->open($from, $article, $id);
@@ -76,7 +78,9 @@ final readonly class Gathering
                 $this->take($deviation, $from, $next);
             }
             $runs = $this->runs($article, $gathered);
-            $this->writer->amend(Article::class, $article->id(), $article->version(), static fn (Article $a) => $a->gatheredInto($next, $gathered));
+            $this->writer->amend(
+                Article::class, $article->id(), $article->version(), static fn (Article $a) => $a->gatheredInto($next, $gathered),
+            );
             $this->move($runs, $next, $gathered);
             $this->em->flush();
             $this->after->written([$from, $next]);
@@ -105,29 +109,12 @@ final readonly class Gathering
     private function take(Deviation $deviation, Revision $from, Revision $next): void
     {
         $kind = $deviation->kind === DeviationKind::Parameter ? AlterationKind::Parameter : AlterationKind::Material;
-        $was = $this->was($deviation, $from);
+        $was = $this->altering->stands($kind, $deviation->name, $from);
         $this->altering->apply(new Alteration($kind, $deviation->name, $was, $deviation->value), $next);
         $this->writer->make(Change::class, Uuid::v7(), new ChangeInput(
             $next->id()->toRfc4122(), BuildWords::changedTo($deviation->name, $deviation->value, $was), '',
             $kind === AlterationKind::Parameter ? ChangeClass::Shape : ChangeClass::Material, alters: [$kind->of($deviation->name)],
         ));
-    }
-
-    private function was(Deviation $deviation, Revision $from): string
-    {
-        $name = mb_strtolower($deviation->name);
-        foreach ($deviation->kind === DeviationKind::Parameter ? $this->records->all(Parameter::class, ['revision' => $from]) : [] as $parameter) {
-            if (mb_strtolower($parameter->name()) === $name) {
-                return $parameter->text();
-            }
-        }
-        foreach ($deviation->kind === DeviationKind::Part ? $this->records->all(Part::class, ['revision' => $from]) : [] as $part) {
-            if (mb_strtolower($part->name()) === $name) {
-                return $part->view()->material;
-            }
-        }
-
-        return '';
     }
 
     /**
@@ -145,7 +132,11 @@ final readonly class Gathering
                 && array_filter($gathered, static fn (Deviation $d): bool => !$d->isAmong($r->configuration()->deviants)) === [],
         ));
 
-        return count($runs) > self::MOST ? throw Invalid::at('article', sprintf('At most %d runs go along with a build at once.', self::MOST)) : $runs;
+        if (count($runs) > self::MOST) {
+            throw Invalid::at('article', sprintf('At most %d runs go along with a build at once.', self::MOST));
+        }
+
+        return $runs;
     }
 
     /**
@@ -154,16 +145,23 @@ final readonly class Gathering
      */
     private function move(array $runs, Revision $next, array $gathered): void
     {
-        $trials = [];
+        $parts = array_map(static fn (Part $p): array => get_object_vars($p->asFact()), $this->records->all(Part::class, ['revision' => $next]));
+        $trials = $made = [];
         foreach ($runs as $run) {
             $trial = $run->trial();
             $to = $trials[$trial->id()->toRfc4122()] ??= $this->trial($trial, $next, $runs);
-            $made = $this->configurations->stored($this->madeWith($run->configuration(), $next, $gathered), $run->belongsTo());
-            $this->writer->amend(Run::class, $run->id(), $run->version(), static fn (Run $r) => $r->goesTo($to, $made));
-            foreach ([Failure::class, Observation::class, Photo::class] as $class) {
-                foreach ($this->records->all($class, ['run' => $run]) as $record) {
-                    $this->writer->amend($class, $record->id(), $record->version(), static fn (Failure|Observation|Photo $r) => $r->goesTo($next));
-                }
+            $was = $run->configuration();
+            // Most runs of a trial were made with the same.
+            $is = $made[$was->hash()] ??= $this->configurations->stored(
+                self::madeWith($was, $next, $parts, $gathered), $run->belongsTo(),
+            );
+            $this->writer->amend(Run::class, $run->id(), $run->version(), static fn (Run $r) => $r->goesTo($to, $is));
+        }
+        foreach ($runs === [] ? [] : [Failure::class, Observation::class, Photo::class] as $class) {
+            foreach ($this->records->all($class, ['run' => $runs]) as $record) {
+                $this->writer->amend(
+                    $class, $record->id(), $record->version(), static fn (Failure|Observation|Photo $r) => $r->goesTo($next),
+                );
             }
         }
     }
@@ -184,17 +182,17 @@ final readonly class Gathering
     /**
      * What a run was made with does not change; that it was this build is what is new.
      *
-     * @param list<Deviation> $gathered
+     * @param list<array<string, mixed>> $parts    of the build
+     * @param list<Deviation>            $gathered
      */
-    private function madeWith(Configuration $made, Revision $next, array $gathered): Configuration
+    private static function madeWith(Configuration $made, Revision $next, array $parts, array $gathered): Configuration
     {
         $row = $made->toRow();
-        $left = array_values(array_filter($made->deviants, static fn (Deviation $d): bool => !$d->isAmong($gathered)));
-        $parts = array_map(static fn (Part $p): array => get_object_vars($p->asFact()), $this->records->all(Part::class, ['revision' => $next]));
 
         return Configuration::fromRow([
-            'revision' => $next->id()->toRfc4122(), 'letter' => $next->letter(), 'parts' => $parts,
-            'deviants' => array_map(static fn (Deviation $d): array => ['kind' => $d->kind->value, 'name' => $d->name, 'value' => $d->value], $left),
+            'revision' => $next->id()->toRfc4122(), 'letter' => $next->letter(), 'parts' => $parts, 'deviants' => array_values(array_filter(
+                Row::rows($row['deviants'] ?? []), static fn (array $d): bool => !Deviation::fromRow($d)->isAmong($gathered),
+            )),
         ] + $row);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Action\Read;
 
-use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\ReadingInput;
 use Lustrum\Domain\Trial\Run;
@@ -35,10 +34,7 @@ final readonly class ReadingBeginning implements Beginning
         }
         $run = $this->records->named(Run::class, $input->run, 'run');
         $channel = Reading::channelOf($run, $input->channel);
-        $said = Reading::read(
-            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(),
-            $input->undecided,
-        );
+        $said = Reading::typed($input, $channel, $this->records);
         if ($input->confirmed === '') {
             $this->check->mustBePlausible($run, $channel, $said);
         }

@@ -78,9 +78,19 @@ class Reading extends Record
         $run = $records->named(Run::class, $input->run, 'run');
         $channel = self::channelOf($run, $input->channel);
 
+        return self::onRun($id, $run, $channel, self::typed($input, $channel, $records), $records);
+    }
+
+    /**
+     * What was typed of a channel, in words where its scale is in words.
+     *
+     * @throws Invalid at the field
+     */
+    public static function typed(ReadingInput $input, Channel $channel, Records $records): Said
+    {
         $words = $records->named(Metric::class, $channel->metric, 'channel')->words();
 
-        return self::onRun($id, $run, $channel, self::read($input->text, $input->unit, $channel, $words, $input->undecided), $records);
+        return self::read($input->text, $input->unit, $channel, $words, $input->undecided);
     }
 
     /** From what was read already. */
@@ -196,8 +206,7 @@ class Reading extends Record
         return new ReadingView(
             $this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->channel, $this->metric->name(),
             $this->typed->view()->said($this->typedSaid), $this->current->view()->said($this->said), $this->said, $this->typedSaid, $this->bound, $this->u,
-            $this->undecided, $this->undecided ? Deciding::choices($this->current->value, $this->current->resolution, $this->asked()->unit) : [], $this->amendments, $this->confirmed, $this->createdBy(),
-            Instant::write($this->createdAt()),
+            $this->undecided, $this->choices(), $this->amendments, $this->confirmed, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }
 
@@ -216,6 +225,12 @@ class Reading extends Record
     public function metric(): string
     {
         return $this->metric->name();
+    }
+
+    /** @return list<Deciding> what it would be in each unit that fits, while nobody knows */
+    private function choices(): array
+    {
+        return $this->undecided ? Deciding::choices($this->current->value, $this->current->resolution, $this->asked()->unit) : [];
     }
 
     public function isUndecided(): bool
@@ -247,13 +262,14 @@ class Reading extends Record
 
     public static function asTyped(array $row): array
     {
-        if (($row['undecided'] ?? false) === true || self::isWithoutUnit($row['typed'] ?? null)) {
-            // What had no unit at first is read from what it was decided to be; the words of a scale as they were said.
-            $said = Row::text($row['said'] ?? '');
+        $said = Row::text($row['said'] ?? '');
 
-            return ($row['undecided'] ?? false) !== true && $said === '' ? Measure::asTyped($row, 'current') : $row + ['text' => preg_replace('/ \(unit not known\)$/', '', $said)];
-        }
-
-        return Measure::asTyped($row, 'typed');
+        return match (true) {
+            ($row['undecided'] ?? false) !== true && !self::isWithoutUnit($row['typed'] ?? null) => Measure::asTyped($row, 'typed'),
+            // What had no unit at first is read from what it was decided to be.
+            ($row['undecided'] ?? false) !== true && $said === '' => Measure::asTyped($row, 'current'),
+            // And so are the words of a scale as they were said.
+            default => $row + ['text' => Said::typed($said)],
+        };
     }
 }

@@ -15,6 +15,8 @@ use Lustrum\Shared\Refusal\Invalid;
 /** A reading as somebody said it: a value, about a value, a range, a bound, a word of a scale, or a number whose unit nobody knows. */
 final readonly class Said
 {
+    private const NOT_KNOWN = ' (unit not known)';
+
     /**
      * @param string     $words as it was said, where that is more than a value with its unit; else empty
      * @param string     $bound atLeast, atMost; empty: it is none, as far as was said
@@ -39,7 +41,13 @@ final readonly class Said
     {
         $bare = QuantityText::bare($text) ?? throw Invalid::at('text', 'Type the number alone: its unit is what nobody knows.');
 
-        return new self(Quantity::of($bare[0], '1', $bare[1]), trim($text).' (unit not known)', undecided: true);
+        return new self(Quantity::of($bare[0], '1', $bare[1]), trim($text).self::NOT_KNOWN, undecided: true);
+    }
+
+    /** What was typed, of words that it is kept with. */
+    public static function typed(string $words): string
+    {
+        return str_ends_with($words, self::NOT_KNOWN) ? substr($words, 0, -strlen(self::NOT_KNOWN)) : $words;
     }
 
     /**

@@ -9,7 +9,6 @@ use Lustrum\Action\Read\AmendTogether;
 use Lustrum\Action\Read\ReadingCheck;
 use Lustrum\Action\Read\ReadingPreview;
 use Lustrum\Action\Read\Together;
-use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\AmendOutcomeInput;
 use Lustrum\Domain\Trial\AmendReadingInput;
@@ -50,10 +49,7 @@ final readonly class ReadController
         $run = $this->records->named(Run::class, $input->run, 'run');
         $this->records->mustWrite($run->workspace());
         $channel = Reading::channelOf($run, $input->channel);
-        $typed = Reading::read(
-            $input->text, $input->unit, $channel, $this->records->named(Metric::class, $channel->metric, 'channel')->words(),
-            $input->undecided,
-        );
+        $typed = Reading::typed($input, $channel, $this->records);
 
         return new JsonResponse(ReadingPreview::of($typed, $channel, $this->check->questions($run, $channel, $typed)));
     }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Run;
 
-use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Derivation;
 use Lustrum\Core\Run\DerivedReading;
-use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Core\Wording\Noticing;
@@ -62,8 +60,7 @@ final readonly class RunSheets
         return new RunSheet(
             TrialWords::run(
                 $view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome,
-                $view->outcomeReason, array_filter($fact->readings, static fn (ReadingFact $r): bool => $r->kind !== ResultKind::Equal) !== [],
-                $fact->configuration->articleState,
+                $view->outcomeReason, $fact->leavesBound(), $fact->configuration->articleState,
             ),
             [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
             $view, $missing, $trial->view(), Asked::of(

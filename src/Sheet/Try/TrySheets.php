@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Try;
 
+use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\TrialWords;
@@ -75,14 +76,15 @@ final readonly class TrySheets
         $outcomes = $count['outcomes'];
         $total = array_sum($outcomes);
         $ended = $total - ($outcomes[''] ?? 0) - ($outcomes[RunOutcome::Void->value] ?? 0);
-        $first = $view->repeats === RepeatPurpose::UntilItHolds && ($outcomes[RunOutcome::Held->value] ?? 0) > 0;
+        $held = $outcomes[RunOutcome::Held->value] ?? 0;
+        $isUntilItHolds = $view->repeats === RepeatPurpose::UntilItHolds;
 
         return new TrialRow(
             $view, $trial->method()->name(), $dots, $total, $count['from'], $count['to'],
-            TrialWords::count($total, $view->plannedRuns, $outcomes[''] ?? 0, $first),
+            TrialWords::count($total, $view->plannedRuns, $outcomes[''] ?? 0, $isUntilItHolds && $held > 0),
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(),
-                !$first && $view->state !== TrialState::Done && ($view->plannedRuns === 0 || $ended < $view->plannedRuns),
+                !TrialPlan::isAtEnd($ended, $held, $view->plannedRuns, $view->state === TrialState::Done, $isUntilItHolds),
             ),
         );
     }

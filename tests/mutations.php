@@ -178,7 +178,7 @@ return [
     ['core/Judging/Baseline.php', '$kept * ($this->mean - $means->mean)', '($this->mean - $means->mean)', 'Core'],
     ['core/Judging/TrialResults.php', '$run->says() && (', '(', 'Core'],
     // Footings.
-    ['core/Footing/FootingCheck.php', '$models($a) === $models($b) ? Footing::Tilted', 'true ? Footing::Tilted', 'Core'],
+    ['core/Footing/FootingCheck.php', '$models($x) === $models($y) ? Footing::Tilted', 'true ? Footing::Tilted', 'Core'],
     ['core/Footing/FootingCheck.php', '$v === round($v, $decimals) ?', 'true ?', 'Core'],
     ['core/Run/AsSet.php', 'abs($off) <= 0.5 + 1e-9 ? 0.0 : round($off)', '$off', 'Core'],
     // Readings that nobody can use yet, and changes that become a build.

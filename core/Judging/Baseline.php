@@ -32,7 +32,8 @@ final readonly class Baseline
      */
     private function drawnIn(array $variants): self
     {
-        $samples = array_map(static fn (array $v): Sample => Sample::of($v), array_values(array_filter($variants, static fn (array $v): bool => $v !== [])));
+        $tried = array_values(array_filter($variants, static fn (array $v): bool => $v !== []));
+        $samples = array_map(static fn (array $v): Sample => Sample::of($v), $tried);
         $k = count($samples);
         $n = array_sum(array_map(static fn (Sample $s): int => $s->n, $samples));
         if ($k < self::VARIANTS || $n <= $k) {

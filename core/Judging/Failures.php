@@ -81,7 +81,9 @@ final class Failures
             $closing->take($event);
         }
 
-        return $closing->status($this->untried($build, $fixes), $this->without[$failure->key()."\x1f".$build->id] ??= $this->without($failure, $build, $fixes));
+        $without = $this->without[$failure->key()."\x1f".$build->id] ??= $this->without($failure, $build, $fixes);
+
+        return $closing->status($this->untried($build, $fixes), $without);
     }
 
     /** @return list<FailureFact> of a build */

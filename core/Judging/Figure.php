@@ -34,7 +34,7 @@ final readonly class Figure
     /** Cut off at the natural limits of its scale; what was told of it before stays as it is. */
     public function within(Natural $natural): self
     {
-        $cut = array_values(array_filter(['low', 'high'], fn (string $end): bool => $natural->cuts($end === 'low' ? $this->low : $this->high)));
+        $cut = [...($natural->cuts($this->low) ? ['low'] : []), ...($natural->cuts($this->high) ? ['high'] : [])];
         $clip = static fn (?float $end): ?float => $end === null ? null : $natural->clip($end);
 
         return new self($this->value, $clip($this->low), $clip($this->high), $this->unit, $this->decimals, $this->n, $cut);

@@ -37,7 +37,9 @@ final readonly class ModeSeen
         if ($tried === 0 || $before === 0) {
             return new self($mode->mode, $failed, $tried, $failedBefore, $before, null, ChangeVerdict::NobodyLooked);
         }
-        $difference = CompareProportions::of(Proportion::of($failedBefore, $before), Proportion::of($failed, $tried), $confidence)->difference;
+        $difference = CompareProportions::of(
+            Proportion::of($failedBefore, $before), Proportion::of($failed, $tried), $confidence,
+        )->difference;
 
         return new self($mode->mode, $failed, $tried, $failedBefore, $before, $difference, JudgeChange::towards(-1, $difference));
     }

@@ -28,7 +28,9 @@ final readonly class Opposed
     {
         $pairing = Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')]);
         try {
-            return new self($pairing, $pairing->runs === [] ? null : CompareWithin::of($pairing->runs, $terms->confidence(), self::scale($pairing->runs, $terms)));
+            return new self($pairing, $pairing->runs === [] ? null : CompareWithin::of(
+                $pairing->runs, $terms->confidence(), self::scale($pairing->runs, $terms),
+            ));
         } catch (NotEstimable) {
             return new self($pairing, null);
         }

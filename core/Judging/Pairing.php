@@ -147,7 +147,9 @@ final readonly class Pairing
     /** A level, and a block within it, as they are said. */
     public function said(string $cell, ?string $block): string
     {
-        return implode(' · ', array_filter([$this->texts[$cell] ?? '', $this->named[(string) $block] ?? ''], static fn (string $t): bool => $t !== ''));
+        $said = [$this->texts[$cell] ?? '', $this->named[(string) $block] ?? ''];
+
+        return implode(' · ', array_filter($said, static fn (string $t): bool => $t !== ''));
     }
 
     /** @param list<string> $names */

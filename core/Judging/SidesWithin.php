@@ -74,7 +74,10 @@ final readonly class SidesWithin
             static fn (string|int $name): array => [$kind, (string) $name], array_keys($names),
         );
 
-        return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set), ...$of('block', array_diff_key($blocks, ['article' => 0]))];
+        return [
+            ['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set),
+            ...$of('block', array_diff_key($blocks, ['article' => 0])),
+        ];
     }
 
     /** @param list<Sided> $sided all runs of the metric */

@@ -32,13 +32,14 @@ final readonly class Standings
         $cameBack = null;
         foreach ($failures->on($build) as $failure) {
             $status = $statuses[$failure->id] = $failures->status($failure);
-            $levels[$failure->id] = $failure->severity?->text() ?? '';
+            $at = $failure->severity?->text() ?? '';
+            $levels += $at === '' ? [] : [$failure->id => $at];
             if ($status->standing === Standing::CameBack) {
                 $cameBack ??= ['mode' => $failure->mode, 'status' => $status];
             }
         }
 
-        return new self($failures->modes(), $statuses, array_filter($levels, static fn (string $at): bool => $at !== ''), $cameBack, $failures->openDangers($build));
+        return new self($failures->modes(), $statuses, $levels, $cameBack, $failures->openDangers($build));
     }
 
     public function status(string $failure): FailureStatus

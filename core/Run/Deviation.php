@@ -31,7 +31,8 @@ final readonly class Deviation
     /** May a build take it over? A lot, or how well it was made, is of the article; a part that stayed as it was is no change. */
     public function isOfDesign(): bool
     {
-        return in_array($this->kind, [DeviationKind::Parameter, DeviationKind::Part], true) && trim($this->value) !== '' && !$this->keepsOld();
+        return in_array($this->kind, [DeviationKind::Parameter, DeviationKind::Part], true)
+            && trim($this->value) !== '' && !$this->keepsOld();
     }
 
     /** Has this part stayed as it was? */

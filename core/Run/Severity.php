@@ -43,7 +43,10 @@ final class Severity
     {
         $c = $run->configuration;
 
-        return new self($run->method, $c->methodName, $c->represents, Alikeness::levels($run), self::ends($c->factors), ArticleState::of($c->articleState));
+        return new self(
+            $run->method, $c->methodName, $c->represents, Alikeness::levels($run), self::ends($c->factors),
+            ArticleState::of($c->articleState),
+        );
     }
 
     /**

@@ -134,6 +134,8 @@ final class BuildWords
 
     public static function changedTo(string $name, string $value, string $was): string
     {
-        return Messages::begin(Messages::say('build.changedTo', ['name' => $name, 'value' => $value, 'known' => $was !== '', 'was' => $was]));
+        return Messages::begin(Messages::say('build.changedTo', [
+            'name' => $name, 'value' => $value, 'known' => $was !== '', 'was' => $was,
+        ]));
     }
 }

@@ -79,10 +79,15 @@ final class EvidenceWords
     /** @param list<string> $conditions as the requirement names them */
     private static function conditions(array $conditions): string
     {
-        return implode(', ', array_map(
-            static fn (string $c): string => strtr($c, ['>=' => ' from ', '<=' => ' up to ', '≥' => ' from ', '≤' => ' up to ', '=' => ' ']),
-            $conditions,
-        ));
+        return implode(', ', array_map(self::condition(...), $conditions));
+    }
+
+    /** A condition of a requirement as it is read: 'soil moist', 'drop height from 0.75 m'. */
+    public static function condition(string $condition): string
+    {
+        $ends = ['>=' => ' from ', '<=' => ' up to ', '≥' => ' from ', '≤' => ' up to ', '=' => ' '];
+
+        return (string) preg_replace('/ {2,}/', ' ', strtr($condition, $ends));
     }
 
     private static function seen(Cell $cell, Figure $estimate, string $metric): string

@@ -70,12 +70,13 @@ final class TrialWords
     }
 
     /** @param bool $leavesBound did it end before what it waited for came? */
-    public static function run(int $number, string $trial, string $letter, string $serial, ?RunOutcome $outcome, string $reason, bool $leavesBound, string $state = ''): string
-    {
+    public static function run(
+        int $number, string $trial, string $letter, string $serial, ?RunOutcome $outcome, string $reason, bool $leavesBound,
+        string $state = '',
+    ): string {
         return Messages::say('trial.run', [
-            'bound' => $leavesBound,
-            'number' => $number, 'trial' => $trial, 'letter' => $letter, 'with' => $serial !== '', 'serial' => $serial, 'state' => $state,
-            'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
+            'bound' => $leavesBound, 'number' => $number, 'trial' => $trial, 'letter' => $letter,
+            'with' => $serial !== '', 'serial' => $serial, 'state' => $state, 'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
         ]);
     }
 

@@ -46,7 +46,8 @@ final readonly class ArticlePast
         foreach ($this->db->fetchAllAssociative(
             "SELECT article_id, count(*) FILTER (WHERE outcome IS DISTINCT FROM 'void' AND m.wears) runs,
                     count(*) FILTER (WHERE outcome = 'failed') failures, count(*) FILTER (WHERE outcome = 'lost') lost
-             FROM run r JOIN trial t ON t.id = r.trial_id JOIN method m ON m.id = t.method_id WHERE r.withdrawn_because IS NULL AND ".$where.' GROUP BY article_id', $with,
+             FROM run r JOIN trial t ON t.id = r.trial_id JOIN method m ON m.id = t.method_id
+             WHERE r.withdrawn_because IS NULL AND ".$where.' GROUP BY article_id', $with,
         ) as $row) {
             $out[Row::text($row['article_id'])] = [
                 'runs' => Row::whole($row['runs']), 'failures' => Row::whole($row['failures']), 'lost' => Row::whole($row['lost']),

@@ -160,7 +160,8 @@ final class Book
         foreach ($this->wanted() as $wanted) {
             $of[$wanted->metric][] = $wanted;
         }
-        $known = $this->byMetric('evidence', [$build], array_map(strval(...), array_keys($of)), function (array $missing) use ($build, $of): array {
+        $metrics = array_map(strval(...), array_keys($of));
+        $known = $this->byMetric('evidence', [$build], $metrics, function (array $missing) use ($build, $of): array {
             $gathered = $this->gathered($build);
             $out = [];
             foreach ($missing as $metric) {
@@ -346,7 +347,9 @@ final class Book
             return $found;
         }
 
-        return new Against(array_map(fn (MetricComparison $c): MetricComparison => $this->chained($c, $build, $other), $found->values), $found->outcomes);
+        return new Against(array_map(
+            fn (MetricComparison $c): MetricComparison => $this->chained($c, $build, $other), $found->values,
+        ), $found->outcomes);
     }
 
     /** What was never run alike on two builds, through a third that each of them met: the nearest first. */
@@ -355,7 +358,8 @@ final class Book
         if (!$c->neverMet()) {
             return $c;
         }
-        $line = [...$this->lineage()->ancestors($other), ...$this->lineage()->ancestors($build), ...array_reverse(array_values($this->lineage()->builds))];
+        $lineage = $this->lineage();
+        $line = [...$lineage->ancestors($other), ...$lineage->ancestors($build), ...array_reverse(array_values($lineage->builds))];
         $thirds = array_slice(array_values(array_filter(
             array_column($line, null, 'id'), static fn (Build $b): bool => $b->id !== $build->id && $b->id !== $other->id,
         )), 0, self::THIRDS);
@@ -392,7 +396,9 @@ final class Book
                 ]), $missing),
             ));
 
-            return new Against(CompareBuilds::inOrder(array_values($values)), array_merge(...array_map(array_values(...), array_values($outcomes))));
+            return new Against(
+                CompareBuilds::inOrder(array_values($values)), array_merge(...array_map(array_values(...), array_values($outcomes))),
+            );
         });
     }
 

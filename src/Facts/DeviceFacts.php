@@ -128,7 +128,8 @@ final readonly class DeviceFacts
     /**
      * What the values of each metric can be, without what hangs on trials.
      *
-     * @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by identifier; limits in SI
+     * @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by identifier; the
+     *     limits in SI
      */
     public function scales(string $device): array
     {

@@ -25,7 +25,8 @@ final readonly class FailureFacts
     {
         $rows = $this->db->fetchAllAssociative(
             "SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.consequence, f.created_at,
-                    f.consequence_of_id, a.state article_state, a.serial, CASE WHEN r.taken_in THEN '' ELSE coalesce((SELECT c.text FROM cause c WHERE c.failure_id = f.id
+                    f.consequence_of_id, a.state article_state, a.serial, CASE WHEN r.taken_in THEN '' ELSE coalesce((
+                      SELECT c.text FROM cause c WHERE c.failure_id = f.id
                       AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
                       ORDER BY c.created_at LIMIT 1), '') END aside
              FROM failure f LEFT JOIN article a ON a.id = f.article_id LEFT JOIN run r ON r.id = f.run_id

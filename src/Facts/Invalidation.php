@@ -121,7 +121,8 @@ final readonly class Invalidation implements AfterWrite
         $method = $run->trial()->method();
 
         return array_values(array_unique([
-            ...$run->configuration()->metrics(), ...array_column($method->channels(), 'metric'), ...array_column($method->questions(), 'metric'),
+            ...$run->configuration()->metrics(),
+            ...array_column($method->channels(), 'metric'), ...array_column($method->questions(), 'metric'),
         ]));
     }
 

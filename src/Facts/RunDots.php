@@ -53,7 +53,8 @@ final readonly class RunDots
     public function before(string $trial, int $number): array
     {
         $row = $this->db->fetchAssociative(
-            'SELECT number, conditions, settings FROM run WHERE trial_id = ? AND number < ? AND withdrawn_because IS NULL ORDER BY number DESC LIMIT 1',
+            'SELECT number, conditions, settings FROM run
+             WHERE trial_id = ? AND number < ? AND withdrawn_because IS NULL ORDER BY number DESC LIMIT 1',
             [$trial, $number],
         );
         $found = [];

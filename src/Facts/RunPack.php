@@ -17,13 +17,15 @@ final readonly class RunPack
 {
     /**
      * @param list<string>                                                $hashes of configurations
-     * @param list<array<string, string>>                                 $texts  levels, conditions, settings and other articles as recorded, by name
+     * @param list<array<string, string>>                                 $texts  levels, conditions, settings and other articles as
+     *     recorded, by name
      * @param list<array<string, Answer>>                                 $answers by question
      * @param list<array{string, string, string, ResultKind, string}>     $shapes of readings: channel, metric, unit, kind, instrument
      * @param list<array{0: string, 1: string, 2: int, 3: RunOutcome|null, 4: string, 5: string, 6: string, 7: int, 8: int, 9: int,
-     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string, 17: int, 18: int|null}> $runs   identifier, method,
-     *     number, outcome, reason, start, operator, which levels, conditions, settings and configuration, earlier runs and failures
-     *     of the article, of each reading its shape, value and step, which answers, purpose, why it is set aside, which other articles, and goes behind
+     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string, 17: int, 18: int|null}> $runs
+     *     identifier, method, number, outcome, reason, start, operator, which levels, conditions, settings and configuration,
+     *     earlier runs and failures of the article, of each reading its shape, value and step, which answers, purpose, why it is set aside,
+     *     which other articles, and goes behind
      */
     private function __construct(
         public array $hashes,

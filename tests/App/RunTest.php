@@ -233,7 +233,16 @@ final class RunTest extends ApiTestCase
 
     public function testSafetyIsSaidBeforeTheRun(): void
     {
-        self::assertSame('When it hurts.', self::text($this->sheet($this->begun()), 'safety', 'abort'));
+        self::assertSame('', self::text($this->sheet($this->begun()), 'mind'), 'Without hazards there is nothing to mind.');
+        $this->json('PUT', '/api/methods/'.$this->bench->method, [
+            'device' => $this->bench->device, 'name' => 'Push', 'version' => 1,
+            'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N']],
+            'safety' => ['hazards' => ['cuts'], 'cautions' => ['wear gloves'], 'abort' => 'When it hurts.'],
+        ]);
+        self::assertSame(200, $this->answered());
+        $mind = 'Cuts. Wear gloves. When it hurts. Local rules and licensed practice come first.';
+        self::assertSame($mind, self::text($this->sheet($this->begun()), 'mind'));
+        self::assertSame($mind, self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'mind'));
     }
 
     public function testAFailureOnARunIsSaidThere(): void

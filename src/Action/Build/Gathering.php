@@ -145,7 +145,9 @@ final readonly class Gathering
      */
     private function move(array $runs, Revision $next, array $gathered): void
     {
-        $parts = array_map(static fn (Part $p): array => get_object_vars($p->asFact()), $this->records->all(Part::class, ['revision' => $next]));
+        $parts = array_map(
+            static fn (Part $p): array => get_object_vars($p->asFact()), $this->records->all(Part::class, ['revision' => $next]),
+        );
         $trials = $made = [];
         foreach ($runs as $run) {
             $trial = $run->trial();

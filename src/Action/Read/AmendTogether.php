@@ -99,8 +99,10 @@ final readonly class AmendTogether
             $query->andWhere('t.id = :trial')->setParameter('trial', $trial, 'uuid');
         }
         if ($input->day !== '') {
-            $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $input->day) ?: throw Invalid::at('day', 'A day is written as 2026-03-02.');
-            $query->andWhere('r.startedAt >= :from AND r.startedAt < :to')->setParameter('from', $day)->setParameter('to', $day->modify('+1 day'));
+            $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $input->day)
+                ?: throw Invalid::at('day', 'A day is written as 2026-03-02.');
+            $query->andWhere('r.startedAt >= :from AND r.startedAt < :to')
+                ->setParameter('from', $day)->setParameter('to', $day->modify('+1 day'));
         }
         /** @var list<Reading> $all */
         $all = $query->getQuery()->getResult();

@@ -57,7 +57,8 @@ final readonly class RunBeginning implements Beginning
         $build = $trial->revision()->id()->toRfc4122();
         $at = $this->em->getConnection()->fetchOne(
             'SELECT max(changed_at) FROM (SELECT changed_at FROM method WHERE id = :method
-             UNION ALL SELECT changed_at FROM parameter WHERE revision_id = :build UNION ALL SELECT changed_at FROM part WHERE revision_id = :build) x',
+             UNION ALL SELECT changed_at FROM parameter WHERE revision_id = :build
+             UNION ALL SELECT changed_at FROM part WHERE revision_id = :build) x',
             ['method' => $trial->method()->id()->toRfc4122(), 'build' => $build],
         );
 

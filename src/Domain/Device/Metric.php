@@ -122,7 +122,8 @@ class Metric extends Record
         return Row::texts($records->manager()->getConnection()->fetchFirstColumn(
             "SELECT DISTINCT c->>'unit' FROM method m, jsonb_array_elements(m.channels) c
              WHERE m.device_id = ? AND m.withdrawn_because IS NULL AND c->>'metric' = ?
-             UNION SELECT DISTINCT current_unit FROM reading WHERE metric_id = ? AND withdrawn_because IS NULL AND NOT undecided ORDER BY 1",
+             UNION SELECT DISTINCT current_unit FROM reading
+             WHERE metric_id = ? AND withdrawn_because IS NULL AND NOT undecided ORDER BY 1",
             [$this->device->id()->toRfc4122(), $id, $id],
         ));
     }

@@ -155,8 +155,8 @@ class Requirement extends Record
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->statement,
             $this->metric->name(), $this->metric->id()->toRfc4122(), $this->unit, $this->limit,
             EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit), $this->direction, $this->kind,
-            $this->coverage, $this->must, $this->conditions, $this->dependsOn, $this->enough, $this->methods,
-            $this->source, $this->place,
+            $this->coverage, $this->must, $this->conditions, array_map(EvidenceWords::condition(...), $this->conditions),
+            $this->dependsOn, $this->enough, $this->methods, $this->source, $this->place,
         );
     }
 }

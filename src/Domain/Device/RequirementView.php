@@ -11,6 +11,7 @@ final readonly class RequirementView
 {
     /**
      * @param list<string> $conditions
+     * @param list<string> $conditionTexts the same as they are read
      * @param list<string> $dependsOn
      * @param list<string> $enough
      * @param list<string> $methods
@@ -30,6 +31,7 @@ final readonly class RequirementView
         public float $coverage,
         public bool $must,
         public array $conditions,
+        public array $conditionTexts,
         public array $dependsOn,
         public array $enough,
         public array $methods,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Method;
 
+use Lustrum\Core\Wording\MethodWords;
 use Lustrum\Shared\Choices;
 use Lustrum\Shared\Note;
 
@@ -25,5 +26,13 @@ final readonly class Safety
         public string $abort = '',
         public bool $needsSignOff = false,
     ) {
+    }
+
+    /** One sentence to have in sight while it is run; empty where no hazard was written down. */
+    public function inSight(bool $isAgreed): string
+    {
+        return $this->hazards === [] ? '' : MethodWords::mind(
+            $this->hazards, $this->cautions, $this->abort, $this->needsSignOff && !$isAgreed,
+        );
     }
 }

@@ -131,7 +131,8 @@ class Trial extends Record
         }
         if ($safety->needsSignOff && $this->signOff !== null && $this->signedAt() !== null && $changed > $this->signedAt()) {
             throw Invalid::at('signOff', sprintf(
-                'The method or the build was changed since %s agreed to it. Let it be agreed to again before the next run.', $this->signOff->by,
+                'The method or the build was changed since %s agreed to it. Let it be agreed to again before the next run.',
+                $this->signOff->by,
             ));
         }
         if (trim($safety->abort) === '' && $this->override === null) {

@@ -32,9 +32,10 @@ final readonly class GatherController
     {
         $article = $this->records->find(Article::class, $id);
         $this->records->mustWrite($article->workspace());
+        if (!Uuid::isValid($input->id)) {
+            throw Invalid::at('id', 'The build that is made needs an identifier.');
+        }
 
-        $build = Uuid::isValid($input->id) ? Uuid::fromString($input->id) : throw Invalid::at('id', 'The build that is made needs an identifier.');
-
-        return new JsonResponse($this->gathering->gather($article, $build));
+        return new JsonResponse($this->gathering->gather($article, Uuid::fromString($input->id)));
     }
 }

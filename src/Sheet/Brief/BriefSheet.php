@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Brief;
 use Lustrum\Domain\Device\DeviceView;
 use Lustrum\Domain\Device\MetricView;
 use Lustrum\Domain\Device\RequirementView;
+use Lustrum\Sheet\Build\Pick;
 
 /** The device's own sheet: brief, limits, requirements and metrics. */
 final readonly class BriefSheet
@@ -15,8 +16,8 @@ final readonly class BriefSheet
      * @param list<RequirementView> $requirements
      * @param list<MetricView>      $measured     metrics of the device, by name
      * @param list<string>          $metrics      their names, for choosing from
-     * @param list<string> $places  levels and conditions that methods know, as 'soil=moist'
-     * @param list<string> $methods names
+     * @param list<Pick>            $places       levels and conditions that methods know
+     * @param list<string>          $methods      names
      */
     public function __construct(
         public string $sentence,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Brief;
 
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FrameWords;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
@@ -14,6 +15,7 @@ use Lustrum\Domain\Device\RequirementSource;
 use Lustrum\Domain\Device\RequirementView;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Record\Records;
+use Lustrum\Sheet\Build\Pick;
 
 /** Works out the brief; it needs no run. */
 final readonly class Briefs
@@ -46,7 +48,7 @@ final readonly class Briefs
         );
     }
 
-    /** @return list<string> levels and conditions in words that the methods know, as 'soil=moist' */
+    /** @return list<Pick> levels and conditions in words that the methods know, by 'soil=moist' */
     private function places(Device $device): array
     {
         $out = [];
@@ -63,7 +65,7 @@ final readonly class Briefs
             }
         }
 
-        return array_map(strval(...), array_keys($out));
+        return array_map(static fn (string|int $c): Pick => new Pick((string) $c, EvidenceWords::condition((string) $c)), array_keys($out));
     }
 
     /** @param list<RequirementView> $requirements */
@@ -76,7 +78,10 @@ final readonly class Briefs
                 $measurable[$channel->metric] = true;
             }
         }
-        $unmeasured = array_values(array_filter($requirements, static fn (RequirementView $r): bool => $r->source === RequirementSource::Runs && !isset($measurable[$r->metricId])));
+        $unmeasured = array_values(array_filter(
+            $requirements,
+            static fn (RequirementView $r): bool => $r->source === RequirementSource::Runs && !isset($measurable[$r->metricId]),
+        ));
 
         return FrameWords::brief(
             count($requirements), count(array_filter($requirements, static fn (RequirementView $r): bool => $r->must)),

@@ -7,7 +7,6 @@ namespace Lustrum\Sheet\Run;
 use Lustrum\Domain\Finding\FailureView;
 use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Finding\PhotoView;
-use Lustrum\Domain\Method\Safety;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Domain\Trial\Found;
@@ -21,6 +20,7 @@ final readonly class RunSheet
 {
     /**
      * @param list<string>          $noticed      in sentences
+     * @param string                $mind         hazards and when to stop; empty where there are none, or it has ended
      * @param list<string>          $missing      conditions and settings that nobody recorded
      * @param list<ReadingView>     $readings
      * @param list<DerivedView>     $derived
@@ -42,7 +42,7 @@ final readonly class RunSheet
         public array $missing,
         public TrialView $trial,
         public Asked $asked,
-        public Safety $safety,
+        public string $mind,
         public ?ArticleView $article,
         public RevisionView $revision,
         public array $readings,

@@ -65,7 +65,7 @@ final readonly class RunSheets
             [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
             $view, $missing, $trial->view(), Asked::of(
                 $run->configuration(), $book->metrics(), $book->words(),
-            ), $trial->method()->view()->safety,
+            ), $view->outcome === null ? $trial->method()->safety()->inSight(true) : '',
             $run->article()?->view(), $trial->revision()->view(),
             array_map(static fn (Reading $r): ReadingView => $r->view(), $readings), self::derived($run, $readings, $book),
             array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run])),

@@ -86,6 +86,7 @@ final readonly class TrySheets
                 $results, $book->metrics(), $book->rated(),
                 !TrialPlan::isAtEnd($ended, $held, $view->plannedRuns, $view->state === TrialState::Done, $isUntilItHolds),
             ),
+            $trial->method()->safety()->inSight($view->signOff !== null),
         );
     }
 }

@@ -82,7 +82,9 @@ final readonly class ComparisonRow
             new Further(ComparisonWords::byOrder($c->byOrder, $c->here, $otherLetter, $confidence), 'stats.rank'),
         ];
         if ($c->spread !== null) {
-            $out[] = new Further(ComparisonWords::spread($c->spread, $c->here->letter, $otherLetter, $c->terms->tells()), 'stats.compareSpread');
+            $out[] = new Further(
+                ComparisonWords::spread($c->spread, $c->here->letter, $otherLetter, $c->terms->tells()), 'stats.compareSpread',
+            );
         }
         foreach ($c->lives as $life) {
             $out = [...$out, ...self::life($life)];

@@ -1474,6 +1474,7 @@ export interface components {
             coverage: number;
             must: boolean;
             conditions: string[];
+            conditionTexts: string[];
             dependsOn: string[];
             enough: string[];
             methods: string[];
@@ -2036,7 +2037,7 @@ export interface components {
             requirements: components["schemas"]["Domain.Device.RequirementView"][];
             measured: components["schemas"]["Domain.Device.MetricView"][];
             metrics: string[];
-            places: string[];
+            places: components["schemas"]["Sheet.Build.Pick"][];
             methods: string[];
         };
         "Sheet.Build.ArmRow": {
@@ -2307,7 +2308,7 @@ export interface components {
             missing: string[];
             trial: components["schemas"]["Domain.Trial.TrialView"];
             asked: components["schemas"]["Sheet.Run.Asked"];
-            safety: components["schemas"]["Domain.Method.Safety"];
+            mind: string;
             article: components["schemas"]["Domain.Revision.ArticleView"] | null;
             revision: components["schemas"]["Domain.Revision.RevisionView"];
             readings: components["schemas"]["Domain.Trial.ReadingView"][];
@@ -2362,6 +2363,7 @@ export interface components {
             to: string | null;
             count: string;
             results: string[];
+            mind: string;
         };
         "Sheet.Try.TrySheet": {
             sentence: string;

@@ -15,7 +15,7 @@ import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
-import { ARTICLE_STATE, CHANGE_CLASS, conditionSaid, KIND, options, SOURCE } from '../ui/words';
+import { ARTICLE_STATE, CHANGE_CLASS, KIND, options, SOURCE } from '../ui/words';
 import { DEVICE_FIELDS } from './deviceFields';
 
 function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
@@ -46,7 +46,7 @@ function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
       name: 'conditions',
       label: 'At which levels and conditions? Each must be covered',
       kind: 'picks',
-      options: sheet.places.map((p) => ({ value: p, label: conditionSaid(p) })),
+      options: sheet.places.map((p) => ({ value: p.id, label: p.label })),
       hint: 'From what the methods vary and record.',
     },
     {
@@ -225,7 +225,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                   look: 'text-soft',
                   cell: (r) =>
                     (r.source === 'runs' ? KIND[r.kind] : SOURCE[r.source]) +
-                    (r.conditions.length > 0 ? `; with ${r.conditions.map(conditionSaid).join(', ')}` : ''),
+                    (r.conditions.length > 0 ? `; with ${r.conditionTexts.join(', ')}` : ''),
                 },
               ]}
               edit={

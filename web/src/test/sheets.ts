@@ -72,7 +72,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       questions: [{ key: 'held', metric: 'latch opens', text: 'the latch opens' }],
       waits: false,
     },
-    safety: { hazards: [], cautions: [], abort: '' } as unknown as Schemas['Safety'],
+    mind: '',
     article: null,
     revision: { id: 'build-1', letter: 'B' } as Schemas['RevisionView'],
     readings: [],

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 
-import { begun, prose } from './prose';
+import { prose } from './prose';
 
 const SPACE = '\u00a0';
 
@@ -18,9 +18,4 @@ describe('a sentence', () => {
   it.each(['5 failures in 3 modes', 'build F', 'no number'])('leaves words alone: %s', (said) => {
     expect(prose(said)).toBe(said);
   });
-});
-
-it('begins with a great letter', () => {
-  expect(begun('strain on the back')).toBe('Strain on the back');
-  expect(begun('')).toBe('');
 });

@@ -7,6 +7,3 @@ const UNIT = new RegExp(`([\\d\\]]) (?!(?:${WORDS})\\b)(%|°[CF]|[A-Za-zµΩ]{1,
 export function prose(text: string): string {
   return text.replace(UNIT, '$1\u00a0$2');
 }
-
-/** As a sentence begins. */
-export const begun = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

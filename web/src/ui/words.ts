@@ -166,11 +166,3 @@ export const REPEATS: Record<Schemas['RepeatPurpose'], string> = {
 export function options<T extends string>(words: Record<T, string>): { value: T; label: string }[] {
   return (Object.keys(words) as T[]).map((value) => ({ value, label: words[value] }));
 }
-
-/** A condition of a requirement as it is read: 'soil moist', 'drop height at least 0.75 m'. */
-export function conditionSaid(condition: string): string {
-  return condition
-    .replace(/\s*(>=|≥)\s*/, ' at least ')
-    .replace(/\s*(<=|≤)\s*/, ' at most ')
-    .replace('=', ' ');
-}

@@ -60,7 +60,7 @@ export function MoreAbout({
           type="number"
           value={about.goes === null ? '' : String(about.goes)}
           write={write}
-          onChange={(text) => onChange({ ...about, goes: text === '' ? null : Math.max(0, Math.round(Number(text))) })}
+          onChange={(text) => onChange({ ...about, goes: text === '' ? null : Number(text) })}
         />
         <Line
           label="In what they differ from the users of the brief"

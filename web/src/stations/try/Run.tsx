@@ -4,7 +4,6 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { runQuery } from '../../api/queries';
 import { stationPath, usePlace } from '../../ui/place';
-import { begun } from '../../ui/prose';
 import { Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
@@ -28,7 +27,7 @@ export default function Run() {
 function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const { frame, write } = usePlace();
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
-  const { run, asked, safety } = sheet;
+  const { run, asked } = sheet;
   const readChannels = asked.channels.filter((c) => c.formula === '');
   return (
     <Sheet
@@ -61,12 +60,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           </ul>
         </aside>
       )}
-      {safety.hazards.length > 0 && run.outcome === null && (
-        <p className="mt-4 border-l-4 border-oxide pl-3 text-sm">
-          <strong>{begun(safety.hazards.join(', '))}.</strong> {safety.cautions.join('. ')}. {safety.abort} Local rules
-          and licensed practice come first.
-        </p>
-      )}
+      {sheet.mind !== '' && <p className="mt-4 border-l-4 border-oxide pl-3 text-sm font-semibold">{sheet.mind}</p>}
       <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
         <div>
           {asked.channels.length > 0 && (

@@ -215,11 +215,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
           >
             {busy ? 'Starting …' : 'Start run'}
           </Button>
-          {method !== undefined && method.safety.hazards.length > 0 && (
-            <p className="text-sm text-soft">
-              Mind: {method.safety.hazards.join(', ')}. {method.safety.cautions.join('. ')}. Local rules come first.
-            </p>
-          )}
+          {row.mind !== '' && <p className="text-sm text-soft">Mind: {row.mind}</p>}
         </div>
       )}
       {mayWrite && chosen !== undefined && <ChangedSomething key={chosen.id} article={chosen} />}

@@ -76,7 +76,8 @@ final class TrialWords
     ): string {
         return Messages::say('trial.run', [
             'bound' => $leavesBound, 'number' => $number, 'trial' => $trial, 'letter' => $letter,
-            'with' => $serial !== '', 'serial' => $serial, 'state' => $state, 'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
+            'with' => $serial !== '', 'serial' => $serial, 'state' => $state,
+            'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
         ]);
     }
 

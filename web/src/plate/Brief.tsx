@@ -11,6 +11,7 @@ import { armOf } from '../ui/records/arms';
 import { REVISION_FIELDS } from '../ui/records/revisionFields';
 import { Button } from '../ui/Button';
 import type { Field } from '../ui/fields';
+import { prose } from '../ui/prose';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Table } from '../ui/Table';
@@ -191,8 +192,8 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
           )
         }
       >
-        {device.brief !== '' && <p className="mt-3 max-w-prose">{device.brief}</p>}
-        {device.users !== '' && <p className="mt-1 max-w-prose text-soft">{device.users}</p>}
+        {device.brief !== '' && <p className="mt-3 max-w-prose">{prose(device.brief)}</p>}
+        {device.users !== '' && <p className="mt-1 max-w-prose text-soft">{prose(device.users)}</p>}
         <p className="mt-2 text-sm text-soft">{sheet.limits}</p>
         <Part title="Requirements">
           {sheet.requirements.length === 0 ? (
@@ -219,7 +220,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                     </>
                   ),
                 },
-                { head: 'Limit', cell: (r) => `${r.metric} ${r.limitText}` },
+                { head: 'Limit', cell: (r) => prose(`${r.metric} ${r.limitText}`) },
                 {
                   head: 'Kind',
                   look: 'text-soft',

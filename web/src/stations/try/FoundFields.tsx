@@ -160,7 +160,7 @@ function FoundField({
           disabled={!write}
           onChange={(e) => onChange(e.target.value)}
         >
-          <option value="">{waits ? `${offered}? not confirmed` : 'not recorded'}</option>
+          <option value="">{waits ? `${offered}?` : 'not recorded'}</option>
           {[...new Set([...rule.states, 'unknown', ...(value === '' ? [] : [value])])].map((s) => (
             <option key={s}>{s}</option>
           ))}

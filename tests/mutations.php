@@ -60,6 +60,10 @@ return [
     ['core/Change/JudgeChange.php', '$near >= $half && $far >= $size', '$far >= $size', 'Core'],
     ['core/Alike/CompareProportionsWithin.php', 'if ($p >= 1 - $confidence) {', 'if (false) {', 'Core'],
     ['core/Alike/Bounds.php', 'return $isOpen ? WithinVerdict::Indistinct : $verdict;', 'return $verdict;', 'AlikeTest'],
+    ['core/Alike/SideFit.php', '$left += $sample->squares();', '', 'AlikeTest'],
+    ['core/Alike/AlikeRuns.php', '$some->article === null ? $values :', 'true ? $values :', 'AlikeTest'],
+    ['core/Judging/Bunch.php', '$both->step = max($this->step, $other->step);', '', 'SeenTest'],
+    ['core/Judging/Bunch.php', 'array_push($both->values, ...$other->values);', '', 'SeenTest'],
     ['core/Failure/Closing.php', '} elseif ($run->severity < $needs) {', '} elseif (false) {', 'ClosingTest'],
     ['core/Failure/Closing.php', 'if (!$run->carriesFix || ', 'if (', 'ClosingTest'],
     // What closes a failure, and which runs are alike.

@@ -13,11 +13,11 @@ final readonly class Bounds
     private bool $upwards;
     private bool $downwards;
 
-    /** @param list<AlikeRun> $runs */
+    /** @param list<AlikeRuns> $runs */
     public function __construct(array $runs)
     {
         $has = static fn (string $side, ResultKind $kind): bool => array_filter(
-            $runs, static fn (AlikeRun $r): bool => $r->side === $side && $r->kind === $kind,
+            $runs, static fn (AlikeRuns $r): bool => $r->side === $side && $r->kind === $kind,
         ) !== [];
         $this->upwards = $has('b', ResultKind::AtLeast) || $has('a', ResultKind::AtMost);
         $this->downwards = $has('a', ResultKind::AtLeast) || $has('b', ResultKind::AtMost);

@@ -36,7 +36,7 @@ final readonly class CompareProportionsWithin
     }
 
     /**
-     * @param list<AlikeRun> $runs whose sides are a and b; value 1 held, 0 failed
+     * @param list<AlikeRuns> $runs whose sides are a and b; value 1 held, 0 failed
      *
      * @throws NoValues|InvalidInput|NotEstimable
      */

@@ -36,7 +36,7 @@ final readonly class CompareSides
     }
 
     /**
-     * @param list<AlikeRun> $runs
+     * @param list<AlikeRuns> $runs
      *
      * @throws NoValues|NotEstimable
      */
@@ -47,13 +47,13 @@ final readonly class CompareSides
         }
         $in = [];
         foreach ($runs as $run) {
-            $in[$run->stratum()][$run->side] = true;
+            $in[$run->stratum][$run->side] = true;
         }
-        $used = array_values(array_filter($runs, static fn (AlikeRun $r): bool => count($in[$r->stratum()]) > 1));
+        $used = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => count($in[$r->stratum]) > 1));
         if ($used === []) {
             throw NotEstimable::because('values.unmatched', 'No level was run on two of the sides.', 'runs');
         }
-        $joined = Joined::of(array_map(static fn (AlikeRun $r): string => $r->side, $runs), array_map(
+        $joined = Joined::of(array_map(static fn (AlikeRuns $r): string => $r->side, $runs), array_map(
             static fn (array $sides): array => array_map(strval(...), array_keys($sides)), array_values($in),
         ));
         $fit = SideFit::of($used, $joined);
@@ -67,15 +67,16 @@ final readonly class CompareSides
 
     /**
      * @param list<string>   $names by first appearance
-     * @param list<AlikeRun> $used
+     * @param list<AlikeRuns> $used
      *
      * @return list<SideEffect>
      */
     private static function ordered(array $names, SideFit $fit, array $used): array
     {
-        $n = array_count_values(array_map(static fn (AlikeRun $r): string => $r->side, $used));
         $sides = array_map(
-            static fn (string $name): SideEffect => new SideEffect($name, $n[$name] ?? 0, $fit->effects[$name] ?? null), $names,
+            static fn (string $name): SideEffect => new SideEffect(
+                $name, AlikeRuns::count($used, $name), $fit->effects[$name] ?? null,
+            ), $names,
         );
         usort($sides, static fn (SideEffect $a, SideEffect $b): int => ($b->effect ?? -INF) <=> ($a->effect ?? -INF));
 

@@ -6,7 +6,6 @@ namespace Lustrum\Core\Alike;
 
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\NotEstimable;
-use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Statistics\Compare;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\NoValues;
@@ -49,7 +48,7 @@ final readonly class CompareWithin
     }
 
     /**
-     * @param list<AlikeRun> $runs  whose sides are a and b
+     * @param list<AlikeRuns> $runs  whose sides are a and b
      * @param Scale|null     $scale null: the values decide
      *
      * @throws NoValues|InvalidInput|NotEstimable
@@ -59,11 +58,11 @@ final readonly class CompareWithin
         $confidence = Looks::confidence($confidence, $looks);
         $matched = Matched::of($runs);
         $byArticle = self::countsArticles($matched->used);
-        $used = $byArticle ? self::averaged($matched->used) : $matched->used;
+        $used = $byArticle ? AlikeRuns::averaged($matched->used) : $matched->used;
         $strata = Matched::strataOf($used);
         $cells = CellDifference::ofAll($strata);
         $bounds = new Bounds($matched->used);
-        $positive = array_filter($used, static fn (AlikeRun $r): bool => $r->value <= 0) === [];
+        $positive = AlikeRuns::arePositive($used);
         $scale ??= self::scaleOf($strata, $positive);
         if ($scale === Scale::Ratio && !$positive) {
             throw InvalidInput::because('Effects that multiply need values above nought.', 'scale');
@@ -73,7 +72,7 @@ final readonly class CompareWithin
             return $known[$s->value] ??= self::effect($used, $strata, $matched->blocked, $byArticle, $s);
         };
         [$plain, $judged] = [$on(Scale::Add), $on($scale)];
-        $n = ['a' => self::count($used, 'a'), 'b' => self::count($used, 'b')];
+        $n = ['a' => AlikeRuns::count($used, 'a'), 'b' => AlikeRuns::count($used, 'b')];
         $isSingle = min($n) === 1 || $judged->df === 0.0;
         $hasEnds = !$isSingle && $judged->hasSpread();
         $difference = $hasEnds ? $plain->interval($confidence) : new Interval($plain->estimate, null, null);
@@ -95,7 +94,7 @@ final readonly class CompareWithin
     }
 
     /**
-     * @param list<AlikeRun> $runs
+     * @param list<AlikeRuns> $runs
      * @param list<Stratum>  $strata of them
      */
     private static function effect(array $runs, array $strata, bool $blocked, bool $byArticle, Scale $scale): Effect
@@ -111,52 +110,32 @@ final readonly class CompareWithin
     }
 
     /**
-     * @param list<AlikeRun> $runs
+     * @param list<AlikeRuns> $runs
      *
-     * @return list<AlikeRun>
+     * @return list<AlikeRuns>
      */
     private static function scaled(array $runs, bool $isRatio): array
     {
-        return !$isRatio ? $runs : array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun(
-            $r->side, $r->cell, log($r->value), $r->block, $r->article, $r->kind,
-        ), $runs);
+        return !$isRatio ? $runs : array_map(
+            static fn (AlikeRuns $r): AlikeRuns => $r->as(array_map(log(...), $r->values)), $runs,
+        );
     }
 
     /**
      * Do articles rather than runs stand for the sides? Only where each has two or more.
      *
-     * @param list<AlikeRun> $runs
+     * @param list<AlikeRuns> $runs
      */
     private static function countsArticles(array $runs): bool
     {
         $articles = ['a' => [], 'b' => []];
         $isNamed = false;
         foreach ($runs as $i => $run) {
-            $articles[$run->side][$run->article ?? "\x1f".$i] = true;
+            $articles[$run->side][$run->article ?? "\x1f".$i] = $run->article === null ? $run->n() : 1;
             $isNamed = $isNamed || $run->article !== null;
         }
 
-        return $isNamed && min(count($articles['a']), count($articles['b'])) > 1;
-    }
-
-    /**
-     * Values of an article within a stratum count as one (Hurlbert 1984, Ecol. Monogr. 54, 187).
-     *
-     * @param list<AlikeRun> $runs
-     *
-     * @return list<AlikeRun>
-     */
-    private static function averaged(array $runs): array
-    {
-        $of = [];
-        foreach ($runs as $i => $run) {
-            $of[$run->side."\x1f".$run->stratum()."\x1f".($run->article ?? "\x1f".$i)][] = $run;
-        }
-
-        return array_values(array_map(static fn (array $some): AlikeRun => new AlikeRun(
-            $some[0]->side, $some[0]->cell, array_sum(array_map(static fn (AlikeRun $r): float => $r->value, $some)) / count($some),
-            $some[0]->block, $some[0]->article, ResultKind::Equal,
-        ), $of));
+        return $isNamed && min(array_sum($articles['a']), array_sum($articles['b'])) > 1;
     }
 
     /** @param list<Stratum> $strata */
@@ -242,11 +221,5 @@ final readonly class CompareWithin
             $byArticle => Per::Article,
             default => Per::Run,
         };
-    }
-
-    /** @param list<AlikeRun> $runs */
-    private static function count(array $runs, string $side): int
-    {
-        return count(array_filter($runs, static fn (AlikeRun $r): bool => $r->side === $side));
     }
 }

@@ -20,7 +20,7 @@ final class Estimate
 
     /**
      * @param list<Stratum>  $strata that both sides have, on the scale that is asked for
-     * @param list<AlikeRun> $byArticle the runs of these, where articles stand for the sides; else none
+     * @param list<AlikeRuns> $byArticle the runs of these, where articles stand for the sides; else none
      * @param float          $size   of the largest value, beside which a spread is one
      */
     public static function of(array $strata, array $byArticle, bool $blocked, float $size): Effect
@@ -97,25 +97,27 @@ final class Estimate
      * se² = A/(A − 2)·Σ over articles of (Σ x̃·e)²/(Σ x̃²)², x̃ the side less its mean in the stratum, e the residuals; an
      * article that was tried on both sides counts on each.
      *
-     * @param list<AlikeRun> $runs
+     * @param list<AlikeRuns> $runs
      */
     private static function overArticles(array $runs, float $estimate): Effect
     {
         $sums = $of = [];
-        foreach ($runs as $run) {
-            $of[$run->stratum()][] = $run;
+        foreach ($runs as $some) {
+            $of[$some->stratum][] = $some;
         }
         $total = 0.0;
         $alone = 0;
-        foreach ($of as $some) {
-            $n = count($some);
-            $share = count(array_filter($some, static fn (AlikeRun $r): bool => $r->side === 'b')) / $n;
-            $mean = array_sum(array_map(static fn (AlikeRun $r): float => $r->value, $some)) / $n;
-            foreach ($some as $run) {
-                $x = ($run->side === 'b' ? 1.0 : 0.0) - $share;
-                $total += $x * $x;
-                $article = $run->article === null ? 'run '.++$alone : $run->side."\x1f".$run->article;
-                $sums[$article] = ($sums[$article] ?? 0.0) + $x * ($run->value - $mean - $estimate * $x);
+        foreach ($of as $stratum) {
+            $n = AlikeRuns::count($stratum);
+            $share = AlikeRuns::count($stratum, 'b') / $n;
+            $mean = array_sum(array_map(static fn (AlikeRuns $r): float => array_sum($r->values), $stratum)) / $n;
+            foreach ($stratum as $some) {
+                $x = ($some->side === 'b' ? 1.0 : 0.0) - $share;
+                $total += $some->n() * $x * $x;
+                foreach ($some->values as $value) {
+                    $article = $some->article === null ? 'run '.++$alone : $some->side."\x1f".$some->article;
+                    $sums[$article] = ($sums[$article] ?? 0.0) + $x * ($value - $mean - $estimate * $x);
+                }
             }
         }
         $articles = count($sums);

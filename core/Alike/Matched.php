@@ -12,7 +12,7 @@ use Lustrum\Core\Statistics\NoValues;
 final readonly class Matched
 {
     /**
-     * @param non-empty-list<AlikeRun> $used  those in strata that both sides have
+     * @param non-empty-list<AlikeRuns> $used  those in strata that both sides have
      * @param list<Alone>              $onlyA strata of the first side alone, by first appearance
      * @param list<Alone>              $onlyB
      * @param bool                     $blocked do blocks pair them?
@@ -26,7 +26,7 @@ final readonly class Matched
     }
 
     /**
-     * @param list<AlikeRun> $runs whose sides are a and b
+     * @param list<AlikeRuns> $runs whose sides are a and b
      *
      * @throws NoValues|InvalidInput|NotEstimable
      */
@@ -40,9 +40,9 @@ final readonly class Matched
             if (($run->block === null) !== ($runs[0]->block === null)) {
                 throw InvalidInput::because('Either every run names its block or none does.', 'runs/'.$i.'/block');
             }
-            $sides[$run->stratum()][$run->side] = new Alone($run->cell, $run->block);
+            $sides[$run->stratum][$run->side] = new Alone($run->cell, $run->block);
         }
-        $used = array_values(array_filter($runs, static fn (AlikeRun $r): bool => count($sides[$r->stratum()]) === 2));
+        $used = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => count($sides[$r->stratum]) === 2));
         if ($used === []) {
             throw NotEstimable::because(
                 'values.unmatched', 'The two sides have nothing in common: no level was run on both.', 'runs',
@@ -62,7 +62,7 @@ final readonly class Matched
     }
 
     /**
-     * @param list<AlikeRun> $runs in strata that both sides have
+     * @param list<AlikeRuns> $runs in strata that both sides have
      *
      * @return list<Stratum>
      */
@@ -70,9 +70,11 @@ final readonly class Matched
     {
         $values = $names = [];
         foreach ($runs as $run) {
-            $key = $run->stratum();
+            $key = $run->stratum;
             $names[$key] ??= [$run->cell, $run->block];
-            $values[$key][$run->side][] = $run->value;
+            foreach ($run->values as $value) {
+                $values[$key][$run->side][] = $value;
+            }
         }
         $out = [];
         foreach ($names as $key => [$cell, $block]) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Alike;
 
 use Lustrum\Core\Statistics\LeastSquares;
+use Lustrum\Core\Statistics\Sample;
 
 /** Least squares of value = stratum + side, with one spread over all that is left. */
 final readonly class SideFit
@@ -24,57 +25,72 @@ final readonly class SideFit
     ) {
     }
 
-    /** @param non-empty-list<AlikeRun> $runs in strata with two sides or more */
+    /** @param non-empty-list<AlikeRuns> $runs in strata with two sides or more */
     public static function of(array $runs, Joined $joined): self
     {
-        $sides = array_values(array_unique(array_map(static fn (AlikeRun $r): string => $r->side, $runs)));
+        $sides = array_values(array_unique(array_map(static fn (AlikeRuns $r): string => $r->side, $runs)));
         $components = $joined->in($sides);
         $free = array_merge(...array_map(static fn (array $of): array => array_slice($of, 1), $components));
-        // Each stratum's own mean is taken out first, which leaves the sides as they are (Frisch and Waugh 1933, Econometrica 1, 387).
-        $strata = [];
-        foreach ($runs as $i => $run) {
-            $strata[$run->stratum()][] = $i;
-        }
-        $within = static fn (callable $value): array => self::within(array_map($value, $runs), $strata);
-        $columns = array_map(
-            static fn (string $s): array => $within(static fn (AlikeRun $r): float => $r->side === $s ? 1.0 : 0.0), $free,
-        );
-        $fit = LeastSquares::fit($columns, $within(static fn (AlikeRun $r): float => $r->value));
-        $raw = array_fill_keys($sides, 0.0);
-        foreach ($free as $i => $side) {
-            $raw[$side] = $fit->coefficients[$i];
-        }
-        $effects = [];
-        foreach ($components as $of) {
-            $mean = array_sum(array_map(static fn (string $s): float => $raw[$s], $of)) / count($of);
-            foreach ($of as $side) {
-                $effects[$side] = $raw[$side] - $mean;
+        $at = array_flip($free);
+        $columns = array_fill(0, count($free), []);
+        $y = [];
+        $left = 0.0;
+        // Each stratum's own mean is taken out first, which leaves the sides as they are (Frisch and Waugh 1933, Econometrica 1, 387);
+        // the values of one side in one stratum enter by their mean, and what they differ from it is left over whatever is fitted.
+        $strata = self::strata($runs);
+        foreach ($strata as $of) {
+            $n = array_sum(array_map(static fn (Sample $s): int => $s->n, $of));
+            $mean = array_sum(array_map(static fn (Sample $s): float => $s->n * $s->mean, $of)) / $n;
+            foreach ($of as $side => $sample) {
+                $root = sqrt($sample->n);
+                $y[] = $root * ($sample->mean - $mean);
+                $left += $sample->squares();
+                foreach ($free as $k => $other) {
+                    $columns[$k][] = $root * (($other === (string) $side ? 1.0 : 0.0) - (isset($of[$other]) ? $of[$other]->n : 0) / $n);
+                }
             }
         }
-        $df = count($runs) - count($strata) - $fit->rank;
+        $fit = LeastSquares::fit($columns, $y);
+        $effects = self::effects($components, $at, $fit);
+        $df = AlikeRuns::count($runs) - count($strata) - $fit->rank;
+        $size = max(array_map(static fn (AlikeRuns $r): float => max(array_map(abs(...), $r->values)), $runs));
 
-        return new self(
-            $effects, $df > 0 ? sqrt($fit->residualSquares / $df) : 0.0, $df,
-            max(array_map(static fn (AlikeRun $r): float => abs($r->value), $runs)), array_flip($free),
-            $fit->inverse,
-        );
+        return new self($effects, $df > 0 ? sqrt(($fit->residualSquares + $left) / $df) : 0.0, $df, $size, $at, $fit->inverse);
     }
 
     /**
-     * @param list<float>               $values
-     * @param array<string, list<int>> $strata places of the values of each
+     * @param list<list<string>>  $components
+     * @param array<string, int> $at place of a side in the fit
      *
-     * @return list<float> without the mean of the stratum that each lies in
+     * @return array<string, float> against the mean of those that each is joined with
      */
-    private static function within(array $values, array $strata): array
+    private static function effects(array $components, array $at, LeastSquares $fit): array
     {
-        $means = [];
-        foreach ($strata as $places) {
-            $mean = array_sum(array_map(static fn (int $i): float => $values[$i], $places)) / count($places);
-            $means += array_fill_keys($places, $mean);
+        $effects = [];
+        foreach ($components as $of) {
+            $raw = array_map(static fn (string $s): float => isset($at[$s]) ? $fit->coefficients[$at[$s]] : 0.0, $of);
+            $mean = array_sum($raw) / count($of);
+            $effects += array_combine($of, array_map(static fn (float $value): float => $value - $mean, $raw));
         }
 
-        return array_map(static fn (float $value, int $i): float => $value - $means[$i], $values, array_keys($values));
+        return $effects;
+    }
+
+    /**
+     * @param list<AlikeRuns> $runs
+     *
+     * @return array<string, array<string, Sample>> by stratum and side
+     */
+    private static function strata(array $runs): array
+    {
+        $values = [];
+        foreach ($runs as $some) {
+            foreach ($some->values as $value) {
+                $values[$some->stratum][$some->side][] = $value;
+            }
+        }
+
+        return array_map(static fn (array $of): array => array_map(Sample::of(...), $of), $values);
     }
 
     /** Of the difference of two sides that are joined, in spreads squared. */

@@ -65,7 +65,7 @@ final class Stratum
     {
         [$a, $b] = $this->samples();
 
-        return ($a->n - 1) * ($a->sd ?? 0.0) ** 2 + ($b->n - 1) * ($b->sd ?? 0.0) ** 2;
+        return $a->squares() + $b->squares();
     }
 
     /** @param callable(float): float $of */

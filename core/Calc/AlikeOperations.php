@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Calc;
 
-use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\CompareProportionsWithin;
 use Lustrum\Core\Alike\CompareSides;
 use Lustrum\Core\Alike\CompareWithin;
@@ -103,19 +103,19 @@ final class AlikeOperations implements OperationGroup
         ];
     }
 
-    private static function held(Input $in): AlikeRun
+    private static function held(Input $in): AlikeRuns
     {
         $in->only(['side', 'cell', 'block', 'held']);
         $held = $in->has('held') ? $in->flag('held') : throw InvalidInput::because('true or false is wanted here.', $in->at('held'));
 
-        return new AlikeRun(self::side($in), $in->text('cell'), $held ? 1.0 : 0.0, $in->textOrNull('block'));
+        return AlikeRuns::one(self::side($in), $in->text('cell'), $held ? 1.0 : 0.0, $in->textOrNull('block'));
     }
 
-    private static function ofAnySide(Input $in): AlikeRun
+    private static function ofAnySide(Input $in): AlikeRuns
     {
         $in->only(['side', 'cell', 'block', 'value']);
 
-        return new AlikeRun($in->text('side'), $in->text('cell'), $in->number('value'), $in->textOrNull('block'));
+        return AlikeRuns::one($in->text('side'), $in->text('cell'), $in->number('value'), $in->textOrNull('block'));
     }
 
     private static function side(Input $in): string
@@ -132,11 +132,11 @@ final class AlikeOperations implements OperationGroup
         return $kind->hasValue() ? $kind : throw InvalidInput::because('A value or a bound is wanted here.', $in->at('kind'));
     }
 
-    private static function run(Input $in): AlikeRun
+    private static function run(Input $in): AlikeRuns
     {
         $in->only(['side', 'cell', 'block', 'article', 'value', 'kind']);
 
-        return new AlikeRun(
+        return AlikeRuns::one(
             self::side($in), $in->text('cell'), $in->number('value'), $in->textOrNull('block'), $in->textOrNull('article'), self::kind($in),
         );
     }

@@ -6,6 +6,7 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\AsSet;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 
@@ -30,7 +31,7 @@ final class Bunch
     /** Step in SI of the coarsest last digit among the values. */
     public float $step = 0.0;
 
-    public readonly Circumstances $circumstances;
+    public Circumstances $circumstances;
 
     /**
      * @param string $made    key of the configuration
@@ -49,6 +50,38 @@ final class Bunch
         public readonly array $set = [],
     ) {
         $this->circumstances = new Circumstances($made);
+    }
+
+    /** Equal for what may be put together. */
+    public function key(): string
+    {
+        return self::keyOf(
+            $this->metric, $this->channel, $this->instrument, $this->unit, $this->circumstances->made, $this->alike, AsSet::key($this->set),
+        );
+    }
+
+    /**
+     * @param string $made key of the configuration
+     * @param string $set  what they were set to, in short
+     */
+    public static function keyOf(
+        string $metric, string $channel, string $instrument, string $unit, string $made, Alikeness $alike, string $set,
+    ): string {
+        return implode("\x1f", [$metric, $channel, $instrument, $unit, $made, $alike->key(), $set]);
+    }
+
+    /** Both together; neither changes. */
+    public function and(self $other): self
+    {
+        $both = clone $this;
+        $both->read += $other->read;
+        array_push($both->values, ...$other->values);
+        array_push($both->atLeast, ...$other->atLeast);
+        array_push($both->atMost, ...$other->atMost);
+        $both->step = max($this->step, $other->step);
+        $both->circumstances = $this->circumstances->and($other->circumstances);
+
+        return $both;
     }
 
     public function take(RunFact $run, ReadingFact $reading): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\CompareSides;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Statistics\Interval;
@@ -62,13 +62,13 @@ final readonly class Chained
         return $sign > 0 ? $i : new Interval(-$i->estimate, $i->high === null ? null : -$i->high, $i->low === null ? null : -$i->low);
     }
 
-    /** @return list<AlikeRun> */
+    /** @return list<AlikeRuns> */
     private static function runs(string $side, Measured $m): array
     {
         $out = [];
         foreach ($m->sided('b') as $one) {
-            foreach ($one->alike->isKnown() ? $one->values : [] as $value) {
-                $out[] = new AlikeRun($side, $one->alike->cell, $value);
+            if ($one->values !== [] && $one->alike->isKnown()) {
+                $out[] = new AlikeRuns($side, $one->alike->cell, $one->values);
             }
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\Alone;
 use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Alike\CompareWithin;
@@ -39,13 +39,11 @@ final readonly class Opposed
     /**
      * Effects multiply only between values above nought.
      *
-     * @param list<AlikeRun> $runs
+     * @param list<AlikeRuns> $runs
      */
     private static function scale(array $runs, Terms $terms): ?Scale
     {
-        $isPositive = array_filter($runs, static fn (AlikeRun $r): bool => $r->value <= 0) === [];
-
-        return $terms->scale === Scale::Ratio && !$isPositive ? null : $terms->scale;
+        return $terms->scale === Scale::Ratio && !AlikeRuns::arePositive($runs) ? null : $terms->scale;
     }
 
     /**
@@ -78,7 +76,7 @@ final readonly class Opposed
      */
     public function levels(string $side): array
     {
-        $of = array_map(fn (AlikeRun $r): string => $r->side === $side ? $this->pairing->texts[$r->cell] ?? '' : '', $this->pairing->runs);
+        $of = array_map(fn (AlikeRuns $r): string => $r->side === $side ? $this->pairing->texts[$r->cell] ?? '' : '', $this->pairing->runs);
 
         return array_values(array_unique(array_filter($of, static fn (string $level): bool => $level !== '')));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Outcome\ResultKind;
 
 /**
@@ -19,7 +19,7 @@ final readonly class Pairing
     private const UNKNOWN = "\x1f?";
 
     /**
-     * @param list<AlikeRun>        $runs
+     * @param list<AlikeRuns>       $runs
      * @param array<string, string> $texts   cells as they are said, by what stands for them in $runs
      * @param list<string>          $blocks  that pair them
      * @param list<string>          $leftOut blocks of which no level is on both sides
@@ -51,8 +51,8 @@ final readonly class Pairing
             foreach ([
                 [$one->values, ResultKind::Equal], [$one->atLeast, ResultKind::AtLeast], [$one->atMost, ResultKind::AtMost],
             ] as [$values, $kind]) {
-                foreach ($values as $value) {
-                    $runs[] = new AlikeRun($one->side, $cell, $value, $block, $one->article === '' ? null : $one->article, $kind);
+                if ($values !== []) {
+                    $runs[] = new AlikeRuns($one->side, $cell, $values, $block, $one->article === '' ? null : $one->article, $kind);
                 }
             }
         }

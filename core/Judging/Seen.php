@@ -37,16 +37,30 @@ final readonly class Seen
                 $answers[$one->metric][] = $one;
             }
         }
-        foreach ($bunches as &$of) {
-            usort($of, static fn (Bunch $a, Bunch $b): int => $a->circumstances->first <=> $b->circumstances->first);
-        }
-        unset($of);
+        $bunches = array_map(self::together(...), $bunches);
         $together = [];
         foreach ($answers as $metric => $of) {
             $together[$metric] = Answers::together((string) $metric, $of);
         }
 
         return new self($bunches, $together, $made);
+    }
+
+    /**
+     * @param list<Bunch> $some of one metric
+     *
+     * @return list<Bunch> one of what may be put together, those of earlier runs first
+     */
+    private static function together(array $some): array
+    {
+        usort($some, static fn (Bunch $a, Bunch $b): int => $a->circumstances->first <=> $b->circumstances->first);
+        $out = [];
+        foreach ($some as $bunch) {
+            $key = $bunch->key();
+            $out[$key] = isset($out[$key]) ? $out[$key]->and($bunch) : $bunch;
+        }
+
+        return array_values($out);
     }
 
     /** @param list<RunFact> $runs finished ones */

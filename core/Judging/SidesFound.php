@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\CompareSides;
 use Lustrum\Core\Alike\SideEffect;
 use Lustrum\Core\Alike\SidePair;
@@ -36,7 +36,7 @@ final readonly class SidesFound
     }
 
     /**
-     * @param list<AlikeRun>        $runs
+     * @param list<AlikeRuns>       $runs
      * @param array<string, string> $texts cells as they are said
      *
      * @throws \Lustrum\Core\CoreException
@@ -46,7 +46,7 @@ final readonly class SidesFound
         $found = CompareSides::of($runs, $terms->confidence());
         $on = $cells = [];
         foreach ($runs as $run) {
-            $on[$run->side][$run->stratum()] = true;
+            $on[$run->side][$run->stratum] = true;
             $cells[$run->side] ??= $run->cell;
         }
         // Before the planned number of runs, and of what was calculated, no pair is told apart.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\SideEffect;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Run\Configuration;
@@ -102,8 +102,9 @@ final readonly class SidesWithin
             $block = $blocks === [] ? null : implode("\x1f", array_map(
                 static fn (string $b): string => $sided[$i]->alike->blocks[$b] ?? '', $blocks,
             ));
-            foreach ($sided[$i]->values as $value) {
-                $runs[] = new AlikeRun($side, $sided[$i]->alike->cell, $value, $block, $sided[$i]->article === '' ? null : $sided[$i]->article);
+            if ($sided[$i]->values !== []) {
+                $article = $sided[$i]->article === '' ? null : $sided[$i]->article;
+                $runs[] = new AlikeRuns($side, $sided[$i]->alike->cell, $sided[$i]->values, $block, $article);
             }
         }
         // Raters share their articles, and one article is set to several things; an arm, a lot or a firmware has its own.
@@ -202,9 +203,9 @@ final readonly class SidesWithin
      * Values of an article within a stratum count once, where every side has two articles or more; else it is the articles that
      * are compared.
      *
-     * @param list<AlikeRun> $runs
+     * @param list<AlikeRuns> $runs
      *
-     * @return array{list<AlikeRun>, bool} and whether one article stands for a side
+     * @return array{list<AlikeRuns>, bool} and whether one article stands for a side
      */
     private static function byArticle(array $runs): array
     {
@@ -212,18 +213,12 @@ final readonly class SidesWithin
         foreach ($runs as $run) {
             $articles[$run->side][$run->article ?? ''] = true;
         }
-        $isNamed = array_filter($runs, static fn (AlikeRun $r): bool => $r->article === null) === [];
+        $isNamed = array_filter($runs, static fn (AlikeRuns $r): bool => $r->article === null) === [];
         $fewest = $articles === [] ? 0 : min(array_map(count(...), $articles));
         if (!$isNamed || $fewest < 2) {
             return [$runs, $isNamed && $fewest === 1];
         }
-        $of = [];
-        foreach ($runs as $run) {
-            $of[$run->side."\x1f".$run->stratum()."\x1f".$run->article][] = $run;
-        }
 
-        return [array_values(array_map(static fn (array $some): AlikeRun => new AlikeRun(
-            $some[0]->side, $some[0]->cell, array_sum(array_map(static fn (AlikeRun $r): float => $r->value, $some)) / count($some), $some[0]->block,
-        ), $of)), false];
+        return [AlikeRuns::averaged($runs), false];
     }
 }

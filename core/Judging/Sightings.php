@@ -34,14 +34,14 @@ final readonly class Sightings
             $made = $keys[spl_object_id($run->configuration)] ??= $key($run->configuration);
             $known = [];
             $set = AsSet::of($run);
-            $as = $set === [] ? '' : implode("\x1e", array_keys($set))."\x1f".implode("\x1e", $set);
+            $as = AsSet::key($set);
             foreach ($run->readings as $r) {
                 // One of two channels that read the same is the one that counts: the first.
                 if (isset($known[$r->metric])) {
                     continue;
                 }
                 $known[$r->metric] = true;
-                $like = implode("\x1f", [$r->metric, $r->channel, $r->instrument, $r->unit, $made, $alike->key(), $as]);
+                $like = Bunch::keyOf($r->metric, $r->channel, $r->instrument, $r->unit, $made, $alike, $as);
                 $bunches[$like] ??= new Bunch(
                     $r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made, $alike, $run->serial(), $set,
                 );

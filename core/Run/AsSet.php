@@ -33,6 +33,12 @@ final class AsSet
         return $out;
     }
 
+    /** @param array<string, string> $set as of() gives it */
+    public static function key(array $set): string
+    {
+        return $set === [] ? '' : implode("\x1e", array_keys($set))."\x1f".implode("\x1e", $set);
+    }
+
     private static function said(SettingRule $rule, string $text): string
     {
         if ($text === '' || mb_strtolower($text) === 'unknown') {

@@ -47,6 +47,12 @@ final readonly class Sample
         return new self($values, $n, $mean, $n < 2 ? null : sqrt($squares / ($n - 1)));
     }
 
+    /** Sum of the squares of what each differs from the mean by. */
+    public function squares(): float
+    {
+        return ($this->n - 1) * ($this->sd ?? 0.0) ** 2;
+    }
+
     /** Standard error of the mean; null for one value. */
     public function se(): ?float
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
-use Lustrum\Core\Alike\AlikeRun;
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\CompareProportionsWithin;
 use Lustrum\Core\Alike\CompareSides;
 use Lustrum\Core\Alike\CompareWithin;
@@ -29,10 +29,10 @@ final class AlikeTest extends TestCase
     private const CONFIDENCE = 0.95;
     private const CLOSE = 1e-9;
 
-    /** @return iterable<string, array{list<AlikeRun>}> */
+    /** @return iterable<string, array{list<AlikeRuns>}> */
     public static function tables(): iterable
     {
-        $row = static fn (string $side, string $cell, float $value, ?string $block = null, ?string $article = null): AlikeRun => new AlikeRun(
+        $row = static fn (string $side, string $cell, float $value, ?string $block = null, ?string $article = null): AlikeRuns => AlikeRuns::one(
             $side, $cell, $value, $block, $article,
         );
         $cells = [
@@ -40,7 +40,7 @@ final class AlikeTest extends TestCase
             $row('b', 'low', 4.9), $row('b', 'high', 8.1), $row('b', 'high', 8.6), $row('b', 'top', 20.0),
         ];
         yield 'cells' => [$cells];
-        yield 'one cell' => [array_values(array_filter($cells, static fn (AlikeRun $r): bool => $r->cell === 'low'))];
+        yield 'one cell' => [array_values(array_filter($cells, static fn (AlikeRuns $r): bool => $r->cell === 'low'))];
         yield 'blocks' => [[
             $row('a', 'x', 61, 'r1'), $row('a', 'y', 55, 'r1'), $row('a', 'x', 70, 'r2'), $row('a', 'x', 48, 'r3'),
             $row('b', 'x', 66, 'r1'), $row('b', 'y', 61, 'r1'), $row('b', 'x', 73, 'r2'), $row('b', 'x', 55, 'r3'), $row('b', 'x', 9, 'r4'),
@@ -60,13 +60,13 @@ final class AlikeTest extends TestCase
         ]];
     }
 
-    /** @param list<AlikeRun> $runs */
+    /** @param list<AlikeRuns> $runs */
     #[DataProvider('tables')]
     public function testTheOrderOfRunsAndTheNamesOfLevelsAreNoPartOfIt(array $runs): void
     {
         $found = CompareWithin::of($runs, self::CONFIDENCE);
-        $other = CompareWithin::of(array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun(
-            $r->side, 'level '.strrev($r->cell), $r->value, $r->block === null ? null : 'by '.$r->block,
+        $other = CompareWithin::of(array_map(static fn (AlikeRuns $r): AlikeRuns => AlikeRuns::one(
+            $r->side, 'level '.strrev($r->cell), $r->values[0], $r->block === null ? null : 'by '.$r->block,
             $r->article === null ? null : 'W-'.$r->article,
         ), array_reverse($runs)), self::CONFIDENCE);
         self::assertEqualsWithDelta($found->difference, $other->difference, self::CLOSE);
@@ -75,13 +75,31 @@ final class AlikeTest extends TestCase
         self::assertEqualsWithDelta($found->p, $other->p, self::CLOSE);
     }
 
-    /** @param list<AlikeRun> $runs */
+    /** @param list<AlikeRuns> $runs */
+    #[DataProvider('tables')]
+    public function testRunsHandedOnTogetherAreTheSameRuns(array $runs): void
+    {
+        $by = [];
+        foreach ($runs as $one) {
+            $by[implode('|', [$one->side, $one->stratum, $one->article])][] = $one;
+        }
+        $together = array_values(array_map(
+            static fn (array $of): AlikeRuns => $of[0]->as(array_map(static fn (AlikeRuns $r): float => $r->values[0], $of)), $by,
+        ));
+        self::assertEqualsWithDelta(CompareWithin::of($runs, self::CONFIDENCE), CompareWithin::of($together, self::CONFIDENCE), self::CLOSE);
+        self::assertEqualsWithDelta(CompareSides::of($runs, self::CONFIDENCE), CompareSides::of($together, self::CONFIDENCE), self::CLOSE);
+        self::assertSame(
+            [count($runs), AlikeRuns::count($runs, 'a')], [AlikeRuns::count($together), AlikeRuns::count($together, 'a')],
+        );
+    }
+
+    /** @param list<AlikeRuns> $runs */
     #[DataProvider('tables')]
     public function testTurnedRoundItIsTheSameTheOtherWay(array $runs): void
     {
         $found = CompareWithin::of($runs, self::CONFIDENCE);
-        $turned = CompareWithin::of(array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun(
-            $r->side === 'a' ? 'b' : 'a', $r->cell, $r->value, $r->block, $r->article,
+        $turned = CompareWithin::of(array_map(static fn (AlikeRuns $r): AlikeRuns => AlikeRuns::one(
+            $r->side === 'a' ? 'b' : 'a', $r->cell, $r->values[0], $r->block, $r->article,
         ), $runs), self::CONFIDENCE);
         self::assertEqualsWithDelta(
             [-$found->difference->estimate, -(float) $found->difference->high, -(float) $found->difference->low],
@@ -94,13 +112,13 @@ final class AlikeTest extends TestCase
         self::assertEquals([$found->onlyA, $found->onlyB], [$turned->onlyB, $turned->onlyA]);
     }
 
-    /** @param list<AlikeRun> $runs */
+    /** @param list<AlikeRuns> $runs */
     #[DataProvider('tables')]
     public function testInAnotherUnitItIsTheSameConclusion(array $runs): void
     {
         $found = CompareWithin::of($runs, self::CONFIDENCE);
-        $in = CompareWithin::of(array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun(
-            $r->side, $r->cell, 1000 * $r->value, $r->block, $r->article,
+        $in = CompareWithin::of(array_map(static fn (AlikeRuns $r): AlikeRuns => AlikeRuns::one(
+            $r->side, $r->cell, 1000 * $r->values[0], $r->block, $r->article,
         ), $runs), self::CONFIDENCE);
         self::assertEqualsWithDelta(1000 * $found->difference->estimate, $in->difference->estimate, 1e-6);
         self::assertSame([$found->verdict, $found->scale, $found->opposed], [$in->verdict, $in->scale, $in->opposed]);
@@ -111,8 +129,8 @@ final class AlikeTest extends TestCase
     {
         [$a, $b] = [[5.1, 5.3, 4.8], [6.0, 6.9, 6.1, 7.7]];
         $runs = [
-            ...array_map(static fn (float $v): AlikeRun => new AlikeRun('a', 'x', $v), $a),
-            ...array_map(static fn (float $v): AlikeRun => new AlikeRun('b', 'x', $v), $b),
+            ...array_map(static fn (float $v): AlikeRuns => AlikeRuns::one('a', 'x', $v), $a),
+            ...array_map(static fn (float $v): AlikeRuns => AlikeRuns::one('b', 'x', $v), $b),
         ];
         [$within, $plain] = [CompareWithin::of($runs, 0.9), Compare::independent($a, $b, 0.9)];
         self::assertEqualsWithDelta($plain->difference, $within->difference, self::CLOSE);
@@ -125,7 +143,7 @@ final class AlikeTest extends TestCase
         [$a, $b] = [[51.0, 60.0, 44.0, 71.0], [55.0, 63.0, 50.0, 74.0]];
         $runs = [];
         foreach ($a as $i => $value) {
-            array_push($runs, new AlikeRun('a', 'm'.$i, $value), new AlikeRun('b', 'm'.$i, $b[$i]));
+            array_push($runs, AlikeRuns::one('a', 'm'.$i, $value), AlikeRuns::one('b', 'm'.$i, $b[$i]));
         }
         $paired = Compare::paired($a, $b, self::CONFIDENCE);
         $within = CompareWithin::of($runs, self::CONFIDENCE);
@@ -137,8 +155,8 @@ final class AlikeTest extends TestCase
 
     public function testWhatOneSideAloneHasIsListedAndUsedForNothing(): void
     {
-        $common = [new AlikeRun('a', '40 cm', 3.0), new AlikeRun('a', '40 cm', 3.4), new AlikeRun('b', '40 cm', 2.2), new AlikeRun('b', '40 cm', 2.6)];
-        $with = CompareWithin::of([...$common, new AlikeRun('b', '80 cm', 900.0), new AlikeRun('a', '60 cm', -900.0)], self::CONFIDENCE);
+        $common = [AlikeRuns::one('a', '40 cm', 3.0), AlikeRuns::one('a', '40 cm', 3.4), AlikeRuns::one('b', '40 cm', 2.2), AlikeRuns::one('b', '40 cm', 2.6)];
+        $with = CompareWithin::of([...$common, AlikeRuns::one('b', '80 cm', 900.0), AlikeRuns::one('a', '60 cm', -900.0)], self::CONFIDENCE);
         self::assertEquals(CompareWithin::of($common, self::CONFIDENCE)->difference, $with->difference);
         self::assertSame('[[{"cell":"60 cm"}],[{"cell":"80 cm"}]]', json_encode([$with->onlyA, $with->onlyB]));
     }
@@ -146,7 +164,7 @@ final class AlikeTest extends TestCase
     public function testRepeatsOfOneArticleAreNoMoreArticles(): void
     {
         $runs = static fn (int $times): array => array_merge(...array_map(
-            static fn (array $of): array => array_fill(0, $times, new AlikeRun($of[0], 'x', $of[1], null, $of[2])),
+            static fn (array $of): array => array_fill(0, $times, AlikeRuns::one($of[0], 'x', $of[1], null, $of[2])),
             [['a', 50.0, '1'], ['a', 58.0, '2'], ['b', 60.0, '3'], ['b', 66.0, '4']],
         ));
         [$once, $often] = [CompareWithin::of($runs(1), self::CONFIDENCE), CompareWithin::of($runs(20), self::CONFIDENCE)];
@@ -159,7 +177,7 @@ final class AlikeTest extends TestCase
         $runs = [];
         foreach ([['left', 10.0, 13.0], ['right', 10.2, 8.2]] as [$cell, $a, $b]) {
             foreach ([-0.1, 0.1] as $off) {
-                array_push($runs, new AlikeRun('a', $cell, $a + $off), new AlikeRun('b', $cell, $b + $off));
+                array_push($runs, AlikeRuns::one('a', $cell, $a + $off), AlikeRuns::one('b', $cell, $b + $off));
             }
         }
         $found = CompareWithin::of($runs, self::CONFIDENCE);
@@ -181,8 +199,8 @@ final class AlikeTest extends TestCase
     {
         $runs = [];
         foreach ([31.0, 34.0, 33.0] as $i => $value) {
-            $runs[] = new AlikeRun('a', 'x', $value, null, null, $i === 0 && $side === 'a' ? $kind : ResultKind::Equal);
-            $runs[] = new AlikeRun('b', 'x', $value + 10, null, null, $i === 0 && $side === 'b' ? $kind : ResultKind::Equal);
+            $runs[] = AlikeRuns::one('a', 'x', $value, null, null, $i === 0 && $side === 'a' ? $kind : ResultKind::Equal);
+            $runs[] = AlikeRuns::one('b', 'x', $value + 10, null, null, $i === 0 && $side === 'b' ? $kind : ResultKind::Equal);
         }
         $found = CompareWithin::of($runs, self::CONFIDENCE);
         self::assertSame($verdict, $found->verdict);
@@ -205,7 +223,7 @@ final class AlikeTest extends TestCase
     public function testSharesAreOpposedLevelByLevel(): void
     {
         $of = static fn (string $side, string $cell, int $held, int $failed): array => [
-            ...array_fill(0, $held, new AlikeRun($side, $cell, 1.0)), ...array_fill(0, $failed, new AlikeRun($side, $cell, 0.0)),
+            ...array_fill(0, $held, AlikeRuns::one($side, $cell, 1.0)), ...array_fill(0, $failed, AlikeRuns::one($side, $cell, 0.0)),
         ];
         // At each height b holds more often, but b was mostly tried high: put together it would look worse.
         $runs = [...$of('a', 'low', 18, 2), ...$of('a', 'high', 0, 10), ...$of('b', 'low', 6, 0), ...$of('b', 'high', 14, 16)];
@@ -214,7 +232,7 @@ final class AlikeTest extends TestCase
         self::assertGreaterThan(20 / 36, 18 / 30, 'As it would look.');
         self::assertSame(['low', 'high'], array_column($found->cells, 'cell'));
         $mirrored = CompareProportionsWithin::of(
-            array_map(static fn (AlikeRun $r): AlikeRun => new AlikeRun($r->side, $r->cell, 1 - $r->value), $runs), self::CONFIDENCE,
+            array_map(static fn (AlikeRuns $r): AlikeRuns => AlikeRuns::one($r->side, $r->cell, 1 - $r->values[0]), $runs), self::CONFIDENCE,
         );
         self::assertEqualsWithDelta(-$found->difference->estimate, $mirrored->difference->estimate, self::CLOSE);
         self::assertEqualsWithDelta($found->p, $mirrored->p, self::CLOSE, 'Held or failed: the same question.');
@@ -224,8 +242,8 @@ final class AlikeTest extends TestCase
     {
         for ($held = 0; $held <= 6; ++$held) {
             $runs = [
-                ...array_fill(0, 6 - $held, new AlikeRun('a', 'x', 0.0)), ...array_fill(0, $held, new AlikeRun('a', 'x', 1.0)),
-                ...array_fill(0, 3, new AlikeRun('b', 'x', 1.0)),
+                ...array_fill(0, 6 - $held, AlikeRuns::one('a', 'x', 0.0)), ...array_fill(0, $held, AlikeRuns::one('a', 'x', 1.0)),
+                ...array_fill(0, 3, AlikeRuns::one('b', 'x', 1.0)),
             ];
             $found = CompareProportionsWithin::of($runs, self::CONFIDENCE);
             $isTold = $found->verdict !== Verdict::Indistinct;
@@ -241,7 +259,7 @@ final class AlikeTest extends TestCase
             $runs = [];
             foreach (range(0, 5) as $side) {
                 foreach (range(1, 3) as $cell) {
-                    $runs[] = new AlikeRun('s'.$side, 'c'.$cell, 10 * $cell + $side * 0.8 + mt_rand(0, 100) / 70);
+                    $runs[] = AlikeRuns::one('s'.$side, 'c'.$cell, 10 * $cell + $side * 0.8 + mt_rand(0, 100) / 70);
                 }
             }
             $found = CompareSides::of($runs, self::CONFIDENCE);
@@ -260,7 +278,7 @@ final class AlikeTest extends TestCase
         $runs = [];
         foreach (range(1, 40) as $side) {
             foreach ([0.0, 1.0, 5.0] as $i => $off) {
-                $runs[] = new AlikeRun('side '.$side, 'x', 50 + (($side * 7 + $i * 13) % 11) + $off);
+                $runs[] = AlikeRuns::one('side '.$side, 'x', 50 + (($side * 7 + $i * 13) % 11) + $off);
             }
         }
         $found = CompareSides::of($runs, self::CONFIDENCE);
@@ -303,7 +321,7 @@ final class AlikeTest extends TestCase
     public function testEffectsThatMultiplyNeedValuesAboveNought(): void
     {
         $this->expectException(CoreException::class);
-        CompareWithin::of([new AlikeRun('a', 'x', -1.0), new AlikeRun('b', 'x', 2.0)], self::CONFIDENCE, Scale::Ratio);
+        CompareWithin::of([AlikeRuns::one('a', 'x', -1.0), AlikeRuns::one('b', 'x', 2.0)], self::CONFIDENCE, Scale::Ratio);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Lustrum\Tests\Core;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Judging\Answers;
 use Lustrum\Core\Judging\Baseline;
+use Lustrum\Core\Judging\Bunch;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
@@ -60,6 +61,18 @@ final class SeenTest extends TestCase
         self::assertEqualsWithDelta(
             $whole, $conclude(self::inPieces($here, $size, $inOrder), self::inPieces($there, $size, $inOrder)), 1e-9,
         );
+    }
+
+    #[DataProvider('pieces')]
+    public function testWhatIsAlikeStandsOnceHoweverManyPieces(int $size, bool $inOrder): void
+    {
+        $runs = self::runs('a', 50.0);
+        $whole = Seen::ofRuns($runs)->read('force');
+        $pieces = self::inPieces($runs, $size, $inOrder)->read('force');
+        $of = static fn (array $bunches): array => array_map(static fn (Bunch $b): array => [
+            $b->key(), $b->read, $b->values, $b->atLeast, $b->step, $b->circumstances->first, $b->circumstances->runs,
+        ], $bunches);
+        self::assertEquals($of($whole), $of($pieces));
     }
 
     public function testCircumstancesAreThoseOfTheRunsThatSaySomething(): void

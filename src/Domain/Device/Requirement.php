@@ -33,7 +33,8 @@ class Requirement extends Record
     #[ORM\Column(length: 300)]
     private string $statement = '';
 
-    #[ORM\ManyToOne]
+    // A requirement is never shown without it.
+    #[ORM\ManyToOne(fetch: 'EAGER')]
     #[ORM\JoinColumn(nullable: false)]
     private Metric $metric;
 

@@ -17,8 +17,8 @@ final class Answers
     public int $onlyJust = 0;
 
     /**
-     * @var array<string, array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int}> made:
-     *     under which circumstances; first: where its first run stands
+     * @var array<string, array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int,
+     *     onlyJust: int}> made: under which circumstances; first: where its first run stands
      */
     public array $groups = [];
 
@@ -36,16 +36,18 @@ final class Answers
     {
         $held = $run->says() ? $run->heldIn($this->metric) : null;
         if ($held !== null) {
-            $this->onlyJust += $held && $run->heldOnlyJust() ? 1 : 0;
+            $onlyJust = $held && $run->heldOnlyJust($this->metric) ? 1 : 0;
             $key = $alike->key()."\x1e".$made;
             $group = $this->groups[$key] ?? [
                 'alike' => $alike, 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0,
-                'tried' => 0,
+                'tried' => 0, 'onlyJust' => 0,
             ];
             $group['made']->take($run);
             $this->groups[$key] = [
                 'first' => min($group['first'], $run->order()), 'held' => $group['held'] + ($held ? 1 : 0), 'tried' => $group['tried'] + 1,
+                'onlyJust' => $group['onlyJust'] + $onlyJust,
             ] + $group;
+            $this->onlyJust += $onlyJust;
             $this->held += $held ? 1 : 0;
             ++$this->tried;
         }
@@ -56,7 +58,6 @@ final class Answers
     {
         $all = new self($metric);
         foreach ($some as $answers) {
-            $all->onlyJust += $answers->onlyJust;
             foreach ($answers->groups as $key => $group) {
                 $all->add($key, $group);
             }
@@ -94,15 +95,17 @@ final class Answers
         ), $this->groups));
     }
 
-    /** @param array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int} $group */
+    /** @param array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int, onlyJust: int} $group */
     private function add(string $key, array $group): void
     {
         $known = $this->groups[$key] ?? null;
         $this->groups[$key] = $known === null ? $group : [
             'first' => min($known['first'], $group['first']), 'held' => $known['held'] + $group['held'],
             'tried' => $known['tried'] + $group['tried'], 'made' => $known['made']->and($group['made']),
+            'onlyJust' => $known['onlyJust'] + $group['onlyJust'],
         ] + $known;
         $this->held += $group['held'];
         $this->tried += $group['tried'];
+        $this->onlyJust += $group['onlyJust'];
     }
 }

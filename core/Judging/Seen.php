@@ -7,18 +7,25 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 
-/** What the runs of one side say of every metric. */
-final readonly class Seen
+/** What the runs of one side say of every metric, put together once a metric is asked for. */
+final class Seen
 {
+    /** @var array<string, list<Bunch>> by metric that was asked for: one of what may be put together, those of earlier runs first */
+    private array $bunches = [];
+
+    /** @var array<string, Answers> by metric that was asked for */
+    private array $answers = [];
+
     /**
-     * @param array<array-key, list<Bunch>>  $bunches by metric, those of earlier runs first
-     * @param array<array-key, Answers>      $answers by metric
-     * @param array<string, Configuration>   $made    that the runs were made with, by key
+     * @param list<Sightings>              $some
+     * @param array<string, Configuration> $made that the runs were made with, by the keys that they were gathered under; more of them
+     *     do no harm
+     * @param string|null                  $arm  of which it is; null: of all
      */
     private function __construct(
-        private array $bunches,
-        private array $answers,
-        private array $made,
+        private readonly array $some,
+        private readonly array $made,
+        private readonly ?string $arm = null,
     ) {
     }
 
@@ -28,22 +35,7 @@ final readonly class Seen
      */
     public static function of(array $some, array $made): self
     {
-        $bunches = $answers = [];
-        foreach ($some as $sightings) {
-            foreach ($sightings->bunches as $bunch) {
-                $bunches[$bunch->metric][] = $bunch;
-            }
-            foreach ($sightings->answers as $one) {
-                $answers[$one->metric][] = $one;
-            }
-        }
-        $bunches = array_map(self::together(...), $bunches);
-        $together = [];
-        foreach ($answers as $metric => $of) {
-            $together[$metric] = Answers::together((string) $metric, $of);
-        }
-
-        return new self($bunches, $together, $made);
+        return new self($some, $made);
     }
 
     /**
@@ -79,39 +71,55 @@ final readonly class Seen
     /** The same of one arm alone. */
     public function ofArm(string $arm): self
     {
-        $isOf = fn (string $key): bool => ($this->made[$key] ?? null)?->arm === $arm;
-        $bunches = array_filter(array_map(static fn (array $of): array => array_values(
-            array_filter($of, static fn (Bunch $b): bool => $isOf($b->circumstances->made)),
-        ), $this->bunches), static fn (array $of): bool => $of !== []);
-        $answers = array_map(static fn (Answers $a): Answers => $a->where($isOf), $this->answers);
+        return new self($this->some, $this->made, $arm);
+    }
 
-        return new self($bunches, $answers, $this->made);
+    private function isOf(string $key): bool
+    {
+        return $this->arm === null || ($this->made[$key] ?? null)?->arm === $this->arm;
     }
 
     /** @return list<string> metrics that were read */
     public function metrics(): array
     {
-        return array_map(strval(...), array_keys($this->bunches));
+        $names = $this->names(static fn (Sightings $s): array => $s->bunches->names());
+
+        return $this->arm === null ? $names : array_values(array_filter($names, fn (string $metric): bool => $this->read($metric) !== []));
     }
 
     /** @return list<string> metrics that were asked for */
     public function asked(): array
     {
-        return array_map(strval(...), array_keys($this->answers));
+        return $this->names(static fn (Sightings $s): array => $s->answers->names());
     }
 
-    /** @return list<Bunch> */
+    /**
+     * @param callable(Sightings): list<string> $of
+     *
+     * @return list<string> by first appearance
+     */
+    private function names(callable $of): array
+    {
+        return array_values(array_unique(array_merge(...array_map($of, $this->some))));
+    }
+
+    /** @return list<Bunch> those of earlier runs first */
     public function read(string $metric): array
     {
-        return $this->bunches[$metric] ?? [];
+        return $this->bunches[$metric] ??= self::together(array_values(array_filter(
+            array_merge(...array_map(static fn (Sightings $s): array => $s->bunches->get($metric) ?? [], $this->some)),
+            fn (Bunch $b): bool => $this->isOf($b->circumstances->made),
+        )));
     }
 
     /** Null where no run that was asked for it held or failed. */
     public function answered(string $metric): ?Answers
     {
-        $answers = $this->answers[$metric] ?? null;
+        $this->answers[$metric] ??= Answers::together($metric, array_values(array_filter(
+            array_map(static fn (Sightings $s): ?Answers => $s->answers->get($metric), $this->some),
+        )))->where($this->isOf(...));
 
-        return $answers === null || $answers->tried === 0 ? null : $answers;
+        return $this->answers[$metric]->tried === 0 ? null : $this->answers[$metric];
     }
 
     public function configuration(string $key): Configuration

@@ -13,12 +13,14 @@ use Lustrum\Core\Run\RunFact;
 final readonly class Sightings
 {
     /**
-     * @param list<Bunch>   $bunches
-     * @param list<Answers> $answers one for each metric that was asked for
+     * @param ByName<non-empty-list<Bunch>> $bunches by metric that was read
+     * @param ByName<Answers>     $answers by metric that was asked for
+     * @param list<string>        $made    keys of the configurations
      */
     private function __construct(
-        public array $bunches,
-        public array $answers,
+        public ByName $bunches,
+        public ByName $answers,
+        public array $made,
     ) {
     }
 
@@ -52,17 +54,11 @@ final readonly class Sightings
             }
         }
 
-        return new self(array_values($bunches), array_values($answers));
-    }
+        $of = [];
+        foreach ($bunches as $bunch) {
+            $of[$bunch->metric][] = $bunch;
+        }
 
-    /** @return list<string> keys of the configurations, some of them more than once */
-    public function made(): array
-    {
-        return [
-            ...array_map(static fn (Bunch $b): string => $b->circumstances->made, $this->bunches),
-            ...array_merge(...array_map(static fn (Answers $a): array => array_map(
-                static fn (array $g): string => $g['made']->made, array_values($a->groups),
-            ), $this->answers)),
-        ];
+        return new self(new ByName($of), new ByName($answers), array_values($keys));
     }
 }

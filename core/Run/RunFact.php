@@ -117,10 +117,10 @@ final readonly class RunFact
         return array_filter($this->readings, static fn (ReadingFact $r): bool => $r->kind !== ResultKind::Equal) !== [];
     }
 
-    /** Did something nearly happen? */
-    public function heldOnlyJust(): bool
+    /** Did it hold in what this metric asks, and something nearly happen? */
+    public function heldOnlyJust(string $metric): bool
     {
-        return in_array(Answer::OnlyJust, $this->answers, true);
+        return ($this->answers[$this->configuration->question($metric)->key ?? ''] ?? null) === Answer::OnlyJust;
     }
 
     /**

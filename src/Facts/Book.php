@@ -8,6 +8,7 @@ use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\ByName;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\Chained;
 use Lustrum\Core\Judging\ChangeSeen;
@@ -46,6 +47,9 @@ final class Book
     /** So many builds are tried as the one that two others met. */
     private const THIRDS = 4;
 
+    /** So many stretches of runs are held open. */
+    private const REMEMBERED = 2;
+
     private ?Lineage $lineage = null;
 
     /** @var array<string, string>|null */
@@ -56,6 +60,9 @@ final class Book
 
     /** @var array<string, Seen> by build */
     private array $seen = [];
+
+    /** @var array{string, array<string, list<RunFact>>} the stretches that were read last: which, and their runs */
+    private array $fresh = ['', []];
 
     /** @var array<string, list<string>> by build */
     private array $stretches = [];
@@ -137,7 +144,9 @@ final class Book
     /** @return list<string> */
     private function stretches(Build $build): array
     {
-        return $this->stretches[$build->id] ??= $this->keptRuns->stretches($build->id);
+        return $this->stretches[$build->id] ??= $this->kept(
+            Summaries::STRETCHES, [$build], fn (): array => $this->keptRuns->stretches($build->id),
+        );
     }
 
     /**
@@ -167,7 +176,7 @@ final class Book
             foreach ($missing as $metric) {
                 foreach ($of[$metric] ?? [] as $wanted) {
                     $out[$metric][$wanted->id] = Evidence::judge(
-                        $wanted, $build, array_column($gathered, $wanted->id), $this->terms($metric, $build),
+                        $wanted, $build, self::pieces($gathered, $wanted->id), $this->terms($metric, $build),
                     );
                 }
             }
@@ -178,20 +187,48 @@ final class Book
         return $this->own[$build->id] = array_merge(...array_values($known));
     }
 
-    /** @return array<string, array<string, array{Gathered, Gathered}>> what each stretch of a build's runs says, by requirement */
+    /** @return array<string, ByName<array{Gathered, Gathered}>> what each stretch of a build's runs says, by requirement */
     private function gathered(Build $build): array
     {
         return $this->byPart('gathered', $build, $this->stretches($build), function (array $missing) use ($build): array {
-            $out = array_fill_keys($missing, []);
-            foreach ($this->keptRuns->byStretch($this->device->id, $this->counter, $build->id, $missing) as $stretch => $runs) {
+            $out = [];
+            foreach ($this->byStretch($build, $missing) as $stretch => $runs) {
                 $of = RunFact::byMetric($runs);
-                foreach ($this->wanted() as $wanted) {
-                    $out[$stretch][$wanted->id] = Evidence::gather($wanted, $build, $of[$wanted->metric] ?? []);
-                }
+                $out[$stretch] = new ByName(array_map(
+                    static fn (Wanted $w): array => Evidence::gather($w, $build, $of[$w->metric] ?? []), array_column($this->wanted(), null, 'id'),
+                ));
             }
 
             return $out;
         });
+    }
+
+    /**
+     * @param array<string, ByName<array{Gathered, Gathered}>> $gathered
+     *
+     * @return list<array{Gathered, Gathered}>
+     */
+    private static function pieces(array $gathered, string $requirement): array
+    {
+        return array_values(array_filter(array_map(static fn (ByName $of): ?array => $of->get($requirement), $gathered)));
+    }
+
+    /**
+     * @param list<string> $stretches
+     *
+     * @return array<string, list<RunFact>> by stretch; those asked for last are remembered, since a write has several things of one done again
+     */
+    private function byStretch(Build $build, array $stretches): array
+    {
+        $key = implode(',', [$build->id, ...$stretches]);
+        if (count($stretches) > self::REMEMBERED) {
+            return $this->keptRuns->byStretch($this->device->id, $this->counter, $build->id, $stretches);
+        }
+        if ($this->fresh[0] !== $key) {
+            $this->fresh = [$key, $this->keptRuns->byStretch($this->device->id, $this->counter, $build->id, $stretches)];
+        }
+
+        return $this->fresh[1];
     }
 
     /** What the runs of a build say of every metric, put together from what each stretch of them says. */
@@ -203,9 +240,9 @@ final class Book
         $hashes = $this->runFacts->hashes;
         $parts = $this->byPart('seen', $build, $this->stretches($build), fn (array $missing): array => array_map(
             static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
-            $this->keptRuns->byStretch($this->device->id, $this->counter, $build->id, $missing),
+            $this->byStretch($build, $missing),
         ));
-        $made = array_merge(...array_map(static fn (Sightings $s): array => $s->made(), array_values($parts)));
+        $made = array_merge(...array_map(static fn (Sightings $s): array => $s->made, array_values($parts)));
 
         return $this->seen[$build->id] = Seen::of(
             array_values($parts), $this->runFacts->configurations(array_values(array_unique($made))),
@@ -307,7 +344,7 @@ final class Book
     {
         $trials = [];
         foreach ($builds as $build) {
-            $this->plans[$build->id] ??= $this->facts->plans($build->id);
+            $this->plans[$build->id] ??= $this->kept(Summaries::PLANS, [$build], fn (): array => $this->facts->plans($build->id));
             foreach ($this->plans[$build->id] as $plan) {
                 if (in_array($metric, $plan->metrics, true)) {
                     $trials[] = $plan;

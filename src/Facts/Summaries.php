@@ -30,8 +30,14 @@ final class Summaries
     /** Where the failures of a build stand. */
     public const STANDINGS = 'standings';
 
+    /** Which stretches of a build's trials hold runs. */
+    public const STRETCHES = 'stretches';
+
+    /** What was planned of the trials of a build, and how far they came. */
+    public const PLANS = 'plans';
+
     /** What rests on how runs ended and what they were asked, and on no reading. */
-    private const WITHOUT_READINGS = [self::FAILURES, self::STANDINGS, 'tries'.self::OF_A_PART];
+    private const WITHOUT_READINGS = [self::FAILURES, self::STANDINGS, self::STRETCHES, self::PLANS, 'tries'.self::OF_A_PART];
 
     /** Ends the name of what rests on a part of the runs: a trial, a stretch of one, or those of one metric. */
     private const OF_A_PART = ':part';

@@ -8,6 +8,7 @@ use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Judging\Answers;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Bunch;
+use Lustrum\Core\Judging\ByName;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
@@ -17,6 +18,7 @@ use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Answer;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
@@ -127,6 +129,35 @@ final class SeenTest extends TestCase
         self::assertNull(Seen::ofRuns([])->answered('strong'));
     }
 
+    public function testAnArmKeepsWhatIsItsOwnAndThatSomethingNearlyHappened(): void
+    {
+        $of = static fn (string $arm, int $number, Answer $answer): RunFact => self::made(
+            'a', $number, 50.0 + $number, with: self::configuration('a', 'W-'.$number, 'lot 1', $arm), answers: ['held' => $answer],
+        );
+        $seen = self::inPieces([
+            $of('wave', 1, Answer::OnlyJust), $of('wave', 2, Answer::Held), $of('ridge', 3, Answer::OnlyJust), $of('ridge', 4, Answer::Failed),
+        ], 2, true);
+        $counts = static fn (Seen $s): array => [
+            $s->answered('strong')?->held, $s->answered('strong')?->tried, $s->answered('strong')?->onlyJust, count($s->read('force')),
+        ];
+        self::assertSame([[3, 4, 2, 4], [2, 2, 1, 2], [1, 2, 1, 2]], [
+            $counts($seen), $counts($seen->ofArm('wave')), $counts($seen->ofArm('ridge')),
+        ]);
+        self::assertSame([['force', 'time'], []], [$seen->ofArm('wave')->metrics(), $seen->ofArm('cord')->metrics()]);
+        self::assertNull($seen->ofArm('cord')->answered('strong'));
+    }
+
+    public function testWhatIsKeptByNameIsOpenedByName(): void
+    {
+        $kept = unserialize(serialize(new ByName(['force' => [1.5], 'time' => [2.5], 7 => ['a number for a name']])));
+        self::assertInstanceOf(ByName::class, $kept);
+        self::assertSame([1.5], $kept->get('force'));
+        $again = unserialize(serialize($kept));
+        self::assertInstanceOf(ByName::class, $again);
+        self::assertSame([[1.5], [2.5], ['a number for a name'], null], array_map($again->get(...), ['force', 'time', '7', 'mass']));
+        self::assertEqualsCanonicalizing(['force', 'time', '7'], $again->names());
+    }
+
     public function testWhatWasMadeWithSomethingUnknownIsRefused(): void
     {
         $seen = Seen::of([Sightings::gather(self::runs('a', 50.0), static fn (): string => 'k')], []);
@@ -191,20 +222,25 @@ final class SeenTest extends TestCase
         return $out;
     }
 
-    private static function configuration(string $build, string $serial, string $lot): Configuration
+    private static function configuration(string $build, string $serial, string $lot, string $arm = ''): Configuration
     {
         return new Configuration(
             $build, strtoupper($build), '1.0', [], [], null, $serial, '', '', ['foam' => $lot], 'drop', 'Drop', 2, 'tower',
             [new Channel('pull', 'force', 'N', 'Cell', 0.1), new Channel('clock', 'time', 's', 'Watch', 0.1)],
             [new Condition('ground')], [new SettingRule('gap', 'mm', 1.5, 0.2)],
             factors: [new Factor('height', kind: FactorKind::Number, unit: 'cm')], questions: [new Question('held', 'strong')],
+            arm: $arm,
         );
     }
 
-    /** @param array<string, string> $settings */
+    /**
+     * @param array<string, string> $settings
+     * @param array<string, Answer> $answers
+     */
     private static function made(
         string $build, int $number, ?float $newton, RunOutcome $outcome = RunOutcome::Held, string $operator = 'Ines',
         string $position = '', ?Configuration $with = null, array $settings = ['gap' => '1.5 mm'],
+        array $answers = [],
     ): RunFact {
         $kind = $outcome === RunOutcome::StoppedEarly ? ResultKind::AtLeast : ResultKind::Equal;
         $readings = $newton === null ? [] : [
@@ -215,7 +251,7 @@ final class SeenTest extends TestCase
         return new RunFact(
             'run-'.$build.$number, 'trial', 'Dropping', 'drop', $build, $number, $outcome, '',
             sprintf('2026-03-02T10:00:%02d.000000Z', $number), $operator, $position === '' ? [] : ['height' => $position], ['ground' => 'Dry'], $settings,
-            $with ?? self::configuration($build, 'W-1', 'lot 1'), 2 + $number, 0, $readings, false,
+            $with ?? self::configuration($build, 'W-1', 'lot 1'), 2 + $number, 0, $readings, false, $answers,
         );
     }
 }

@@ -352,6 +352,13 @@ function wrenRework(Story $s, callable $trial, callable $at, callable $found): v
         if ($row['id'] === 'W-09') {
             $s->lists['articles'][$i] = ['deviants' => [['kind' => 'part', 'name' => 'Hopper', 'value' => 'old']], 'deviations' => 'Reworked from E: plate, lid and hubs are new, the hopper is as it was.'] + $row;
         }
+        if ($row['id'] === 'W-11') {
+            // Lent for the autumn sowing: no trial, but it bounds what would have shown.
+            $s->lists['articles'][$i] = ['uses' => [[
+                'day' => '2026-11-16', 'howLong' => '34 beds', 'what' => 'autumn sowing of two growers', 'wrong' => 'nothing',
+                'without' => ['Hopper seam split'], 'method' => 'Full hopper drop', 'levels' => ['drop height: 0.5 m'],
+            ]]] + $row;
+        }
     }
     $id = $trial('t-push-F-reworked', 'F', 'm-push', 'Bed, the reworked one', 'Is it the build, or W-11?', 4, '2026-11-10');
     foreach ([[38.6, 'dry', 11], [41.4, 'moist', 23], [38.1, 'dry', 12], [42.0, 'moist', 25]] as $i => [$force, $soil, $water]) {

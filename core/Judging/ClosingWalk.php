@@ -32,6 +32,9 @@ final class ClosingWalk
     /** @var 'milder'|'same'|'harder'|'' */
     private string $return = '';
 
+    /** @var array<string, 'milder'|'same'|'harder'> beside what is needed, by severity in short: a mode comes back hundreds of times alike */
+    private array $known = [];
+
     private readonly int $needed;
 
     /** @param array{int, int} $before failed and tried, of the runs before the fix */
@@ -104,8 +107,9 @@ final class ClosingWalk
                 $this->needs, static fn (Severity $need): bool => $event->severity->beside($need) !== Hardness::AtLeast,
             );
             $this->needs = [...array_values($kept), $event->severity];
+            $this->known = [];
         }
-        $this->counts = array_map(static fn (Severity $need): int => 0, $this->needs);
+        $this->counts = array_fill(0, count($this->needs), 0);
         [$this->milder, $this->mildest, $this->closedBy, $this->last] = [0, null, null, null];
         $this->back = $event;
     }
@@ -116,6 +120,13 @@ final class ClosingWalk
         if ($severity === null) {
             return '';
         }
+
+        return $this->known[$severity->inShort()] ??= $this->besideNeeds($severity);
+    }
+
+    /** @return 'milder'|'same'|'harder' */
+    private function besideNeeds(Severity $severity): string
+    {
         foreach ($this->needs as $need) {
             if ($need->beside($severity) === Hardness::AtLeast) {
                 return $severity->beside($need) === Hardness::AtLeast ? 'same' : 'milder';

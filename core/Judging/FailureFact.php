@@ -21,6 +21,7 @@ final readonly class FailureFact
      * @param string        $aside         why it says nothing of the design; empty: it does
      * @param string        $serial        of the article that it happened on
      * @param bool          $isFeared      not seen yet
+     * @param string        $at            when it was logged; times are written alike, so their text tells
      */
     public function __construct(
         public string $id,
@@ -36,6 +37,7 @@ final readonly class FailureFact
         public string $serial = '',
         public bool $isFeared = false,
         public bool $isDangerous = false,
+        public string $at = '',
     ) {
         $this->key = self::keyOf($mode);
     }

@@ -21,6 +21,15 @@ final class Failures
     /** @var array<string, array<string, ClosingEvent>> by mode and failure, once they were asked for */
     private array $returns = [];
 
+    /**
+     * @var array<string, array{returns: array<string, ClosingEvent>, holds: list<ClosingEvent>, since: list<ClosingEvent>}> by mode, build
+     *     and question, once they were asked for
+     */
+    private array $events = [];
+
+    /** @var array<string, list<array{FailureFact, int}>> by mode, once it was asked for */
+    private array $alike = [];
+
     /** @var array<string, array{int, int}> by all that it hangs on, once it was asked for */
     private array $before = [];
 
@@ -37,6 +46,7 @@ final class Failures
      * @param list<FailureFact>            $failures oldest first
      * @param array<string, list<Tried>>   $tried    by build
      * @param array<string, Configuration> $made     what runs were made with, by key
+     * @param list<OutsideUse>             $uses     of articles, outside trials
      */
     public function __construct(
         private readonly Lineage $lineage,
@@ -44,6 +54,7 @@ final class Failures
         private readonly array $tried,
         private readonly array $made,
         private readonly float $confidence,
+        private readonly array $uses = [],
     ) {
         $by = $ids = [];
         foreach ($failures as $failure) {
@@ -101,6 +112,16 @@ final class Failures
         return $out;
     }
 
+    /** @return list<OutsideBound> what its build, and those that come from it, came through outside trials without it */
+    public function outside(FailureFact $failure): array
+    {
+        $build = $this->lineage->build($failure->build);
+
+        return $build === null || $this->uses === [] ? [] : OutsideBound::of(
+            $failure, $this->uses, array_column($this->lineage->descendants($build), 'letter', 'id') + [$build->id => $build->letter],
+        );
+    }
+
     /** @return list<string> modes of dangerous failures of a build that nothing has closed */
     public function openDangers(string $build): array
     {
@@ -143,14 +164,17 @@ final class Failures
      */
     private function couldShow(array $failures): array
     {
-        $out = [];
+        // Hundreds of failures happened at a few levels.
+        $at = $out = [];
+        foreach ($failures as $failure) {
+            if ($failure->severity !== null) {
+                $at[$failure->question][$failure->severity->inShort()] = $failure->severity;
+            }
+        }
         foreach ($this->tried as $build => $groups) {
             foreach ($groups as $group) {
-                foreach ($failures as $failure) {
-                    if (
-                        $group->question === $failure->question && $failure->severity !== null
-                        && $group->severity->beside($failure->severity) === Hardness::AtLeast
-                    ) {
+                foreach ($at[$group->question] ?? [] as $severity) {
+                    if ($group->severity->beside($severity) === Hardness::AtLeast) {
                         $out[$build] = ($out[$build] ?? 0) + $group->said;
                         break;
                     }
@@ -178,31 +202,53 @@ final class Failures
     }
 
     /**
-     * Holds on builds that come from the one that failed, and returns on any build, in the order in which they came.
+     * Holds on builds that come from the one that failed, and returns on any build after it, in the order in which they came.
      *
-     * @return list<ClosingEvent>
+     * @return iterable<ClosingEvent>
      */
-    private function events(FailureFact $failure, Build $build, Fixes $fixes): array
+    private function events(FailureFact $failure, Build $build, Fixes $fixes): iterable
     {
-        $out = [];
+        // All failures of a mode on a build share them, less what came before each.
+        $all = $this->events[implode("\x1f", [$failure->key(), $build->id, $failure->question])] ??= $this->allEvents($failure, $build, $fixes);
+        $hasReturns = false;
+        foreach ($all['returns'] as $id => $return) {
+            if ($return->order >= $failure->order && $id !== $failure->id) {
+                $hasReturns = true;
+                yield $return;
+            }
+        }
+        // What was held before the last return counts for nothing after it.
+        yield from $all[$hasReturns ? 'since' : 'holds'];
+    }
+
+    /**
+     * @return array{returns: array<string, ClosingEvent>, holds: list<ClosingEvent>, since: list<ClosingEvent>} all by time: returns by
+     *     the failure that each is, what held, and what of it since the last return
+     */
+    private function allEvents(FailureFact $failure, Build $build, Fixes $fixes): array
+    {
+        $holds = [];
         foreach ($this->lineage->descendants($build) as $one) {
             foreach ($this->tried[$one->id] ?? [] as $group) {
                 $fix = $group->question === $failure->question ? $fixes->carried($one, $this->made[$group->made] ?? null) : null;
                 if ($fix !== null) {
-                    array_push($out, ...array_map(static fn (string $order): ClosingEvent => new ClosingEvent(
+                    array_push($holds, ...array_map(static fn (string $order): ClosingEvent => new ClosingEvent(
                         $order, true, $group->severity, $one->letter, $fix->what,
                     ), $group->held));
                 }
             }
         }
-        foreach ($this->returns[$failure->key()] ??= $this->returns($failure->key(), $fixes) as $id => $return) {
-            if ($id !== $failure->id && $return->order >= $failure->order) {
-                $out[] = $return;
-            }
-        }
-        usort($out, static fn (ClosingEvent $a, ClosingEvent $b): int => [$a->order, $a->held] <=> [$b->order, $b->held]);
+        $byTime = static fn (ClosingEvent $a, ClosingEvent $b): int => $a->order <=> $b->order;
+        $returns = $this->returns[$failure->key()] ??= $this->returns($failure->key(), $fixes);
+        usort($holds, $byTime);
+        uasort($returns, $byTime);
+        $last = array_key_last($returns);
 
-        return $out;
+        return [
+            'returns' => $returns, 'holds' => $holds, 'since' => $last === null ? $holds : array_values(array_filter(
+                $holds, static fn (ClosingEvent $e): bool => $e->order >= $returns[$last]->order,
+            )),
+        ];
     }
 
     /** @return array<string, ClosingEvent> by failure: where a mode came back against a fix of it */
@@ -257,18 +303,35 @@ final class Failures
             }
         }
         $on = array_fill_keys(array_map(static fn (Build $b): string => $b->id, $line), true);
-        foreach ($this->byMode[$failure->key()] ?? [] as $other) {
+        foreach ($this->alike($failure->key()) as [$other, $n]) {
             $at = $this->lineage->build($other->build);
             if (
-                isset($on[$other->build]) && $at !== null && $other->counts() && $other->made !== '' && $other->severity !== null
+                isset($on[$other->build]) && $at !== null && $other->made !== '' && $other->severity !== null
                 && $fixes->carried($at, $this->made[$other->made] ?? null) === null
                 && $failure->severity?->beside($other->severity) === Hardness::AtLeast
             ) {
-                ++$failed;
+                $failed += $n;
             }
         }
 
         return $tried === 0 ? [1, 1] : [min(max(1, $failed), $tried), $tried];
+    }
+
+    /** @return list<array{FailureFact, int}> of a mode those that count: one of what happened alike, and how often */
+    private function alike(string $mode): array
+    {
+        if (!isset($this->alike[$mode])) {
+            $of = [];
+            foreach ($this->byMode[$mode] ?? [] as $failure) {
+                if ($failure->counts()) {
+                    $key = implode("\x1f", [$failure->build, $failure->made, $failure->severity?->inShort() ?? '']);
+                    $of[$key] = [$of[$key][0] ?? $failure, ($of[$key][1] ?? 0) + 1];
+                }
+            }
+            $this->alike[$mode] = array_values($of);
+        }
+
+        return $this->alike[$mode];
     }
 
     /**

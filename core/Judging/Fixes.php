@@ -44,6 +44,9 @@ final class Fixes
     /** The fix that a run carries; null where it carries none. */
     public function carried(Build $build, ?Configuration $made): ?ChangeFact
     {
+        if ($this->changes === []) {
+            return null;
+        }
         $key = $build->id.($made === null ? '' : ' '.spl_object_id($made));
 
         return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->found($build, $made);

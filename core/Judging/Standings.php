@@ -16,6 +16,7 @@ final readonly class Standings
      * @param array<string, string>        $levels   by failure, as they are said; empty where none are known
      * @param array{mode: string, status: FailureStatus}|null $cameBack a failure of this build that came back on a later one
      * @param list<string>                 $dangers  modes of dangerous failures of this build that nothing has closed
+     * @param array<string, list<OutsideBound>> $outside by failure: what articles came through outside trials without it
      */
     private function __construct(
         public array $modes,
@@ -23,28 +24,36 @@ final readonly class Standings
         private array $levels,
         public ?array $cameBack,
         public array $dangers,
+        private array $outside,
     ) {
     }
 
     public static function of(Failures $failures, string $build): self
     {
-        $statuses = $levels = [];
+        $statuses = $levels = $outside = [];
         $cameBack = null;
         foreach ($failures->on($build) as $failure) {
             $status = $statuses[$failure->id] = $failures->status($failure);
             $at = $failure->severity?->text() ?? '';
             $levels += $at === '' ? [] : [$failure->id => $at];
+            $outside[$failure->id] = $failures->outside($failure);
             if ($status->standing === Standing::CameBack) {
                 $cameBack ??= ['mode' => $failure->mode, 'status' => $status];
             }
         }
 
-        return new self($failures->modes(), $statuses, $levels, $cameBack, $failures->openDangers($build));
+        return new self($failures->modes(), $statuses, $levels, $cameBack, $failures->openDangers($build), array_filter($outside));
     }
 
     public function status(string $failure): FailureStatus
     {
         return $this->statuses[$failure] ?? new FailureStatus(Standing::Open);
+    }
+
+    /** @return list<OutsideBound> */
+    public function outside(string $failure): array
+    {
+        return $this->outside[$failure] ?? [];
     }
 
     public function levels(string $failure): string

@@ -26,7 +26,7 @@ final readonly class Tries
      */
     public static function gather(array $runs, callable $key): self
     {
-        $groups = $keys = [];
+        $groups = $keys = $known = [];
         foreach ($runs as $run) {
             if (!$run->says()) {
                 continue;
@@ -35,7 +35,7 @@ final readonly class Tries
             $severity = Severity::ofRun($run);
             foreach ([self::WHOLE, ...array_column($run->configuration->questions, 'key')] as $question) {
                 $like = implode("\x1d", [$made, $severity->key(), $question]);
-                $group = $groups[$like] ??= new Tried($made, $severity, $question);
+                $group = $groups[$like] ??= new Tried($made, $known[$severity->inShort()] ??= $severity, $question);
                 $group->take($run);
             }
         }

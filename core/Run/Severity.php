@@ -18,8 +18,8 @@ final class Severity
     /** @var array<string, Hardness> by both in short: a pure function of them, so this is only speed */
     private static array $known = [];
 
-    /** @var \WeakMap<self, string>|null each in short */
-    private static ?\WeakMap $short = null;
+    /** All of it in short, once it was asked for; kept with it, since thousands are read back. */
+    private string $short = '';
 
     /**
      * @param string                               $method     identifier
@@ -93,9 +93,9 @@ final class Severity
     /** Equal for what is equal in all that is compared. */
     public function inShort(): string
     {
-        self::$short ??= new \WeakMap();
-
-        return self::$short[$this] ??= md5(serialize($this));
+        return $this->short !== '' ? $this->short : $this->short = md5(serialize([
+            $this->method, $this->methodName, $this->represents, $this->levels, $this->harder, $this->state,
+        ]));
     }
 
     private function against(self $other): Hardness

@@ -8,6 +8,7 @@ use Lustrum\Core\Failure\Closing;
 use Lustrum\Core\Failure\FailureStatus;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Mode;
+use Lustrum\Core\Judging\OutsideBound;
 use Lustrum\Core\Quantity\Digits;
 
 /** Sentences about failures: where one stands, and where a mode was last seen. */
@@ -34,6 +35,20 @@ final class FailureWords
         ]).' '.($status->without === [] ? '' : Messages::say('failure.without', [
             'n' => count($status->without), 'letters' => Messages::list($status->without),
         ])));
+    }
+
+    /** What its articles came through outside trials without it. */
+    public static function outside(OutsideBound $bound, float $confidence): string
+    {
+        $exposure = $bound->exposure;
+        $open = $exposure?->leavesOpen($confidence) ?? 0.0;
+
+        return Messages::say('failure.outside', [
+            'letter' => $bound->letter, 'amount' => $exposure?->text() ?? $bound->amounts, 'levelled' => $bound->at !== '', 'at' => $bound->at,
+            'hardness' => $bound->hardness->value, 'kind' => $exposure === null ? 'unsaid' : ($exposure->isCount ? 'count' : 'amount'),
+            'most' => Numbers::percent($open), 'between' => $exposure === null ? '' : Digits::plain($open, 2).' '.$exposure->unit,
+            'confidence' => Numbers::set(round(100 * $confidence, 1), ''),
+        ]);
     }
 
     public static function mode(Mode $mode, Lineage $lineage): string

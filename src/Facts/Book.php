@@ -144,9 +144,7 @@ final class Book
     /** @return list<string> */
     private function stretches(Build $build): array
     {
-        return $this->stretches[$build->id] ??= $this->kept(
-            Summaries::STRETCHES, [$build], fn (): array => $this->keptRuns->stretches($build->id),
-        );
+        return $this->stretches[$build->id] ??= $this->keptRuns->stretchesOf($this->device->id, $this->counter, [$build->id])[$build->id];
     }
 
     /**
@@ -344,7 +342,10 @@ final class Book
     {
         $trials = [];
         foreach ($builds as $build) {
-            $this->plans[$build->id] ??= $this->kept(Summaries::PLANS, [$build], fn (): array => $this->facts->plans($build->id));
+            $this->plans[$build->id] ??= $this->summaries->byBuild(
+                $this->device->id, $this->counter, Summaries::PLANS, [$build->id],
+                fn (array $missing): array => array_combine($missing, array_map($this->facts->plans(...), $missing)),
+            )[$build->id];
             foreach ($this->plans[$build->id] as $plan) {
                 if (in_array($metric, $plan->metrics, true)) {
                     $trials[] = $plan;

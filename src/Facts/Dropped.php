@@ -9,8 +9,14 @@ final class Dropped
 {
     public bool $everything = false;
 
-    /** The list of failures: it rests on no run. */
+    /** Names what rests on how the runs of a build ended. */
+    public const ENDED = 'ended';
+
+    /** The failures of all builds, wherever they happened. */
     public bool $failures = false;
+
+    /** @var array<string, true> builds of which a failure was written */
+    public array $failedOn = [];
 
     /** @var array<string, true> builds that something rests on */
     public array $builds = [];
@@ -32,6 +38,7 @@ final class Dropped
     public function run(string $build, string $trial, int $number, array $metrics): void
     {
         $this->reading($build, $trial, $number, $metrics);
+        $this->parts[self::ENDED] = true;
         $this->onlyReadings = false;
     }
 

@@ -52,7 +52,7 @@ final readonly class FailureBook
     private function all(string $device, int $counter, Lineage $lineage, float $confidence): Failures
     {
         $tried = $keys = [];
-        foreach ($this->tries($device, $counter) as $build => $groups) {
+        foreach ($this->tries($device, $counter, $lineage) as $build => $groups) {
             if ($lineage->build($build) === null) {
                 continue;
             }
@@ -61,22 +61,32 @@ final readonly class FailureBook
                 $keys[$group->made] = true;
             }
         }
-        /** @var list<FailureFact> $failures they rest on the runs that they happened on, wherever those are */
-        $failures = $this->summaries->kept(
-            $device, $counter, Summaries::FAILURES, [$device], fn (): array => $this->failureFacts->all($device),
-        );
+        $failures = $this->failures($device, $counter, $lineage);
         foreach ($failures as $failure) {
             $keys += $failure->made === '' ? [] : [$failure->made => true];
         }
         $made = $this->runFacts->configurations(array_map(strval(...), array_keys($keys)));
 
-        return new Failures($lineage, $failures, $tried, $made, $confidence);
+        return new Failures($lineage, $failures, $tried, $made, $confidence, $this->failureFacts->outside($device));
+    }
+
+    /** @return list<FailureFact> of all builds, oldest first */
+    private function failures(string $device, int $counter, Lineage $lineage): array
+    {
+        $of = $this->summaries->byBuild(
+            $device, $counter, Summaries::FAILURES, array_map(strval(...), array_keys($lineage->builds)),
+            fn (array $missing): array => $this->failureFacts->ofBuilds($device, $missing),
+        );
+        $all = array_merge(...array_values($of));
+        usort($all, static fn (FailureFact $a, FailureFact $b): int => [$a->at, $a->id] <=> [$b->at, $b->id]);
+
+        return $all;
     }
 
     /** @return array<string, list<Tried>> by build */
-    private function tries(string $device, int $counter): array
+    private function tries(string $device, int $counter, Lineage $lineage): array
     {
-        $of = $this->keptRuns->stretchesOfDevice($device);
+        $of = $this->keptRuns->stretchesOf($device, $counter, array_map(strval(...), array_keys($lineage->builds)));
         $known = iterator_to_array($this->summaries->ofParts($device, self::TRIES, array_merge(...array_values($of))));
         $out = [];
         foreach ($of as $build => $stretches) {

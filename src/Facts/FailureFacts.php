@@ -6,10 +6,12 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Judging\OutsideUse;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\Severity;
+use Lustrum\Shared\NamedLines;
 
 /** Reads all failures of a device, with how hard each was. */
 final readonly class FailureFacts
@@ -20,8 +22,12 @@ final readonly class FailureFacts
     ) {
     }
 
-    /** @return list<FailureFact> of a device, oldest first */
-    public function all(string $device): array
+    /**
+     * @param list<string> $builds
+     *
+     * @return array<string, list<FailureFact>> of these builds of a device, by build, oldest first
+     */
+    public function ofBuilds(string $device, array $builds): array
     {
         $rows = $this->db->fetchAllAssociative(
             "SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.consequence, f.created_at,
@@ -30,44 +36,87 @@ final readonly class FailureFacts
                       AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
                       ORDER BY c.created_at LIMIT 1), '') END aside
              FROM failure f LEFT JOIN article a ON a.id = f.article_id LEFT JOIN run r ON r.id = f.run_id
-             WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id", [$device],
+             WHERE f.revision_id = ANY(CAST(? AS uuid[])) AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id",
+            ['{'.implode(',', $builds).'}'],
         );
         $runs = [];
-        foreach ($this->runs->these(array_values(array_filter(array_map(
+        foreach ($this->runs->bare(array_values(array_filter(array_map(
             static fn (array $row): string => Row::text($row['run_id']), $rows,
         ), static fn (string $id): bool => $id !== ''))) as $run) {
             $runs[$run->id] = $run;
         }
         $methods = $this->methods($device);
 
-        return array_map(fn (array $row): FailureFact => $this->fact($row, $runs[Row::text($row['run_id'])] ?? null, $methods), $rows);
+        $out = array_fill_keys($builds, []);
+        $known = [];
+        foreach ($rows as $row) {
+            $run = $runs[Row::text($row['run_id'])] ?? null;
+            $severity = $this->severity($row, $run, $methods);
+            // Hundreds of failures were as hard as one of a few: they share it.
+            $shared = $severity === null ? null : $known[$severity->inShort()] ??= $severity;
+            $out[Row::text($row['revision_id'])][] = $this->fact($row, $run, $shared);
+        }
+
+        return $out;
     }
 
     /**
-     * @param array<string, mixed>                                                $row
+     * @param array<string, mixed>                                     $row
      * @param array<string, array{string, list<string>, list<Factor>}> $methods
      */
-    private function fact(array $row, ?RunFact $run, array $methods): FailureFact
+    private function severity(array $row, ?RunFact $run, array $methods): ?Severity
     {
         $method = $methods[Row::text($row['method_id'])] ?? null;
         $levels = [];
         foreach (Row::rows(Row::json($row['levels'])) as $level) {
             $levels[Row::text($level['name'] ?? '')] = Row::text($level['text'] ?? '');
         }
-        $severity = match (true) {
+
+        return match (true) {
             $run !== null => Severity::ofRun($run),
             $method !== null => Severity::typed(
                 Row::text($row['method_id']), $method[0], $method[1], $method[2], $levels, Row::text($row['article_state']),
             ),
             default => null,
         };
+    }
 
+    /** @param array<string, mixed> $row */
+    private function fact(array $row, ?RunFact $run, ?Severity $severity): FailureFact
+    {
         return new FailureFact(
             Row::text($row['id']), Row::text($row['revision_id']), Row::text($row['mode']), Row::text($row['place']),
             $run?->order() ?? Row::text($row['created_at']), $severity, Row::text($row['question']),
             $run === null ? '' : $this->runs->hashes[$run->configuration], $row['consequence_of_id'] !== null, Row::text($row['aside']),
-            Row::text($row['serial']), (bool) $row['feared'], $row['consequence'] === 'dangerous',
+            Row::text($row['serial']), (bool) $row['feared'], $row['consequence'] === 'dangerous', Row::text($row['created_at']),
         );
+    }
+
+    /** @return list<OutsideUse> of all articles of a device, of those in which a mode would have shown and did not */
+    public function outside(string $device): array
+    {
+        $methods = [];
+        foreach ($this->methods($device) as $id => [$name, $represents, $factors]) {
+            $methods[$name] = [$id, $represents, $factors];
+        }
+        $out = [];
+        foreach ($this->db->fetchAllNumeric(
+            "SELECT revision_id, state, uses FROM article WHERE belongs_to = ? AND withdrawn_because IS NULL AND uses::text <> '[]'
+             ORDER BY created_at, id", [$device],
+        ) as [$build, $state, $uses]) {
+            foreach (Row::rows(Row::json($uses)) as $use) {
+                $name = Row::text($use['method'] ?? '');
+                [$id, $represents, $factors] = $methods[$name] ?? ['', [], []];
+                $without = array_map(FailureFact::keyOf(...), Row::texts($use['without'] ?? []));
+                $levels = NamedLines::of(Row::texts($use['levels'] ?? []));
+                $out[] = new OutsideUse(
+                    Row::text($build), $id === '' ? null : Severity::typed($id, $name, $represents, $factors, $levels, Row::text($state)),
+                    Row::text($use['howLong'] ?? ''), $without,
+                );
+            }
+        }
+
+        return array_values(array_filter($out, static fn (OutsideUse $u): bool => $u->without !== []));
     }
 
     /** @return array<string, array{string, list<string>, list<Factor>}> name, what it represents, and factors, by method */

@@ -106,8 +106,13 @@ final readonly class Invalidation implements AfterWrite
      */
     private static function takeFailure(Dropped $dropped, Record $record): void
     {
-        $dropped->failures = true;
-        $run = $record instanceof Failure ? $record->run() : null;
+        if (!$record instanceof Failure) {
+            $dropped->failures = true;
+
+            return;
+        }
+        $dropped->failedOn[$record->build()->toRfc4122()] = true;
+        $run = $record->run();
         if ($run !== null && $run->outcome() !== null) {
             $dropped->run(
                 $run->build()->toRfc4122(), $run->trial()->id()->toRfc4122(), $run->number(), self::metrics($run),

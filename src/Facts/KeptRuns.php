@@ -26,30 +26,27 @@ final readonly class KeptRuns
         return $trial.':'.intdiv($number, RunFacts::STRETCH);
     }
 
-    /** @return list<string> the stretches of a build that hold finished runs, and whose trial is not withdrawn */
-    public function stretches(string $build): array
+    /**
+     * @param int          $counter of the device, read before anything else of it
+     * @param list<string> $builds
+     *
+     * @return array<string, list<string>> by build its stretches that hold finished runs, and whose trial is not withdrawn
+     */
+    public function stretchesOf(string $device, int $counter, array $builds): array
     {
-        return array_map(Row::text(...), $this->db->fetchFirstColumn(
-            'SELECT DISTINCT '.RunFacts::STRETCH_OF.' FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.revision_id = ? AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY 1',
-            [$build],
-        ));
-    }
+        return $this->summaries->byBuild($device, $counter, Summaries::STRETCHES, $builds, function (array $missing): array {
+            $out = array_fill_keys($missing, []);
+            foreach ($this->db->fetchAllNumeric(
+                'SELECT DISTINCT t.revision_id, '.RunFacts::STRETCH_OF.' FROM run r JOIN trial t ON t.id = r.trial_id
+                 WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL
+                   AND r.withdrawn_because IS NULL ORDER BY 1, 2',
+                ['{'.implode(',', $missing).'}'],
+            ) as [$build, $stretch]) {
+                $out[Row::text($build)][] = Row::text($stretch);
+            }
 
-    /** @return array<string, list<string>> the same of all builds of a device, by build */
-    public function stretchesOfDevice(string $device): array
-    {
-        $out = [];
-        foreach ($this->db->fetchAllNumeric(
-            'SELECT DISTINCT t.revision_id, '.RunFacts::STRETCH_OF.' FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.belongs_to = ? AND t.withdrawn_because IS NULL AND r.outcome IS NOT NULL
-               AND r.withdrawn_because IS NULL ORDER BY 1, 2',
-            [$device],
-        ) as [$build, $stretch]) {
-            $out[Row::text($build)][] = Row::text($stretch);
-        }
-
-        return $out;
+            return $out;
+        });
     }
 
     /**

@@ -27,9 +27,10 @@ final class RunFacts
         r.ended, r.purpose, r.others, r.goes, CASE WHEN r.taken_in THEN '' WHEN r.set_aside <> '' THEN r.set_aside ELSE coalesce((
             SELECT c.text FROM failure f JOIN cause c ON c.failure_id = f.id WHERE f.run_id = r.id AND f.withdrawn_because IS NULL
               AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
-            ORDER BY c.created_at LIMIT 1), '') END aside,
-        (SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), g.bound), E'\\x1e' ORDER BY g.created_at, g.channel)
-         FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL AND NOT g.undecided) readings";
+            ORDER BY c.created_at LIMIT 1), '') END aside";
+
+    private const READINGS = "(SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), g.bound), E'\\x1e' ORDER BY g.created_at, g.channel)
+         FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL AND NOT g.undecided)";
 
     /** Runs of a trial with so many numbers in a row are kept together. */
     public const STRETCH = 200;
@@ -92,9 +93,29 @@ final class RunFacts
      */
     public function these(array $ids): array
     {
+        return $this->amongThese($ids, self::READINGS);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<RunFact> without what they read
+     */
+    public function bare(array $ids): array
+    {
+        return $this->amongThese($ids, "''");
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<RunFact>
+     */
+    private function amongThese(array $ids, string $readings): array
+    {
         return $ids === [] ? [] : $this->load(
             'r.id = ANY(CAST(:id AS uuid[])) AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL',
-            ['id' => '{'.implode(',', $ids).'}'],
+            ['id' => '{'.implode(',', $ids).'}'], $readings,
         );
     }
 
@@ -112,19 +133,22 @@ final class RunFacts
 
     /**
      * @param array<string, string> $with
+     * @param string                $readings how the database puts together what they read
      *
      * @return list<RunFact>
      */
-    private function load(string $where, array $with): array
+    private function load(string $where, array $with, string $readings = self::READINGS): array
     {
         $from = ' FROM run r JOIN trial t ON t.id = r.trial_id WHERE '.$where;
         $this->take('ANY(SELECT r.configuration'.$from.')', $with);
         $runs = $found = $texts = $given = [];
         // All rows at once: ten thousands of them come by here, and one by one they would cost more than what is done with them.
-        foreach ($this->db->fetchAllNumeric('SELECT '.self::RUN.$from.' ORDER BY r.started_at, r.number, r.id', $with) as $row) {
+        foreach ($this->db->fetchAllNumeric(
+            'SELECT '.self::RUN.', '.$readings.' readings'.$from.' ORDER BY r.started_at, r.number, r.id', $with,
+        ) as $row) {
             [
                 $id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $levels, $conditions,
-                $settings, $hash, $earlier, $failed, $answers, $ended, $purpose, $others, $goes, $aside, $readings,
+                $settings, $hash, $earlier, $failed, $answers, $ended, $purpose, $others, $goes, $aside, $read,
             ] = Row::cells($row);
             $configuration = $this->configurations[$hash];
             $outcome = RunOutcome::tryFrom($outcome);
@@ -133,7 +157,7 @@ final class RunFacts
                 $id, $texts[$trial] ??= $trial, $texts[$trialName] ??= $trialName, $texts[$method] ??= $method, $texts[$build] ??= $build,
                 (int) $number, $outcome, $reason, $at, $texts[$operator] ??= $operator, $found[$levels] ??= self::found($levels),
                 $found[$conditions] ??= self::found($conditions), $found[$settings] ??= self::found($settings), $configuration,
-                (int) $earlier, (int) $failed, $readings === '' ? [] : $this->facts($hash, $leavesBound, $readings),
+                (int) $earlier, (int) $failed, $read === '' ? [] : $this->facts($hash, $leavesBound, $read),
                 $repeats === 'untilItHolds', $given[$answers] ??= self::answers($answers), Purpose::from($purpose), $aside,
                 $found[$others] ??= self::found($others), $goes === '' ? null : (int) $goes,
             );

@@ -24,10 +24,10 @@ final class Summaries
     /** Of the key that something is kept under; what is known by more is known by a hash of it. */
     private const LONGEST = 120;
 
-    /** The failures of a device. */
+    /** The failures of each build. */
     public const FAILURES = 'failures';
 
-    /** Where the failures of a build stand. */
+    /** Where the failures of a build stand: it rests on those of all builds. */
     public const STANDINGS = 'standings';
 
     /** Which stretches of a build's trials hold runs. */
@@ -37,7 +37,10 @@ final class Summaries
     public const PLANS = 'plans';
 
     /** What rests on how runs ended and what they were asked, and on no reading. */
-    private const WITHOUT_READINGS = [self::FAILURES, self::STANDINGS, self::STRETCHES, self::PLANS, 'tries'.self::OF_A_PART];
+    private const WITHOUT_READINGS = [
+        self::STANDINGS, self::FAILURES.self::OF_A_PART, self::STRETCHES.self::OF_A_PART, self::PLANS.self::OF_A_PART,
+        'tries'.self::OF_A_PART,
+    ];
 
     /** Ends the name of what rests on a part of the runs: a trial, a stretch of one, or those of one metric. */
     private const OF_A_PART = ':part';
@@ -118,6 +121,35 @@ final class Summaries
         $this->keep($device, $counter, $what.self::OF_A_PART, $rows);
     }
 
+    /**
+     * What rests on a build and how its runs ended, each build by itself: a reading leaves it.
+     *
+     * @template T
+     *
+     * @param list<string>                             $builds
+     * @param callable(list<string>): array<string, T> $workOut by build, of those of which nothing is kept
+     *
+     * @return array<string, T> by build
+     */
+    public function byBuild(string $device, int $counter, string $what, array $builds, callable $workOut): array
+    {
+        $part = static fn (string $build): string => $build.':'.Dropped::ENDED;
+        $known = [];
+        foreach ($this->ofParts($device, $what, array_map($part, $builds)) as $key => $value) {
+            /** @var T $value */
+            $known[explode(':', $key)[0]] = $value;
+        }
+        $missing = array_values(array_diff($builds, array_keys($known)));
+        if ($missing !== []) {
+            $known += $workOut($missing);
+            $this->keep($device, $counter, $what.self::OF_A_PART, array_map(
+                static fn (string $build): array => [$what.':'.$part($build), [$build], $known[$build]], $missing,
+            ));
+        }
+
+        return $known;
+    }
+
     /** @return array<string, mixed> all parts that are kept of one kind, of all builds */
     public function allParts(string $device, string $what): array
     {
@@ -148,10 +180,13 @@ final class Summaries
 
             return;
         }
-        if ($dropped->failures) {
+        if ($dropped->failures || $dropped->failedOn !== []) {
             $this->db->executeStatement(
-                'DELETE FROM summary WHERE belongs_to = ? AND what = ANY(CAST(? AS text[]))',
-                [$device, '{'.self::FAILURES.','.self::STANDINGS.'}'],
+                'DELETE FROM summary WHERE belongs_to = ? AND (what = ? OR (what = ? AND (? OR builds && CAST(? AS uuid[]))))',
+                [
+                    $device, self::STANDINGS, self::FAILURES.self::OF_A_PART, $dropped->failures,
+                    '{'.implode(',', array_keys($dropped->failedOn)).'}',
+                ], [3 => ParameterType::BOOLEAN],
             );
         }
         foreach (array_keys($dropped->builds) as $build) {

@@ -41,6 +41,11 @@ final class BriefTest extends ApiTestCase
         yield 'no such kind' => [['kind' => 'mostly'] + $mean, 422, 'kind'];
         yield 'a limit that is a word' => [['limit' => 'much'] + $mean, 422, 'limit'];
         yield 'changes it depends on' => [['dependsOn' => ['firmware', 'shape']] + $mean, 201, ''];
+        yield 'from a level on' => [['conditions' => ['moisture>=20 %']] + $mean, 201, ''];
+        yield 'from nothing on' => [['conditions' => ['moisture>=']] + $mean, 422, 'conditions'];
+        yield 'a condition without its word' => [['conditions' => ['soil']] + $mean, 422, 'conditions'];
+        yield 'from a level that is none' => [['conditions' => ['moisture>=rather wet']] + $mean, 422, 'conditions'];
+        yield 'up to a level in an unknown unit' => [['conditions' => ['moisture<=3 floods']] + $mean, 422, 'conditions'];
         yield 'conditions to be covered' => [['conditions' => ['soil=moist', 'soil=dry']] + $mean, 201, ''];
     }
 

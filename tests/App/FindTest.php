@@ -66,6 +66,36 @@ final class FindTest extends ApiTestCase
         );
     }
 
+    public function testUseOutsideTrialsBoundsAndClosesNothing(): void
+    {
+        $drop = $this->put('methods', [
+            'device' => $this->bench->device, 'name' => 'Drop', 'safety' => ['abort' => 'x'], 'channels' => [],
+            'factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'harder' => 'more']],
+        ]);
+        $failure = $this->put('failures', [
+            'revision' => $this->bench->a, 'mode' => 'Frame bent', 'method' => $drop, 'levels' => [['name' => 'height', 'text' => '60 cm']],
+        ]);
+        $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Thicker', 'against' => [$failure]]);
+        $use = ['day' => '2026-03-02', 'howLong' => '30 beds', 'what' => 'spring sowing', 'without' => ['frame bent'], 'method' => 'Drop'];
+        $article = ['revision' => $this->bench->b, 'serial' => 'U-2'];
+        $answer = $this->json('PUT', '/api/articles/'.$this->bench->unitB, [
+            ...$article, 'uses' => [$use + ['levels' => ['speed: 3 km/h']]], 'version' => 1,
+        ]);
+        self::assertSame(422, $this->answered());
+        self::assertSame('“Drop” has no factor “speed”: it has height.', self::text($answer, 'violations', 0, 'message'));
+        self::assertSame('uses[0].levels', self::text($answer, 'violations', 0, 'path'));
+        $this->json('PUT', '/api/articles/'.$this->bench->unitB, [
+            ...$article, 'uses' => [$use + ['levels' => ['height: 80 cm']]], 'version' => 1,
+        ]);
+        self::assertSame(200, $this->answered());
+        $row = $this->row($failure);
+        self::assertSame([
+            'Outside trials: B came through 30 beds without it at 80 cm, so it shows in at most 10 % of them (95 %), as hard as where it happened'
+            .' or harder. That is no trial, and closes nothing.',
+        ], $row['outside']);
+        self::assertSame('fixUntried', $row['standing']);
+    }
+
     public function testTriesOfAnotherMethodCloseNothing(): void
     {
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);

@@ -53,6 +53,15 @@ final class SummaryTest extends ApiTestCase
                 );
             },
         ];
+        yield 'a failure logged outside a run' => [
+            static function (self $t): void { $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Frame bent']); },
+        ];
+        yield 'use outside trials' => [static function (self $t): void {
+            $t->put('failures', ['revision' => $t->bench->a, 'mode' => 'Frame bent']);
+            $t->ask('PUT', '/api/articles/'.$t->bench->unitB, [
+                'revision' => $t->bench->b, 'serial' => 'U-2', 'uses' => [['howLong' => '30 beds', 'without' => ['Frame bent']]], 'version' => 1,
+            ]);
+        }];
         yield 'a requirement moved' => [static function (self $t): void {
             $t->ask(
                 'PUT', '/api/requirements/'.$t->bench->requirement,
@@ -231,10 +240,29 @@ final class SummaryTest extends ApiTestCase
         self::assertTrue($dropped->onlyReadings());
         $dropped->run('build', 'trial', 400, ['metric', 'other']);
         self::assertFalse($dropped->onlyReadings());
-        self::assertSame(['trial', 'trial:1', 'metric', 'trial:2', 'other'], $dropped->parts());
+        self::assertSame(['trial', 'trial:1', 'metric', 'trial:2', 'other', Dropped::ENDED], $dropped->parts());
         $dropped->build('build');
         self::assertSame([], $dropped->parts(), 'All of the build.');
         self::assertSame(['build'], array_keys($dropped->builds));
+    }
+
+    public function testAFailureLeavesWhatIsKeptOfOthers(): void
+    {
+        $kept = fn (): array => array_map(Row::text(...), self::service(Connection::class)->fetchFirstColumn(
+            "SELECT key FROM summary WHERE what IN ('failures:part', 'standings', 'stretches:part', 'tries:part') ORDER BY key",
+        ));
+        $this->sheets();
+        $all = $kept();
+        self::assertContains('failures:'.$this->bench->a.':ended', $all);
+        $without = static fn (array $keys, string ...$starts): array => array_values(array_filter(
+            $keys, static fn (string $key): bool => array_filter($starts, static fn (string $s): bool => str_starts_with($key, $s)) === [],
+        ));
+        $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Handle came loose', 'consequence' => 'minor']);
+        self::assertSame($without($all, 'failures:'.$this->bench->b, 'standings'), $kept(), 'Outside a run, only the list of its build is read again.');
+        $this->sheets();
+        self::assertSame($all, $kept());
+        $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '56.0 N', 'reason' => 'x', 'version' => 1]);
+        self::assertSame($all, $kept(), 'Where failures stand hangs on no reading.');
     }
 
     public function testAnUnendedRunDropsNothing(): void
@@ -309,9 +337,9 @@ final class SummaryTest extends ApiTestCase
         $counter = $db->fetchOne('SELECT counter FROM device WHERE id = ?', [$this->bench->device]);
         $kept = self::service(KeptRuns::class);
 
-        return $kept->ofStretches(
-            $this->bench->device, is_numeric($counter) ? (int) $counter : 0, $this->bench->b, $kept->stretches($this->bench->b),
-        );
+        [$device, $build, $counter] = [$this->bench->device, $this->bench->b, is_numeric($counter) ? (int) $counter : 0];
+
+        return $kept->ofStretches($device, $counter, $build, $kept->stretchesOf($device, $counter, [$build])[$build]);
     }
 
     private function stale(): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Device;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\CoreException;
 use Lustrum\Core\Evidence\Conditions;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
@@ -146,7 +147,16 @@ class Requirement extends Record
     private function mustBeSound(): void
     {
         $limit = $this->kind === Kind::Rate ? self::share($this->limit, $this->unit) : $this->limit;
-        Conditions::of($this->conditions);
+        foreach ($this->conditions as $condition) {
+            if (preg_match('/^[^=<>≥≤]+(=|>=|<=|≥|≤)\s*\S/u', $condition) !== 1) {
+                throw Invalid::at('conditions', sprintf('“%s” says nothing: it takes soil=moist, or drop height>=0.75 m.', $condition));
+            }
+        }
+        try {
+            Conditions::of($this->conditions);
+        } catch (CoreException $wrong) {
+            throw Invalid::at('conditions', $wrong->getMessage());
+        }
         Rule::of($this->kind, $this->direction, $limit, 0.95, $this->coverage, $this->conditions);
     }
 

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Method\Method;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -93,11 +94,37 @@ class Article extends Record
         $this->deviants = array_map(static fn (DeviationInput $d): Deviation => $d->deviation(), $input->deviants);
         $this->keeper = trim($input->keeper);
         $this->whereabouts = $input->whereabouts;
-        $this->uses = $input->uses;
+        $this->uses = $this->soundUses($input->uses, $records);
         $this->serial = trim($input->serial);
         $this->lots = $input->lotsByMaterial();
         $this->deviations = $input->deviations;
         $this->state = $input->state;
+    }
+
+    /**
+     * A level that its method does not know would make nothing comparable, and nobody would see why.
+     *
+     * @param list<ArticleUse> $uses
+     *
+     * @return list<ArticleUse>
+     */
+    private function soundUses(array $uses, Records $records): array
+    {
+        $named = array_values(array_filter($uses, static fn (ArticleUse $u): bool => $u->method !== ''));
+        $methods = $named === [] ? [] : $records->all(Method::class, ['device' => $this->revision->device()]);
+        foreach ($uses as $i => $use) {
+            $method = array_values(array_filter($methods, static fn (Method $m): bool => $m->name() === $use->method))[0] ?? null;
+            $factors = $method === null ? [] : array_column($method->factors(), 'name');
+            foreach ($method === null ? [] : array_keys($use->levelsByFactor()) as $name) {
+                if (!in_array((string) $name, $factors, true)) {
+                    throw Invalid::at(sprintf('uses[%d].levels', $i), $factors === []
+                        ? sprintf('“%s” has no factors.', $use->method)
+                        : sprintf('“%s” has no factor “%s”: it has %s.', $use->method, $name, implode(', ', $factors)));
+                }
+            }
+        }
+
+        return $uses;
     }
 
     /** One serial, another build: what it went through goes along. */

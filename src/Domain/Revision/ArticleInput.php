@@ -8,6 +8,7 @@ use Lustrum\Record\RecordInput;
 use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
 use Lustrum\Shared\Limit;
+use Lustrum\Shared\NamedLines;
 use Lustrum\Shared\Note;
 use Lustrum\Shared\Version;
 use Symfony\Component\Validator\Constraints as Assert;
@@ -58,14 +59,6 @@ final readonly class ArticleInput implements RecordInput
     /** @return array<string, string> */
     public function lotsByMaterial(): array
     {
-        $lots = [];
-        foreach ($this->lots as $line) {
-            [$material, $lot] = array_pad(explode(':', $line, 2), 2, '');
-            if (trim($material) !== '') {
-                $lots[trim($material)] = trim($lot) === '' ? 'unknown' : trim($lot);
-            }
-        }
-
-        return $lots;
+        return array_map(static fn (string $lot): string => $lot === '' ? 'unknown' : $lot, NamedLines::of($this->lots));
     }
 }

@@ -15,6 +15,7 @@ final class ArticleUsesType extends ValueType
     {
         return array_map(static fn (array $row): ArticleUse => new ArticleUse(
             Row::text($row['day'] ?? ''), Row::text($row['howLong'] ?? ''), Row::text($row['what'] ?? ''), Row::text($row['wrong'] ?? ''),
+            Row::text($row['method'] ?? ''), Row::texts($row['levels'] ?? []), Row::texts($row['without'] ?? []),
         ), Row::rows($stored));
     }
 }

@@ -17,6 +17,7 @@ final readonly class BriefSheet
      * @param list<MetricView>      $measured     metrics of the device, by name
      * @param list<string>          $metrics      their names, for choosing from
      * @param list<Pick>            $places       levels and conditions that methods know
+     * @param list<Pick>            $sizes        what of these has a size, with its unit
      * @param list<string>          $methods      names
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class BriefSheet
         public array $measured,
         public array $metrics,
         public array $places,
+        public array $sizes,
         public array $methods,
     ) {
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Brief;
 
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FrameWords;
 use Lustrum\Domain\Device\Device;
@@ -43,7 +44,7 @@ final readonly class Briefs
             $this->sentence($requirements, $device), FrameWords::limits(
                 $view->gates, $view->confidence, $device->costLimit(), $view->currency, $view->hoursLimit, $view->changesLimit,
             ), $view, $requirements, $metrics,
-            array_map(static fn (MetricView $m): string => $m->name, $metrics), $this->places($device),
+            array_map(static fn (MetricView $m): string => $m->name, $metrics), $this->places($device), $this->sizes($device),
             array_map(static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $device])),
         );
     }
@@ -66,6 +67,24 @@ final readonly class Briefs
         }
 
         return array_map(static fn (string|int $c): Pick => new Pick((string) $c, EvidenceWords::condition((string) $c)), array_keys($out));
+    }
+
+    /** @return list<Pick> factors and conditions that the methods have with a unit, by name */
+    private function sizes(Device $device): array
+    {
+        $out = [];
+        foreach ($this->records->all(Method::class, ['device' => $device]) as $method) {
+            foreach ($method->factors() as $factor) {
+                $out += $factor->kind === FactorKind::Number && !$factor->isBlock() ? [$factor->name => $factor->unit] : [];
+            }
+            foreach ($method->conditions() as $condition) {
+                $out += $condition->unit === '' ? [] : [$condition->name => $condition->unit];
+            }
+        }
+
+        return array_map(
+            static fn (string|int $name, string $unit): Pick => new Pick((string) $name, (string) $name, $unit), array_keys($out), $out,
+        );
     }
 
     /** @param list<RequirementView> $requirements */

@@ -20,6 +20,8 @@ final readonly class BuildSheet
      * @param list<string> $notes     where build and change records do not agree
      * @param list<Pick> $failures  of this build and those before it, for picking from
      * @param list<Pick> $alterable what of the build a change can alter
+     * @param list<string> $methods  names, for saying what use outside trials was like
+     * @param list<string> $modes    known on this device
      */
     public function __construct(
         public string $sentence,
@@ -39,6 +41,8 @@ final readonly class BuildSheet
         public array $notes,
         public array $failures,
         public array $alterable,
+        public array $methods,
+        public array $modes,
     ) {
     }
 }

@@ -13,6 +13,7 @@ use Lustrum\Core\Judging\Differences;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Part as PartFact;
 use Lustrum\Core\Wording\BuildWords;
+use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
@@ -20,6 +21,7 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\ArticlePast;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\FailureFacts;
 use Lustrum\Record\Records;
 
 /** Works out the Build station. */
@@ -30,6 +32,7 @@ final readonly class BuildSheets
         private Books $books,
         private ChangeRows $changes,
         private ArticlePast $past,
+        private FailureFacts $failures,
     ) {
     }
 
@@ -66,7 +69,9 @@ final readonly class BuildSheets
             ), $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
             $articles, $book->metricNames(), $arms, $this->notes($build, $book),
             FailureChoices::of($book, [$build->id, ...array_map(static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build))]),
-            self::alterable($build),
+            self::alterable($build), array_map(
+                static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $revision->device()]),
+            ), $this->failures->known($book->device->id)['modes'],
         );
     }
 

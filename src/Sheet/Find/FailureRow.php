@@ -15,6 +15,7 @@ final readonly class FailureRow
      * @param list<CauseView> $causes
      * @param list<string>    $candidates what was proposed against it
      * @param string          $level      at which it happened, as it is said
+     * @param list<string>    $outside    what its articles came through outside trials without it, as sentences
      */
     public function __construct(
         public FailureView $failure,
@@ -25,6 +26,7 @@ final readonly class FailureRow
         public string $sentence,
         public array $candidates,
         public string $level,
+        public array $outside,
     ) {
     }
 }

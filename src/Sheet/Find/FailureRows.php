@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Find;
 
+use Lustrum\Core\Judging\OutsideBound;
 use Lustrum\Core\Judging\Standings;
 use Lustrum\Core\Wording\FailureWords;
 use Lustrum\Core\Wording\Messages;
@@ -28,7 +29,7 @@ final readonly class FailureRows
      *
      * @return list<FailureRow>
      */
-    public function of(array $shown, Standings $standings): array
+    public function of(array $shown, Standings $standings, float $confidence): array
     {
         if ($shown === []) {
             return [];
@@ -56,7 +57,9 @@ final readonly class FailureRows
             $label = $run === null ? null : Messages::say('failure.run', ['number' => $run['number'], 'trial' => $run['trial']]);
             $rows[] = new FailureRow(
                 $view, $run['serial'] ?? '', $label, $causes[$view->id] ?? [], $status->standing, FailureWords::standing($status),
-                $candidates[$view->id] ?? [], $standings->levels($view->id),
+                $candidates[$view->id] ?? [], $standings->levels($view->id), array_map(
+                    static fn (OutsideBound $b): string => FailureWords::outside($b, $confidence), $standings->outside($view->id),
+                ),
             );
         }
 

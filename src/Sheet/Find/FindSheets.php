@@ -55,7 +55,7 @@ final readonly class FindSheets
             ),
             $revision->view(),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $photos), $nextPhotos, $allPhotos,
-            $this->rows->of($shown, $standings), $next, $total,
+            $this->rows->of($shown, $standings, $book->device->confidence), $next, $total,
             array_map(static fn (Observation $o): ObservationView => $o->view(), $seen), $nextSeen, $allSeen,
             array_map(static fn (Mode $m): ModeRow => self::mode($m, $lineage), array_slice($modes, 0, Page::SIZE)), count($modes),
             array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
@@ -70,7 +70,7 @@ final readonly class FindSheets
         $build = $book->build($revision->id()->toRfc4122());
         [$shown, $next] = $this->pages->ofBuild(Failure::class, 'failure', $build->id, $page);
 
-        return new FailurePage($this->rows->of($shown, $book->standings($build)), $next);
+        return new FailurePage($this->rows->of($shown, $book->standings($build), $book->device->confidence), $next);
     }
 
     public function photos(Revision $revision, Page $page): PhotoPage

@@ -1720,6 +1720,9 @@ export interface components {
             howLong: string;
             what: string;
             wrong: string;
+            method: string;
+            levels: string[];
+            without: string[];
         };
         "Domain.Revision.ArticleView": {
             id: string;
@@ -2038,6 +2041,7 @@ export interface components {
             measured: components["schemas"]["Domain.Device.MetricView"][];
             metrics: string[];
             places: components["schemas"]["Sheet.Build.Pick"][];
+            sizes: components["schemas"]["Sheet.Build.Pick"][];
             methods: string[];
         };
         "Sheet.Build.ArmRow": {
@@ -2075,6 +2079,8 @@ export interface components {
             notes: string[];
             failures: components["schemas"]["Sheet.Build.Pick"][];
             alterable: components["schemas"]["Sheet.Build.Pick"][];
+            methods: string[];
+            modes: string[];
         };
         "Sheet.Build.ChangeRow": {
             change: components["schemas"]["Domain.Change.ChangeView"];
@@ -2135,6 +2141,7 @@ export interface components {
             sentence: string;
             candidates: string[];
             level: string;
+            outside: string[];
         };
         "Sheet.Find.FindSheet": {
             sentence: string;

@@ -10,7 +10,7 @@ import { stationPath, useBegin, useFrame } from '../ui/place';
 import { armOf } from '../ui/records/arms';
 import { REVISION_FIELDS } from '../ui/records/revisionFields';
 import { Button } from '../ui/Button';
-import type { Field } from '../ui/fields';
+import type { Field, FieldOrRows } from '../ui/fields';
 import { prose } from '../ui/prose';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
@@ -18,8 +18,9 @@ import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
 import { ARTICLE_STATE, CHANGE_CLASS, KIND, options, SOURCE } from '../ui/words';
 import { DEVICE_FIELDS } from './deviceFields';
+import { conditionsOf, isRange, rangesOf, type Range } from './ranges';
 
-function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
+function requirementFields(sheet: Schemas['BriefSheet']): FieldOrRows[] {
   return [
     { name: 'statement', label: 'What must it do?', hint: 'In words, as you would tell a user.' },
     {
@@ -53,8 +54,32 @@ function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
     {
       name: 'ranges',
       label: 'Only from or up to',
-      kind: 'lines',
-      hint: 'One a line: drop height>=0.75 m. Only runs that hard count.',
+      kind: 'rows',
+      add: 'Add an end',
+      empty: { name: sheet.sizes[0]?.id ?? '', relation: '>=' },
+      fields: [
+        {
+          name: 'name',
+          label: 'What',
+          kind: 'select',
+          options: [...new Set([...sheet.sizes.map((s) => s.id), ...sheet.requirements.flatMap(named)])].map((n) => ({
+            value: n,
+            label: n,
+          })),
+          hint: sheet.sizes.length === 0 ? 'No method has a factor or a condition with a size yet.' : undefined,
+        },
+        {
+          name: 'relation',
+          label: 'From or up to',
+          kind: 'select',
+          half: true,
+          options: [
+            { value: '>=', label: 'from' },
+            { value: '<=', label: 'up to' },
+          ],
+        },
+        { name: 'end', label: 'With its unit', half: true, hint: 'Only runs that lie there count.' },
+      ],
     },
     {
       name: 'enough',
@@ -78,6 +103,11 @@ function requirementFields(sheet: Schemas['BriefSheet']): Field[] {
       hint: `One a line, of ${Object.values(CHANGE_CLASS).join(', ')}. Empty: all but the cosmetic.`,
     },
   ];
+}
+
+/** What its ranges speak of, though no method may have it any more. */
+function named(requirement: Schemas['RequirementView']): string[] {
+  return rangesOf(requirement.conditions).map((r) => r.name);
 }
 
 const METRIC_FIELDS: Field<Schemas['MetricInput']>[] = [
@@ -238,7 +268,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                           kind: 'requirement',
                           editing: {
                             id: r.id,
-                            record: { ...r, ranges: r.conditions.filter((c) => /[<>≤≥]/.test(c)) },
+                            record: { ...r, ranges: rangesOf(r.conditions) },
                           },
                         }),
                     })
@@ -295,8 +325,8 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
           putRecord('requirements', id, {
             ...values,
             conditions: [
-              ...(values['conditions'] as string[]).filter((c) => !/[<>≤≥]/.test(c)),
-              ...(values['ranges'] as string[]),
+              ...(values['conditions'] as string[]).filter((c) => !isRange(c)),
+              ...conditionsOf(values['ranges'] as Range[], Object.fromEntries(sheet.sizes.map((s) => [s.id, s.now]))),
             ],
             limit: values['limit'] ?? 0,
             coverage: values['coverage'] ?? 0.9,

@@ -23,6 +23,11 @@ return [
         .' reopened {Open again: it came back on {by}. It takes {needed, plural, one {# hold} other {# holds}} at {needs} or harder.}'
         .' other {Open{came, select, yes {: it came back on {by}} other {}}. It takes {needed, plural, one {# hold} other {# holds}}'
         .' at {needs} or harder.}}{milder, plural, =0 {} one { # hold was at something milder.} other { # holds were at something milder.}}',
+    'outside' => 'Outside trials: {letter} came through {amount} without it{levelled, select, yes { at {at}} other {}}{kind, select,'
+        .' count {, so it shows in at most {most} % of them} amount {, so on average at most once in {between}}'
+        .' other {; how long or how often is not said as a number, so it bounds nothing}}{kind, select, unsaid {} other { ({confidence} %)}}{hardness, select,'
+        .' atLeast {, as hard as where it happened or harder} milder {, but at something milder than where it happened}'
+        .' other {; whether that was as hard as where it happened is not known}}. That is no trial, and closes nothing.',
     'stillThere' => 'Still there on {letter}.',
     'lastSeen' => 'Last seen on {letter}; {n, plural, =0 {nobody has tried it since} one {not in # run of the same kind since} other {not in # runs of the same kind since}}.',
     'none' => 'No failures yet. When something breaks, this station shows where failures gather and where they vanish.',

@@ -5,6 +5,12 @@ import type { Form } from './Build';
 
 type Row = Schemas['ArticleRow'];
 
+function went(wrong: string): string {
+  const said = wrong.trim();
+  if (said === '') return '';
+  return said.toLowerCase() === 'nothing' ? 'nothing went wrong' : `went wrong: ${said}`;
+}
+
 export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolean; edit: (form: Form) => void }) {
   const open = ({ article }: Row) => edit({ kind: 'article', editing: { id: article.id, record: { ...article } } });
   return (
@@ -44,8 +50,7 @@ export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolea
               )}
               {r.article.uses.map((u) => (
                 <span key={u.day + u.what} className="block text-xs text-soft">
-                  outside trials:{' '}
-                  {[u.howLong, u.what, u.wrong === '' ? '' : `wrong: ${u.wrong}`].filter((t) => t !== '').join(', ')}
+                  outside trials: {[u.howLong, u.what, went(u.wrong)].filter((t) => t !== '').join(', ')}
                 </span>
               ))}
             </>

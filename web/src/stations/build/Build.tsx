@@ -263,6 +263,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         kind={`article:${revision.id}`}
         editing={editing('article')}
         fields={articleFields(
+          sheet,
           revision.arms,
           frame.spine.map((t) => t.revision),
         )}

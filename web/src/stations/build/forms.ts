@@ -48,7 +48,11 @@ export const PART_FIELDS: Field[] = [
   { name: 'note', label: 'Note' },
 ];
 
-export function articleFields(arms: Schemas['Arm'][], builds: { id: string; letter: string }[]): FieldOrRows[] {
+export function articleFields(
+  sheet: Pick<Schemas['BuildSheet'], 'methods' | 'modes'>,
+  arms: Schemas['Arm'][],
+  builds: { id: string; letter: string }[],
+): FieldOrRows[] {
   return [
     { name: 'serial', label: 'Serial', half: true },
     {
@@ -118,9 +122,28 @@ export function articleFields(arms: Schemas['Arm'][], builds: { id: string; lett
       empty: {},
       fields: [
         { name: 'day', label: 'Day', half: true, hint: '2026-03-02' },
-        { name: 'howLong', label: 'How long or how often', half: true },
+        { name: 'howLong', label: 'How long or how often', half: true, hint: '12 h or 30 beds' },
         { name: 'what', label: 'For what', half: true },
         { name: 'wrong', label: 'What went wrong, or nothing', half: true },
+        {
+          name: 'without',
+          label: 'What would have shown, and did not',
+          kind: 'picks',
+          options: sheet.modes.map((m) => ({ value: m, label: m })),
+          hint: 'It bounds how often that can happen. It is no trial, and closes nothing.',
+        },
+        {
+          name: 'method',
+          label: 'It was like a run of',
+          kind: 'select',
+          options: [{ value: '', label: 'not said' }, ...sheet.methods.map((m) => ({ value: m, label: m }))],
+        },
+        {
+          name: 'levels',
+          label: 'At which levels',
+          kind: 'lines',
+          hint: 'One a line: drop height: 10 cm. Without them nobody can say whether it was as hard as a trial.',
+        },
       ],
     },
   ];

@@ -40,6 +40,11 @@ export function FailureList({
                 </span>{' '}
                 · {row.sentence}
               </p>
+              {row.outside.map((sentence) => (
+                <p key={sentence} className="text-sm text-soft">
+                  {sentence}
+                </p>
+              ))}
             </div>
             <div className="text-sm">
               {row.causes.map((c) => (

@@ -22,6 +22,7 @@ enum Reason: string
     case Firmware = 'firmware';
     case OneArticle = 'oneArticle';
     case NoCommonBlock = 'noCommonBlock';
+    case Choice = 'choice';
     case UsedArticle = 'usedArticle';
     case State = 'state';
     case OtherArticle = 'otherArticle';

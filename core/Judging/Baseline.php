@@ -9,9 +9,6 @@ use Lustrum\Core\Statistics\Sample;
 /** What a metric came to on a build, as what a forecast starts from. */
 final readonly class Baseline
 {
-    /** Of fewer variants nothing says how far apart they lie. */
-    private const VARIANTS = 3;
-
     /** @param float|null $drawnFrom the mean that was measured, where it was drawn in towards that of all variants */
     private function __construct(
         public string $metric,
@@ -24,29 +21,13 @@ final readonly class Baseline
     ) {
     }
 
-    /**
-     * The runs by which a variant was chosen among many are not its baseline: its mean is drawn in towards that of all of them,
-     * m + B·(its mean − m), B = max(0, 1 − s²/(r·variance of the means)) (James and Stein 1961).
-     *
-     * @param list<list<float>> $variants values of each, in the unit of this one
-     */
+    /** @param list<list<float>> $variants values of each, in the unit of this one */
     private function drawnIn(array $variants): self
     {
-        $tried = array_values(array_filter($variants, static fn (array $v): bool => $v !== []));
-        $samples = array_map(static fn (array $v): Sample => Sample::of($v), $tried);
-        $k = count($samples);
-        $n = array_sum(array_map(static fn (Sample $s): int => $s->n, $samples));
-        if ($k < self::VARIANTS || $n <= $k) {
-            return $this;
-        }
-        $within = array_sum(array_map(static fn (Sample $s): float => ($s->n - 1) * ($s->sd ?? 0.0) ** 2, $samples)) / ($n - $k);
-        $means = Sample::of(array_map(static fn (Sample $s): float => $s->mean, $samples));
-        $between = ($means->sd ?? 0.0) ** 2;
-        $kept = $between > 0 ? max(0.0, 1 - $within / ($n / $k * $between)) : 0.0;
+        $mean = DrawnIn::mean($this->mean, $variants);
 
-        return new self(
-            $this->metric, $means->mean + $kept * ($this->mean - $means->mean), $this->unit, $this->decimals, $this->n, $this->level,
-            $this->mean,
+        return $mean === null ? $this : new self(
+            $this->metric, $mean, $this->unit, $this->decimals, $this->n, $this->level, $this->mean,
         );
     }
 

@@ -84,6 +84,15 @@ final class Bunch
         return $both;
     }
 
+    /** The same with every value so much more, in SI. */
+    public function moved(float $by): self
+    {
+        $moved = clone $this;
+        $moved->values = array_map(static fn (float $value): float => $value + $by, $this->values);
+
+        return $moved;
+    }
+
     public function take(RunFact $run, ReadingFact $reading): void
     {
         ++$this->read;

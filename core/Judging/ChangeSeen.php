@@ -19,6 +19,7 @@ final readonly class ChangeSeen
      * @param Figure|null  $points    with shares: the difference in points; null where all passed on both
      * @param list<string> $together  other changes of this build that were expected to move the same metric
      * @param bool         $ofArticles are $n and $nBefore articles rather than runs?
+     * @param bool         $drawnIn   was the earlier mean drawn in, since its runs chose the arm?
      * @param ''|'unmatched'|'byLevel' $why why nothing can be told: no level was run on both, or it differs by level
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class ChangeSeen
         public string $why = '',
         public Look $look = new Look(),
         public bool $ofArticles = false,
+        public bool $drawnIn = false,
     ) {
     }
 }

@@ -31,10 +31,11 @@ final readonly class ChangesSeen
     /**
      * @param Seen       $there  of the parent
      * @param Build|null $parent whose differences nobody explained bear on every metric; null: none is looked for
+     * @param Seen|null  $all    of a parent whose arm was chosen, what its runs say of all arms
      *
      * @return list<ChangeSeen> one for each effect that is expected of a change of the build, and one for a change without any
      */
-    public function of(Build $build, Seen $here, Seen $there, ?Build $parent = null): array
+    public function of(Build $build, Seen $here, Seen $there, ?Build $parent = null, ?Seen $all = null): array
     {
         $unexplained = $parent === null ? [] : Differences::unexplained(Differences::between($parent, $build), $build->changes);
         $out = [];
@@ -45,7 +46,7 @@ final readonly class ChangesSeen
             foreach ($change->effects as $effect) {
                 $out[] = $this->one($change, $effect, $here, $there, [
                     ...self::together($build, $change, $effect), ...$this->bearing($unexplained, $effect),
-                ]);
+                ], $parent === null || $all === null ? null : DrawnIn::runs($parent, $all, $effect->metric));
             }
         }
 
@@ -80,9 +81,13 @@ final readonly class ChangesSeen
         return array_map(static fn (Difference $d): string => $d->name, $bear);
     }
 
-    /** @param list<string> $together */
-    private function one(ChangeFact $change, Expectation $effect, Seen $here, Seen $there, array $together): ChangeSeen
-    {
+    /**
+     * @param list<string>     $together
+     * @param list<Bunch>|null $drawn    runs of the parent, where they chose its arm
+     */
+    private function one(
+        ChangeFact $change, Expectation $effect, Seen $here, Seen $there, array $together, ?array $drawn,
+    ): ChangeSeen {
         $shares = $this->shares($change, $effect, $here, $there, $together);
         if ($shares !== null) {
             return $shares;
@@ -90,7 +95,7 @@ final readonly class ChangesSeen
         $wanted = $this->comparisons->wanted($effect->metric);
         $unit = $effect->unit !== '' && $effect->mode !== ExpectedAs::Percent ? $effect->unit : ($wanted->unit ?? '');
         $mine = Measured::of($here->read($effect->metric), $unit);
-        $theirs = Measured::of($there->read($effect->metric), $unit);
+        $theirs = Measured::of($drawn ?? $there->read($effect->metric), $unit);
         [$n, $before] = [count($mine->values), count($theirs->values)];
         if ($n === 0 || $before === 0) {
             return new ChangeSeen($change, $effect, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
@@ -109,6 +114,7 @@ final readonly class ChangesSeen
             $change, $effect, $terms->tells() ? self::judge($effect, $wanted, $within, 10.0 ** -$decimals) : ChangeVerdict::CannotTell,
             Figure::of($within->difference, $mine->unit, $decimals, $within->n['b'])->within($terms->natural($mine->unit)->ofDifference()),
             $within->n['b'], $within->n['a'], together: $together, look: $terms->look, ofArticles: $within->per === Per::Article,
+            drawnIn: $drawn !== null,
         );
     }
 

@@ -83,7 +83,7 @@ final readonly class CompareBuilds
             $isOne ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
             $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
             $verdict, self::judged($wanted, $verdict), $within?->p,
-            $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing),
+            $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing, $build, $against),
             $isPlain && ($wanted?->kind() === Kind::Rating || $terms->words !== []) ? self::byOrder($mine, $theirs) : null, $lives,
             $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
@@ -106,8 +106,9 @@ final readonly class CompareBuilds
     }
 
     /** Of the runs that are opposed to something, and no others. */
-    private function footing(string $metric, ?Wanted $wanted, Seen $here, Seen $other, Pairing $pairing): FootingCheck
-    {
+    private function footing(
+        string $metric, ?Wanted $wanted, Seen $here, Seen $other, Pairing $pairing, Build $build, Build $against,
+    ): FootingCheck {
         [$theirs, $mine] = [$pairing->articles('a'), $pairing->articles('b')];
         $more = [];
         if ($theirs !== [] && $mine !== [] && $theirs !== $mine && min(count($theirs), count($mine)) === 1) {
@@ -115,6 +116,13 @@ final readonly class CompareBuilds
                 'articles', implode(' and ', $theirs), implode(' and ', $mine), Footing::Tilted, Reason::OneArticle,
                 ['side' => count($theirs) + count($mine) === 2 ? 'both' : 'one'],
             );
+        }
+        foreach ([$against, $build] as $one) {
+            if ($one->chosenArm !== '' && count($one->arms) >= DrawnIn::VARIANTS) {
+                $more[] = new FootingDifference(
+                    'choice', '', '', Footing::Tilted, Reason::Choice, ['letter' => $one->letter, 'n' => count($one->arms)],
+                );
+            }
         }
         foreach (array_diff($pairing->leftOut, Factor::KNOWN) as $name) {
             $more[] = new FootingDifference('block '.$name, '', '', Footing::Tilted, Reason::NoCommonBlock, ['name' => $name]);

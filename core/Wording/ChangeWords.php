@@ -70,7 +70,7 @@ final class ChangeWords
 
         return LookWords::soFar($seen->look).Messages::say('change.seen', [
             'difference' => self::difference($seen), 'n' => $seen->n, 'before' => $seen->nBefore, 'articles' => $seen->ofArticles,
-            'together' => $seen->together !== [], 'others' => Messages::list($seen->together),
+            'together' => $seen->together !== [], 'others' => Messages::list($seen->together), 'drawn' => $seen->drawnIn,
         ]);
     }
 

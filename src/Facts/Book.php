@@ -487,7 +487,10 @@ final class Book
                 $this->comparisons(), $this->device->confidence,
                 fn (string $metric): Terms => $this->terms($metric, ...array_filter([$build, $parent])),
             )
-        )->of($build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent), $parent));
+        )->of(
+            $build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent), $parent,
+            $parent === null || $parent->chosenArm === '' ? null : $this->seen($parent),
+        ));
     }
 
     /** @return array<string, Baseline> by metric */

@@ -12,6 +12,8 @@ use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Footing\UnitPast;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\ChangeSeen;
+use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\Evidence;
 use Lustrum\Core\Judging\Look;
@@ -22,6 +24,7 @@ use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Statistics\Verdict;
+use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Core\Wording\ComparisonWords;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FootingWords;
@@ -113,6 +116,34 @@ final class StateTest extends TestCase
         self::assertEqualsWithDelta(31.0 + 0.95 * 3.0, $found->mean, 1e-9);
         self::assertSame(34.0, $found->drawnFrom);
         self::assertNull(Baseline::of($build, $all->ofArm('wide'), [Judged::wanted(Kind::Mean, 40.0)])['force']->drawnFrom);
+    }
+
+    public function testAChangeIsJudgedAgainstWhatWasDrawnIn(): void
+    {
+        $with = static fn (string $arm): Configuration => Configuration::fromRow(['arm' => $arm] + Judged::configuration()->toRow());
+        $runs = [];
+        foreach (['wide' => 34.0, 'round' => 32.0, 'slim' => 30.0, 'long' => 28.0] as $arm => $mean) {
+            foreach ([-2.0, 0.0, 2.0] as $more) {
+                $runs[] = Judged::run($mean + $more, with: $with($arm));
+            }
+        }
+        $arms = ['wide' => [], 'round' => [], 'slim' => [], 'long' => []];
+        $parent = new Build('a', 'A', null, '', '', '2026-03-01T00:00:00Z', [], [], [], $arms, 'wide');
+        $build = Judged::build('b', 'a', [Judged::change('one', metric: 'force', expected: 5.0)]);
+        $all = Seen::ofRuns($runs);
+        $compare = new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], 0.95);
+        $seen = Seen::ofRuns(Judged::runs([40.0, 41.0, 39.0], build: 'b'));
+        $of = static fn (?Seen $whole): ChangeSeen => (new ChangesSeen($compare, 0.95))->of($build, $seen, $all->ofArm('wide'), $parent, $whole)[0];
+        // s² = 4, r = 3, variance of the means 20/3: B = 1 − 1/5, so that 34 is drawn in to 33.4.
+        self::assertSame([false, 6.0], [$of(null)->drawnIn, $of(null)->seen?->value]);
+        self::assertTrue($of($all)->drawnIn);
+        self::assertEqualsWithDelta(6.6, $of($all)->seen?->value, 1e-9);
+        self::assertStringContainsString('the earlier mean is drawn in, since its runs chose the arm', ChangeWords::sentence($of($all), 'force', false));
+        $footing = $compare->metric('force', $build, $seen, $parent, $all->ofArm('wide'))->footing;
+        self::assertContains(
+            'The runs of A chose its arm among 4: the best of many measures better than it is.',
+            array_map(FootingWords::why(...), $footing->differences ?? []),
+        );
     }
 
     public function testRunsThatAreNeededAreTheFewestThereCanBe(): void

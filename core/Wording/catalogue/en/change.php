@@ -13,7 +13,8 @@ return [
     'noMetric' => 'No metric was named, so only a person can say what came of it.',
     'notMeasured' => '{metric} was {where, select, neither {measured on neither build} here {not measured on this build yet} other {never measured on the parent}}.',
     'notTogether' => '{metric}: {why, select, byLevel {differs by level, with differences of both signs} other {no level was run on both builds, so neither says anything of the other}}.',
-    'seen' => '{difference} over {before} and {n} {articles, select, yes {articles} other {runs}}{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
+    'seen' => '{difference} over {before} and {n} {articles, select, yes {articles} other {runs}}'
+        .'{drawn, select, yes {; the earlier mean is drawn in, since its runs chose the arm} other {}}{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
     'bothPass' => 'Held {held} of {n}, before {heldBefore} of {before}. Both pass: so far this trial does not tell them apart'
         .'{hides, select, yes {; up to {points} points could hide} other {}}.',
     'unmatched' => 'Held {held} of {n}, before {heldBefore} of {before}, at other levels: neither says anything of the other.',

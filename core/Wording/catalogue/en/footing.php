@@ -26,6 +26,7 @@ return [
     'firmware' => 'Another firmware ({a}, then {b}).',
     'oneArticle' => 'One article stands for {side, select, both {each side} other {a side}} ({a}, then {b}): the difference may be the article’s.',
     'noCommonBlock' => 'No {name} is on both sides, so none is taken out.',
+    'choice' => 'The runs of {letter} chose its arm among {n}: the best of many measures better than it is.',
     'usedArticle' => 'A used article against a fresh one: {name} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} one { and # failure} other { and # failures}} behind it.',
     'otherArticle' => 'Another {name} took part ({a}, then {b}).',
     'state' => 'Articles in another state ({a}, then {b}).',

@@ -8,12 +8,14 @@ namespace Lustrum\Core\Judging;
 final readonly class TrialPlan
 {
     /**
+     * @param string       $trial     identifier
      * @param list<string> $metrics   that its method reads, works out or asks for
      * @param int          $planned   runs; nought where nobody said how many
      * @param bool         $isReached as many as planned have ended, or somebody closed it
      * @param int          $looks     how often its answer was opened with new runs since; nought before
      */
     public function __construct(
+        public string $trial,
         public array $metrics,
         public int $ended,
         public int $planned,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
+use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Run\RunOutcome;
 
@@ -43,11 +44,21 @@ final class TrialWords
         return $out;
     }
 
-    public static function count(int $runs, int $planned, int $unfinished, bool $stoppedAtFirstSuccess): string
+    /**
+     * @param string $width to which half-width a mean is to be known, as it was typed; empty: none
+     * @param int    $first runs of its first stage
+     */
+    public static function count(int $runs, TrialPlan $plan, int $unfinished, bool $stoppedAtFirstSuccess, string $width, int $first): string
     {
-        return Messages::say(
-            'trial.count', ['runs' => $runs, 'planned' => $planned, 'unfinished' => $unfinished, 'first' => $stoppedAtFirstSuccess],
-        );
+        return Messages::say('trial.count', [
+            'runs' => $runs, 'planned' => $plan->planned, 'unfinished' => $unfinished, 'first' => $stoppedAtFirstSuccess,
+            'width' => ltrim($width, '± '), 'until' => match (true) {
+                $width === '' => 'none',
+                $plan->ended < $first => 'first',
+                $plan->planned === 0 => 'open',
+                default => 'told',
+            },
+        ]);
     }
 
     /** @param array<string, int> $outcomes how many of each; '' for unfinished ones */

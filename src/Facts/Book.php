@@ -342,11 +342,7 @@ final class Book
     {
         $trials = [];
         foreach ($builds as $build) {
-            $this->plans[$build->id] ??= $this->summaries->byBuild(
-                $this->device->id, $this->counter, Summaries::PLANS, [$build->id],
-                fn (array $missing): array => array_combine($missing, array_map($this->facts->plans(...), $missing)),
-            )[$build->id];
-            foreach ($this->plans[$build->id] as $plan) {
+            foreach ($this->plans($build) as $plan) {
                 if (in_array($metric, $plan->metrics, true)) {
                     $trials[] = $plan;
                 }
@@ -358,6 +354,12 @@ final class Book
             $this->device->confidence, Look::of($trials), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'],
             $scale['words'],
         );
+    }
+
+    /** @return list<TrialPlan> what was planned of the trials of a build, and how far they came */
+    public function plans(Build $build): array
+    {
+        return $this->plans[$build->id] ??= $this->kept('plans', [$build], fn (): array => $this->facts->plans($build->id));
     }
 
     /** @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by metric */

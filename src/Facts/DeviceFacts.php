@@ -14,9 +14,11 @@ use Lustrum\Core\Evidence\Requirement as Rule;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangeFact;
 use Lustrum\Core\Judging\Device;
+use Lustrum\Core\Judging\FirstStage;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\Wanted;
+use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\Part;
 use Lustrum\Core\Run\Row;
@@ -30,10 +32,12 @@ final readonly class DeviceFacts
         WHERE r.trial_id = t.id AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL";
 
     /** How far trials came, beside what was planned of them. */
-    private const HOW_FAR = 't.planned_runs, t.looks, t.state, t.repeats, e.ended, e.held FROM trial t';
+    private const HOW_FAR = 't.id, t.planned_runs, t.looks, t.state, t.repeats, t.until_channel, t.until_width, e.ended, e.held, d.confidence
+        FROM trial t JOIN device d ON d.id = t.belongs_to';
 
     public function __construct(
         private Connection $db,
+        private RunFacts $runs,
     ) {
     }
 
@@ -157,11 +161,11 @@ final readonly class DeviceFacts
      */
     public function plans(string $build): array
     {
-        return array_map(static fn (array $row): TrialPlan => new TrialPlan(
-            array_map(Row::text(...), array_column(
+        return array_map(fn (array $row): TrialPlan => new TrialPlan(
+            Row::text($row['id']), array_map(Row::text(...), array_column(
                 [...Row::rows(Row::json($row['channels'])), ...Row::rows(Row::json($row['questions']))], 'metric',
             )),
-            Row::whole($row['ended']), Row::whole($row['planned_runs']), self::isAtEnd($row), Row::whole($row['looks']),
+            Row::whole($row['ended']), $this->planned($row), $this->isAtEnd($row), Row::whole($row['looks']),
         ), $this->db->fetchAllAssociative(
             'SELECT m.channels, m.questions, '.self::HOW_FAR.' JOIN method m ON m.id = t.method_id, LATERAL ('.self::ENDED.') e
              WHERE t.revision_id = ? AND t.withdrawn_because IS NULL', [$build],
@@ -178,19 +182,40 @@ final readonly class DeviceFacts
     public function endedSince(array $builds): array
     {
         $rows = $this->db->fetchAllAssociative(
-            'SELECT t.id, '.self::HOW_FAR.', LATERAL ('.self::ENDED.') e
+            'SELECT '.self::HOW_FAR.', LATERAL ('.self::ENDED.') e
              WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL AND e.ended > t.looked',
             ['{'.implode(',', $builds).'}'],
         );
 
-        return array_map(Row::whole(...), array_column(array_filter($rows, self::isAtEnd(...)), 'ended', 'id'));
+        return array_map(Row::whole(...), array_column(array_filter($rows, $this->isAtEnd(...)), 'ended', 'id'));
+    }
+
+    /**
+     * How many runs are planned. Until a mean is known to a half-width, that is told by the first stage; nought: it has ended and
+     * does not tell yet.
+     *
+     * @param array<string, mixed> $row of HOW_FAR
+     */
+    private function planned(array $row): int
+    {
+        $first = Row::whole($row['planned_runs']);
+        if ($row['until_width'] === '') {
+            return $first;
+        }
+        $half = Quantity::typed(Row::text($row['until_width']));
+        $total = Row::whole($row['ended']) < $first ? null : FirstStage::total(
+            $this->runs->ofTrial(Row::text($row['id'])), Row::text($row['until_channel']), $half->value * $half->unit->factor, $first,
+            Row::number($row['confidence']),
+        );
+
+        return $total ?? (Row::whole($row['ended']) < $first ? $first : 0);
     }
 
     /** @param array<string, mixed> $row of HOW_FAR */
-    private static function isAtEnd(array $row): bool
+    private function isAtEnd(array $row): bool
     {
         return TrialPlan::isAtEnd(
-            Row::whole($row['ended']), Row::whole($row['held']), Row::whole($row['planned_runs']), $row['state'] === 'done',
+            Row::whole($row['ended']), Row::whole($row['held']), $this->planned($row), $row['state'] === 'done',
             $row['repeats'] === 'untilItHolds',
         );
     }

@@ -33,13 +33,9 @@ final class Summaries
     /** Which stretches of a build's trials hold runs. */
     public const STRETCHES = 'stretches';
 
-    /** What was planned of the trials of a build, and how far they came. */
-    public const PLANS = 'plans';
-
     /** What rests on how runs ended and what they were asked, and on no reading. */
     private const WITHOUT_READINGS = [
-        self::STANDINGS, self::FAILURES.self::OF_A_PART, self::STRETCHES.self::OF_A_PART, self::PLANS.self::OF_A_PART,
-        'tries'.self::OF_A_PART,
+        self::STANDINGS, self::FAILURES.self::OF_A_PART, self::STRETCHES.self::OF_A_PART, 'tries'.self::OF_A_PART,
     ];
 
     /** Ends the name of what rests on a part of the runs: a trial, a stretch of one, or those of one metric. */

@@ -167,7 +167,7 @@ final class MigrationTest extends TestCase
     /** @param array<string, string> $ids */
     private function concludes(array $ids): void
     {
-        $facts = new DeviceFacts($this->db);
+        $facts = new DeviceFacts($this->db, new RunFacts($this->db));
         [$device] = $facts->device($ids['device']);
         $of = $this->db->fetchFirstColumn('SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ?', [$ids['a']]);
         $runs = (new RunFacts($this->db))->these(array_map(Row::text(...), $of));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Tests\App;
 
 use Doctrine\DBAL\Connection;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 /** The planned number of runs is the first look; every later one, with new runs, is counted and costs confidence. */
 final class OpenedTest extends ApiTestCase
@@ -75,6 +76,47 @@ final class OpenedTest extends ApiTestCase
         self::assertSame('lower', $this->weigh('comparisons', 0, 'verdict'));
     }
 
+    public function testUntilAHalfWidthTheFirstStageTellsHowMany(): void
+    {
+        $this->plan(3, 'running', ['untilWidth' => '± 0.2']);
+        $this->runs('39.9 N', '40.2 N');
+        self::assertSame('2 of 3 runs, the first stage until ± 0.2 N', $this->tried('count'));
+        $this->runs('40.0 N');
+        self::assertSame('3 of 11 runs, until ± 0.2 N', $this->tried('count'));
+        self::assertStringContainsString('So far 3 of 11 runs that were planned', $this->cell());
+        self::assertSame(0, $this->looks(), 'Its first look is at the end of the second stage.');
+        $this->plan(3, 'running', ['untilWidth' => '0.5 N', 'untilChannel' => 'push']);
+        self::assertSame('3 of 3 runs, until ± 0.5 N', $this->tried('count'));
+        self::assertSame('lower', $this->weigh('comparisons', 0, 'verdict'));
+        self::assertSame(1, $this->looks());
+        // What the first stage read tells its length, so that an amended reading may make it longer.
+        $run = $this->tried('runs', 0, 'id');
+        $reading = self::text($this->json('GET', '/api/runs/'.$run), 'readings', 0, 'id');
+        $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '38.9 N', 'reason' => 'Read wrong', 'version' => 1]);
+        self::assertSame(200, $this->answered());
+        self::assertSame('3 of 37 runs, until ± 0.5 N', $this->tried('count'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> what is asked for, and the field that is wrong */
+    public static function halfWidths(): iterable
+    {
+        yield 'nothing' => [['untilWidth' => '0 N'], 'untilWidth'];
+        yield 'in a unit of something else' => [['untilWidth' => '2 kg'], 'untilWidth'];
+        yield 'no quantity' => [['untilWidth' => 'narrow'], 'untilWidth'];
+        yield 'of a channel that is not read' => [['untilWidth' => '2 N', 'untilChannel' => 'pull'], 'untilChannel'];
+        yield 'with too short a first stage' => [['untilWidth' => '2 N', 'plannedRuns' => 2], 'plannedRuns'];
+    }
+
+    /** @param array<string, mixed> $asked */
+    #[DataProvider('halfWidths')]
+    public function testAHalfWidthThatCannotBeReached(array $asked, string $field): void
+    {
+        $answer = $this->json('PUT', '/api/trials/'.$this->trial, $asked + [
+            'revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing', 'plannedRuns' => 3, 'version' => 1,
+        ]);
+        self::assertSame([422, $field], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
+    }
+
     public function testTheLooksGoAlongInADeviceFile(): void
     {
         $this->runs('39.9 N', '40.2 N', '40.0 N');
@@ -96,12 +138,18 @@ final class OpenedTest extends ApiTestCase
         }
     }
 
-    private function plan(int $runs, string $state): void
+    private function tried(string|int ...$path): string
+    {
+        return self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, ...$path);
+    }
+
+    /** @param array<string, string> $more */
+    private function plan(int $runs, string $state, array $more = []): void
     {
         $version = self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'trial', 'version');
         $this->json('PUT', '/api/trials/'.$this->trial, [
             'revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing', 'plannedRuns' => $runs, 'state' => $state,
-            'version' => $version,
+            'version' => $version, ...$more,
         ]);
         self::assertSame(200, $this->answered());
     }

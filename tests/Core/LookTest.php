@@ -13,6 +13,7 @@ use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Judging\FirstStage;
 use Lustrum\Core\Judging\Headline;
 use Lustrum\Core\Judging\Look;
 use Lustrum\Core\Judging\MetricComparison;
@@ -21,7 +22,9 @@ use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Terms;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\Wanted;
+use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Core\Wording\ComparisonWords;
 use Lustrum\Core\Wording\EvidenceWords;
@@ -51,7 +54,7 @@ final class LookTest extends TestCase
     #[DataProvider('trials')]
     public function testHowFarTrialsHaveCome(array $trials, array $expected): void
     {
-        $look = Look::of(array_map(static fn (array $t): TrialPlan => new TrialPlan(['force'], ...$t), $trials));
+        $look = Look::of(array_map(static fn (array $t): TrialPlan => new TrialPlan('t', ['force'], ...$t), $trials));
         self::assertSame($expected, [$look->ended, $look->planned, $look->looks, $look->isSoFar]);
     }
 
@@ -72,6 +75,34 @@ final class LookTest extends TestCase
     public function testATrialIsAtItsEnd(array $came, bool $isAtEnd): void
     {
         self::assertSame($isAtEnd, TrialPlan::isAtEnd(...$came));
+    }
+
+    /** @return iterable<string, array{list<RunFact>, float, int, ?int}> runs, half-width, first stage, total */
+    public static function firstStages(): iterable
+    {
+        $at = static fn (string $height, float ...$values): array => array_values(array_map(
+            static fn (float $v): RunFact => Judged::run($v, levels: ['height' => $height]), $values,
+        ));
+        // s = 0.152753, t(0.975, 2) = 4.302653: (0.657243/0.2)² = 10.799, (0.657243/0.5)² = 1.728.
+        yield 'more than the first stage' => [Judged::runs([39.9, 40.2, 40.0]), 0.2, 3, 11];
+        yield 'the first stage is enough' => [Judged::runs([39.9, 40.2, 40.0]), 0.5, 3, 3];
+        yield 'what came after the first stage says nothing of its length' => [Judged::runs([39.9, 40.2, 40.0, 55.0, 21.0]), 0.2, 3, 11];
+        yield 'before the first stage has ended' => [Judged::runs([39.9, 40.2]), 0.2, 3, null];
+        yield 'each level takes its own number' => [
+            [...$at('40 cm', 39.9, 40.2, 40.0), ...$at('60 cm', 30.0, 30.1, 30.2)], 0.2, 6, 11 + 5,
+        ];
+        yield 'a level with two values tells nothing' => [[...$at('40 cm', 39.9, 40.2, 40.0), ...$at('60 cm', 30.0, 30.1)], 0.2, 5, null];
+        yield 'a run that was lost is none' => [[...Judged::runs([39.9, 40.2]), Judged::run(40.0, RunOutcome::Lost)], 0.2, 3, null];
+        yield 'nor is a bound a value' => [
+            [...Judged::runs([39.9, 40.2]), Judged::run(40.0, RunOutcome::StoppedEarly, ResultKind::AtLeast)], 0.2, 3, null,
+        ];
+    }
+
+    /** @param list<RunFact> $runs */
+    #[DataProvider('firstStages')]
+    public function testTheFirstStageTellsHowManyRunsItTakes(array $runs, float $halfWidth, int $first, ?int $total): void
+    {
+        self::assertSame($total, FirstStage::total($runs, $runs[0]->readings[0]->channel, $halfWidth, $first, 0.95));
     }
 
     public function testBeforeThePlannedNumberARequirementLeansAtBest(): void

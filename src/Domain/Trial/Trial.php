@@ -6,6 +6,11 @@ namespace Lustrum\Domain\Trial;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Judging\FirstStage;
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Revision;
@@ -53,6 +58,14 @@ class Trial extends Record
     #[ORM\Column(type: SignOffType::NAME, nullable: true)]
     private ?SignOff $override = null;
 
+    /** Key of the channel whose mean is to be known to a half-width; empty: the planned number of runs is all there is. */
+    #[ORM\Column(length: 40)]
+    private string $untilChannel = '';
+
+    /** The half-width, with the unit of the channel. */
+    #[ORM\Column(length: 120)]
+    private string $untilWidth = '';
+
     /** How often its answer was opened with new runs, from the one on where the planned number had ended. */
     #[ORM\Column]
     private int $looks = 0;
@@ -79,6 +92,30 @@ class Trial extends Record
         $this->state = $input->state;
         $this->signOff = $input->signOff?->after($this->signOff);
         $this->override = $input->override;
+        $this->until(trim($input->untilChannel), trim($input->untilWidth));
+    }
+
+    private function until(string $key, string $width): void
+    {
+        [$this->untilChannel, $this->untilWidth] = ['', ''];
+        if ($width === '') {
+            return;
+        }
+        $read = array_values(array_filter($this->method->channels(), static fn (Channel $c): bool => !$c->isDerived()));
+        $channel = array_values(array_filter($read, static fn (Channel $c): bool => $c->key === $key || ($key === '' && count($read) === 1)))[0]
+            ?? throw Invalid::at('untilChannel', 'Which channel? Its method reads none of that name.');
+        try {
+            $half = Quantity::typedBeside(ltrim($width, '± '), $channel->unit)->differenceTo($channel->unit);
+        } catch (CoreException $wrong) {
+            throw Invalid::at('untilWidth', $wrong->getMessage());
+        }
+        if ($half <= 0) {
+            throw Invalid::at('untilWidth', 'A half-width is above nought.');
+        }
+        if ($this->plannedRuns < FirstStage::FEWEST) {
+            throw Invalid::at('plannedRuns', 'The first stage takes three runs at least.');
+        }
+        [$this->untilChannel, $this->untilWidth] = [$channel->key, Digits::short($half).' '.$channel->unit];
     }
 
     public function restore(array $row, Records $records): void
@@ -106,7 +143,7 @@ class Trial extends Record
         return new TrialView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->method->id()->toRfc4122(),
             $this->name, $this->question, $this->plannedRuns, $this->repeats, $this->state, $this->signOff, $this->override,
-            Instant::write($this->createdAt()),
+            $this->untilChannel, $this->untilWidth, Instant::write($this->createdAt()),
         );
     }
 

@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Trial;
 
 use Lustrum\Record\RecordInput;
 use Lustrum\Shared\Identifier;
+use Lustrum\Shared\Limit;
 use Lustrum\Shared\Name;
 use Lustrum\Shared\Note;
 use Lustrum\Shared\Version;
@@ -13,6 +14,10 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class TrialInput implements RecordInput
 {
+    /**
+     * @param string $untilChannel key of the channel whose mean is to be known; empty: the planned number is all there is
+     * @param string $untilWidth   to which half-width, with its unit: '2 N'; the planned runs are the first stage then
+     */
     public function __construct(
         #[Identifier]
         public string $revision,
@@ -31,6 +36,10 @@ final readonly class TrialInput implements RecordInput
         public ?SignOff $signOff = null,
         #[Assert\Valid]
         public ?SignOff $override = null,
+        #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
+        public string $untilChannel = '',
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $untilWidth = '',
         #[Version]
         public ?int $version = null,
     ) {

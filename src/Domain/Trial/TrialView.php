@@ -6,7 +6,10 @@ namespace Lustrum\Domain\Trial;
 
 final readonly class TrialView
 {
-    /** @param int $plannedRuns nought where nobody said how many */
+    /**
+     * @param int    $plannedRuns  nought where nobody said how many
+     * @param string $untilChannel key of the channel whose mean is to be known to untilWidth; empty: none
+     */
     public function __construct(
         public string $id,
         public int $version,
@@ -19,6 +22,8 @@ final readonly class TrialView
         public TrialState $state,
         public ?SignOff $signOff,
         public ?SignOff $override,
+        public string $untilChannel,
+        public string $untilWidth,
         public string $createdAt,
     ) {
     }

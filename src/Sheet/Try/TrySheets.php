@@ -15,7 +15,6 @@ use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\RepeatPurpose;
 use Lustrum\Domain\Trial\Trial;
-use Lustrum\Domain\Trial\TrialState;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\RunDots;
@@ -35,7 +34,9 @@ final readonly class TrySheets
     {
         $book = $this->books->open($revision->device());
         $id = $revision->id()->toRfc4122();
-        $results = $book->trialResults($book->build($id));
+        $build = $book->build($id);
+        $results = $book->trialResults($build);
+        $plans = array_column($book->plans($build), null, 'trial');
         $dots = $this->dots->ofBuild($id);
         $counts = $this->dots->counts($id);
         $rows = [];
@@ -45,7 +46,7 @@ final readonly class TrySheets
                 $trial, array_map(RunDot::fromRow(...), $dots[$key] ?? []), $counts[$key] ?? [
                     'from' => null, 'to' => null, 'outcomes' => [],
                 ],
-                $results[$key] ?? null, $book,
+                $results[$key] ?? null, $book, $plans[$key],
             );
         }
         $outcomes = [];
@@ -70,21 +71,19 @@ final readonly class TrySheets
      * @param list<RunDot>                                                          $dots
      * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
      */
-    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book): TrialRow
+    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan): TrialRow
     {
         $view = $trial->view();
         $outcomes = $count['outcomes'];
         $total = array_sum($outcomes);
-        $ended = $total - ($outcomes[''] ?? 0) - ($outcomes[RunOutcome::Void->value] ?? 0);
         $held = $outcomes[RunOutcome::Held->value] ?? 0;
         $isUntilItHolds = $view->repeats === RepeatPurpose::UntilItHolds;
 
         return new TrialRow(
             $view, $trial->method()->name(), $dots, $total, $count['from'], $count['to'],
-            TrialWords::count($total, $view->plannedRuns, $outcomes[''] ?? 0, $isUntilItHolds && $held > 0),
+            TrialWords::count($total, $plan, $outcomes[''] ?? 0, $isUntilItHolds && $held > 0, $view->untilWidth, $view->plannedRuns),
             $results === null ? [] : TrialWords::results(
-                $results, $book->metrics(), $book->rated(),
-                !TrialPlan::isAtEnd($ended, $held, $view->plannedRuns, $view->state === TrialState::Done, $isUntilItHolds),
+                $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
             $trial->method()->safety()->inSight($view->signOff !== null),
         );

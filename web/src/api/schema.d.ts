@@ -1968,6 +1968,8 @@ export interface components {
             state?: components["schemas"]["Domain.Trial.TrialState"];
             signOff?: components["schemas"]["Domain.Trial.SignOff"] | null;
             override?: components["schemas"]["Domain.Trial.SignOff"] | null;
+            untilChannel?: string;
+            untilWidth?: string;
             version?: number | null;
         };
         /** @enum {string} */
@@ -1984,6 +1986,8 @@ export interface components {
             state: components["schemas"]["Domain.Trial.TrialState"];
             signOff: components["schemas"]["Domain.Trial.SignOff"] | null;
             override: components["schemas"]["Domain.Trial.SignOff"] | null;
+            untilChannel: string;
+            untilWidth: string;
             createdAt: string;
         };
         "Http.Account.SessionView": {

@@ -9,7 +9,9 @@ return [
     'soFar' => 'So far, before its planned number of runs:',
     'rated' => 'What was rated is shown when the trial is at its end, so that nobody who is about to rate knows it.',
     'aside' => '{n, plural, one {# run} other {# runs}} set aside: {why}',
-    'count' => '{runs} of {planned, plural, one {# run} other {# runs}}{unfinished, plural, =0 {} other {, # unfinished}}{first, select, yes {, stopped at first success} other {}}',
+    'count' => '{planned, plural, =0 {{runs, plural, one {# run} other {# runs}}} other {{runs, number} of {planned, plural, one {# run} other {# runs}}}}'
+        .'{until, select, first {, the first stage until ± {width}} open {; three values at each level tell how many more it takes until ± {width}}'
+        .' told {, until ± {width}} other {}}{unfinished, plural, =0 {} other {, # unfinished}}{first, select, yes {, stopped at first success} other {}}',
     'untried' => 'Build {letter} has not been tried. Start with the cheapest check that could prove it wrong.',
     'part' => '{outcome, select, held {{n} held} failed {{n} failed} stoppedEarly {{n} stopped early} lost {{n} lost in handling} void {{n} void} other {{n} unfinished}}',
     'sentence' => 'Build {letter}: {runs, plural, one {# run} other {# runs}} in {trials, plural, one {# trial} other {# trials}}{any, select, yes {, {parts}} other {}}.',

@@ -13,7 +13,7 @@ import { RunsSlip, type Opened } from '../../ui/RunsSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { ChangeTable } from './ChangeTable';
-import { articleFields, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FIELDS } from './forms';
+import { articleFields, articleOf, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FIELDS } from './forms';
 import { ArmTable } from './ArmTable';
 import { written } from '../../ui/records/effects';
 import { armLine, armOf } from '../../ui/records/arms';
@@ -268,7 +268,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
           frame.spine.map((t) => t.revision),
         )}
         onClose={close}
-        save={(id, values, version) => putRecord('articles', id, { ...values, scale: values['scale'] ?? '', version })}
+        save={(id, values, version) => putRecord('articles', id, { ...articleOf(values), version })}
       />
       <RecordSlip
         title={`Build ${revision.letter}`}

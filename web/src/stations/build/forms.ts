@@ -1,6 +1,6 @@
 import { CHANGE_CLASS, DEVIATION, options, VERDICT, WHEREABOUTS } from '../../ui/words';
 import type { Schemas } from '../../api/client';
-import type { Field, FieldOrRows } from '../../ui/fields';
+import type { Field, FieldOrRows, Values } from '../../ui/fields';
 import { effectRows } from '../../ui/records/effects';
 
 export function changeFields(sheet: Schemas['BuildSheet']): FieldOrRows[] {
@@ -47,6 +47,17 @@ export const PART_FIELDS: Field[] = [
   { name: 'cost', label: 'Cost of one', kind: 'number', half: true },
   { name: 'note', label: 'Note' },
 ];
+
+/** What was not picked is a text that says nothing. */
+export function articleOf(values: Values): Values {
+  const uses = (values['uses'] as Values[] | undefined) ?? [];
+  return {
+    ...values,
+    scale: values['scale'] ?? '',
+    arm: values['arm'] ?? '',
+    uses: uses.map((use) => ({ ...use, method: use['method'] ?? '' })),
+  };
+}
 
 export function articleFields(
   sheet: Pick<Schemas['BuildSheet'], 'methods' | 'modes'>,

@@ -19,6 +19,13 @@ export function TrialSlip({
 }) {
   const signed = (who: unknown, note: unknown, at = '') =>
     String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? ''), at };
+  const channels = [
+    ...new Set(
+      sheet.methods
+        .filter((m) => trial === null || m.id === trial.method)
+        .flatMap((m) => m.channels.filter((c) => c.formula === '').map((c) => c.key)),
+    ),
+  ];
   const fields: Field[] = [
     ...(trial === null
       ? [
@@ -40,6 +47,19 @@ export function TrialSlip({
       hint: 'Until then its answers read “so far”. 0: nobody says how many, until it is done.',
     },
     { name: 'repeats', label: 'Repeats are', kind: 'select', half: true, options: options(REPEATS) },
+    {
+      name: 'untilWidth',
+      label: 'Or until a mean is known to ±',
+      half: true,
+      hint: '2 N. The planned runs are its first stage then; they tell how many more it takes.',
+    },
+    {
+      name: 'untilChannel',
+      label: 'The mean of',
+      kind: 'select',
+      half: true,
+      options: [{ value: '', label: 'the only channel' }, ...channels.map((c) => ({ value: c, label: c }))],
+    },
     ...(trial !== null
       ? [
           {
@@ -95,6 +115,7 @@ export function TrialSlip({
           putRecord('trials', id, {
             method: trial?.method,
             ...values,
+            untilChannel: values['untilChannel'] ?? '',
             revision: sheet.revision.id,
             signOff: signed(signedBy, signedNote, signedAgain === true ? '' : (trial?.signOff?.at ?? '')),
             override: signed(overrideBy, overrideNote),

@@ -51,7 +51,7 @@ export function TrialSlip({
       name: 'untilWidth',
       label: 'Or until a mean is known to ±',
       half: true,
-      hint: '2 N. The planned runs are its first stage then; they tell how many more it takes.',
+      hint: 'As in 2 N. The planned runs are its first stage then; they tell how many more it takes.',
     },
     {
       name: 'untilChannel',

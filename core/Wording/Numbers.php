@@ -36,10 +36,19 @@ final class Numbers
         $end = static fn (?float $v, string $which): string => match (true) {
             $v === null => Messages::say('number.open'),
             in_array($which, $f->cut, true) => Messages::say('number.cut', ['end' => Digits::decimals($v, $f->decimals)]),
-            default => Digits::decimals($v, $f->decimals),
+            default => self::end($v, $f),
         };
 
         return Messages::say('number.interval', ['estimate' => $text, 'low' => $end($f->low, 'low'), 'high' => $end($f->high, 'high')]);
+    }
+
+    /** What keeps clear of nought is not written as reaching it: the verdict beside it would seem wrong. */
+    private static function end(float $end, Figure $f): string
+    {
+        $text = Digits::decimals($end, $f->decimals);
+        $isClear = $f->low !== null && $f->high !== null && $f->low * $f->high > 0;
+
+        return $isClear && (float) $text === 0.0 ? Digits::plain($end, 1) : $text;
     }
 
     /** A difference with its sign: '+2 N', '−3 points'. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
+use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Wording\Messages;
+use Lustrum\Core\Wording\Numbers;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -60,6 +62,16 @@ final class MessagesTest extends TestCase
             $used = str_contains($code, "'".$key."'") || preg_match("/'".$family."\.'\s*\./", $code) === 1;
             self::assertTrue($used, $key.' is said nowhere ('.$name.').');
         }
+    }
+
+    public function testAnEndThatKeepsClearOfNoughtIsNotWrittenAsNought(): void
+    {
+        $of = static fn (float $value, ?float $low, ?float $high): string => Numbers::figure(new Figure($value, $low, $high, 'N', 1, 5));
+        self::assertSame('−0.3 N [−0.6, −0.02]', $of(-0.3, -0.6, -0.021));
+        self::assertSame('0.3 N [0.004, 0.6]', $of(0.3, 0.0042, 0.6));
+        self::assertSame('0.3 N [0.0, 0.6]', $of(0.3, -0.02, 0.6));
+        self::assertSame('0.3 N [0.0, 0.6]', $of(0.3, 0.0, 0.6));
+        self::assertSame('0.3 N [open, 0.6]', $of(0.3, null, 0.6));
     }
 
     public function testAMessageThatIsNotThereIsAFault(): void

@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import type { Schemas } from '../../api/client';
 import type { Opened } from '../../ui/RunsSlip';
+import { prose } from '../../ui/prose';
 import { Table, type Column } from '../../ui/Table';
 import { useNarrow } from '../../ui/useNarrow';
 import { Texture, TEXTURE_WORDS } from '../../ui/Texture';
@@ -32,7 +33,7 @@ export function EvidenceTable({ sheet, open }: { sheet: Schemas['WeighSheet']; o
           look: narrow ? '' : 'min-w-36',
           cell: (r) => (
             <>
-              {r.statement}
+              {prose(r.statement)}
               <span className="block text-xs text-soft">
                 {r.metric} · {r.source === 'runs' ? KIND[r.kind] : 'worked out from the build'}
                 {r.must ? '' : ' · should'}

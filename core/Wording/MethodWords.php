@@ -30,6 +30,32 @@ final class MethodWords
         ]);
     }
 
+    /** A try that nobody gave a name. */
+    public static function unnamed(): string
+    {
+        return Messages::say('method.unnamed');
+    }
+
+    /** When to stop what can hurt nobody. */
+    public static function hurtsNobody(): string
+    {
+        return Messages::say('method.hurtsNobody');
+    }
+
+    /** Why a reading was not asked back. */
+    public static function takenUp(): string
+    {
+        return Messages::say('method.takenUp');
+    }
+
+    /** A requirement that was made of a result. */
+    public static function wanted(string $name, bool $atLeast, string $limit, string $unit): string
+    {
+        return Messages::begin(Messages::say('method.wanted', [
+            'name' => $name, 'atLeast' => $atLeast, 'limit' => Numbers::withUnit($limit, $unit),
+        ]));
+    }
+
     public static function question(string $metric, string $text): string
     {
         return Messages::say('method.question', ['metric' => $metric, 'told' => $text !== '', 'text' => $text]);

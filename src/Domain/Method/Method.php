@@ -17,6 +17,7 @@ use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Doctrine\TextsType;
+use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
@@ -140,6 +141,33 @@ class Method extends Record
         }
 
         return $out;
+    }
+
+    /** A hazard that nobody had thought of, and when to stop. */
+    public function minds(string $hazard, string $stop): void
+    {
+        $safety = $this->safety;
+        $abort = $safety->hazards === [] ? $stop : trim($safety->abort.' '.$stop);
+        $this->safety = new Safety([...$safety->hazards, $hazard], $safety->cautions, $abort, $safety->needsSignOff);
+    }
+
+    /**
+     * What a run was found to read, and to be made at; a channel's metric is its name.
+     *
+     * @param list<Channel> $channels
+     * @param list<Factor>  $factors
+     */
+    public function learns(array $channels, array $factors, Records $records): void
+    {
+        $this->channels = [...$this->channels, ...array_map(
+            fn (Channel $c): Channel => $c->measuring(Metric::named($c->metric, $c->unit, $this->device, $records)->id()->toRfc4122()), $channels,
+        )];
+        $this->factors = [...$this->factors, ...$factors];
+        foreach (['channels' => $this->channels, 'factors' => $this->factors] as $field => $list) {
+            if (count($list) > Limit::LIST) {
+                throw Invalid::at($field, sprintf('At most %d of them.', Limit::LIST));
+            }
+        }
     }
 
     public function view(): MethodView

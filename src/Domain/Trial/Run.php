@@ -153,6 +153,19 @@ class Run extends Record
         [$this->trial, $this->configuration] = [$trial, $configuration];
     }
 
+    /**
+     * Its method asks more than when it began: what was said of it is a reading now, or a level.
+     *
+     * @param list<Found> $levels
+     */
+    public function learned(StoredConfiguration $configuration, array $levels): void
+    {
+        $this->configuration = $configuration;
+        $new = array_column($levels, null, 'name');
+        $kept = array_filter($this->levels, static fn (Found $f): bool => !isset($new[$f->name]));
+        $this->levels = self::fittingLevels([...array_values($kept), ...$levels], $this->configuration()->factors);
+    }
+
     public function take(RecordInput $input, Records $records): void
     {
         if ($input->article !== $this->article?->id()->toRfc4122()) {

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Try;
+
+use Lustrum\Action\Run\TakingUp;
+use Lustrum\Action\Run\TryingSomething;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\RunView;
+use Lustrum\Domain\Trial\SaidInput;
+use Lustrum\Domain\Trial\SaidView;
+use Lustrum\Domain\Trial\TakeUpInput;
+use Lustrum\Domain\Trial\TriedView;
+use Lustrum\Domain\Trial\TryInput;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Record\Records;
+use Lustrum\Sheet\Start\Starts;
+use Lustrum\Sheet\Start\StartSheet;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+/** Trying something without planning it, and making records of what was said. */
+final readonly class TryController
+{
+    private const ID = ['id' => Requirement::UUID];
+
+    public function __construct(
+        private Records $records,
+        private Starts $starts,
+        private TryingSomething $trying,
+        private TakingUp $takingUp,
+    ) {
+    }
+
+    /** What a try can begin on. */
+    #[Route('/api/workspaces/{id}/start', requirements: self::ID, methods: ['GET'])]
+    #[Answers(StartSheet::class)]
+    public function start(Uuid $id): JsonResponse
+    {
+        return new JsonResponse($this->starts->of($this->records->workspace($id)));
+    }
+
+    /** Begins a run from one line, with whatever is missing for it. */
+    #[Route('/api/workspaces/{id}/tries', requirements: self::ID, methods: ['POST'])]
+    #[Answers(TriedView::class)]
+    public function begin(Uuid $id, #[Body] TryInput $input): JsonResponse
+    {
+        $workspace = $this->records->workspace($id);
+        $this->records->mustWrite($workspace);
+
+        return new JsonResponse($this->trying->begin($workspace, $input));
+    }
+
+    /** Keeps a line about a run, and says what its numbers are read as. */
+    #[Route('/api/runs/{id}/said', requirements: self::ID, methods: ['POST'])]
+    #[Answers(SaidView::class)]
+    public function said(Uuid $id, #[Body] SaidInput $input): JsonResponse
+    {
+        $run = $this->records->find(Run::class, $id);
+        $this->records->mustWrite($run->workspace());
+
+        return new JsonResponse($this->takingUp->said($run, $input->text));
+    }
+
+    /** Makes results and levels of what a line was read as. */
+    #[Route('/api/runs/{id}/take-up', requirements: self::ID, methods: ['POST'])]
+    #[Answers(RunView::class)]
+    public function takeUp(Uuid $id, #[Body] TakeUpInput $input): JsonResponse
+    {
+        $run = $this->records->find(Run::class, $id);
+        $this->records->mustWrite($run->workspace());
+
+        return new JsonResponse($this->takingUp->takeUp($run, $input));
+    }
+}

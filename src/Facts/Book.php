@@ -64,14 +64,14 @@ final class Book
     /** @var array{string, array<string, list<RunFact>>} the stretches that were read last: which, and their runs */
     private array $fresh = ['', []];
 
-    /** @var array<string, list<string>> by build */
-    private array $stretches = [];
+    /** @var array<string, list<string>>|null by build */
+    private ?array $stretches = null;
 
     /** @var array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}>|null by metric */
     private ?array $scales = null;
 
-    /** @var array<string, list<TrialPlan>> by build */
-    private array $plans = [];
+    /** @var array<string, list<TrialPlan>>|null by build */
+    private ?array $plans = null;
 
     /** @var array<string, array<string, Own>> by build, then requirement */
     private array $own = [];
@@ -130,6 +130,12 @@ final class Book
         )));
     }
 
+    /** @return list<string> of all builds: what is kept of each is fetched for all at once */
+    private function buildIds(): array
+    {
+        return array_map(strval(...), array_keys($this->lineage()->builds));
+    }
+
     public function build(string $id): Build
     {
         return $this->lineage()->build($id) ?? throw new \LogicException('That build is not of this device.');
@@ -144,7 +150,7 @@ final class Book
     /** @return list<string> */
     private function stretches(Build $build): array
     {
-        return $this->stretches[$build->id] ??= $this->keptRuns->stretchesOf($this->device->id, $this->counter, [$build->id])[$build->id];
+        return ($this->stretches ??= $this->keptRuns->stretchesOf($this->device->id, $this->counter, $this->buildIds()))[$build->id];
     }
 
     /**
@@ -359,7 +365,9 @@ final class Book
     /** @return list<TrialPlan> what was planned of the trials of a build, and how far they came */
     public function plans(Build $build): array
     {
-        return $this->plans[$build->id] ??= $this->kept('plans', [$build], fn (): array => $this->facts->plans($build->id));
+        return ($this->plans ??= $this->summaries->byBuild(
+            $this->device->id, $this->counter, 'plans', $this->buildIds(), $this->facts->plans(...), Dropped::READ,
+        ))[$build->id];
     }
 
     /** @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by metric */

@@ -154,22 +154,35 @@ final readonly class DeviceFacts
     }
 
     /**
-     * What was planned of the trials of a build, and how far they came. A trial that is repeated until it holds is at its end
+     * What was planned of the trials of builds, and how far they came. A trial that is repeated until it holds is at its end
      * when it did.
      *
-     * @return list<TrialPlan>
+     * @param list<string> $builds
+     *
+     * @return array<string, list<TrialPlan>> by build
      */
-    public function plans(string $build): array
+    public function plans(array $builds): array
     {
-        return array_map(fn (array $row): TrialPlan => new TrialPlan(
+        $out = array_fill_keys($builds, []);
+        foreach ($this->db->fetchAllAssociative(
+            'SELECT t.revision_id, m.channels, m.questions, '.self::HOW_FAR.' JOIN method m ON m.id = t.method_id, LATERAL ('.self::ENDED.') e
+             WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL', ['{'.implode(',', $builds).'}'],
+        ) as $row) {
+            $out[Row::text($row['revision_id'])][] = $this->plan($row);
+        }
+
+        return $out;
+    }
+
+    /** @param array<string, mixed> $row of HOW_FAR, with what the method reads and asks */
+    private function plan(array $row): TrialPlan
+    {
+        return new TrialPlan(
             Row::text($row['id']), array_map(Row::text(...), array_column(
                 [...Row::rows(Row::json($row['channels'])), ...Row::rows(Row::json($row['questions']))], 'metric',
             )),
             Row::whole($row['ended']), $this->planned($row), $this->isAtEnd($row), Row::whole($row['looks']),
-        ), $this->db->fetchAllAssociative(
-            'SELECT m.channels, m.questions, '.self::HOW_FAR.' JOIN method m ON m.id = t.method_id, LATERAL ('.self::ENDED.') e
-             WHERE t.revision_id = ? AND t.withdrawn_because IS NULL', [$build],
-        ));
+        );
     }
 
     /**

@@ -12,6 +12,9 @@ final class Dropped
     /** Names what rests on how the runs of a build ended. */
     public const ENDED = 'ended';
 
+    /** Names what rests on anything that runs of a build read, or how they ended. */
+    public const READ = 'read';
+
     /** The failures of all builds, wherever they happened. */
     public bool $failures = false;
 
@@ -50,7 +53,7 @@ final class Dropped
     public function reading(string $build, string $trial, int $number, array $metrics): void
     {
         $this->builds[$build] = true;
-        $this->parts += [$trial => true, KeptRuns::stretch($trial, $number) => true] + array_fill_keys($metrics, true);
+        $this->parts += [self::READ => true, $trial => true, KeptRuns::stretch($trial, $number) => true] + array_fill_keys($metrics, true);
     }
 
     /** Was nothing written but readings? */

@@ -118,18 +118,19 @@ final class Summaries
     }
 
     /**
-     * What rests on a build and how its runs ended, each build by itself: a reading leaves it.
+     * What rests on a build and how its runs ended, each build by itself.
      *
      * @template T
      *
      * @param list<string>                             $builds
      * @param callable(list<string>): array<string, T> $workOut by build, of those of which nothing is kept
+     * @param string                                   $on      Dropped::ENDED: a reading leaves it; Dropped::READ: it does not
      *
      * @return array<string, T> by build
      */
-    public function byBuild(string $device, int $counter, string $what, array $builds, callable $workOut): array
+    public function byBuild(string $device, int $counter, string $what, array $builds, callable $workOut, string $on = Dropped::ENDED): array
     {
-        $part = static fn (string $build): string => $build.':'.Dropped::ENDED;
+        $part = static fn (string $build): string => $build.':'.$on;
         $known = [];
         foreach ($this->ofParts($device, $what, array_map($part, $builds)) as $key => $value) {
             /** @var T $value */

@@ -14,7 +14,7 @@ final class LimitTest extends ApiTestCase
     private const MUCH = 25_000;
 
     /** Fields that are one of a few words, or read as a quantity or an identifier, and so are refused for another reason. */
-    private const OTHERWISE = ['arm', 'chosenArm', 'startedAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel'];
+    private const OTHERWISE = ['arm', 'chosenArm', 'startedAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel', 'untilWidth'];
 
     /** @var array<string, array<string, mixed>> a sound body of each kind */
     private array $bodies = [];

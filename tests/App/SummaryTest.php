@@ -240,7 +240,7 @@ final class SummaryTest extends ApiTestCase
         self::assertTrue($dropped->onlyReadings());
         $dropped->run('build', 'trial', 400, ['metric', 'other']);
         self::assertFalse($dropped->onlyReadings());
-        self::assertSame(['trial', 'trial:1', 'metric', 'trial:2', 'other', Dropped::ENDED], $dropped->parts());
+        self::assertSame([Dropped::READ, 'trial', 'trial:1', 'metric', 'trial:2', 'other', Dropped::ENDED], $dropped->parts());
         $dropped->build('build');
         self::assertSame([], $dropped->parts(), 'All of the build.');
         self::assertSame(['build'], array_keys($dropped->builds));

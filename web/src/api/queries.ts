@@ -19,6 +19,14 @@ export const devicesQuery = (workspace: string) =>
     queryFn: () => must(api.GET('/api/workspaces/{id}/devices', { params: { path: { id: workspace } } })),
   });
 
+export const startQuery = (workspace: string) =>
+  queryOptions({
+    queryKey: ['start', workspace],
+    // What was used last changes with every run.
+    staleTime: 0,
+    queryFn: () => must(api.GET('/api/workspaces/{id}/start', { params: { path: { id: workspace } } })),
+  });
+
 export const membersQuery = (workspace: string) =>
   queryOptions({
     queryKey: ['members', workspace],

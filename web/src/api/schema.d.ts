@@ -924,6 +924,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{id}/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a line about a run, and says what its numbers are read as. */
+        post: operations["lustrum_http_try_try_said"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{id}/take-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes results and levels of what a line was read as. */
+        post: operations["lustrum_http_try_try_takeup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -1058,6 +1092,40 @@ export interface paths {
         post?: never;
         /** Takes somebody out. What they wrote stays. Leads only. */
         delete: operations["lustrum_http_account_account_letout"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a try can begin on. */
+        get: operations["lustrum_http_try_try_start"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/tries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a run from one line, with whatever is missing for it. */
+        post: operations["lustrum_http_try_try_begin"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1942,10 +2010,37 @@ export interface components {
             filled: components["schemas"]["Core.Run.Filled"] | null;
             by: string;
         };
+        "Domain.Trial.SaidInput": {
+            text: string;
+        };
+        "Domain.Trial.SaidPart": {
+            text: string;
+            unit: string;
+            name: string;
+            isLevel: boolean;
+            isKnown: boolean;
+        };
+        "Domain.Trial.SaidView": {
+            kept: string;
+            parts: components["schemas"]["Domain.Trial.SaidPart"][];
+            held: boolean | null;
+            words: string;
+        };
         "Domain.Trial.SignOff": {
             by: string;
             note: string;
             at: string;
+        };
+        "Domain.Trial.TakeUpInput": {
+            taken?: components["schemas"]["Domain.Trial.TakenUp"][];
+        };
+        "Domain.Trial.TakenUp": {
+            text: string;
+            unit: string;
+            name: string;
+            isLevel: boolean;
+            direction: string;
+            limit: number | null;
         };
         "Domain.Trial.TogetherInput": {
             channel?: string;
@@ -1989,6 +2084,21 @@ export interface components {
             untilChannel: string;
             untilWidth: string;
             createdAt: string;
+        };
+        "Domain.Trial.TriedView": {
+            device: string;
+            build: string;
+            letter: string;
+            run: string;
+        };
+        "Domain.Trial.TryInput": {
+            run: string;
+            what?: string;
+            build?: string | null;
+            device?: string;
+            article?: string | null;
+            hurts?: string;
+            stop?: string;
         };
         "Http.Account.SessionView": {
             name: string | null;
@@ -2354,6 +2464,22 @@ export interface components {
             levels: string;
             conditions: string;
             aside: string;
+        };
+        "Sheet.Start.StartArticle": {
+            id: string;
+            serial: string;
+        };
+        "Sheet.Start.StartBuild": {
+            device: string;
+            name: string;
+            id: string;
+            letter: string;
+            articles: components["schemas"]["Sheet.Start.StartArticle"][];
+        };
+        "Sheet.Start.StartSheet": {
+            builds: components["schemas"]["Sheet.Start.StartBuild"][];
+            build: string | null;
+            article: string | null;
         };
         "Sheet.Try.RunDot": {
             id: string;
@@ -4398,6 +4524,76 @@ export interface operations {
             };
         };
     };
+    lustrum_http_try_try_said: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.SaidInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.SaidView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_try_takeup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.TakeUpInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.RunView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_account_account_session: {
         parameters: {
             query?: never;
@@ -4722,6 +4918,72 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_try_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Start.StartSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_try_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.TryInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.TriedView"];
+                };
             };
             /** @description A problem, with a sentence for people */
             default: {

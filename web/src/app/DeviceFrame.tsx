@@ -11,6 +11,7 @@ import { Plate } from './Plate';
 import { Spine } from './Spine';
 import { Stations } from './Stations';
 import { TopRight } from './TopRight';
+import { TrySomething } from './TrySomething';
 import { useKeys } from '../ui/useKeys';
 import { fetchSheet } from './views';
 
@@ -76,6 +77,7 @@ function Framed({ frame }: { frame: Frame }) {
       <div className="frame-only flex items-center justify-between border-b border-rule bg-sheet px-1 sm:px-4">
         <Stations device={device} tag={tag} current={station} />
         <div className="hidden items-center gap-1 lg:flex">
+          <TrySomething workspace={frame.device.workspace} build={build} />
           <LookUpButton onClick={() => setLooking(true)} />
           <TopRight />
         </div>
@@ -103,6 +105,11 @@ function Framed({ frame }: { frame: Frame }) {
           )}
         </Suspense>
       </main>
+      {!pathname.includes('/run/') && (
+        <div className="frame-only sticky bottom-0 z-10 border-t border-rule bg-sheet p-2 lg:hidden">
+          <TrySomething workspace={frame.device.workspace} build={build} className="w-full" />
+        </div>
+      )}
       <Suspense fallback={null}>
         {looking && <LookUp frame={frame} open onClose={() => setLooking(false)} />}
         {keys && <KeysSlip open onClose={() => setKeys(false)} />}

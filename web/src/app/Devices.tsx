@@ -17,6 +17,7 @@ import { stationPath, useBegin } from '../ui/place';
 import { prose } from '../ui/prose';
 import { useKeys } from '../ui/useKeys';
 import { TopRight } from './TopRight';
+import { TrySomething } from './TrySomething';
 
 /** All workspaces of a person with their devices. */
 export default function Devices() {
@@ -54,17 +55,17 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
         {write && (
           <div className="flex flex-wrap gap-2">
             <Import workspace={workspace.id} />
-            <Button look="primary" onClick={begin}>
-              New device
-            </Button>
+            <Button onClick={begin}>New device</Button>
+            <TrySomething workspace={workspace.id} />
           </div>
         )}
       </div>
       {devices.isError && <p className="mt-3 text-oxide">{devices.error.message}</p>}
       {devices.data?.length === 0 && (
-        <Empty action={write && <Button onClick={begin}>Begin with a device</Button>}>
-          No devices yet. Begin with one: what it is for, then its first requirement, its first build and its first run.
-          From the second build on, Lustrum works out what changed and whether it helped.
+        <Empty action={write && <TrySomething workspace={workspace.id} />}>
+          Nothing here yet. Begin with the thing in your hand: a line, or a picture, and the first run is there.
+          Requirements, methods and builds come of what you say of it; from the second build on, Lustrum works out what
+          changed and whether it helped.
         </Empty>
       )}
       <ul className="mt-4 divide-y divide-rule border-y border-rule empty:hidden">

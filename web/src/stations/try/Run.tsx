@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
+import { Link, useLocation, useParams } from 'react-router';
 
 import type { Schemas } from '../../api/client';
 import { runQuery } from '../../api/queries';
@@ -7,9 +7,11 @@ import { stationPath, usePlace } from '../../ui/place';
 import { Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
+import { Again } from './Again';
 import { FoundFields } from './FoundFields';
 import { Outcome } from './Outcome';
 import { ReadingEntry } from './ReadingEntry';
+import { SayLine } from './SayLine';
 import { Seen } from './Seen';
 import { SetAside } from './SetAside';
 
@@ -29,6 +31,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
   const { run, asked } = sheet;
   const readChannels = asked.channels.filter((c) => c.formula === '');
+  const { state } = useLocation() as { state: { line?: string } | null };
   return (
     <Sheet
       title={`${sheet.trial.name} · run ${run.number}${sheet.level === '' ? '' : ` · ${sheet.level}`}`}
@@ -63,6 +66,11 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
       {sheet.mind !== '' && <p className="mt-4 border-l-4 border-oxide pl-3 text-sm font-semibold">{sheet.mind}</p>}
       <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
         <div>
+          {write && (
+            <div className="mt-5">
+              <SayLine sheet={sheet} first={/\d/.test(state?.line ?? '') ? (state?.line ?? '') : ''} />
+            </div>
+          )}
           {asked.channels.length > 0 && (
             <Part title="Readings">
               <div className="space-y-5">
@@ -97,6 +105,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           )}
           <Part title="Outcome" aside={asked.heldWhen === '' ? undefined : `held when: ${asked.heldWhen}`}>
             <Outcome sheet={sheet} write={write} />
+            {write && run.outcome !== null && <Again sheet={sheet} base={base} />}
           </Part>
         </div>
         <div>

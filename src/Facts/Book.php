@@ -48,7 +48,7 @@ final class Book
     private const THIRDS = 4;
 
     /** So many stretches of runs are held open. */
-    private const REMEMBERED = 2;
+    private const REMEMBERED = 8;
 
     private ?Lineage $lineage = null;
 

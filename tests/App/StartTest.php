@@ -20,7 +20,10 @@ final class StartTest extends ApiTestCase
         self::assertSame('Handle pulled', self::text($this->json('GET', '/api/devices/'.self::text($begun, 'device').'/frame'), 'device', 'name'));
         self::assertSame($begun, $this->begin(['run' => $run, 'what' => 'Handle pulled 412 N']), 'Sent twice, it is one run.');
         $start = $this->json('GET', '/api/workspaces/'.$this->workspace.'/start');
-        self::assertSame([self::text($begun, 'build'), 1], [self::text($start, 'build'), count((array) $start['builds'])]);
+        self::assertSame([self::text($begun, 'build'), 1, 'A-1'], [
+            self::text($start, 'build'), count((array) $start['builds']), self::text($start, 'builds', 0, 'articles', 0, 'serial'),
+        ]);
+        self::assertSame(self::text($start, 'article'), self::text($sheet, 'article', 'id'), 'What is in the hand is its first article.');
     }
 
     public function testWhatWasSaidBecomesResultLevelAndRequirementAndTheNextRunFindsThem(): void
@@ -156,7 +159,7 @@ final class StartTest extends ApiTestCase
     {
         $sheet = $this->json('GET', '/api/runs/'.$run);
         $this->json('PUT', '/api/runs/'.$run, [
-            'trial' => self::text($sheet, 'trial', 'id'), 'operator' => self::text($sheet, 'run', 'operator'), 'levels' => self::at($sheet, 'run', 'levels'),
+            'trial' => self::text($sheet, 'trial', 'id'), 'article' => self::at($sheet, 'run', 'article'), 'operator' => self::text($sheet, 'run', 'operator'), 'levels' => self::at($sheet, 'run', 'levels'),
             'outcome' => 'held', 'version' => self::at($sheet, 'run', 'version'),
         ]);
         self::assertSame(200, $this->answered());

@@ -14,6 +14,8 @@ use Lustrum\Domain\Device\DeviceInput;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Method\MethodInput;
 use Lustrum\Domain\Method\Safety;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\ArticleInput;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionInput;
 use Lustrum\Domain\Trial\Run;
@@ -57,14 +59,17 @@ final readonly class TryingSomething
                 throw Invalid::at('stop', 'Where something can hurt somebody, say when to stop before it begins.');
             }
             $name = self::name($input->what);
-            $build = $input->build === null
+            $fresh = $input->build === null;
+            $build = $fresh
                 ? $this->newBuild($workspace, trim($input->device) === '' ? $name : trim($input->device))
                 : $this->records->named(Revision::class, $input->build, 'build');
             if (!$build->workspace()->id()->equals($workspace->id())) {
                 throw Invalid::at('build', 'That build is of another workspace.');
             }
+            // What somebody has in the hand is an article of it.
+            $article = $fresh ? $this->firstArticle($build) : $input->article;
             $run = $this->writer->make(Run::class, $id, new RunInput(
-                $this->trial($build, $this->method($build->device(), $name, $input))->id()->toRfc4122(), $input->article, $this->user->name(),
+                $this->trial($build, $this->method($build->device(), $name, $input))->id()->toRfc4122(), $article, $this->user->name(),
             ));
             $this->em->flush();
             $this->after->written([$build->device(), $run]);
@@ -89,6 +94,15 @@ final readonly class TryingSomething
         $this->em->flush();
 
         return $build instanceof Revision ? $build : throw new \LogicException('A build was made.');
+    }
+
+    private function firstArticle(Revision $build): string
+    {
+        $id = Uuid::v7();
+        $this->writer->make(Article::class, $id, new ArticleInput($build->id()->toRfc4122(), $build->letter().'-1'));
+        $this->em->flush();
+
+        return $id->toRfc4122();
     }
 
     /** What was tried before under this name is tried again; a hazard that is new to it is minded from now on. */

@@ -8,6 +8,7 @@ import { Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
 import { Again } from './Again';
+import { ChangedSomething } from './ChangedSomething';
 import { FoundFields } from './FoundFields';
 import { Outcome } from './Outcome';
 import { ReadingEntry } from './ReadingEntry';
@@ -105,7 +106,12 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           )}
           <Part title="Outcome" aside={asked.heldWhen === '' ? undefined : `held when: ${asked.heldWhen}`}>
             <Outcome sheet={sheet} write={write} />
-            {write && run.outcome !== null && <Again sheet={sheet} base={base} />}
+            {write && run.outcome !== null && (
+              <>
+                <Again sheet={sheet} base={base} />
+                {sheet.article !== null && <ChangedSomething key={sheet.article.id} article={sheet.article} />}
+              </>
+            )}
           </Part>
         </div>
         <div>

@@ -56,11 +56,15 @@ function TryForm({
   const [draft, setDraft, drop] = useDraft<Draft>(`start:${workspace}`, fresh);
   const known = (of: string | null | undefined) => start.builds.find((b) => b.id === of);
   const [on, setOn] = useState(() => (known(build) ?? known(start.build))?.id ?? NEW);
-  const [article, setArticle] = useState(() => (start.article === null ? '' : start.article));
+  const [picked, setPicked] = useState<string | null>(null);
   const [canHurt, setCanHurt] = useState<boolean | null>(null);
-  const [hasPicture, setHasPicture] = useState(false);
+  const [pictured, setPictured] = useState('');
   const chosen = known(on);
   const offered = chosen?.articles ?? [];
+  // The one that was used last; where that is of another build, the newest of this one.
+  const last = offered.find((a) => a.id === start.article) ?? offered.at(-1);
+  const article =
+    picked === null || offered.every((a) => a.id !== picked) ? (picked === '' ? '' : (last?.id ?? '')) : picked;
   const asked = write.violations;
   const set = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
 
@@ -76,7 +80,7 @@ function TryForm({
             what: draft.what,
             build: on === NEW ? null : on,
             device: '',
-            article: offered.some((a) => a.id === article) ? article : null,
+            article: article === '' ? null : article,
             hurts: canHurt === true ? draft.hurts : '',
             stop: canHurt === true ? draft.stop : '',
           },
@@ -99,7 +103,7 @@ function TryForm({
     await navigate(path, { state: { line: draft.what } });
   }
 
-  const ready = (draft.what.trim() !== '' || hasPicture) && canHurt !== null;
+  const ready = (draft.what.trim() !== '' || pictured !== '') && canHurt !== null;
   return (
     <form onSubmit={(e) => void begin(e)} className="space-y-5">
       <div>
@@ -117,21 +121,27 @@ function TryForm({
         <p className="mt-1 text-sm text-soft">
           As in: handle pulled 412 N at 60 cm. Numbers are taken up on the next sheet; nothing is typed twice.
         </p>
-        <label className="mt-3 block text-sm">
-          <span className="mb-1 block font-semibold">Or a picture</span>
+        <div className="mt-3 flex flex-wrap items-center gap-3">
           <input
             ref={picture}
             type="file"
             accept="image/*"
-            className="w-full text-sm"
-            onChange={(e) => setHasPicture((e.target.files?.length ?? 0) > 0)}
+            className="hidden"
+            aria-label="Picture"
+            onChange={(e) => setPictured(e.target.files?.[0]?.name ?? '')}
           />
-        </label>
+          <Button onClick={() => picture.current?.click()}>Or a picture</Button>
+          <p role="status" className="text-sm text-soft">
+            {pictured}
+          </p>
+        </div>
       </div>
       <div className="flex flex-wrap gap-3">
-        <label className="min-w-40 flex-1 text-sm">
-          <span className="mb-1 block font-semibold">On</span>
-          <select className="field" value={on} onChange={(e) => setOn(e.target.value)}>
+        <div className="min-w-40 flex-1 text-sm">
+          <label htmlFor={`${id}-on`} className="mb-1 block font-semibold">
+            On
+          </label>
+          <select id={`${id}-on`} className="field" value={on} onChange={(e) => setOn(e.target.value)}>
             <option value={NEW}>a new device, from this line</option>
             {start.builds.map((b) => (
               <option key={b.id} value={b.id}>
@@ -139,11 +149,13 @@ function TryForm({
               </option>
             ))}
           </select>
-        </label>
+        </div>
         {offered.length > 0 && (
-          <label className="min-w-32 flex-1 text-sm">
-            <span className="mb-1 block font-semibold">With</span>
-            <select className="field" value={article} onChange={(e) => setArticle(e.target.value)}>
+          <div className="min-w-32 flex-1 text-sm">
+            <label htmlFor={`${id}-with`} className="mb-1 block font-semibold">
+              With
+            </label>
+            <select id={`${id}-with`} className="field" value={article} onChange={(e) => setPicked(e.target.value)}>
               <option value="">no article, or a loose part</option>
               {offered.map((a) => (
                 <option key={a.id} value={a.id}>
@@ -151,7 +163,7 @@ function TryForm({
                 </option>
               ))}
             </select>
-          </label>
+          </div>
         )}
       </div>
       <fieldset>

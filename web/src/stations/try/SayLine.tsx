@@ -41,7 +41,7 @@ export function SayLine({ sheet, first }: { sheet: Schemas['RunSheet']; first: s
             onChange={(e) => setLine(e.target.value)}
           />
         </div>
-        <Button type="submit" disabled={line.trim() === '' || write.busy}>
+        <Button type="submit" aria-label="Keep line" disabled={line.trim() === '' || write.busy}>
           {write.busy ? 'Keeping …' : 'Keep'}
         </Button>
       </form>

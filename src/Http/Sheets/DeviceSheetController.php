@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Lustrum\Http\Sheets;
 
 use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Device\WishInput;
 use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
 use Lustrum\Http\Cached;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Brief\Briefs;
 use Lustrum\Sheet\Brief\BriefSheet;
+use Lustrum\Sheet\Brief\WishView;
 use Lustrum\Sheet\Devices\DeviceCard;
 use Lustrum\Sheet\Devices\DeviceList;
 use Lustrum\Sheet\Frame\Frames;
@@ -63,6 +66,14 @@ final readonly class DeviceSheetController
         $device = $this->records->find(Device::class, $id);
 
         return $this->cached->sheet($request, $device, fn (): BriefSheet => $this->briefs->of($device));
+    }
+
+    /** How a sentence is read as a requirement; nothing is kept of it. */
+    #[Route('/api/devices/{id}/wish', requirements: self::ID, methods: ['POST'])]
+    #[Answers(WishView::class)]
+    public function wish(Uuid $id, #[Body] WishInput $input): JsonResponse
+    {
+        return new JsonResponse($this->briefs->wish($this->records->find(Device::class, $id), $input->text));
     }
 
     /** The methods of a device. */

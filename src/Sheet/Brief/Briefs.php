@@ -6,8 +6,10 @@ namespace Lustrum\Sheet\Brief;
 
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Run\FactorKind;
+use Lustrum\Core\Said\Wish;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FrameWords;
+use Lustrum\Core\Wording\WishWords;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Device\MetricView;
@@ -46,6 +48,29 @@ final readonly class Briefs
             ), $view, $requirements, $metrics,
             array_map(static fn (MetricView $m): string => $m->name, $metrics), $this->places($device), $this->sizes($device),
             array_map(static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $device])),
+        );
+    }
+
+    /** How a sentence is read as a requirement of this device. */
+    public function wish(Device $device, string $sentence): WishView
+    {
+        $metrics = [];
+        foreach ($this->records->all(Metric::class, ['device' => $device]) as $metric) {
+            $metrics[$metric->name()] = $metric->dimension();
+        }
+        $statement = mb_strtoupper(mb_substr(trim($sentence), 0, 1)).mb_substr(trim($sentence), 1);
+        $wish = Wish::read(
+            $sentence, $metrics, array_map(static fn (Pick $p): string => $p->id, $this->places($device)),
+            array_column($this->sizes($device), 'now', 'id'),
+        );
+        $confidence = $device->view()->confidence;
+        if ($wish === null) {
+            return new WishView($statement, '', null, null, '', Kind::Mean, [], '', [WishWords::nothing()], '');
+        }
+
+        return new WishView(
+            $statement, $wish->metric, $wish->direction, $wish->limit, $wish->unit, $wish->kind, $wish->conditions, WishWords::read($wish),
+            WishWords::asks($wish, isset($metrics[$wish->metric])), WishWords::takes($wish, $confidence),
         );
     }
 

@@ -277,6 +277,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/{id}/wish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a sentence is read as a requirement; nothing is kept of it. */
+        post: operations["lustrum_http_sheets_devicesheet_wish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/docs": {
         parameters: {
             query?: never;
@@ -1551,6 +1568,9 @@ export interface components {
         };
         /** @enum {string} */
         "Domain.Device.Scale": "numeric" | "count" | "share" | "check" | "ordered" | "plain";
+        "Domain.Device.WishInput": {
+            text: string;
+        };
         "Domain.Finding.CallingInput": {
             mode?: string;
             to?: string;
@@ -2157,6 +2177,18 @@ export interface components {
             places: components["schemas"]["Sheet.Build.Pick"][];
             sizes: components["schemas"]["Sheet.Build.Pick"][];
             methods: string[];
+        };
+        "Sheet.Brief.WishView": {
+            statement: string;
+            metric: string;
+            direction: components["schemas"]["Core.Evidence.Direction"] | null;
+            limit: number | null;
+            unit: string;
+            kind: components["schemas"]["Core.Evidence.Kind"];
+            conditions: string[];
+            read: string;
+            asks: string[];
+            takes: string;
         };
         "Sheet.Build.ArmRow": {
             arm: components["schemas"]["Domain.Revision.Arm"];
@@ -3222,6 +3254,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_devicesheet_wish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Device.WishInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Brief.WishView"];
+                };
             };
             /** @description A problem, with a sentence for people */
             default: {

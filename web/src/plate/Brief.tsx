@@ -18,6 +18,7 @@ import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
 import { ARTICLE_STATE, CHANGE_CLASS, KIND, options, SOURCE } from '../ui/words';
 import { DEVICE_FIELDS } from './deviceFields';
+import { WishLine } from './WishLine';
 import { conditionsOf, isRange, rangesOf, type Range } from './ranges';
 
 function requirementFields(sheet: Schemas['BriefSheet']): FieldOrRows[] {
@@ -147,6 +148,19 @@ const METRIC_FIELDS: Field<Schemas['MetricInput']>[] = [
   { name: 'words', label: 'Words of an ordered scale, lowest first', kind: 'lines' },
 ];
 
+const EMPTY = {
+  direction: 'atLeast',
+  kind: 'mean',
+  must: true,
+  coverage: 0.9,
+  conditions: [],
+  ranges: [],
+  dependsOn: [],
+  enough: [],
+  methods: [],
+  source: 'runs',
+};
+
 type Form = { kind: 'device' | 'requirement' | 'revision' | 'metric'; editing: Exclude<Editing, null> } | null;
 
 /** The device's brief: what it is for, its limits and its requirements; and the way to its first build. */
@@ -173,18 +187,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         kind: 'requirement',
         editing: {
           id: uuid(),
-          record: {
-            direction: 'atLeast',
-            kind: 'mean',
-            must: true,
-            coverage: 0.9,
-            conditions: [],
-            ranges: [],
-            dependsOn: [],
-            enough: [],
-            methods: [],
-            source: 'runs',
-          },
+          record: EMPTY,
         },
       }),
     [],
@@ -226,6 +229,21 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         {device.users !== '' && <p className="mt-1 max-w-prose text-soft">{prose(device.users)}</p>}
         <p className="mt-2 text-sm text-soft">{sheet.limits}</p>
         <Part title="Requirements">
+          {write && (
+            <WishLine
+              device={device.id}
+              place={sheet.requirements.length}
+              correct={(said) =>
+                setForm({
+                  kind: 'requirement',
+                  editing: {
+                    id: uuid(),
+                    record: { ...EMPTY, ...said, ranges: rangesOf((said['conditions'] as string[] | undefined) ?? []) },
+                  },
+                })
+              }
+            />
+          )}
           {sheet.requirements.length === 0 ? (
             <Empty action={write && <Button onClick={begin}>Add requirement</Button>}>
               A requirement is a metric with a limit, such as push force at most 45 N. From then on each build shows how

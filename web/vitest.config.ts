@@ -3,5 +3,9 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [react()],
-  test: { setupFiles: ['src/test/setup.ts'] },
+  test: {
+    // A person's typing is played key by key; beside other work that takes its time.
+    testTimeout: 20_000,
+    setupFiles: ['src/test/setup.ts'],
+  },
 });

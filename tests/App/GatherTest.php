@@ -56,6 +56,31 @@ final class GatherTest extends ApiTestCase
         self::assertStringContainsString('3 runs', self::text($weigh, 'cells', 2, 'sentence'), 'They count for what the build is now.');
     }
 
+    public function testOneLineSaysWhatWasChangedAndNextOffersToGatherIt(): void
+    {
+        $this->runs('44.0 N');
+        $say = fn (string $line): array => $this->json('POST', '/api/articles/'.$this->bench->unitB.'/changed', ['text' => $line]);
+        self::assertEquals([['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']], $say('arm from 3 mm to 4 mm')['deviants']);
+        self::assertCount(2, (array) $say('The grip is now cork.')['deviants']);
+        $said = $say('Arm 5 mm');
+        self::assertEqualsCanonicalizing(['Grip cork', 'arm 5 mm'], array_map(
+            static fn (mixed $d): string => self::text((array) $d, 'name').' '.self::text((array) $d, 'value'), (array) $said['deviants'],
+        ), 'What is said again is what it is now.');
+        self::assertEqualsCanonicalizing(
+            ['U-2: arm from 3 mm to 4 mm', 'U-2: The grip is now cork.', 'U-2: Arm 5 mm'],
+            array_column((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/find')['observations'], 'text'), 'The lines stay as they were said.',
+        );
+        self::assertSame(
+            [$this->bench->unitB], array_column((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/next')['changed'], 'id'),
+        );
+        $this->runs('38.0 N');
+        $made = $this->gather();
+        self::assertSame('5 mm', self::text($this->json('GET', '/api/revisions/'.self::text($made, 'id').'/build'), 'parameters', 0, 'here', 'measure', 'text'));
+        self::assertSame([], $this->json('GET', '/api/revisions/'.$this->bench->b.'/next')['changed']);
+        $say(' . ');
+        self::assertSame(422, $this->answered());
+    }
+
     public function testARunMadeWithAPartOfItStays(): void
     {
         $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);

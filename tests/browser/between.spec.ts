@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-import { device, fill, isAccessible, press, put, saveSlip, sentence, signIn } from './steps';
+import { device, isAccessible, press, put, sentence, signIn } from './steps';
 
 const SAFE = { hazards: [], cautions: [], abort: 'When it hurts.', needsSignOff: false };
 
@@ -40,8 +40,9 @@ test.describe('on a phone, between two runs', () => {
     await page.getByRole('link', { name: 'All trials' }).click();
     await expect(page.getByText('So far, before its planned number of runs:')).toBeVisible();
     await press(page, 'I changed something');
-    await fill(page, { 'What did you change?': 'gap', 'What is it now?': '1.2 mm' });
-    await saveSlip(page, 'Keep: later runs are made with it');
+    await page.getByLabel('What did you change on U-1, in a line?').fill('gap from 1.5 mm to 1.2 mm');
+    await press(page, 'Keep change');
+    await expect(page.getByRole('list', { name: 'U-1 is otherwise' })).toContainText('gap 1.2 mm');
     await press(page, 'Start run of Pulling');
 
     // The condition of the run before is offered, and what is typed goes along with the outcome.

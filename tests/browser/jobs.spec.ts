@@ -265,6 +265,7 @@ test('an article is reworked into the next build, and its past goes along', asyn
   await go(page, d.id, 'B', 'try');
   await page.getByLabel('Article').selectOption({ label: 'U-1' });
   await press(page, 'I changed something');
+  await press(page, 'Field by field');
   await fill(page, { 'What did you change?': 'gap', 'What is it now?': '1.2 mm' });
   await saveSlip(page, 'Keep: later runs are made with it');
   await expect(page.getByRole('list', { name: 'U-1 is otherwise' })).toContainText('gap 1.2 mm');

@@ -75,16 +75,16 @@ test.describe('on a phone', () => {
 
     // Something is changed on the spot, tried, and becomes build B.
     await press(page, 'I changed something');
-    await fields(page);
-    await page.getByRole('dialog').getByLabel('What did you change?').fill('rim');
-    await page.getByRole('dialog').getByLabel('What is it now?').fill('3 mm');
-    await press(page, /^Keep: later runs/);
+    await page.getByLabel('What did you change on A-1, in a line?').fill('rim is now 3 mm');
+    await press(page, 'Keep change');
+    await expect(page.getByRole('list', { name: 'A-1 is otherwise' })).toContainText('rim 3 mm');
     await press(page, 'Again, all as before');
     await expect(sentence(page)).toContainText('Run 3 of');
     await page.getByLabel(/^pull/).fill('530');
     await press(page, 'Held');
     await expect(sentence(page)).toContainText('held');
-    await press(page, 'Gather into a build of its own');
+    await page.getByRole('link', { name: /^Next/i }).click();
+    await press(page, 'Gather A-1 into a build of its own');
     await expect(page).toHaveURL(/\/B\/build/);
     await expect(sentence(page)).toContainText('Build B differs from A by one change');
     await page.getByRole('link', { name: /^Weigh/i }).click();

@@ -14,6 +14,7 @@ use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Doctrine\NamedTextsType;
 use Lustrum\Shared\Doctrine\TextsType;
+use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
@@ -138,6 +139,18 @@ class Article extends Record
         }
         $this->earlier = [...$this->earlier, $this->revision->id()->toRfc4122()];
         $this->revision = $revision;
+    }
+
+    /** Later runs are made with it so; what was said of the same before is no longer. */
+    public function isOtherwise(Deviation $now): void
+    {
+        $kept = array_values(array_filter(
+            $this->deviants, static fn (Deviation $d): bool => mb_strtolower($d->name) !== mb_strtolower($now->name),
+        ));
+        if (count($kept) >= Limit::LIST) {
+            throw Invalid::at('text', sprintf('At most %d deviations of one article.', Limit::LIST));
+        }
+        $this->deviants = [...$kept, $now];
     }
 
     /**

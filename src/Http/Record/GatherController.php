@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Http\Record;
 
+use Lustrum\Action\Build\Changing;
 use Lustrum\Action\Build\Gathering;
 use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\ChangedInput;
 use Lustrum\Domain\Revision\GatherInput;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Http\Answers;
@@ -22,7 +25,19 @@ final readonly class GatherController
     public function __construct(
         private Records $records,
         private Gathering $gathering,
+        private Changing $changing,
     ) {
+    }
+
+    /** Takes one line about what was changed on an article between two runs. */
+    #[Route('/api/articles/{id}/changed', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Answers(ArticleView::class)]
+    public function changed(Uuid $id, #[Body] ChangedInput $input): JsonResponse
+    {
+        $article = $this->records->find(Article::class, $id);
+        $this->records->mustWrite($article->workspace());
+
+        return new JsonResponse($this->changing->changed($article, $input->text));
     }
 
     /** Gathers what was changed on an article between runs into a build of its own; the runs made with it go along. */

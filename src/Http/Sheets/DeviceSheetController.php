@@ -73,7 +73,10 @@ final readonly class DeviceSheetController
     #[Answers(WishView::class)]
     public function wish(Uuid $id, #[Body] WishInput $input): JsonResponse
     {
-        return new JsonResponse($this->briefs->wish($this->records->find(Device::class, $id), $input->text));
+        $device = $this->records->find(Device::class, $id);
+        $this->records->mustWrite($device->workspace());
+
+        return new JsonResponse($this->briefs->wish($device, $input->text));
     }
 
     /** The methods of a device. */

@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Next;
 use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\DecisionView;
 use Lustrum\Domain\Device\DeviceView;
+use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Sheet\Build\Pick;
 
@@ -23,6 +24,7 @@ final readonly class NextSheet
      * @param list<Pick>          $alterable  what of the build a candidate can alter
      * @param list<Pick>          $requirements to answer
      * @param list<string>        $warnings     that whoever decides should know first
+     * @param list<ArticleView>   $changed      articles of this build on which something was changed that a build could take over
      */
     public function __construct(
         public string $sentence,
@@ -39,6 +41,7 @@ final readonly class NextSheet
         public array $alterable,
         public array $requirements,
         public array $warnings,
+        public array $changed,
     ) {
     }
 }

@@ -15,6 +15,8 @@ use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\Choice;
 use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Decision\DecisionView;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
@@ -55,6 +57,10 @@ final readonly class NextSheets
             $book->metricNames(), FailureChoices::of($book, [$build->id]), BuildSheets::alterable($build),
             array_map(static fn (Wanted $w): Pick => new Pick($w->id, $w->statement), $book->wanted()),
             DecisionWords::warnings($build->letter, $book->isTried($build), $book->standings($build)->dangers),
+            array_values(array_filter(
+                array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
+                static fn (ArticleView $a): bool => $a->gathers,
+            )),
         );
     }
 

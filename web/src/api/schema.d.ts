@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/articles/{id}/changed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes one line about what was changed on an article between two runs. */
+        post: operations["lustrum_http_record_gather_changed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/articles/{id}/gather": {
         parameters: {
             query?: never;
@@ -1830,6 +1847,9 @@ export interface components {
             earlier: string[];
             gathers: boolean;
         };
+        "Domain.Revision.ChangedInput": {
+            text: string;
+        };
         "Domain.Revision.Correction": {
             sentence: string;
             what: string;
@@ -2408,6 +2428,7 @@ export interface components {
             alterable: components["schemas"]["Sheet.Build.Pick"][];
             requirements: components["schemas"]["Sheet.Build.Pick"][];
             warnings: string[];
+            changed: components["schemas"]["Domain.Revision.ArticleView"][];
         };
         "Sheet.Next.SumRow": {
             what: string;
@@ -2711,6 +2732,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Domain.Revision.ArticleInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.ArticleView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_record_gather_changed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.ChangedInput"];
             };
         };
         responses: {

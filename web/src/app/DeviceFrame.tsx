@@ -86,6 +86,12 @@ function Framed({ frame }: { frame: Frame }) {
         <Spine frame={frame} current={tag} station={station ?? 'build'} />
       </nav>
       <main id="sheet" tabIndex={-1} className="min-w-0 p-2 outline-none sm:p-5">
+        {/* On a phone it stands above the sheet; a run that is open is what is being tried. */}
+        {!pathname.includes('/run/') && (
+          <div className="frame-only mb-2 lg:hidden">
+            <TrySomething workspace={frame.device.workspace} build={build} className="w-full" />
+          </div>
+        )}
         {!online && (
           <p role="status" className="mb-3 border border-brass bg-brasswash px-3 py-2 text-sm">
             No connection. You see what was last fetched; what you type is kept on this device until you save it again.
@@ -105,11 +111,6 @@ function Framed({ frame }: { frame: Frame }) {
           )}
         </Suspense>
       </main>
-      {!pathname.includes('/run/') && (
-        <div className="frame-only sticky bottom-0 z-10 border-t border-rule bg-sheet p-2 lg:hidden">
-          <TrySomething workspace={frame.device.workspace} build={build} className="w-full" />
-        </div>
-      )}
       <Suspense fallback={null}>
         {looking && <LookUp frame={frame} open onClose={() => setLooking(false)} />}
         {keys && <KeysSlip open onClose={() => setKeys(false)} />}

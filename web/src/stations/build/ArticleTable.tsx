@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { Gather } from '../../ui/records/Gather';
 import { Table } from '../../ui/Table';
 import { ARTICLE_STATE, WHEREABOUTS } from '../../ui/words';
 import type { Form } from './Build';
@@ -45,6 +46,11 @@ export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolea
           cell: (r) => (
             <>
               {r.past}
+              {write && r.article.gathers && r.article.earlier.length === 0 && (
+                <span className="block">
+                  <Gather article={r.article} />
+                </span>
+              )}
               {r.article.earlier.length > 0 && (
                 <span className="block text-xs text-soft">reworked, now of {r.letter}</span>
               )}

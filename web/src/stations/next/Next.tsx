@@ -17,6 +17,7 @@ import { Decide } from './Decide';
 import { candidateFields } from '../../ui/records/candidateFields';
 import { saveCandidate } from '../../ui/records/saveCandidate';
 import { Tray } from './Tray';
+import { Gather } from '../../ui/records/Gather';
 
 /** The Next station: which candidates go into the next build, and what that comes to. */
 export default function Next() {
@@ -74,6 +75,20 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
             )}
           </p>
         ))}
+        {write && sheet.changed.length > 0 && (
+          <Part title="Changed on the spot" aside="tried already, and of no build yet">
+            <ul className="space-y-2">
+              {sheet.changed.map((a) => (
+                <li key={a.id} className="flex flex-wrap items-center gap-x-4">
+                  <span>
+                    <strong>{a.serial}</strong> {a.deviants.map((d) => `${d.name} ${d.value}`.trim()).join(', ')}
+                  </span>
+                  <Gather article={a} named />
+                </li>
+              ))}
+            </ul>
+          </Part>
+        )}
         {sheet.cameOf.length > 0 && (
           <Part title="What came of it" aside="expected here, seen on the build that followed">
             <Table

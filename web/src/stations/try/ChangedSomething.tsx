@@ -1,14 +1,14 @@
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useId, useState, type FormEvent } from 'react';
 
 import { api, must, type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
+import { useDraft } from '../../outbox/useDraft';
 import type { Field } from '../../ui/fields';
-import { stationPath, useFrame } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import { AddPhoto } from '../../ui/records/AddPhoto';
+import { Gather } from '../../ui/records/Gather';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { DEVIATION, options } from '../../ui/words';
 
@@ -22,27 +22,26 @@ const FIELDS: Field[] = [
 export function ChangedSomething({ article }: { article: Schemas['ArticleView'] }) {
   const [editing, setEditing] = useState<Editing>(null);
   const write = useWrite();
-  const frame = useFrame();
-  const navigate = useNavigate();
-  const [build] = useState(uuid);
+  const id = useId();
+  const [line, setLine, drop] = useDraft(`changed:${article.id}`, '');
+  const [asking, setAsking] = useState(false);
   const save = (deviants: Schemas['ArticleView']['deviants']) =>
     putRecord('articles', article.id, { ...article, deviants });
 
-  /** One touch: the runs that were made with it go along, and nothing is typed again. */
-  async function gather() {
-    let letter = '';
-    const done = await write.run(async () => {
-      const made = await must(
-        api.POST('/api/articles/{id}/gather', { params: { path: { id: article.id } }, body: { id: build } }),
-      );
-      letter = made.letter;
-    });
-    if (done) void navigate(stationPath(frame.device.id, letter, 'build'));
+  async function say(e: FormEvent) {
+    e.preventDefault();
+    const kept = await write.run(() =>
+      must(api.POST('/api/articles/{id}/changed', { params: { path: { id: article.id } }, body: { text: line } })),
+    );
+    if (!kept) return;
+    setLine('');
+    drop();
+    setAsking(false);
   }
 
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
-      <Button look="quiet" onClick={() => setEditing({ id: uuid(), record: { kind: 'parameter' } })}>
+      <Button look="quiet" aria-expanded={asking} onClick={() => setAsking(!asking)}>
         I changed something
       </Button>
       <AddPhoto
@@ -78,10 +77,36 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
           ))}
         </ul>
       )}
-      {article.gathers && (
-        <Button look="quiet" disabled={write.busy} onClick={() => void gather()}>
-          Gather into a build of its own
-        </Button>
+      {article.gathers && <Gather article={article} />}
+      {asking && (
+        <form onSubmit={(e) => void say(e)} className="flex basis-full flex-wrap items-end gap-2">
+          <div className="min-w-48 flex-1">
+            <label htmlFor={id} className="mb-1 block font-semibold">
+              What did you change on {article.serial}, in a line?
+            </label>
+            <input
+              id={id}
+              className="field"
+              value={line}
+              autoComplete="off"
+              autoFocus
+              placeholder="brush gap 1.2 mm, or: rim filed round"
+              onChange={(e) => setLine(e.target.value)}
+            />
+          </div>
+          <Button type="submit" disabled={line.trim() === '' || write.busy}>
+            Keep change
+          </Button>
+          <Button
+            look="quiet"
+            onClick={() => {
+              setAsking(false);
+              setEditing({ id: uuid(), record: { kind: 'parameter' } });
+            }}
+          >
+            Field by field
+          </Button>
+        </form>
       )}
       {write.problem !== '' && (
         <p role="alert" className="font-semibold text-oxide">

@@ -27,7 +27,7 @@ final class Assess
     public static function results(Requirement $requirement, array $results, int $looks = 1, ?Natural $natural = null): Assessment
     {
         $conditions = Conditions::of($requirement->conditions);
-        $admitted = array_values(array_filter($results, $conditions->admit(...)));
+        $admitted = $conditions->among($results, static fn (Result $r): Result => $r);
         $count = static fn (callable $is): int => count(array_filter($admitted, $is));
         $isOfValues = !in_array($requirement->kind, [Kind::Rate, Kind::Check, Kind::Spread], true);
 

@@ -51,6 +51,22 @@ final readonly class Conditions
         return new self($named, $ranges);
     }
 
+    /**
+     * Those that speak of what the requirement is about.
+     *
+     * @template T
+     *
+     * @param list<T>             $all
+     * @param callable(T): Result $of
+     *
+     * @return list<T>
+     */
+    public function among(array $all, callable $of): array
+    {
+        // Of thousands of runs most are asked for nothing.
+        return $this->named === [] && $this->ranges === [] ? $all : array_values(array_filter($all, fn (mixed $one): bool => $this->admit($of($one))));
+    }
+
     /** Does this run speak of what the requirement is about? */
     public function admit(Result $result): bool
     {
@@ -77,6 +93,9 @@ final readonly class Conditions
     public function missing(array $results): array
     {
         $left = $this->named;
+        if ($left === [] && $this->ranges === []) {
+            return [];
+        }
         foreach ($results as $result) {
             if ($left === []) {
                 break;

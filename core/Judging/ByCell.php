@@ -41,7 +41,7 @@ final readonly class ByCell
         $on = static fn (Requirement $r, Result ...$of): Assessment => Assess::results(
             $r, array_values($of), $terms->look->looks ?? 1, $terms?->natural($unit),
         );
-        $admitted = array_values(array_filter($results, static fn (array $r): bool => $conditions->admit($r[0])));
+        $admitted = $conditions->among($results, static fn (array $r): Result => $r[0]);
         $missing = $conditions->missing(array_column($admitted, 0));
         $cells = $texts = [];
         foreach ($admitted as [$result, $cell, $text, $rater]) {

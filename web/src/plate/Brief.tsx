@@ -246,8 +246,9 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
           )}
           {sheet.requirements.length === 0 ? (
             <Empty action={write && <Button onClick={begin}>Add requirement</Button>}>
-              A requirement is a metric with a limit, such as push force at most 45 N. From then on each build shows how
-              far it is met, and how many runs are still missing.
+              None yet, and none is needed to begin: try something, and a result becomes a requirement by one touch. Or
+              say it above in a sentence. From then on each build shows how far it is met, and how many runs are still
+              missing.
             </Empty>
           ) : (
             <Table

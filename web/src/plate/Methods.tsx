@@ -171,7 +171,8 @@ function MethodList({ sheet }: { sheet: Schemas['MethodsSheet'] }) {
       >
         {sheet.methods.length === 0 && (
           <Empty>
-            A method says what is read, in which unit, what must be written down beside it, and when to stop. It is what
+            None yet. What you try makes its method by itself: its numbers become what is read and what it is tried at.
+            A method says what is read, in which unit, what must be written down beside it, and when to stop; it is what
             makes two builds comparable.
           </Empty>
         )}

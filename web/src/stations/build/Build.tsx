@@ -112,7 +112,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
           {sheet.changes.length === 0 ? (
             <Empty action={write && sheet.parent !== null && <Button onClick={begin}>Add change</Button>}>
               {sheet.parent === null
-                ? 'The first build has no parent, so nothing has changed yet.'
+                ? 'The first build has no parent, so nothing has changed yet. Try something with it; what you change between two runs becomes the next build by one touch, and from then on this says what came of it.'
                 : 'Write down each change with what you expect of it. Once both builds have runs, this says what came of it.'}
             </Empty>
           ) : (
@@ -209,7 +209,8 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         >
           {sheet.articles.length === 0 ? (
             <Empty>
-              Each article with its serial and material lots. What it has been through is counted from its runs.
+              What you have in the hand is an article: a serial, and the lots it is made of. What it has been through is
+              counted from its runs.
             </Empty>
           ) : (
             <ArticleTable rows={sheet.articles} write={write} edit={setForm} />

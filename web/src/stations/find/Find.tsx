@@ -148,7 +148,10 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         )}
         <Part title="Failures" aside={`of ${sheet.revision.letter}`}>
           {sheet.failures.length === 0 ? (
-            <Empty>Nothing has failed on this build, or nobody has logged it.</Empty>
+            <Empty>
+              Nothing has failed on this build, or nobody has logged it. With the first failure this works out where
+              failures gather, which fix holds, and how often it could still happen.
+            </Empty>
           ) : (
             <FailureList rows={failures.rows} revision={revision} write={write} edit={setForm} />
           )}

@@ -117,7 +117,8 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
             {sheet.candidates.length === 0 ? (
               <Empty>
                 What could the next build change? A candidate may come from a failure, from the team or from outside;
-                each gets an answer and a reason.
+                each gets an answer and a reason. What it costs, where the numbers would go and what could no longer be
+                told apart is worked out as you put them in.
               </Empty>
             ) : (
               <ul className="divide-y divide-rule">

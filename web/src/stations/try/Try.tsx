@@ -66,8 +66,9 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
               </Link>
             }
           >
-            A trial follows a method: what is measured, in which unit, what must be recorded, and when to stop. Write
-            the first one; then a run takes a minute.
+            Try something: one line begins the first run, and what you say of it becomes its method, its levels and its
+            results. Or write the method first: what is measured, in which unit, and when to stop. Means, intervals and
+            what is still missing appear with the second run.
           </Empty>
         )}
         {sheet.trials.length > 0 && (
@@ -77,8 +78,8 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
         )}
         {sheet.trials.length === 0 && !noMethods && (
           <Empty action={write && <Button onClick={begin}>Start a trial</Button>}>
-            Start with the cheapest check that could prove this build wrong. Means, intervals and what is still missing
-            appear with the second run.
+            Try something, or start a trial with the cheapest check that could prove this build wrong. Means, intervals
+            and what is still missing appear with the second run.
           </Empty>
         )}
         {sheet.trials.map((row) => (

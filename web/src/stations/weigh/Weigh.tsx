@@ -55,8 +55,9 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
                 </Link>
               }
             >
-              A requirement names a metric and a limit. Every run that measures the metric is then weighed against it,
-              on every build.
+              Nothing is asked of it yet. Try something, and a result becomes a requirement by one touch; or write one
+              as a sentence. Every run that measures it is then weighed against it, on every build, and this says how
+              sure it is.
             </Empty>
           ) : (
             <EvidenceTable sheet={sheet} open={setOpened} />

@@ -64,10 +64,30 @@ final class StartTest extends ApiTestCase
             ['text' => '0.43 kN', 'unit' => 'kN', 'name' => 'Pull at break'], ['text' => '0.6 m', 'unit' => 'm', 'name' => 'height', 'isLevel' => true],
         ]);
         self::assertSame(200, $this->answered());
+        self::assertSame(
+            [2, 2], array_map(fn (string $r): mixed => self::at($this->json('GET', '/api/runs/'.$r), 'asked', 'version'), [$run, $second]),
+            'What the method has already makes no other version of it.',
+        );
         $this->end($second);
         $weigh = $this->json('GET', '/api/revisions/'.self::text($first, 'build').'/weigh');
         self::assertStringContainsString('421 N over 2 runs', self::text($weigh, 'cells', 0, 'sentence'), 'Both are runs at one level.');
         self::assertCount(1, (array) $this->json('GET', '/api/devices/'.self::text($first, 'device').'/methods')['methods']);
+    }
+
+    public function testTheSameLineTwiceIsTwoDevices(): void
+    {
+        $first = $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Cart']);
+        $second = $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Cart']);
+        self::assertSame(200, $this->answered(), json_encode($second) ?: '');
+        self::assertNotSame(self::text($first, 'device'), self::text($second, 'device'));
+        $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => str_repeat('ö', 300)]);
+        self::assertSame(200, $this->answered(), 'A long line names what fits.');
+        $this->begin(['run' => Uuid::v7()->toRfc4122()]);
+        self::assertSame(200, $this->answered(), 'A picture may say it.');
+        foreach ([['run' => 'x'], ['what' => 'x'], ['run' => Uuid::v7()->toRfc4122(), 'what' => str_repeat('x', 301)]] as $body) {
+            $this->begin($body);
+            self::assertSame(422, $this->answered(), json_encode($body) ?: '');
+        }
     }
 
     public function testWhatCanHurtSomebodyIsMindedOrDoesNotBegin(): void
@@ -93,6 +113,7 @@ final class StartTest extends ApiTestCase
         $this->said($run, 'It fell 60 cm');
         foreach ([
             [[['text' => '12 kg', 'unit' => 'kg', 'name' => 'mass'], ['text' => '3 s', 'unit' => 's', 'name' => 'Mass']], 'taken[1].name'],
+            [[['text' => '12 kg', 'unit' => 'kg', 'name' => 'mass'], ['text' => '13 kg', 'unit' => 'kg', 'name' => 'Mass']], 'taken[1].name'],
             [[['text' => 'many kg', 'unit' => 'kg', 'name' => 'mass']], 'taken[0].text'],
             [[['text' => '12 kg', 'unit' => 'kg', 'name' => ' ']], 'taken[0].name'],
             [[['text' => '12 kg', 'unit' => 'kg', 'name' => 'mass', 'direction' => 'atMost']], 'taken[0].limit'],

@@ -98,24 +98,40 @@ final readonly class TakingUp
         return $this->em->wrapInTransaction(function () use ($run, $input): RunView {
             $this->writer->oneAtATime($run->id());
             $method = $run->trial()->method();
+            self::mustBeOnce($input->taken);
             $results = array_filter($input->taken, static fn (TakenUp $t): bool => !$t->isLevel);
             $levels = array_filter($input->taken, static fn (TakenUp $t): bool => $t->isLevel);
             $channels = $this->channels($method, $results);
             $factors = self::factors($method, $levels);
-            $this->writer->amend(
-                Method::class, $method->id(), $method->version(),
-                fn (Method $m) => $m->learns(array_values(array_filter($channels)), $factors, $this->records),
-            );
+            if ($channels !== [] || $factors !== []) {
+                // A method that has it all stays the version that it is: another one would tilt every comparison.
+                $this->writer->amend(
+                    Method::class, $method->id(), $method->version(), fn (Method $m) => $m->learns($channels, $factors, $this->records),
+                );
+            }
             $found = array_map(static fn (TakenUp $l): Found => new Found(trim($l->name), trim($l->text)), array_values($levels));
             $this->writer->amend(Run::class, $run->id(), $run->version(), fn (Run $r) => $r->learned(
                 $this->configurations->stored(self::with($r->configuration(), $method), $r->belongsTo()), $found,
             ));
             $written = [...$this->readings($run, $results), ...$this->requirements($run, $results)];
             $this->em->flush();
-            $this->after->written([$method, $run, ...$written]);
+            $this->after->written([$run, ...$written]);
 
             return $run->view();
         });
+    }
+
+    /** @param list<TakenUp> $taken */
+    private static function mustBeOnce(array $taken): void
+    {
+        $seen = [];
+        foreach ($taken as $i => $one) {
+            $name = ($one->isLevel ? 'level ' : 'result ').mb_strtolower(trim($one->name));
+            if (isset($seen[$name])) {
+                throw Invalid::at(sprintf('taken[%d].name', $i), sprintf('“%s” is there twice, and one run has one of it.', trim($one->name)));
+            }
+            $seen[$name] = true;
+        }
     }
 
     /** The same as it was, with what its method asks now. */
@@ -132,7 +148,7 @@ final readonly class TakingUp
     /**
      * @param array<int, TakenUp> $results
      *
-     * @return array<int, Channel|null> those that the method does not have yet
+     * @return list<Channel> those that the method does not have yet
      */
     private function channels(Method $method, array $results): array
     {
@@ -150,8 +166,7 @@ final readonly class TakingUp
             }
             if ($same === null) {
                 $keys[] = $key = self::key($name, $keys);
-                $known[$name] = $same = new Channel($key, trim($result->name), trim($result->unit));
-                $out[$i] = $same;
+                $known[$name] = $out[] = new Channel($key, trim($result->name), trim($result->unit));
             }
         }
 

@@ -72,7 +72,7 @@ final readonly class TryingSomething
                 $this->trial($build, $this->method($build->device(), $name, $input))->id()->toRfc4122(), $article, $this->user->name(),
             ));
             $this->em->flush();
-            $this->after->written([$build->device(), $run]);
+            $this->after->written($fresh ? [$build->device(), $run] : [$run]);
 
             return self::view($run instanceof Run ? $run : throw new \LogicException('A run was begun.'));
         });

@@ -25,6 +25,32 @@ final readonly class Sightings
     }
 
     /**
+     * What several say, as one.
+     *
+     * @param list<self> $some
+     */
+    public static function together(array $some): self
+    {
+        $seen = Seen::of($some, []);
+        $answers = [];
+        foreach ($seen->asked() as $metric) {
+            $answers[$metric] = Answers::together(
+                $metric, array_values(array_filter(array_map(static fn (self $s): ?Answers => $s->answers->get($metric), $some))),
+            );
+        }
+        $bunches = [];
+        foreach ($seen->metrics() as $metric) {
+            $read = $seen->read($metric);
+            $bunches += $read === [] ? [] : [$metric => $read];
+        }
+
+        return new self(
+            new ByName($bunches), new ByName($answers),
+            array_values(array_unique(array_merge(...array_map(static fn (self $s): array => $s->made, $some)))),
+        );
+    }
+
+    /**
      * @param list<RunFact>                   $runs finished ones
      * @param callable(Configuration): string $key  that each configuration is known by
      */

@@ -76,8 +76,7 @@ final class Book
     /** @var array<string, array<string, Own>> by build, then requirement */
     private array $own = [];
 
-    /** @var array<string, array<string, array<string, Own>>>|null what is kept of it: by build, metric and requirement */
-    private ?array $ownKept = null;
+    private bool $hasAllOwn = false;
 
     public function __construct(
         public readonly Device $device,
@@ -186,7 +185,7 @@ final class Book
             }
 
             return $out;
-        }, $this->ownKept[$build->id] ?? null);
+        });
 
         return $this->own[$build->id] = array_merge(...array_values($known));
     }
@@ -238,19 +237,34 @@ final class Book
     /** What the runs of a build say of every metric, put together from what each stretch of them says. */
     private function seen(Build $build): Seen
     {
-        if (isset($this->seen[$build->id])) {
-            return $this->seen[$build->id];
-        }
+        return $this->seen[$build->id] ??= $this->together($this->sightings($build));
+    }
+
+    /** The same of a build that another is compared with: while nothing is written to it, one row rather than one a stretch. */
+    private function whole(Build $build): Seen
+    {
+        return $this->seen[$build->id] ??= $this->together([
+            $this->kept('whole', [$build], fn (): Sightings => Sightings::together($this->sightings($build))),
+        ]);
+    }
+
+    /** @param list<Sightings> $some */
+    private function together(array $some): Seen
+    {
+        $made = array_merge(...array_map(static fn (Sightings $s): array => $s->made, $some));
+
+        return Seen::of($some, $this->runFacts->configurations(array_values(array_unique($made))));
+    }
+
+    /** @return list<Sightings> what each stretch of a build's runs says of every metric */
+    private function sightings(Build $build): array
+    {
         $hashes = $this->runFacts->hashes;
-        $parts = $this->byPart('seen', $build, $this->stretches($build), fn (array $missing): array => array_map(
+
+        return array_values($this->byPart('seen', $build, $this->stretches($build), fn (array $missing): array => array_map(
             static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
             $this->byStretch($build, $missing),
-        ));
-        $made = array_merge(...array_map(static fn (Sightings $s): array => $s->made, array_values($parts)));
-
-        return $this->seen[$build->id] = Seen::of(
-            array_values($parts), $this->runFacts->configurations(array_values(array_unique($made))),
-        );
+        )));
     }
 
     /**
@@ -286,21 +300,18 @@ final class Book
      * @param list<Build>                              $builds  that it rests on
      * @param list<string>                             $metrics
      * @param callable(list<string>): array<string, T> $workOut by metric, of those that are not kept
-     * @param array<string, T>|null                    $known   what is kept, where it was fetched already
      *
      * @return array<string, T> by metric, in the order in which they were asked for
      */
-    private function byMetric(string $what, array $builds, array $metrics, callable $workOut, ?array $known = null): array
+    private function byMetric(string $what, array $builds, array $metrics, callable $workOut): array
     {
         $ids = array_map(static fn (Build $b): string => $b->id, $builds);
         $before = implode(':', $ids).':';
-        if ($known === null) {
-            $known = [];
-            $parts = array_map(static fn (string $metric): string => $before.$metric, $metrics);
-            foreach ($this->summaries->ofParts($this->device->id, $what, $parts) as $part => $value) {
-                /** @var T $value */
-                $known[substr($part, strlen($before))] = $value;
-            }
+        $known = [];
+        $parts = array_map(static fn (string $metric): string => $before.$metric, $metrics);
+        foreach ($this->summaries->ofParts($this->device->id, $what, $parts) as $part => $value) {
+            /** @var T $value */
+            $known[substr($part, strlen($before))] = $value;
         }
         $missing = array_values(array_diff($metrics, array_keys($known)));
         if ($missing !== []) {
@@ -327,20 +338,18 @@ final class Book
         return array_map(fn (Wanted $w): Cell => Evidence::cell($w, $build, $this->lineage(), $this->own(...)), $this->wanted());
     }
 
-    /** What is kept of all builds, in one query rather than one a build. */
+    /** What is kept of all builds, a row each: a write to one has only its own put together again. */
     private function fetchOwn(): void
     {
-        if ($this->ownKept !== null) {
+        if ($this->hasAllOwn) {
             return;
         }
-        $this->ownKept = [];
-        foreach ($this->summaries->allParts($this->device->id, 'evidence') as $part => $own) {
-            [$build, $metric] = explode(':', $part);
-            if (is_array($own)) {
-                /** @var array<string, Own> $own */
-                $this->ownKept[$build][$metric] = $own;
-            }
-        }
+        $this->hasAllOwn = true;
+        $this->own += $this->summaries->byBuild(
+            $this->device->id, $this->counter, 'own', $this->buildIds(),
+            fn (array $missing): array => array_combine($missing, array_map(fn (string $id): array => $this->own($this->build($id)), $missing)),
+            Dropped::READ,
+        );
     }
 
     /** On what terms a metric is judged, where these builds are what is looked at. */
@@ -431,7 +440,7 @@ final class Book
             $values = $this->byMetric('values', [$build, $other], $comparisons->metrics($here), fn (array $missing): array => array_combine(
                 $missing, array_map(
                     fn (string $m): MetricComparison => $comparisons->metric(
-                        $m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other),
+                        $m, $build, $here, $other, $this->chosen($other, true), $this->terms($m, $build, $other),
                     ), $missing,
                 ),
             ));
@@ -439,7 +448,7 @@ final class Book
             $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
                 $missing, array_map(fn (string $m): array => array_filter([
                     CompareOutcomes::metric(
-                        $m, $build, $here, $other, $this->chosen($other), $this->terms($m, $build, $other), $comparisons->dependsOn($m),
+                        $m, $build, $here, $other, $this->chosen($other, true), $this->terms($m, $build, $other), $comparisons->dependsOn($m),
                     ),
                 ]), $missing),
             ));
@@ -469,9 +478,11 @@ final class Book
     }
 
     /** What stands for a build where it is compared: of one with arms the arm that was chosen, and nothing before that. */
-    private function chosen(Build $build): Seen
+    private function chosen(Build $build, bool $isOther = false): Seen
     {
-        return $build->arms === [] ? $this->seen($build) : $this->seen($build)->ofArm($build->chosenArm === '' ? "\x1f" : $build->chosenArm);
+        $seen = $isOther ? $this->whole($build) : $this->seen($build);
+
+        return $build->arms === [] ? $seen : $seen->ofArm($build->chosenArm === '' ? "\x1f" : $build->chosenArm);
     }
 
     /** How often a build holds, where there is nothing to compare it with. */
@@ -498,7 +509,7 @@ final class Book
                 fn (string $metric): Terms => $this->terms($metric, ...array_filter([$build, $parent])),
             )
         )->of(
-            $build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent), $parent,
+            $build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent, true), $parent,
             $parent === null || $parent->chosenArm === '' ? null : $this->seen($parent),
         ));
     }

@@ -147,24 +147,6 @@ final class Summaries
         return $known;
     }
 
-    /** @return array<string, mixed> all parts that are kept of one kind, of all builds */
-    public function allParts(string $device, string $what): array
-    {
-        $out = [];
-        foreach ($this->db->iterateAssociative(
-            'SELECT key, content, seal FROM summary WHERE belongs_to = ? AND what = ? AND code = ?', [
-                $device, $what.self::OF_A_PART, $this->code->version,
-            ],
-        ) as $row) {
-            $known = $this->open($row);
-            if ($known !== null) {
-                $out[substr(Row::text($row['key']), strlen($what) + 1)] = $known[0];
-            }
-        }
-
-        return $out;
-    }
-
     /**
      * Raises the counter of a device, and drops what a write makes stale: what rests on a build, with what rests on all of
      * them (which names the device in their place); everything where it touches more than one.

@@ -77,6 +77,26 @@ final class SeenTest extends TestCase
         self::assertEquals($of($whole), $of($pieces));
     }
 
+    #[DataProvider('pieces')]
+    public function testPutTogetherOnceItSaysTheSame(int $size, bool $inOrder): void
+    {
+        $runs = self::runs('a', 50.0);
+        $pieces = array_map(
+            static fn (array $some): Sightings => Sightings::gather($some, static fn (Configuration $c): string => $c->hash()),
+            array_chunk($runs, max(1, $size)),
+        );
+        $whole = unserialize(serialize(Sightings::together($inOrder ? $pieces : array_reverse($pieces))));
+        self::assertInstanceOf(Sightings::class, $whole);
+        $made = [];
+        foreach ($runs as $run) {
+            $made[$run->configuration->hash()] = $run->configuration;
+        }
+        [$one, $all] = [Seen::of([$whole], $made), Seen::ofRuns($runs)];
+        self::assertEqualsCanonicalizing([$all->metrics(), $all->asked()], [$one->metrics(), $one->asked()]);
+        self::assertEquals([$all->read('force'), $all->read('time')], [$one->read('force'), $one->read('time')]);
+        self::assertEquals($all->answered('strong'), $one->answered('strong'));
+    }
+
     public function testCircumstancesAreThoseOfTheRunsThatSaySomething(): void
     {
         $seen = Seen::ofRuns([...self::runs('a', 50.0), self::made('a', 0, 1.0, RunOutcome::Void, 'Yusuf', with: self::configuration('a', 'W-3', 'lot 3'))]);

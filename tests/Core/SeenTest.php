@@ -152,15 +152,15 @@ final class SeenTest extends TestCase
     public function testAnArmKeepsWhatIsItsOwnAndThatSomethingNearlyHappened(): void
     {
         $of = static fn (string $arm, int $number, Answer $answer): RunFact => self::made(
-            'a', $number, 50.0 + $number, with: self::configuration('a', 'W-'.$number, 'lot 1', $arm), answers: ['held' => $answer],
+            'a', $number, 50.0 + $number, with: self::configuration('a', 'W-1', 'lot 1', $arm), answers: ['held' => $answer],
         );
         $seen = self::inPieces([
-            $of('wave', 1, Answer::OnlyJust), $of('wave', 2, Answer::Held), $of('ridge', 3, Answer::OnlyJust), $of('ridge', 4, Answer::Failed),
-        ], 2, true);
+            $of('wave', 1, Answer::Held), $of('wave', 2, Answer::OnlyJust), $of('ridge', 3, Answer::OnlyJust), $of('ridge', 4, Answer::Failed),
+        ], 1, true);
         $counts = static fn (Seen $s): array => [
             $s->answered('strong')?->held, $s->answered('strong')?->tried, $s->answered('strong')?->onlyJust, count($s->read('force')),
         ];
-        self::assertSame([[3, 4, 2, 4], [2, 2, 1, 2], [1, 2, 1, 2]], [
+        self::assertSame([[3, 4, 2, 2], [2, 2, 1, 1], [1, 2, 1, 1]], [
             $counts($seen), $counts($seen->ofArm('wave')), $counts($seen->ofArm('ridge')),
         ]);
         self::assertSame([['force', 'time'], []], [$seen->ofArm('wave')->metrics(), $seen->ofArm('cord')->metrics()]);

@@ -63,8 +63,8 @@ function TryForm({
   const offered = chosen?.articles ?? [];
   // The one that was used last; where that is of another build, the newest of this one.
   const last = offered.find((a) => a.id === start.article) ?? offered.at(-1);
-  const article =
-    picked === null || offered.every((a) => a.id !== picked) ? (picked === '' ? '' : (last?.id ?? '')) : picked;
+  const isOffered = picked === '' || offered.some((a) => a.id === picked);
+  const article = picked !== null && isOffered ? picked : (last?.id ?? '');
   const asked = write.violations;
   const set = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
 

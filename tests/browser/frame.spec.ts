@@ -36,7 +36,7 @@ test('a viewer sees everything and can change nothing', async ({ page }) => {
     await open(page, 'Wren', 'F', station);
     await expect(
       page.getByRole('button', {
-        name: /^(Add|New|Start|Log(?!-rank)|Edit|Propose|Decide|Put)/,
+        name: /^(Add|New|Start|Try something|I changed|Gather|Read it|Again|Log(?!-rank)|Edit|Propose|Decide|Put)/,
       }),
     ).toHaveCount(0);
   }

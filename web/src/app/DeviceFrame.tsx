@@ -77,7 +77,7 @@ function Framed({ frame }: { frame: Frame }) {
       <div className="frame-only flex items-center justify-between border-b border-rule bg-sheet px-1 sm:px-4">
         <Stations device={device} tag={tag} current={station} />
         <div className="hidden items-center gap-1 lg:flex">
-          <TrySomething workspace={frame.device.workspace} build={build} />
+          {frame.write && <TrySomething workspace={frame.device.workspace} build={build} />}
           <LookUpButton onClick={() => setLooking(true)} />
           <TopRight />
         </div>
@@ -87,7 +87,7 @@ function Framed({ frame }: { frame: Frame }) {
       </nav>
       <main id="sheet" tabIndex={-1} className="min-w-0 p-2 outline-none sm:p-5">
         {/* On a phone it stands above the sheet; a run that is open is what is being tried. */}
-        {!pathname.includes('/run/') && (
+        {frame.write && !pathname.includes('/run/') && (
           <div className="frame-only mb-2 lg:hidden">
             <TrySomething workspace={frame.device.workspace} build={build} className="w-full" />
           </div>

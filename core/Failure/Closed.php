@@ -17,7 +17,13 @@ final class Closed
      */
     public static function holdsNeeded(int $failed, int $tried, float $confidence): int
     {
-        return max(1, (int) ceil(log(1 - $confidence) / log(1 - self::share($failed, $tried)) - self::SAME));
+        return self::successRun(1 - self::share($failed, $tried), $confidence);
+    }
+
+    /** So many that all hold show, with this confidence, that at least this share does (success run). */
+    public static function successRun(float $share, float $confidence): int
+    {
+        return max(1, (int) ceil(log(1 - $confidence) / log($share) - self::SAME));
     }
 
     /** Of passing so many although nothing was mended. */

@@ -85,6 +85,12 @@ final class Units
         return self::$cache[$typed] ??= self::read($typed)->typedAs($typed);
     }
 
+    /** Do both measure the same? Not where one is no unit, or there is none. */
+    public static function fit(string $a, string $b): bool
+    {
+        return $a !== '' && $b !== '' && self::knows($a) && self::knows($b) && self::parse($a)->dimension->equals(self::parse($b)->dimension);
+    }
+
     /** Is this text a unit symbol? */
     public static function knows(string $symbol): bool
     {

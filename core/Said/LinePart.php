@@ -30,7 +30,7 @@ final readonly class LinePart
     /** Does it measure the same as something in this unit? */
     public function fits(string $unit): bool
     {
-        return $unit !== '' && Units::parse($unit)->dimension->equals(Units::parse($this->unit)->dimension);
+        return Units::fit($unit, $this->unit);
     }
 
     /** What it is to be called: as the line has it, else after what it measures. */

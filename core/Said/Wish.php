@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Said;
 
-use Lustrum\Core\CoreException;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
-use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Units;
 
 /**
@@ -180,12 +178,8 @@ final readonly class Wish
     {
         $fitting = [];
         foreach ($sizes as $name => $own) {
-            try {
-                if (Quantity::of(1.0, $unit)->unit->dimension->equals(Units::parse($own)->dimension)) {
-                    $fitting[] = (string) $name;
-                }
-            } catch (CoreException) {
-                continue;
+            if (Units::fit($unit, $own)) {
+                $fitting[] = (string) $name;
             }
         }
         foreach ($fitting as $name) {
@@ -232,22 +226,13 @@ final readonly class Wish
                 return $name;
             }
         }
-        $fitting = array_filter($known, static fn (string $n): bool => self::fits($metrics[$n] ?? '', $unit));
+        $fitting = array_filter($known, static fn (string $n): bool => Units::fit($metrics[$n] ?? '', $unit));
         $words = self::words($text);
 
         // 'It weighs', 'holds': a verb names nothing.
         $isVerb = $words === '' || in_array($words, [...self::MORE, ...self::LESS], true);
 
         return count($fitting) === 1 && $isVerb ? array_values($fitting)[0] : $words;
-    }
-
-    private static function fits(string $own, string $unit): bool
-    {
-        try {
-            return $own !== '' && $unit !== '' && Units::parse($own)->dimension->equals(Units::parse($unit)->dimension);
-        } catch (CoreException) {
-            return false;
-        }
     }
 
     private static function words(string $text): string

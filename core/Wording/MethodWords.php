@@ -42,12 +42,6 @@ final class MethodWords
         return Messages::say('method.hurtsNobody');
     }
 
-    /** Why a reading was not asked back. */
-    public static function takenUp(): string
-    {
-        return Messages::say('method.takenUp');
-    }
-
     /** A requirement that was made of a result. */
     public static function wanted(string $name, bool $atLeast, string $limit, string $unit): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Failure\Closed;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Said\Wish;
 use Lustrum\Core\Statistics\Distribution\ChiSquare;
@@ -52,7 +53,7 @@ final class WishWords
     public static function takes(Wish $wish, float $confidence): string
     {
         $share = $wish->kind === Kind::Rate ? min(0.9999, ($wish->limit ?? 100.0) / 100) : self::COVERAGE;
-        $without = (int) ceil(log(1 - $confidence) / log($share) - 1e-9);
+        $without = Closed::successRun($share, $confidence);
         $wide = sqrt((self::REPEATS - 1) / ChiSquare::quantile(1 - $confidence, self::REPEATS - 1));
 
         return Messages::say('wish.takes', [

@@ -177,11 +177,13 @@ final readonly class DeviceFacts
     /** @param array<string, mixed> $row of HOW_FAR, with what the method reads and asks */
     private function plan(array $row): TrialPlan
     {
+        $planned = $this->planned($row);
+
         return new TrialPlan(
             Row::text($row['id']), array_map(Row::text(...), array_column(
                 [...Row::rows(Row::json($row['channels'])), ...Row::rows(Row::json($row['questions']))], 'metric',
             )),
-            Row::whole($row['ended']), $this->planned($row), $this->isAtEnd($row), Row::whole($row['looks']),
+            Row::whole($row['ended']), $planned, self::isAtEnd($row, $planned), Row::whole($row['looks']),
         );
     }
 
@@ -200,7 +202,9 @@ final readonly class DeviceFacts
             ['{'.implode(',', $builds).'}'],
         );
 
-        return array_map(Row::whole(...), array_column(array_filter($rows, $this->isAtEnd(...)), 'ended', 'id'));
+        return array_map(Row::whole(...), array_column(array_filter(
+            $rows, fn (array $row): bool => self::isAtEnd($row, $this->planned($row)),
+        ), 'ended', 'id'));
     }
 
     /**
@@ -225,10 +229,10 @@ final readonly class DeviceFacts
     }
 
     /** @param array<string, mixed> $row of HOW_FAR */
-    private function isAtEnd(array $row): bool
+    private static function isAtEnd(array $row, int $planned): bool
     {
         return TrialPlan::isAtEnd(
-            Row::whole($row['ended']), Row::whole($row['held']), $this->planned($row), $row['state'] === 'done',
+            Row::whole($row['ended']), Row::whole($row['held']), $planned, $row['state'] === 'done',
             $row['repeats'] === 'untilItHolds',
         );
     }

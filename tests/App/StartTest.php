@@ -74,6 +74,30 @@ final class StartTest extends ApiTestCase
         self::assertCount(1, (array) $this->json('GET', '/api/devices/'.self::text($first, 'device').'/methods')['methods']);
     }
 
+    public function testASlipInALineIsAskedBackAndTakenOnceItIsSaidToBeSo(): void
+    {
+        $first = $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Handle pull', 'device' => 'Cart']);
+        $build = self::text($first, 'build');
+        foreach (['412 N', '409 N', '415 N', '411 N', '413 N'] as $n => $typed) {
+            $run = $n === 0 ? self::text($first, 'run') : self::text(
+                $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Handle pull', 'build' => $build]), 'run',
+            );
+            $this->takeUp($run, [['text' => $typed, 'unit' => 'N', 'name' => 'pull at break']]);
+            self::assertSame(200, $this->answered());
+            $this->end($run);
+        }
+        $run = self::text($this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Handle pull', 'build' => $build]), 'run');
+        $slip = ['text' => '41.2 N', 'unit' => 'N', 'name' => 'pull at break'];
+        $asked = $this->takeUp($run, [$slip]);
+        self::assertSame([422, 'urn:lustrum:problem:asks-back'], [$this->answered(), self::text($asked, 'type')]);
+        $sentence = self::text($asked, 'questions', 0, 'sentence');
+        self::assertStringContainsString('near 412 N', $sentence);
+        self::assertSame([], self::at($this->json('GET', '/api/runs/'.$run), 'readings'), 'Nothing is kept before it is answered.');
+        $this->takeUp($run, [[...$slip, 'confirmed' => $sentence]]);
+        self::assertSame(200, $this->answered());
+        self::assertSame('41.2 N', self::text($this->json('GET', '/api/runs/'.$run), 'readings', 0, 'typed', 'text'));
+    }
+
     public function testTheSameLineTwiceIsTwoDevices(): void
     {
         $first = $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Cart']);

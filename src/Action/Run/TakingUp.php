@@ -17,11 +17,12 @@ use Lustrum\Core\Run\Row;
 use Lustrum\Core\Said\Line;
 use Lustrum\Core\Said\LinePart;
 use Lustrum\Core\Wording\MethodWords;
-use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Requirement;
 use Lustrum\Domain\Device\RequirementInput;
 use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\ObservationInput;
+use Lustrum\Domain\Method\ChannelView;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Trial\Found;
 use Lustrum\Domain\Trial\Reading;
@@ -65,22 +66,26 @@ final readonly class TakingUp
             $this->em->flush();
             $this->after->written([$observation]);
             $line = Line::read($text);
+            $view = $run->trial()->method()->view();
+            $results = array_column(array_filter($view->channels, static fn (ChannelView $c): bool => $c->formula === ''), 'unit', 'metric');
+            $levels = array_column(array_filter($view->factors, static fn (Factor $f): bool => !$f->isBlock()), 'unit', 'name');
 
             return new SaidView(
-                $id->toRfc4122(), array_map(fn (LinePart $p): SaidPart => $this->proposed($p, $run), $line->parts), $line->held, $line->words,
+                $id->toRfc4122(),
+                array_map(static fn (LinePart $p): SaidPart => self::proposed($p, $p->isLevel ? $levels : $results), $line->parts),
+                $line->held, $line->words,
             );
         });
     }
 
-    /** What the method has that fits, by name where several do; else something new, called as the line has it. */
-    private function proposed(LinePart $part, Run $run): SaidPart
+    /**
+     * What the method has that fits, by name where several do; else something new, called as the line has it.
+     *
+     * @param array<array-key, string> $units by name
+     */
+    private static function proposed(LinePart $part, array $units): SaidPart
     {
-        $fitting = [];
-        foreach ($part->isLevel ? $run->trial()->method()->factors() : $run->trial()->method()->channels() as $one) {
-            if ($part->fits($one->unit) && !($one instanceof Channel && $one->isDerived()) && !($one instanceof Factor && $one->isBlock())) {
-                $fitting[] = $one instanceof Channel ? $this->metric($one) : $one->name;
-            }
-        }
+        $fitting = array_map(strval(...), array_keys(array_filter($units, $part->fits(...))));
         $called = $part->called();
         $same = array_values(array_filter($fitting, static fn (string $n): bool => mb_strtolower($n) === mb_strtolower($called)));
         $name = $same[0] ?? ($part->name === '' || count($fitting) === 1 ? $fitting[0] ?? null : null);
@@ -88,37 +93,41 @@ final readonly class TakingUp
         return new SaidPart($part->text, $part->unit, $name ?? $called, $part->isLevel, $name !== null);
     }
 
-    private function metric(Channel $channel): string
-    {
-        return $this->em->find(Metric::class, Uuid::fromString($channel->metric))?->name() ?? $channel->key;
-    }
-
     public function takeUp(Run $run, TakeUpInput $input): RunView
     {
         return $this->em->wrapInTransaction(function () use ($run, $input): RunView {
             $this->writer->oneAtATime($run->id());
-            $method = $run->trial()->method();
             self::mustBeOnce($input->taken);
+            $method = $run->trial()->method();
             $results = array_filter($input->taken, static fn (TakenUp $t): bool => !$t->isLevel);
             $levels = array_filter($input->taken, static fn (TakenUp $t): bool => $t->isLevel);
-            $channels = $this->channels($method, $results);
-            $factors = self::factors($method, $levels);
-            if ($channels !== [] || $factors !== []) {
-                // A method that has it all stays the version that it is: another one would tilt every comparison.
-                $this->writer->amend(
-                    Method::class, $method->id(), $method->version(), fn (Method $m) => $m->learns($channels, $factors, $this->records),
-                );
-            }
+            $wasCurrent = $run->configuration()->methodVersion === $method->version();
+            $this->teach($method, $this->channels($method, $results), self::factors($method, $levels));
             $found = array_map(static fn (TakenUp $l): Found => new Found(trim($l->name), trim($l->text)), array_values($levels));
-            $this->writer->amend(Run::class, $run->id(), $run->version(), fn (Run $r) => $r->learned(
-                $this->configurations->stored(self::with($r->configuration(), $method), $r->belongsTo()), $found,
-            ));
+            $this->writer->amend(Run::class, $run->id(), $run->version(), fn (Run $r) => $r->learned($this->configurations->stored(
+                self::with($r->configuration(), $method, $wasCurrent), $r->belongsTo(),
+            ), $found));
             $written = [...$this->readings($run, $results), ...$this->requirements($run, $results)];
             $this->em->flush();
             $this->after->written([$run, ...$written]);
 
             return $run->view();
         });
+    }
+
+    /**
+     * A method that has it all stays the version that it is: another one would tilt every comparison.
+     *
+     * @param list<Channel> $channels
+     * @param list<Factor>  $factors
+     */
+    private function teach(Method $method, array $channels, array $factors): void
+    {
+        if ($channels !== [] || $factors !== []) {
+            $this->writer->amend(
+                Method::class, $method->id(), $method->version(), fn (Method $m) => $m->learns($channels, $factors, $this->records),
+            );
+        }
     }
 
     /** @param list<TakenUp> $taken */
@@ -128,21 +137,27 @@ final readonly class TakingUp
         foreach ($taken as $i => $one) {
             $name = ($one->isLevel ? 'level ' : 'result ').mb_strtolower(trim($one->name));
             if (isset($seen[$name])) {
-                throw Invalid::at(sprintf('taken[%d].name', $i), sprintf('“%s” is there twice, and one run has one of it.', trim($one->name)));
+                throw self::wrongName($i, '“%s” is there twice, and one run has one of it.', $one);
             }
             $seen[$name] = true;
         }
     }
 
-    /** The same as it was, with what its method asks now. */
-    private static function with(Configuration $made, Method $method): Configuration
+    /**
+     * The same as it was, with what its method asks beside that now. What it was judged by already stays as it was, whatever became
+     * of the method since.
+     *
+     * @param bool $wasCurrent was it made with the version of the method that there was until now?
+     */
+    private static function with(Configuration $made, Method $method, bool $wasCurrent): Configuration
     {
-        $now = Row::json(json_encode([
-            'channels' => $method->channels(), 'factors' => $method->factors(), 'methodVersion' => $method->version(),
-            'methodName' => $method->name(),
-        ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        $channels = array_column($made->channels, null, 'key') + array_column($method->channels(), null, 'key');
+        $factors = array_column($made->factors, null, 'name') + array_column($method->factors(), null, 'name');
 
-        return Configuration::fromRow($now + $made->toRow());
+        return Configuration::fromRow(Row::json(json_encode([
+            'channels' => array_values($channels), 'factors' => array_values($factors),
+            'methodVersion' => $wasCurrent ? $method->version() : $made->methodVersion,
+        ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)) + $made->toRow());
     }
 
     /**
@@ -153,24 +168,27 @@ final readonly class TakingUp
     private function channels(Method $method, array $results): array
     {
         $keys = array_map(static fn (Channel $c): string => $c->key, $method->channels());
-        $known = [];
-        foreach ($method->channels() as $channel) {
-            $known[mb_strtolower($this->metric($channel))] = $channel;
-        }
         $out = [];
         foreach ($results as $i => $result) {
-            $name = mb_strtolower(trim($result->name));
-            $same = $known[$name] ?? null;
-            if ($same !== null && !Units::parse($same->unit)->dimension->equals(Units::parse($result->unit)->dimension)) {
-                throw Invalid::at(sprintf('taken[%d].name', $i), sprintf('“%s” is read in %s already.', trim($result->name), $same->unit));
+            $same = self::channelOf($method->channels(), $result, $method->device());
+            if ($same !== null && !Units::fit($same->unit, $result->unit)) {
+                throw self::wrongName($i, '“%s” is read in '.$same->unit.' already.', $result);
             }
             if ($same === null) {
-                $keys[] = $key = self::key($name, $keys);
-                $known[$name] = $out[] = new Channel($key, trim($result->name), trim($result->unit));
+                $keys[] = $key = self::key(mb_strtolower(trim($result->name)), $keys);
+                $out[] = new Channel($key, trim($result->name), trim($result->unit));
             }
         }
 
         return $out;
+    }
+
+    /** @param list<Channel> $channels */
+    private static function channelOf(array $channels, TakenUp $result, Device $device): ?Channel
+    {
+        $metric = $device->metricCalled($result->name)?->id()->toRfc4122();
+
+        return $metric === null ? null : array_column($channels, null, 'metric')[$metric] ?? null;
     }
 
     /**
@@ -186,13 +204,12 @@ final readonly class TakingUp
         }
         $out = [];
         foreach ($levels as $i => $level) {
-            $name = mb_strtolower(trim($level->name));
-            $same = $known[$name] ?? null;
-            if ($same !== null && ($same->unit === '' || !Units::parse($same->unit)->dimension->equals(Units::parse($level->unit)->dimension))) {
-                throw Invalid::at(sprintf('taken[%d].name', $i), sprintf('“%s” is something else on this method.', trim($level->name)));
+            $same = $known[mb_strtolower(trim($level->name))] ?? null;
+            if ($same !== null && !Units::fit($same->unit, $level->unit)) {
+                throw self::wrongName($i, '“%s” is something else on this method.', $level);
             }
             if ($same === null) {
-                $known[$name] = $out[] = new Factor(trim($level->name), kind: FactorKind::Number, unit: trim($level->unit));
+                $out[] = new Factor(trim($level->name), kind: FactorKind::Number, unit: trim($level->unit));
             }
         }
 
@@ -200,35 +217,41 @@ final readonly class TakingUp
     }
 
     /**
+     * Looked at as any reading is: one that is odd is asked back, until somebody confirms it.
+     *
      * @param array<int, TakenUp> $results
      *
      * @return list<Record<covariant RecordInput>>
      */
     private function readings(Run $run, array $results): array
     {
+        $read = [];
+        foreach ($results === [] ? [] : $this->records->all(Reading::class, ['run' => $run]) as $reading) {
+            $read[$reading->view()->channel] = true;
+        }
         $out = [];
         foreach ($results as $i => $result) {
-            foreach ($run->configuration()->channels as $channel) {
-                if (mb_strtolower($this->metric($channel)) !== mb_strtolower(trim($result->name))) {
-                    continue;
-                }
-                if ($this->records->all(Reading::class, ['run' => $run, 'channel' => $channel->key]) !== []) {
-                    throw Invalid::at(
-                        sprintf('taken[%d].name', $i), sprintf('“%s” was read on this run already: amend it there.', trim($result->name)),
-                    );
-                }
-                try {
-                    $out[] = $this->writer->make(
-                        Reading::class, Uuid::v7(), new ReadingInput($run->id()->toRfc4122(), $channel->key, trim($result->text), MethodWords::takenUp()),
-                    );
-                } catch (CoreException|Invalid $wrong) {
-                    throw Invalid::at(sprintf('taken[%d].text', $i), $wrong->getMessage());
-                }
-                break;
+            $channel = self::channelOf($run->configuration()->channels, $result, $run->trial()->method()->device())
+                ?? throw new \LogicException('The run was just taught what was taken up.');
+            if (isset($read[$channel->key])) {
+                throw self::wrongName($i, '“%s” was read on this run already: amend it there.', $result);
+            }
+            try {
+                $out[] = $this->writer->make(
+                    Reading::class, Uuid::v7(), new ReadingInput($run->id()->toRfc4122(), $channel->key, trim($result->text), $result->confirmed),
+                );
+            } catch (CoreException|Invalid $wrong) {
+                throw Invalid::at(sprintf('taken[%d].text', $i), $wrong->getMessage());
             }
         }
 
         return $out;
+    }
+
+    /** @param string $sentence with a place for the name */
+    private static function wrongName(int $i, string $sentence, TakenUp $one): Invalid
+    {
+        return Invalid::at(sprintf('taken[%d].name', $i), sprintf($sentence, trim($one->name)));
     }
 
     /**

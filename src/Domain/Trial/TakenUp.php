@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Trial;
 
+use Lustrum\Shared\Limit;
 use Lustrum\Shared\Name;
 use Lustrum\Shared\Number;
 use Lustrum\Shared\UnitSymbol;
@@ -17,6 +18,7 @@ final readonly class TakenUp
      * @param string     $name      of the metric, or of the factor
      * @param string     $direction of a requirement: atLeast, atMost; empty: none is made
      * @param float|null $limit     of it, in the unit of the number
+     * @param string     $confirmed what Lustrum asked back and the person confirmed; empty where it was not asked
      */
     public function __construct(
         #[Assert\NotBlank(message: 'This is still empty.', normalizer: 'trim')]
@@ -31,6 +33,8 @@ final readonly class TakenUp
         public string $direction = '',
         #[Number]
         public ?float $limit = null,
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $confirmed = '',
     ) {
     }
 }

@@ -8,12 +8,12 @@ use Lustrum\Action\Build\Changing;
 use Lustrum\Action\Build\Gathering;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
-use Lustrum\Domain\Revision\ChangedInput;
 use Lustrum\Domain\Revision\GatherInput;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Record\Records;
+use Lustrum\Shared\LineInput;
 use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
@@ -32,7 +32,7 @@ final readonly class GatherController
     /** Takes one line about what was changed on an article between two runs. */
     #[Route('/api/articles/{id}/changed', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     #[Answers(ArticleView::class)]
-    public function changed(Uuid $id, #[Body] ChangedInput $input): JsonResponse
+    public function changed(Uuid $id, #[Body] LineInput $input): JsonResponse
     {
         $article = $this->records->find(Article::class, $id);
         $this->records->mustWrite($article->workspace());

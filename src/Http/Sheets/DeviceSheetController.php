@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Lustrum\Http\Sheets;
 
 use Lustrum\Domain\Device\Device;
-use Lustrum\Domain\Device\WishInput;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Http\Cached;
 use Lustrum\Record\Records;
+use Lustrum\Shared\LineInput;
 use Lustrum\Sheet\Brief\Briefs;
 use Lustrum\Sheet\Brief\BriefSheet;
 use Lustrum\Sheet\Brief\WishView;
@@ -71,7 +71,7 @@ final readonly class DeviceSheetController
     /** How a sentence is read as a requirement; nothing is kept of it. */
     #[Route('/api/devices/{id}/wish', requirements: self::ID, methods: ['POST'])]
     #[Answers(WishView::class)]
-    public function wish(Uuid $id, #[Body] WishInput $input): JsonResponse
+    public function wish(Uuid $id, #[Body] LineInput $input): JsonResponse
     {
         $device = $this->records->find(Device::class, $id);
         $this->records->mustWrite($device->workspace());

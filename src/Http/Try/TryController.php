@@ -8,7 +8,6 @@ use Lustrum\Action\Run\TakingUp;
 use Lustrum\Action\Run\TryingSomething;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunView;
-use Lustrum\Domain\Trial\SaidInput;
 use Lustrum\Domain\Trial\SaidView;
 use Lustrum\Domain\Trial\TakeUpInput;
 use Lustrum\Domain\Trial\TriedView;
@@ -16,6 +15,7 @@ use Lustrum\Domain\Trial\TryInput;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Record\Records;
+use Lustrum\Shared\LineInput;
 use Lustrum\Sheet\Start\Starts;
 use Lustrum\Sheet\Start\StartSheet;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -58,7 +58,7 @@ final readonly class TryController
     /** Keeps a line about a run, and says what its numbers are read as. */
     #[Route('/api/runs/{id}/said', requirements: self::ID, methods: ['POST'])]
     #[Answers(SaidView::class)]
-    public function said(Uuid $id, #[Body] SaidInput $input): JsonResponse
+    public function said(Uuid $id, #[Body] LineInput $input): JsonResponse
     {
         $run = $this->records->find(Run::class, $id);
         $this->records->mustWrite($run->workspace());

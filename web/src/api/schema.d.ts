@@ -1585,9 +1585,6 @@ export interface components {
         };
         /** @enum {string} */
         "Domain.Device.Scale": "numeric" | "count" | "share" | "check" | "ordered" | "plain";
-        "Domain.Device.WishInput": {
-            text: string;
-        };
         "Domain.Finding.CallingInput": {
             mode?: string;
             to?: string;
@@ -1847,9 +1844,6 @@ export interface components {
             earlier: string[];
             gathers: boolean;
         };
-        "Domain.Revision.ChangedInput": {
-            text: string;
-        };
         "Domain.Revision.Correction": {
             sentence: string;
             what: string;
@@ -2050,9 +2044,6 @@ export interface components {
             filled: components["schemas"]["Core.Run.Filled"] | null;
             by: string;
         };
-        "Domain.Trial.SaidInput": {
-            text: string;
-        };
         "Domain.Trial.SaidPart": {
             text: string;
             unit: string;
@@ -2081,6 +2072,7 @@ export interface components {
             isLevel: boolean;
             direction: string;
             limit: number | null;
+            confirmed: string;
         };
         "Domain.Trial.TogetherInput": {
             channel?: string;
@@ -2179,6 +2171,9 @@ export interface components {
         };
         "Record.WithdrawInput": {
             because: string;
+        };
+        "Shared.LineInput": {
+            text: string;
         };
         "Shared.MeasureView": {
             text: string;
@@ -2766,7 +2761,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Domain.Revision.ChangedInput"];
+                "application/json": components["schemas"]["Shared.LineInput"];
             };
         };
         responses: {
@@ -3333,7 +3328,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Domain.Device.WishInput"];
+                "application/json": components["schemas"]["Shared.LineInput"];
             };
         };
         responses: {
@@ -4658,7 +4653,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Domain.Trial.SaidInput"];
+                "application/json": components["schemas"]["Shared.LineInput"];
             };
         };
         responses: {

@@ -98,4 +98,21 @@ describe('trying something', () => {
     expect(of(sent, 'POST', `${AT}/tries`)[0]!.body).toMatchObject({ hurts: 'Flying parts', stop: '' });
     expect(screen.getByLabelText<HTMLInputElement>('What do you try, in a line?').value).toBe('spin');
   });
+
+  it('goes on to the run when its picture is refused, and takes along what became of it', async () => {
+    const sent = server({
+      [`GET ${AT}/start`]: { body: START },
+      [`POST ${AT}/tries`]: { body: TRIED },
+      'POST /api/photos/': refusal(422, 'invalid', 'That is not a picture.'),
+    });
+    open();
+    await userEvent.type(await line(), 'pulled');
+    await userEvent.upload(screen.getByLabelText(/picture/i), new File(['x'], 'x.png', { type: 'image/png' }));
+    await userEvent.click(screen.getByLabelText('No'));
+    await userEvent.click(screen.getByRole('button', { name: 'Begin' }));
+    expect(
+      await screen.findByText(/The picture was not kept\. That is not a picture\. Add it again below/),
+    ).toBeTruthy();
+    expect(of(sent, 'POST', '/api/photos/')).toHaveLength(1);
+  });
 });

@@ -2,14 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useId, useRef, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 
-import { api, must, send, type Schemas } from '../api/client';
+import { api, must, type Schemas } from '../api/client';
 import { startQuery } from '../api/queries';
+import { sendPhoto } from '../api/sendPhoto';
 import { useWrite } from '../api/useWrite';
 import { uuid } from '../api/uuid';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { Slip } from '../ui/Slip';
 import { stationPath } from '../ui/place';
+import { Problem } from '../ui/Problem';
 
 type Draft = { run: string; what: string; hurts: string; stop: string };
 
@@ -70,7 +72,7 @@ function TryForm({
 
   async function begin(e: FormEvent) {
     e.preventDefault();
-    let path = '';
+    let [path, lost] = ['', ''];
     const begun = await write.run(async () => {
       const tried = await must(
         api.POST('/api/workspaces/{id}/tries', {
@@ -88,19 +90,16 @@ function TryForm({
       );
       path = `${stationPath(tried.device, tried.letter, 'try')}/run/${tried.run}`;
       const file = picture.current?.files?.[0];
-      if (file !== undefined) {
-        const form = new FormData();
-        for (const [name, value] of Object.entries({ revision: tried.build, run: tried.run, caption: draft.what }))
-          form.append(name, value);
-        form.append('file', file);
-        // The run is there: a picture that cannot be taken is said on its sheet, and taken again there.
-        await must(send('POST', `/api/photos/${uuid()}`, form)).catch(() => undefined);
-      }
+      // The run is there, whatever becomes of its picture: what does is said on its sheet.
+      if (file !== undefined)
+        await sendPhoto(file, { revision: tried.build, run: tried.run, caption: draft.what }).catch((e: unknown) => {
+          lost = `The picture was not kept. ${e instanceof Error ? e.message : ''} Add it again below.`;
+        });
     });
     if (!begun) return;
     drop();
     onClose();
-    await navigate(path, { state: { line: draft.what } });
+    await navigate(path, { state: { line: draft.what, lost: lost === '' ? undefined : lost } });
   }
 
   const ready = (draft.what.trim() !== '' || pictured !== '') && canHurt !== null;
@@ -215,11 +214,7 @@ function TryForm({
           </div>
         )}
       </fieldset>
-      {write.problem !== '' && (
-        <p role="alert" className="border-l-2 border-oxide pl-3 font-semibold text-oxide">
-          {write.problem}
-        </p>
-      )}
+      <Problem says={write.problem} />
       <Button
         type="submit"
         look="primary"

@@ -7,6 +7,7 @@ import { uuid } from '../api/uuid';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { prose } from '../ui/prose';
+import { Problem } from '../ui/Problem';
 
 /** A requirement typed as a sentence: how it was read is shown, kept in one touch, or corrected field by field. */
 export function WishLine({
@@ -77,11 +78,7 @@ export function WishLine({
           Read it
         </Button>
       </form>
-      {write.problem !== '' && (
-        <p role="alert" className="mt-2 border-l-2 border-oxide pl-3 font-semibold text-oxide">
-          {write.problem}
-        </p>
-      )}
+      <Problem says={write.problem} />
       {wish !== null && (
         <section aria-label="Read as" className="mt-3 border-l-4 border-brass bg-brasswash px-3 py-3">
           {wish.read !== '' && (

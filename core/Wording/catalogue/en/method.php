@@ -11,7 +11,6 @@ return [
     'setting' => '{name}{set, select, yes { {intended}} other {}}{tolerated, select, yes { ± {tolerance}} other {}}',
     'unnamed' => 'First try',
     'hurtsNobody' => 'It can hurt nobody: stop when there is nothing more to see.',
-    'takenUp' => 'taken up from a line',
     'wanted' => '{name} {atLeast, select, yes {at least} other {at most}} {limit}',
     'mind' => '{any, select, yes {{known}} other {No hazards written down}}. {stops, select, yes {{abort}} other {It does not say when to stop.}}{signed, select, yes { Needs a sign-off.} other {}} Local rules and licensed practice come first.',
 ];

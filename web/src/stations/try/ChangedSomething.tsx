@@ -11,6 +11,7 @@ import { AddPhoto } from '../../ui/records/AddPhoto';
 import { Gather } from '../../ui/records/Gather';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { DEVIATION, options } from '../../ui/words';
+import { Problem } from '../../ui/Problem';
 
 const FIELDS: Field[] = [
   { name: 'name', label: 'What did you change?', hint: 'As it is named on Build, such as brush gap or Hopper.' },
@@ -108,11 +109,7 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
           </Button>
         </form>
       )}
-      {write.problem !== '' && (
-        <p role="alert" className="font-semibold text-oxide">
-          {write.problem}
-        </p>
-      )}
+      <Problem says={write.problem} />
       <RecordSlip
         title={`Changed on ${article.serial}`}
         kind={`changed:${article.id}`}

@@ -4,6 +4,7 @@ import { Link, useLocation, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { runQuery } from '../../api/queries';
 import { stationPath, usePlace } from '../../ui/place';
+import { Problem } from '../../ui/Problem';
 import { Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
@@ -32,12 +33,13 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
   const { run, asked } = sheet;
   const readChannels = asked.channels.filter((c) => c.formula === '');
-  const { state } = useLocation() as { state: { line?: string } | null };
+  const { state } = useLocation() as { state: { line?: string; lost?: string } | null };
   return (
     <Sheet
       title={`${sheet.trial.name} · run ${run.number}${sheet.level === '' ? '' : ` · ${sheet.level}`}`}
       sentence={sheet.sentence}
     >
+      <Problem says={state?.lost ?? ''} />
       <nav aria-label="Runs of this trial" className="mt-3 flex flex-wrap gap-1">
         <Link to={base} className="border border-rule px-2 py-1 text-sm text-blue hover:bg-wash">
           All trials

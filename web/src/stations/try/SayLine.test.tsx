@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expect, it } from 'vitest';
 
-import { of, server } from '../../test/server';
+import { of, refusal, server } from '../../test/server';
 import { show } from '../../test/screen';
 import { runSheet } from '../../test/sheets';
 import { SayLine } from './SayLine';
@@ -39,8 +39,8 @@ it('a line is kept as it was said, and its numbers are taken up as they were cor
   await waitFor(() => expect(of(sent, 'POST', `/api/runs/${id}/take-up`)).toHaveLength(1));
   expect(of(sent, 'POST', `/api/runs/${id}/take-up`)[0]!.body).toEqual({
     taken: [
-      { text: '412 N', unit: 'N', name: 'pull', isLevel: false, direction: 'atLeast', limit: 400.5 },
-      { text: '60 cm', unit: 'cm', name: 'height', isLevel: true, direction: '', limit: null },
+      { text: '412 N', unit: 'N', name: 'pull', isLevel: false, direction: 'atLeast', limit: 400.5, confirmed: '' },
+      { text: '60 cm', unit: 'cm', name: 'height', isLevel: true, direction: '', limit: null, confirmed: '' },
     ],
   });
   await waitFor(() => expect(screen.queryByRole('region', { name: 'Read as' })).toBeNull());
@@ -57,4 +57,23 @@ it('words alone are kept, and nothing is asked of them', async () => {
   expect(screen.queryByRole('button', { name: 'Take up' })).toBeNull();
   await userEvent.click(screen.getByRole('button', { name: 'Close' }));
   expect(screen.queryByText('Kept as it was said')).toBeNull();
+});
+
+it('asks back what is odd, and takes it up once it is said to be so', async () => {
+  const id = `run-said-${++run}`;
+  const sent = server({
+    [`POST /api/runs/${id}/said`]: { body: { ...SAID, parts: [SAID.parts[0]] } },
+    [`POST /api/runs/${id}/take-up`]: refusal(422, 'asks-back', 'Look at it again.', {
+      questions: [{ kind: 'outlier', sentence: 'All before were near 4 N.' }],
+    }),
+  });
+  show(<SayLine sheet={runSheet({ id })} first="412 N" />);
+  await userEvent.click(screen.getByRole('button', { name: 'Keep line' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Take up' }));
+  expect((await screen.findByRole('alert')).textContent).toBe('All before were near 4 N.');
+  await userEvent.click(screen.getByRole('button', { name: 'It is so; take up' }));
+  await waitFor(() => expect(of(sent, 'POST', `/api/runs/${id}/take-up`)).toHaveLength(2));
+  expect(of(sent, 'POST', `/api/runs/${id}/take-up`)[1]!.body).toMatchObject({
+    taken: [{ name: 'force', confirmed: 'All before were near 4 N.' }],
+  });
 });

@@ -4,8 +4,9 @@ import { api, must, type Schemas } from '../../api/client';
 import { useWrite } from '../../api/useWrite';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
+import { Problem } from '../../ui/Problem';
 
-type Taken = Schemas['TakenUp'] & { as: 'result' | 'level' | 'words' };
+type Taken = Omit<Schemas['TakenUp'], 'confirmed'> & { as: 'result' | 'level' | 'words' };
 
 /** What came of a run, in one line: kept as it was said; its numbers are taken up once somebody accepts what they were read as. */
 export function SayLine({ sheet, first }: { sheet: Schemas['RunSheet']; first: string }) {
@@ -45,11 +46,7 @@ export function SayLine({ sheet, first }: { sheet: Schemas['RunSheet']; first: s
           {write.busy ? 'Keeping …' : 'Keep'}
         </Button>
       </form>
-      {write.problem !== '' && (
-        <p role="alert" className="mt-2 border-l-2 border-oxide pl-3 font-semibold text-oxide">
-          {write.problem}
-        </p>
-      )}
+      <Problem says={write.problem} />
       {said !== null && <ReadAs key={said.kept} run={run} said={said} onDone={() => setSaid(null)} />}
     </>
   );
@@ -70,6 +67,8 @@ function ReadAs({ run, said, onDone }: { run: string; said: Schemas['SaidView'];
   const used = parts.filter((p) => p.as !== 'words');
   const set = (i: number, part: Partial<Taken>) => setParts(parts.map((p, k) => (k === i ? { ...p, ...part } : p)));
 
+  // What is odd is asked back first, as of any reading.
+  const asked = write.questions.map((q) => q.sentence).join(' ');
   async function takeUp() {
     const taken = used.map(({ as, text, unit, name, direction, limit }) => ({
       text,
@@ -78,6 +77,7 @@ function ReadAs({ run, said, onDone }: { run: string; said: Schemas['SaidView'];
       isLevel: as === 'level',
       direction: as === 'level' ? ('' as const) : direction,
       limit: as === 'level' || direction === '' ? null : limit,
+      confirmed: as === 'level' ? '' : asked,
     }));
     const done = await write.run(() =>
       must(api.POST('/api/runs/{id}/take-up', { params: { path: { id: run } }, body: { taken } })),
@@ -151,15 +151,11 @@ function ReadAs({ run, said, onDone }: { run: string; said: Schemas['SaidView'];
         ))}
       </ul>
       {held !== '' && <p className="mt-2 text-sm">{held}: end the run below, where it ended.</p>}
-      {write.problem !== '' && (
-        <p role="alert" className="mt-2 font-semibold text-oxide">
-          {write.problem}
-        </p>
-      )}
+      <Problem says={asked === '' ? write.problem : asked} />
       <p className="mt-3 flex flex-wrap gap-2">
         {used.length > 0 && (
           <Button look="primary" disabled={write.busy} onClick={() => void takeUp()}>
-            {write.busy ? 'Taking up …' : 'Take up'}
+            {write.busy ? 'Taking up …' : write.questions.length > 0 ? 'It is so; take up' : 'Take up'}
           </Button>
         )}
         <Button look="quiet" onClick={onDone}>

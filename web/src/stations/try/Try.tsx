@@ -1,11 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 
 import type { Schemas } from '../../api/client';
-import { putRecord } from '../../api/records';
-import { useWrite } from '../../api/useWrite';
-import { tryQuery, useSession } from '../../api/queries';
+import { tryQuery } from '../../api/queries';
 import { uuid } from '../../api/uuid';
 import { stationPath, useBegin, usePlace } from '../../ui/place';
 import { TrialStrips } from '../../figures/TrialStrips';
@@ -17,6 +15,7 @@ import { AmendTogether } from './AmendTogether';
 import { ChangedSomething } from './ChangedSomething';
 import { LevelPicker } from './LevelPicker';
 import { TrialSlip } from './TrialSlip';
+import { useStartRun } from './useStartRun';
 
 /** Blocks that are known of every run, and that nobody types. */
 const KNOWN_BLOCKS = ['article', 'operator', 'day'];
@@ -99,10 +98,6 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
 
 function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Schemas['TrySheet']; edit: () => void }) {
   const { frame, write: mayWrite } = usePlace();
-  const navigate = useNavigate();
-  const session = useSession();
-  const write = useWrite();
-  const { busy, problem } = write;
   const last = row.runs.at(-1);
   const [article, setArticle] = useState(last?.article ?? sheet.articles.at(-1)?.id ?? '');
   const [levels, setLevels] = useState<Record<string, string>>(() =>
@@ -114,18 +109,15 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   const chosen = sheet.articles.find((a) => a.id === article);
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
 
-  async function startRun() {
-    const id = uuid();
-    const body = {
+  const { write, start } = useStartRun(base);
+  const { busy, problem } = write;
+  const startRun = () =>
+    start({
       trial: row.trial.id,
       article: article === '' ? null : article,
-      operator: session.data?.name ?? '',
-      startedAt: new Date().toISOString(),
       firmware: firmware.trim(),
       levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
-    };
-    if (await write.run(() => putRecord('runs', id, body))) await navigate(`${base}/run/${id}`);
-  }
+    });
 
   return (
     <Part

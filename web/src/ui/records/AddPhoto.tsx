@@ -1,19 +1,12 @@
 import { useRef, useState } from 'react';
 
-import { must, send } from '../../api/client';
+import { sendPhoto } from '../../api/sendPhoto';
 import { useWrite } from '../../api/useWrite';
-import { uuid } from '../../api/uuid';
 import { Button } from '../Button';
+import { Problem } from '../Problem';
 
-/** What is taken, and how large it may be; the server looks at the content itself. */
+/** What is taken. */
 const TAKEN = 'image/*,audio/*,video/*,application/pdf,text/plain,text/csv';
-const MOST_MB = { image: 25, audio: 50, video: 200 };
-
-function mostMb(type: string): number {
-  const [family = ''] = type.split('/');
-  return family in MOST_MB ? MOST_MB[family as keyof typeof MOST_MB] : 25;
-}
-
 /**
  * Takes photographs in, and sounds, clips and documents; on a phone the camera opens. Position and device data are taken
  * out on the server.
@@ -47,17 +40,7 @@ export function AddPhoto({
     const all: string[] = [];
     for (const file of Array.from(files ?? [])) {
       setState(`Sending ${file.name} …`);
-      const kept = await write.run(() => {
-        const most = mostMb(file.type);
-        if (file.size > most * 1_000_000)
-          throw new Error(`${file.name} is too large: at most ${most} MB can be taken.`);
-        const form = new FormData();
-        for (const [name, value] of Object.entries({ revision, run, failure, caption })) {
-          if (value !== undefined) form.append(name, value);
-        }
-        form.append('file', file);
-        return must(send('POST', `/api/photos/${uuid()}`, form));
-      });
+      const kept = await write.run(() => sendPhoto(file, { revision, run, failure, caption }));
       setState(kept ? `${file.name} is kept.` : '');
       if (!kept) break;
       all.push(file.name);
@@ -83,11 +66,7 @@ export function AddPhoto({
       <p role="status" className="text-sm text-soft">
         {state}
       </p>
-      {problem !== '' && (
-        <p role="alert" className="basis-full border-l-2 border-oxide pl-3 font-semibold text-oxide">
-          {problem}
-        </p>
-      )}
+      <Problem says={problem} />
     </div>
   );
 }

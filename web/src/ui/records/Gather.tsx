@@ -6,6 +6,7 @@ import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { Button } from '../Button';
 import { stationPath, useFrame } from '../place';
+import { Problem } from '../Problem';
 
 /** What was changed on an article becomes a build of its own by one touch: its runs go along, and nothing is typed again. */
 export function Gather({ article, named = false }: { article: Schemas['ArticleView']; named?: boolean }) {
@@ -30,11 +31,7 @@ export function Gather({ article, named = false }: { article: Schemas['ArticleVi
       <Button look={named ? 'plain' : 'quiet'} disabled={write.busy} onClick={() => void gather()}>
         {named ? `Gather ${article.serial} into a build of its own` : 'Gather into a build of its own'}
       </Button>
-      {write.problem !== '' && (
-        <p role="alert" className="font-semibold text-oxide">
-          {write.problem}
-        </p>
-      )}
+      <Problem says={write.problem} />
     </>
   );
 }

@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Domain\Device;
+namespace Lustrum\Shared;
 
-use Lustrum\Shared\Limit;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A requirement as somebody says it. */
-final readonly class WishInput
+/** One line, as somebody says it. */
+final readonly class LineInput
 {
     public function __construct(
         #[Assert\NotBlank(message: 'This is still empty.', normalizer: 'trim')]

@@ -6,14 +6,49 @@ declare(strict_types=1);
 function wren(): Story
 {
     $s = new Story(['id' => 'wren', 'name' => 'Wren', 'brief' => 'A walk-behind seeder for market-garden beds. A ground wheel drives it forward, a stepper motor turns a seed plate, an optical gate counts seeds, a 12 V battery lasts a day of sowing.', 'users' => 'Growers with 0.2 to 2 ha of raised beds, sowing alone, often in gloves, from March to September.', 'gates' => 'formal', 'confidence' => 0.95, 'currency' => 'EUR', 'costLimit' => 260.0, 'hoursLimit' => 40.0, 'changesLimit' => 5, 'origin' => ['createdAt' => '2026-02-24T19:10:00+00:00', 'createdBy' => 'Maren Okafor', 'version' => 1, 'withdrawnBecause' => null]], 20260302);
+    wrenBrief($s);
     wrenRequirements($s);
     wrenMethods($s);
     wrenRevisions($s);
     wrenTrials($s);
     wrenFindings($s);
     wrenDecisions($s);
+    wrenBeliefs($s);
 
     return $s;
+}
+
+/** What it is used for, in which steps, and who is around. */
+function wrenBrief(Story $s): void
+{
+    $at = '2026-02-24T19:20:00+00:00';
+    $s->add('uses', ['id' => 'use-beds', 'device' => 'wren', 'name' => 'Sowing raked beds', 'who' => 'Growers, alone', 'where' => 'Beds of 75 cm, level to gently sloping', 'dropped' => ''], $at);
+    $s->add('uses', ['id' => 'use-trays', 'device' => 'wren', 'name' => 'Sowing into tray moulds', 'who' => 'Nurseries', 'where' => 'Bench in a tunnel', 'dropped' => 'Trays move under the seeder, not the seeder over them. A nursery that lends its conveyor for a month would bring it back.'], $at);
+    $s->add('uses', ['id' => 'use-hire', 'device' => 'wren', 'name' => 'Hired out by the day', 'who' => 'Whoever hires it, unpractised', 'where' => 'Carried in a car boot', 'dropped' => ''], '2026-04-02T18:00:00+00:00');
+    foreach ([
+        ['fill', 'Fill the hopper, gloves on', 'getReady', 'Grower', 'Edge of the field'], ['plate', 'Change the seed plate', 'fit', 'Grower', 'Edge of the field'],
+        ['start', 'Switch on and set the spacing', 'begin', 'Grower', 'Head of the bed'], ['sow', 'Walk the bed', 'work', 'Grower', 'Bed'],
+        ['brush', 'Reset the brush', 'adjust', 'Grower', 'Bed'], ['turn', 'Turn at the end', 'stop', 'Grower', 'End of the bed'],
+        ['empty', 'Empty what is left', 'empty', 'Grower', 'Edge of the field'], ['clean', 'Clean the sensor window', 'clean', 'Grower', 'Shed'],
+        ['lift', 'Lift it into the tailgate', 'carry', 'Grower', 'Track'], ['winter', 'Store it over winter', 'store', 'Grower', 'Shed'],
+    ] as $i => [$id, $name, $kind, $who, $where]) {
+        $s->add('steps', ['id' => 'step-'.$id, 'device' => 'wren', 'name' => $name, 'kind' => $kind, 'use' => null, 'who' => $who, 'where' => $where, 'place' => $i], $at);
+    }
+    foreach ([
+        ['Maren Okafor', 'team', 'Leads'], ['Tobias Lind', 'team', 'Mechanics'], ['Ines Caldeira', 'team', 'Electronics and firmware'],
+        ['Yusuf Brandt', 'team', 'Field trials'], ['Odile Ferrant', 'tester', 'Sows 0.4 ha by hand; small hands, strong opinions'],
+        ['Bram Achterberg', 'customer', 'Would hire out six'], ['Greta Nwosu', 'safety', 'Looks at what falls and what turns'],
+    ] as [$name, $relation, $note]) {
+        $s->add('persons', ['device' => 'wren', 'name' => $name, 'relation' => $relation, 'note' => $note], $at);
+    }
+}
+
+/** What is believed of it, and what came of that. */
+function wrenBeliefs(Story $s): void
+{
+    $s->add('assumptions', ['device' => 'wren', 'text' => 'Small seeds stick because of static charge', 'hangs' => 'An earthed hopper', 'check' => 'The same seed in damp air', 'by' => 'Ines Caldeira', 'findings' => [['says' => 'unclear', 'run' => null, 'failure' => null, 'note' => 'An earthed hopper made no difference that could be seen'], ['says' => 'against', 'run' => null, 'failure' => null, 'note' => 'It is worst in damp air, where nothing is charged: the plate swells']]], '2026-03-12T18:00:00+00:00');
+    $s->add('assumptions', ['device' => 'wren', 'text' => 'Nobody walks faster than 4 km/h behind it', 'hangs' => 'Speed of the stepper, size of its driver', 'check' => 'Time six growers over 50 m, without telling them why', 'by' => 'Yusuf Brandt', 'findings' => []], '2026-03-01T18:00:00+00:00');
+    $s->add('assumptions', ['device' => 'wren', 'text' => 'A tailgate is no higher than 75 cm', 'hangs' => 'The drop that it must survive', 'check' => 'Measure ten cars', 'by' => 'Tobias Lind', 'findings' => [['says' => 'for', 'run' => null, 'failure' => null, 'note' => 'Ten measured at the market: 58 to 74 cm']]], '2026-03-05T18:00:00+00:00');
 }
 
 function wrenRequirements(Story $s): void
@@ -32,7 +67,7 @@ function wrenRequirements(Story $s): void
         ['Parts stay affordable at a batch of 50', 'parts cost', 'EUR', 180.0, 'atMost', 'mean', false, [], []],
     ];
     foreach ($rows as $i => [$statement, $metric, $unit, $limit, $direction, $kind, $must, $conditions, $dependsOn]) {
-        $s->add('requirements', ['id' => 'req-'.($i + 1), 'device' => 'wren', 'statement' => $statement, 'metric' => $metric, 'unit' => $unit, 'limit' => $limit, 'direction' => $direction, 'kind' => $kind, 'coverage' => $kind === 'check' ? 0.5 : 0.9, 'must' => $must, 'conditions' => $conditions, 'dependsOn' => $dependsOn, 'place' => $i] + ($metric === 'parts cost' ? ['source' => 'cost'] : []), '2026-02-24T19:30:00+00:00');
+        $s->add('requirements', ['id' => 'req-'.($i + 1), 'device' => 'wren', 'statement' => $statement, 'metric' => $metric, 'unit' => $unit, 'limit' => $limit, 'direction' => $direction, 'kind' => $kind, 'coverage' => $kind === 'check' ? 0.5 : 0.9, 'must' => $must, 'conditions' => $conditions, 'dependsOn' => $dependsOn, 'place' => $i, 'uses' => in_array($metric, ['survives drop', 'seed change time'], true) ? ['use-hire'] : [], 'askedBy' => ['seed change time' => 'Odile Ferrant', 'handling rating' => 'Odile Ferrant', 'parts cost' => 'Bram Achterberg', 'survives drop' => 'Greta Nwosu'][$metric] ?? ''] + ($metric === 'parts cost' ? ['source' => 'cost'] : []), '2026-02-24T19:30:00+00:00');
     }
 }
 
@@ -85,12 +120,16 @@ function wrenMethods(Story $s): void
         'm-shapes' => [$factor('seed lot', 'words', ['radish R-4', 'carrot C-9', 'onion O-2', 'beet B-7'], role: 'block')],
         'm-rating' => [$factor('grower', 'words', role: 'block')],
     ];
+    $through = [
+        'm-belt' => ['step-start', 'step-sow'], 'm-push' => ['step-start', 'step-sow', 'step-turn'],
+        'm-change' => ['step-plate', 'step-empty', 'step-fill'], 'm-rating' => ['step-fill', 'step-start', 'step-sow', 'step-turn'],
+    ];
     foreach ($methods as [$id, $name, $purpose, $rig, $heldWhen, $endPoint, $not, $outcome, $minutes, $channels, $conditions, $settings, $safetyRow]) {
         $s->add('methods', ['id' => $id, 'device' => 'wren', 'name' => $name, 'purpose' => $purpose, 'rig' => $rig, 'heldWhen' => $heldWhen, 'endPoint' => $endPoint, 'notRepresented' => $not, 'questions' => match (true) {
             $id === 'm-bracket' => [['key' => 'carries', 'metric' => 'carries 400 N', 'text' => 'Carried 400 N']],
             $outcome === '' => [],
             default => [['key' => 'held', 'metric' => $outcome, 'text' => $heldWhen]],
-        }, 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow], '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
+        }, 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow, 'steps' => $through[$id] ?? [], 'inUse' => in_array($id, ['m-push', 'm-rating'], true)], '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
     }
 }
 

@@ -53,6 +53,19 @@ final readonly class Expectation
         return min($ends) < 0 && max($ends) > 0 ? $this->likely() : $ends[0];
     }
 
+    /** Does it make more of the metric? Null where that hangs on what it was before, or nobody said. */
+    public function goesUp(): ?bool
+    {
+        $likely = $this->likely();
+
+        return match ($this->mode) {
+            ExpectedAs::More => true,
+            ExpectedAs::Less => false,
+            ExpectedAs::Add, ExpectedAs::Percent => $likely === null || $likely === 0.0 ? null : $likely > 0,
+            default => null,
+        };
+    }
+
     /** The same less what it was before: from a value to a difference. */
     public function less(float $before): self
     {

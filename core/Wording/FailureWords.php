@@ -92,4 +92,10 @@ final class FailureWords
             'percent' => Digits::plain(100 * $closing->chanceIfNotFixed, 2),
         ]);
     }
+
+    /** A failure as it is picked from a list: 'tore, rim (E)'. */
+    public static function choice(string $mode, string $place, string $letter): string
+    {
+        return Messages::say('failure.choice', ['mode' => $mode, 'placed' => $place !== '', 'place' => $place, 'letter' => $letter]);
+    }
 }

@@ -9,7 +9,11 @@ use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Device\Person;
 use Lustrum\Domain\Device\Requirement;
+use Lustrum\Domain\Device\UseCase;
+use Lustrum\Domain\Device\UseStep;
+use Lustrum\Domain\Finding\Assumption;
 use Lustrum\Domain\Finding\Cause;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Finding\Observation;
@@ -34,7 +38,7 @@ final readonly class Invalidation implements AfterWrite
     private const FAILURES = 'failures';
 
     private const ALL = ['devices', 'frame', 'brief', 'methods', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
-    private const JUDGED = ['devices', 'frame', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
+    private const JUDGED = ['devices', 'frame', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
 
     /** Class => which summaries a write drops, and which sheets it makes stale. */
     private const RULES = [
@@ -42,6 +46,11 @@ final readonly class Invalidation implements AfterWrite
         // What its values can be bears on every interval and verdict.
         Metric::class => [self::DEVICE, self::ALL],
         Requirement::class => [self::DEVICE, self::ALL],
+        // Its verdicts are worked out from the cells when they are read.
+        UseCase::class => [self::NOTHING, ['brief', 'weigh']],
+        UseStep::class => [self::NOTHING, ['brief', 'methods', 'build', 'next', 'try']],
+        Person::class => [self::NOTHING, ['frame', 'brief']],
+        Assumption::class => [self::NOTHING, ['brief', 'next', 'find', 'run']],
         Revision::class => [self::BUILD, self::ALL],
         Parameter::class => [self::BUILD, self::JUDGED],
         Part::class => [self::BUILD, self::JUDGED],
@@ -54,11 +63,11 @@ final readonly class Invalidation implements AfterWrite
         Run::class => [self::BUILD, self::JUDGED],
         Reading::class => [self::BUILD, self::JUDGED],
         Observation::class => [self::NOTHING, ['find', 'run']],
-        Failure::class => [self::FAILURES, ['frame', 'build', 'find', 'run', 'next']],
+        Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],
         Photo::class => [self::NOTHING, ['find', 'run']],
         Change::class => [self::BUILD, self::JUDGED],
-        Candidate::class => [self::NOTHING, ['frame', 'find', 'next']],
+        Candidate::class => [self::NOTHING, ['frame', 'brief', 'find', 'next']],
         Decision::class => [self::NOTHING, self::ALL],
     ];
 

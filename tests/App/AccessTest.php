@@ -266,6 +266,10 @@ final class AccessTest extends ApiTestCase
             'part' => $this->put('parts', ['revision' => $bench->a, 'name' => 'Arm']), 'change' => $this->put(
                 'changes', ['revision' => $bench->b, 'what' => 'Thicker'],
             ),
+            'use' => $this->put('uses', ['device' => $bench->device, 'name' => 'Beds']),
+            'step' => $this->put('steps', ['device' => $bench->device, 'name' => 'Carry']),
+            'person' => $this->put('persons', ['device' => $bench->device, 'name' => 'Odile']),
+            'assumption' => $this->put('assumptions', ['device' => $bench->device, 'text' => 'It floats']),
             'cause' => $this->put('causes', ['failure' => $failure, 'text' => 'Stone']), 'observation' => $this->put(
                 'observations', ['revision' => $bench->a, 'text' => 'Squeaks'],
             ),

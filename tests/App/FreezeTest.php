@@ -44,6 +44,7 @@ final class FreezeTest extends ApiTestCase
         yield 'a setting' => [['settings' => [['name' => 'speed', 'unit' => 'km/h', 'intended' => 3.0, 'tolerance' => 0.5]]]];
         yield 'a factor' => [['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'harder' => 'more']]]];
         yield 'a question' => [['questions' => [['metric' => 'strong']]]];
+        yield 'that it is tried in use' => [['inUse' => true]];
         yield 'its warnings' => [['safety' => ['abort' => 'When it smokes.']]];
     }
 

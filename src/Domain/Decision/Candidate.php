@@ -171,7 +171,7 @@ class Candidate extends Record
     {
         return new Proposal($this->what, (string) $this->cost, $this->hours, array_map(
             static fn (ExpectedEffect $e): Expectation => $e->asFact(), $this->effects,
-        ));
+        ), $this->requirements);
     }
 
     public function withdraw(string $because): void

@@ -16,8 +16,12 @@ final class DeviceKinds implements Registration
             new Kind(
                 'metric', 'metrics', Metric::class, MetricInput::class, MetricView::class, ['device' => 'device'], withdrawable: false,
             ),
+            new Kind('use', 'uses', UseCase::class, UseCaseInput::class, UseCaseView::class, ['device' => 'device']),
+            new Kind('step', 'steps', UseStep::class, UseStepInput::class, UseStepView::class, ['device' => 'device', 'use' => 'use']),
+            new Kind('person', 'persons', Person::class, PersonInput::class, PersonView::class, ['device' => 'device']),
             new Kind(
-                'requirement', 'requirements', Requirement::class, RequirementInput::class, RequirementView::class, ['device' => 'device'],
+                'requirement', 'requirements', Requirement::class, RequirementInput::class, RequirementView::class,
+                ['device' => 'device', 'uses' => 'use'],
             ),
         ];
     }

@@ -73,6 +73,13 @@ class Requirement extends Record
     #[ORM\Column(type: TextsType::NAME)]
     private array $methods = [];
 
+    /** @var list<string> identifiers of the uses that ask for it */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $uses = [];
+
+    #[ORM\Column(length: 120)]
+    private string $askedBy = '';
+
     #[ORM\Column(length: 10)]
     private RequirementSource $source = RequirementSource::Runs;
 
@@ -108,6 +115,8 @@ class Requirement extends Record
         $this->dependsOn = $input->dependsOn;
         $this->enough = $input->enough;
         $this->methods = $input->methods;
+        $this->uses = $records->identifiers(UseCase::class, $input->uses, 'uses', $this->device->id());
+        $this->askedBy = trim($input->askedBy);
         $this->source = $input->source;
         $this->place = $input->place;
         $this->mustBeSound();
@@ -160,6 +169,12 @@ class Requirement extends Record
         Rule::of($this->kind, $this->direction, $limit, 0.95, $this->coverage, $this->conditions);
     }
 
+    /** @return list<string> identifiers of the uses that ask for it; none: every one */
+    public function uses(): array
+    {
+        return $this->uses;
+    }
+
     public function view(): RequirementView
     {
         return new RequirementView(
@@ -167,7 +182,7 @@ class Requirement extends Record
             $this->metric->name(), $this->metric->id()->toRfc4122(), $this->unit, $this->limit,
             EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit), $this->direction, $this->kind,
             $this->coverage, $this->must, $this->conditions, array_map(EvidenceWords::condition(...), $this->conditions),
-            $this->dependsOn, $this->enough, $this->methods, $this->source, $this->place,
+            $this->dependsOn, $this->enough, $this->methods, $this->uses, $this->askedBy, $this->source, $this->place,
         );
     }
 }

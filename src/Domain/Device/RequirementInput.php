@@ -23,6 +23,8 @@ final readonly class RequirementInput implements RecordInput
      * @param list<string> $dependsOn  change classes, 'part:bracket', 'parameter:gap'; empty: everything but the cosmetic
      * @param list<string> $enough     states of article that are enough; empty: every one but a mock-up or a model
      * @param list<string> $methods    names of methods that count; empty: all
+     * @param list<string> $uses       identifiers of the uses that ask for it; empty: every one
+     * @param string       $askedBy    somebody who is around
      */
     public function __construct(
         #[Identifier]
@@ -49,6 +51,10 @@ final readonly class RequirementInput implements RecordInput
         public array $enough = [],
         #[Choices]
         public array $methods = [],
+        #[Choices]
+        public array $uses = [],
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $askedBy = '',
         public RequirementSource $source = RequirementSource::Runs,
         #[Assert\Range(notInRangeMessage: 'Between 0 and 1000.', min: 0, max: 1000)]
         public int $place = 0,

@@ -15,6 +15,7 @@ final readonly class RequirementView
      * @param list<string> $dependsOn
      * @param list<string> $enough
      * @param list<string> $methods
+     * @param list<string> $uses    identifiers; empty: every one
      */
     public function __construct(
         public string $id,
@@ -35,6 +36,8 @@ final readonly class RequirementView
         public array $dependsOn,
         public array $enough,
         public array $methods,
+        public array $uses,
+        public string $askedBy,
         public RequirementSource $source,
         public int $place,
     ) {

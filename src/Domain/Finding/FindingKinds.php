@@ -22,6 +22,10 @@ final class FindingKinds implements Registration
             ),
             new Kind('cause', 'causes', Cause::class, CauseInput::class, CauseView::class, ['failure' => 'failure'], numerous: true),
             new Kind(
+                'assumption', 'assumptions', Assumption::class, AssumptionInput::class, AssumptionView::class,
+                ['device' => 'device', 'run' => 'run', 'failure' => 'failure'],
+            ),
+            new Kind(
                 'photo', 'photos', Photo::class, PhotoInput::class, PhotoView::class,
                 ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure'], put: false, carriesFile: true, numerous: true,
             ),

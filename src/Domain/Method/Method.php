@@ -13,6 +13,7 @@ use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Device\UseStep;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -85,6 +86,13 @@ class Method extends Record
     #[ORM\Column(type: TextsType::NAME)]
     private array $represents = [];
 
+    /** @var list<string> identifiers of steps of use that its runs go through */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $steps = [];
+
+    #[ORM\Column]
+    private bool $inUse = false;
+
     #[ORM\Column(type: SafetyType::NAME)]
     private Safety $safety;
 
@@ -114,6 +122,8 @@ class Method extends Record
         $this->modes = $input->modes;
         $this->wears = $input->wears;
         $this->represents = $input->represents;
+        $this->steps = $records->identifiers(UseStep::class, $input->steps, 'steps', $this->device->id());
+        $this->inUse = $input->inUse;
         $this->channels = array_map(
             fn (Channel $c): Channel => $c->measuring(Metric::named($c->metric, $c->unit, $this->device, $records)->id()->toRfc4122()),
             $channels,
@@ -178,7 +188,7 @@ class Method extends Record
             array_map(fn (Channel $c): ChannelView => ChannelView::of($c, $this->device), $this->channels),
             $this->conditions, $this->settings, $this->factors,
             array_map(fn (Question $q): QuestionView => QuestionView::of($q, $this->device), $this->questions), $this->modes, $this->wears,
-            $this->represents, $this->safety,
+            $this->represents, $this->steps, $this->inUse, $this->safety,
         );
     }
 
@@ -223,6 +233,17 @@ class Method extends Record
     public function represents(): array
     {
         return $this->represents;
+    }
+
+    /** @return list<string> identifiers of steps of use */
+    public function steps(): array
+    {
+        return $this->steps;
+    }
+
+    public function isInUse(): bool
+    {
+        return $this->inUse;
     }
 
     /** @return list<Channel> */

@@ -23,6 +23,8 @@ final readonly class MethodInput implements RecordInput
      * @param list<QuestionInput>    $questions  asked of each run
      * @param list<string>           $modes      of failure to look for on each run
      * @param bool                   $wears      does a run leave its mark on the article?
+     * @param list<string>           $steps      identifiers of the steps of use that its runs go through
+     * @param bool                   $inUse      it is tried as it will be used: in the field, by whom it is for
      * @param list<string>           $represents names of methods that this one is as good as
      */
     public function __construct(
@@ -62,6 +64,9 @@ final readonly class MethodInput implements RecordInput
         public bool $wears = true,
         #[Choices]
         public array $represents = [],
+        #[Choices]
+        public array $steps = [],
+        public bool $inUse = false,
         #[Assert\Valid]
         public Safety $safety = new Safety(),
         #[Version]

@@ -13,7 +13,8 @@ final class MethodKinds implements Registration
     {
         return [
             new Kind(
-                'method', 'methods', Method::class, MethodInput::class, MethodView::class, ['device' => 'device'], withdrawable: false,
+                'method', 'methods', Method::class, MethodInput::class, MethodView::class,
+                ['device' => 'device', 'steps' => 'step'], withdrawable: false,
             ),
         ];
     }

@@ -18,6 +18,7 @@ final readonly class MethodView
      * @param list<QuestionView> $questions
      * @param list<string>      $modes
      * @param list<string>      $represents
+     * @param list<string>      $steps      identifiers of steps of use
      */
     public function __construct(
         public string $id,
@@ -38,6 +39,8 @@ final readonly class MethodView
         public array $modes,
         public bool $wears,
         public array $represents,
+        public array $steps,
+        public bool $inUse,
         public Safety $safety,
     ) {
     }

@@ -19,6 +19,13 @@ final readonly class BriefSheet
      * @param list<Pick>            $places       levels and conditions that methods know
      * @param list<Pick>            $sizes        what of these has a size, with its unit
      * @param list<string>          $methods      names
+     * @param list<UseRow>          $uses
+     * @param string                $judged       letter of the build that the uses and the steps are judged on; empty: none yet
+     * @param list<StepRow>         $steps        in the order of use
+     * @param list<AssumptionRow>   $assumptions  those that are not settled first
+     * @param list<PersonRow>       $persons
+     * @param list<Pick>            $failures     to pick as findings
+     * @param list<Pick>            $runs         that ended last, to pick as findings
      */
     public function __construct(
         public string $sentence,
@@ -30,6 +37,15 @@ final readonly class BriefSheet
         public array $places,
         public array $sizes,
         public array $methods,
+        public array $uses,
+        public string $judged,
+        public array $steps,
+        public string $stepsSaid,
+        public array $assumptions,
+        public string $assumptionsSaid,
+        public array $persons,
+        public array $failures,
+        public array $runs,
     ) {
     }
 }

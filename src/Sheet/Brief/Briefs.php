@@ -4,23 +4,36 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Brief;
 
+use Lustrum\Core\Belief\Belief;
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\StepTried;
 use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Said\Wish;
+use Lustrum\Core\Wording\BriefWords;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FrameWords;
 use Lustrum\Core\Wording\WishWords;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Device\MetricView;
+use Lustrum\Domain\Device\Person;
+use Lustrum\Domain\Device\PersonView;
 use Lustrum\Domain\Device\Requirement;
 use Lustrum\Domain\Device\RequirementSource;
 use Lustrum\Domain\Device\RequirementView;
+use Lustrum\Domain\Device\UseCase;
+use Lustrum\Domain\Device\UseStep;
+use Lustrum\Domain\Device\UseStepView;
 use Lustrum\Domain\Method\Method;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Facts\BriefFacts;
 use Lustrum\Record\Records;
+use Lustrum\Sheet\Build\FailureChoices;
 use Lustrum\Sheet\Build\Pick;
 
-/** Works out the brief; it needs no run. */
+/** Works out the brief; it needs no run, and tells more with each. */
 final readonly class Briefs
 {
     /** So many unmeasured metrics stand in the sentence. */
@@ -28,6 +41,10 @@ final readonly class Briefs
 
     public function __construct(
         private Records $records,
+        private Books $books,
+        private BriefFacts $facts,
+        private Uses $uses,
+        private Beliefs $beliefs,
     ) {
     }
 
@@ -41,6 +58,11 @@ final readonly class Briefs
         usort($metrics, static fn (MetricView $a, MetricView $b): int => strnatcasecmp($a->name, $b->name));
 
         $view = $device->view();
+        $book = $this->books->open($device);
+        $build = self::judged($book);
+        $steps = $this->steps($device, $build, $book);
+        $failures = FailureChoices::of($book, array_map(static fn (Build $b): string => $b->id, array_values($book->lineage()->builds)));
+        $assumptions = $this->beliefs->of($device);
 
         return new BriefSheet(
             $this->sentence($requirements, $device), FrameWords::limits(
@@ -48,7 +70,61 @@ final readonly class Briefs
             ), $view, $requirements, $metrics,
             array_map(static fn (MetricView $m): string => $m->name, $metrics), $this->places($device), $this->sizes($device),
             array_map(static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $device])),
+            $this->uses->of($device, $build, $book), $build->letter ?? '', $steps[0], $steps[1], $assumptions,
+            BriefWords::beliefs(array_map(static fn (AssumptionRow $r): Belief => $r->standing, $assumptions)), $this->persons($device), $failures,
+            array_map(static fn (array $run): Pick => new Pick(
+                $run['id'], BriefWords::run($run['trial'], $run['number'], $run['letter']),
+            ), $this->facts->recentRuns($book->device->id)),
         );
+    }
+
+    /** The newest build that was tried; before that, the newest. */
+    private static function judged(Book $book): ?Build
+    {
+        $newest = array_reverse(array_values($book->lineage()->builds));
+        foreach ($newest as $build) {
+            if ($book->isTried($build)) {
+                return $build;
+            }
+        }
+
+        return $newest[0] ?? null;
+    }
+
+    /** @return array{list<StepRow>, string} the steps of use, and the sentence of them */
+    private function steps(Device $device, ?Build $build, Book $book): array
+    {
+        $views = array_map(static fn (UseStep $s): UseStepView => $s->view(), $this->records->all(UseStep::class, ['device' => $device]));
+        usort($views, static fn (UseStepView $a, UseStepView $b): int => $a->place <=> $b->place);
+        $names = array_column($views, 'name', 'id');
+        $tried = match (true) {
+            $views === [] => [],
+            $build === null => array_map(
+                static fn (string $id, string $name): StepTried => new StepTried($id, $name, null, false), array_keys($names), $names,
+            ),
+            default => StepTried::on($build, $book->lineage(), $names, $this->facts->walked($book->device->id)),
+        };
+        $of = array_column($tried, null, 'id');
+        $uses = [];
+        foreach ($this->records->all(UseCase::class, ['device' => $device]) as $use) {
+            $uses[$use->id()->toRfc4122()] = $use->name();
+        }
+
+        return [array_map(static fn (UseStepView $s): StepRow => new StepRow(
+            $s, $uses[$s->use ?? ''] ?? '', BriefWords::step($of[$s->id]), $of[$s->id]->isNever(),
+        ), $views), BriefWords::steps($tried, $build->letter ?? '')];
+    }
+
+    /** @return list<PersonRow> by name */
+    private function persons(Device $device): array
+    {
+        $views = array_map(static fn (Person $p): PersonView => $p->view(), $this->records->all(Person::class, ['device' => $device]));
+        usort($views, static fn (PersonView $a, PersonView $b): int => strnatcasecmp($a->name, $b->name));
+        $did = $views === [] ? [] : $this->facts->did($device->id()->toRfc4122());
+
+        return array_map(static fn (PersonView $p): PersonRow => new PersonRow($p, BriefWords::did(
+            $did[mb_strtolower($p->name)] ?? ['asked' => 0, 'proposed' => 0, 'signed' => 0, 'keeps' => 0, 'believes' => 0],
+        )), $views);
     }
 
     /** How a sentence is read as a requirement of this device. */

@@ -21,6 +21,7 @@ final readonly class BuildSheet
      * @param list<Pick> $failures  of this build and those before it, for picking from
      * @param list<Pick> $alterable what of the build a change can alter
      * @param list<string> $methods  names, for saying what use outside trials was like
+     * @param string       $neverTried steps of use that no run went through, in a sentence
      * @param list<string> $modes    known on this device
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class BuildSheet
         public array $alterable,
         public array $methods,
         public array $modes,
+        public string $neverTried,
     ) {
     }
 }

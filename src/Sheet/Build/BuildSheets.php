@@ -23,6 +23,7 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\FailureFacts;
 use Lustrum\Record\Records;
+use Lustrum\Sheet\Brief\Steps;
 
 /** Works out the Build station. */
 final readonly class BuildSheets
@@ -33,6 +34,7 @@ final readonly class BuildSheets
         private ChangeRows $changes,
         private ArticlePast $past,
         private FailureFacts $failures,
+        private Steps $steps,
     ) {
     }
 
@@ -71,7 +73,7 @@ final readonly class BuildSheets
             FailureChoices::of($book, [$build->id, ...array_map(static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build))]),
             self::alterable($build), array_map(
                 static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $revision->device()]),
-            ), $this->failures->known($book->device->id)['modes'],
+            ), $this->failures->known($book->device->id)['modes'], $this->steps->never($build, $book),
         );
     }
 

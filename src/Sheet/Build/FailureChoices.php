@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Build;
 
-use Lustrum\Core\Wording\Messages;
+use Lustrum\Core\Wording\FailureWords;
 use Lustrum\Facts\Book;
 
 /** Failures to pick from, as 'mode, place (build)'. */
@@ -20,9 +20,9 @@ final class FailureChoices
         // Where they stand is not asked here, and would cost as much as the rest of the sheet.
         $out = array_fill_keys($builds, []);
         foreach ($book->failuresToPick($builds) as ['id' => $id, 'build' => $build, 'mode' => $mode, 'place' => $place]) {
-            $out[$build][] = new Pick($id, Messages::say('failure.choice', [
-                'mode' => $mode, 'placed' => $place !== '', 'place' => $place, 'letter' => $book->lineage()->build($build)->letter ?? '',
-            ]));
+            $out[$build][] = new Pick(
+                $id, FailureWords::choice($mode, $place, $book->lineage()->build($build)->letter ?? ''),
+            );
         }
 
         return array_merge(...array_values($out));

@@ -11,6 +11,7 @@ final readonly class FrameView
 {
     /**
      * @param list<SpineTag> $spine newest first, a branch below what it came from
+     * @param list<string>   $people names to pick who said, asked or approved something from
      * @param bool           $write may this person change things here
      */
     public function __construct(
@@ -18,6 +19,7 @@ final readonly class FrameView
         public array $spine,
         public int $requirements,
         public bool $write,
+        public array $people,
     ) {
     }
 }

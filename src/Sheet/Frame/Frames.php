@@ -17,6 +17,7 @@ use Lustrum\Domain\Revision\RevisionState;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\BriefFacts;
 use Lustrum\Facts\FailureFacts;
 use Lustrum\Record\Records;
 
@@ -37,6 +38,7 @@ final readonly class Frames
     public function __construct(
         private Books $books,
         private FailureFacts $failures,
+        private BriefFacts $brief,
         private Connection $db,
         private Records $records,
     ) {
@@ -55,7 +57,10 @@ final readonly class Frames
             $spine[] = self::tag($build, $views[$id], $book, $waits[$id] ?? []);
         }
 
-        return new FrameView($device->view(), $spine, count($book->wanted()), $this->records->mayWrite($device->workspace()));
+        return new FrameView(
+            $device->view(), $spine, count($book->wanted()), $this->records->mayWrite($device->workspace()),
+            $this->brief->names($device->id()->toRfc4122(), $device->workspace()->id()->toRfc4122()),
+        );
     }
 
     /** @param list<StationMark> $waits */

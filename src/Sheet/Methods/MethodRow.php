@@ -18,6 +18,7 @@ final readonly class MethodRow
      * @param list<string> $reads  a line for each channel
      * @param list<string> $asks   a line for each question
      * @param list<string> $varies a line for each factor or block
+     * @param string       $through steps of use that its runs go through
      */
     private function __construct(
         public MethodView $method,
@@ -28,10 +29,12 @@ final readonly class MethodRow
         public string $records,
         public string $settings,
         public string $mind,
+        public string $through,
     ) {
     }
 
-    public static function of(MethodView $m): self
+    /** @param array<string, string> $steps names of steps of use by identifier */
+    public static function of(MethodView $m, array $steps): self
     {
         $reads = array_map(static fn (ChannelView $c): string => MethodWords::channel(
             $c->metric, $c->unit, $c->formula, $c->instrument, $c->resolution, $c->low, $c->high,
@@ -44,6 +47,7 @@ final readonly class MethodRow
             implode(', ', array_map(static fn (Condition $c): string => MethodWords::condition($c), $m->conditions)),
             implode(', ', array_map(static fn (SettingRule $s): string => MethodWords::setting($s), $m->settings)),
             MethodWords::mind($m->safety->hazards, $m->safety->cautions, $m->safety->abort, $m->safety->needsSignOff),
+            implode(', ', array_intersect_key($steps, array_flip($m->steps))),
         );
     }
 }

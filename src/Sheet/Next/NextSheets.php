@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Next;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\NextLetter;
 use Lustrum\Core\Judging\Wanted;
+use Lustrum\Core\Wording\BriefWords;
 use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Core\Wording\DecisionWords;
 use Lustrum\Domain\Change\Change;
@@ -15,6 +16,7 @@ use Lustrum\Domain\Decision\CandidateView;
 use Lustrum\Domain\Decision\Choice;
 use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Decision\DecisionView;
+use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\Revision;
@@ -22,6 +24,9 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\Candidates;
 use Lustrum\Record\Records;
+use Lustrum\Sheet\Brief\AssumptionRow;
+use Lustrum\Sheet\Brief\Beliefs;
+use Lustrum\Sheet\Brief\Steps;
 use Lustrum\Sheet\Build\BuildSheets;
 use Lustrum\Sheet\Build\FailureChoices;
 use Lustrum\Sheet\Build\Pick;
@@ -33,6 +38,8 @@ final readonly class NextSheets
         private Records $records,
         private Books $books,
         private Candidates $candidates,
+        private Steps $steps,
+        private Beliefs $beliefs,
     ) {
     }
 
@@ -57,11 +64,21 @@ final readonly class NextSheets
             $book->metricNames(), FailureChoices::of($book, [$build->id]), BuildSheets::alterable($build),
             array_map(static fn (Wanted $w): Pick => new Pick($w->id, $w->statement), $book->wanted()),
             DecisionWords::warnings($build->letter, $book->isTried($build), $book->standings($build)->dangers),
+            array_values(array_filter([$this->steps->never($build, $book), $this->believed($revision->device())])),
             array_values(array_filter(
                 array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
                 static fn (ArticleView $a): bool => $a->gathers,
             )),
         );
+    }
+
+    /** What is only believed, so that nobody decides on it unawares. */
+    private function believed(Device $device): string
+    {
+        return BriefWords::resting(array_values(array_map(
+            static fn (AssumptionRow $r): string => $r->assumption->text,
+            array_filter($this->beliefs->of($device), static fn (AssumptionRow $r): bool => !$r->standing->isSettled()),
+        )));
     }
 
     private static function letter(Build $build, Book $book): string

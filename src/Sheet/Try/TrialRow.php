@@ -13,6 +13,7 @@ final readonly class TrialRow
      * @param list<RunDot>  $runs    the last ones; all where they are few
      * @param int           $total   how many there are
      * @param list<string>  $results what it measured so far, in words
+     * @param string        $before what was never tried before it goes into use; empty: nothing, or it is no trial in use
      * @param string        $mind    hazards and when to stop; empty where there are none
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class TrialRow
         public string $count,
         public array $results,
         public string $mind,
+        public string $before,
     ) {
     }
 }

@@ -19,6 +19,7 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\RunDots;
 use Lustrum\Record\Records;
+use Lustrum\Sheet\Brief\Steps;
 
 /** Works out the Try station. */
 final readonly class TrySheets
@@ -27,6 +28,7 @@ final readonly class TrySheets
         private Records $records,
         private Books $books,
         private RunDots $dots,
+        private Steps $steps,
     ) {
     }
 
@@ -39,6 +41,7 @@ final readonly class TrySheets
         $plans = array_column($book->plans($build), null, 'trial');
         $dots = $this->dots->ofBuild($id);
         $counts = $this->dots->counts($id);
+        $never = $this->steps->never($build, $book);
         $rows = [];
         foreach (array_reverse($this->records->all(Trial::class, ['revision' => $revision])) as $trial) {
             $key = $trial->id()->toRfc4122();
@@ -46,7 +49,7 @@ final readonly class TrySheets
                 $trial, array_map(RunDot::fromRow(...), $dots[$key] ?? []), $counts[$key] ?? [
                     'from' => null, 'to' => null, 'outcomes' => [],
                 ],
-                $results[$key] ?? null, $book, $plans[$key],
+                $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
             );
         }
         $outcomes = [];
@@ -71,7 +74,7 @@ final readonly class TrySheets
      * @param list<RunDot>                                                          $dots
      * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
      */
-    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan): TrialRow
+    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before): TrialRow
     {
         $view = $trial->view();
         $outcomes = $count['outcomes'];
@@ -85,7 +88,7 @@ final readonly class TrySheets
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
-            $trial->method()->safety()->inSight($view->signOff !== null),
+            $trial->method()->safety()->inSight($view->signOff !== null), $before,
         );
     }
 }

@@ -5,6 +5,10 @@ export type Inputs = {
   devices: Schemas['DeviceInput'];
   metrics: Schemas['MetricInput'];
   requirements: Schemas['RequirementInput'];
+  uses: Schemas['UseCaseInput'];
+  steps: Schemas['UseStepInput'];
+  persons: Schemas['PersonInput'];
+  assumptions: Schemas['AssumptionInput'];
   revisions: Schemas['RevisionInput'];
   parameters: Schemas['ParameterInput'];
   parts: Schemas['PartInput'];

@@ -55,6 +55,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/assumptions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_assumption"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/assumptions/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_assumption"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/candidates/{id}": {
         parameters: {
             query?: never;
@@ -583,6 +617,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/persons/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/persons/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}": {
         parameters: {
             query?: never;
@@ -1045,6 +1113,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/steps/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_step"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/steps/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trials/{id}": {
         parameters: {
             query?: never;
@@ -1056,6 +1158,40 @@ export interface paths {
         /** Makes a record, or changes it under its version. Sent twice, it is one record. */
         put: operations["put_trial"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/uses/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_use"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/uses/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_use"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1255,6 +1391,10 @@ export interface components {
         /** @enum {string} */
         "Core.Alike.WithinVerdict": "higher" | "lower" | "indistinct" | "single" | "byCell";
         /** @enum {string} */
+        "Core.Belief.Belief": "believed" | "checked" | "upheld" | "overturned";
+        /** @enum {string} */
+        "Core.Belief.Weight": "for" | "against" | "unclear";
+        /** @enum {string} */
         "Core.Change.ChangeClass": "shape" | "strength" | "electrical" | "firmware" | "material" | "process" | "setting" | "cosmetic";
         /** @enum {string} */
         "Core.Change.ChangeVerdict": "fixed" | "partly" | "better" | "noEffect" | "worse" | "cannotTell" | "nobodyLooked";
@@ -1295,6 +1435,8 @@ export interface components {
             low: number;
             high: number;
         };
+        /** @enum {string} */
+        "Core.Judging.UseFit": "fits" | "withChanges" | "doesNot" | "notKnown";
         /** @enum {string} */
         "Core.Outcome.ResultKind": "equal" | "atLeast" | "atMost" | "held" | "failed" | "lost";
         /** @enum {string} */
@@ -1541,6 +1683,23 @@ export interface components {
             computed: boolean;
             words: string[];
         };
+        "Domain.Device.PersonInput": {
+            device: string;
+            name: string;
+            relation?: components["schemas"]["Domain.Device.Relation"];
+            note?: string;
+            version?: number | null;
+        };
+        "Domain.Device.PersonView": {
+            id: string;
+            version: number;
+            device: string;
+            name: string;
+            relation: components["schemas"]["Domain.Device.Relation"];
+            note: string;
+        };
+        /** @enum {string} */
+        "Domain.Device.Relation": "team" | "tester" | "customer" | "user" | "safety" | "supplier" | "onlooker";
         "Domain.Device.RequirementInput": {
             device: string;
             statement: string;
@@ -1555,6 +1714,8 @@ export interface components {
             dependsOn?: string[];
             enough?: string[];
             methods?: string[];
+            uses?: string[];
+            askedBy?: string;
             source?: components["schemas"]["Domain.Device.RequirementSource"];
             place?: number;
             version?: number | null;
@@ -1580,11 +1741,79 @@ export interface components {
             dependsOn: string[];
             enough: string[];
             methods: string[];
+            uses: string[];
+            askedBy: string;
             source: components["schemas"]["Domain.Device.RequirementSource"];
             place: number;
         };
         /** @enum {string} */
         "Domain.Device.Scale": "numeric" | "count" | "share" | "check" | "ordered" | "plain";
+        /** @enum {string} */
+        "Domain.Device.StepKind": "getReady" | "fit" | "begin" | "work" | "adjust" | "stop" | "empty" | "clean" | "carry" | "store" | "mend" | "other";
+        "Domain.Device.UseCaseInput": {
+            device: string;
+            name: string;
+            who?: string;
+            where?: string;
+            dropped?: string;
+            version?: number | null;
+        };
+        "Domain.Device.UseCaseView": {
+            id: string;
+            version: number;
+            device: string;
+            name: string;
+            who: string;
+            where: string;
+            dropped: string;
+        };
+        "Domain.Device.UseStepInput": {
+            device: string;
+            name: string;
+            kind?: components["schemas"]["Domain.Device.StepKind"];
+            use?: string | null;
+            who?: string;
+            where?: string;
+            place?: number;
+            version?: number | null;
+        };
+        "Domain.Device.UseStepView": {
+            id: string;
+            version: number;
+            device: string;
+            name: string;
+            kind: components["schemas"]["Domain.Device.StepKind"];
+            use: string | null;
+            who: string;
+            where: string;
+            place: number;
+        };
+        "Domain.Finding.AssumptionFinding": {
+            says: components["schemas"]["Core.Belief.Weight"];
+            run: string | null;
+            failure: string | null;
+            note: string;
+        };
+        "Domain.Finding.AssumptionInput": {
+            device: string;
+            text: string;
+            hangs?: string;
+            check?: string;
+            by?: string;
+            findings?: components["schemas"]["Domain.Finding.AssumptionFinding"][];
+            version?: number | null;
+        };
+        "Domain.Finding.AssumptionView": {
+            id: string;
+            version: number;
+            device: string;
+            text: string;
+            hangs: string;
+            check: string;
+            by: string;
+            findings: components["schemas"]["Domain.Finding.AssumptionFinding"][];
+            at: string;
+        };
         "Domain.Finding.CallingInput": {
             mode?: string;
             to?: string;
@@ -1745,6 +1974,8 @@ export interface components {
             modes?: string[];
             wears?: boolean;
             represents?: string[];
+            steps?: string[];
+            inUse?: boolean;
             safety?: components["schemas"]["Domain.Method.Safety"];
             version?: number | null;
         };
@@ -1767,6 +1998,8 @@ export interface components {
             modes: string[];
             wears: boolean;
             represents: string[];
+            steps: string[];
+            inUse: boolean;
             safety: components["schemas"]["Domain.Method.Safety"];
         };
         "Domain.Method.QuestionInput": {
@@ -2182,6 +2415,12 @@ export interface components {
             resolution: number | null;
             si: number;
         };
+        "Sheet.Brief.AssumptionRow": {
+            assumption: components["schemas"]["Domain.Finding.AssumptionView"];
+            standing: components["schemas"]["Core.Belief.Belief"];
+            stands: string;
+            because: string[];
+        };
         "Sheet.Brief.BriefSheet": {
             sentence: string;
             limits: string;
@@ -2192,6 +2431,30 @@ export interface components {
             places: components["schemas"]["Sheet.Build.Pick"][];
             sizes: components["schemas"]["Sheet.Build.Pick"][];
             methods: string[];
+            uses: components["schemas"]["Sheet.Brief.UseRow"][];
+            judged: string;
+            steps: components["schemas"]["Sheet.Brief.StepRow"][];
+            stepsSaid: string;
+            assumptions: components["schemas"]["Sheet.Brief.AssumptionRow"][];
+            assumptionsSaid: string;
+            persons: components["schemas"]["Sheet.Brief.PersonRow"][];
+            failures: components["schemas"]["Sheet.Build.Pick"][];
+            runs: components["schemas"]["Sheet.Build.Pick"][];
+        };
+        "Sheet.Brief.PersonRow": {
+            person: components["schemas"]["Domain.Device.PersonView"];
+            did: string;
+        };
+        "Sheet.Brief.StepRow": {
+            step: components["schemas"]["Domain.Device.UseStepView"];
+            use: string;
+            tried: string;
+            never: boolean;
+        };
+        "Sheet.Brief.UseRow": {
+            use: components["schemas"]["Domain.Device.UseCaseView"];
+            fit: components["schemas"]["Core.Judging.UseFit"];
+            verdict: string;
         };
         "Sheet.Brief.WishView": {
             statement: string;
@@ -2242,6 +2505,7 @@ export interface components {
             alterable: components["schemas"]["Sheet.Build.Pick"][];
             methods: string[];
             modes: string[];
+            neverTried: string;
         };
         "Sheet.Build.ChangeRow": {
             change: components["schemas"]["Domain.Change.ChangeView"];
@@ -2347,6 +2611,7 @@ export interface components {
             spine: components["schemas"]["Sheet.Frame.SpineTag"][];
             requirements: number;
             write: boolean;
+            people: string[];
         };
         "Sheet.Frame.SpineTag": {
             revision: components["schemas"]["Domain.Revision.RevisionView"];
@@ -2368,11 +2633,13 @@ export interface components {
             records: string;
             settings: string;
             mind: string;
+            through: string;
         };
         "Sheet.Methods.MethodsSheet": {
             sentence: string;
             methods: components["schemas"]["Sheet.Methods.MethodRow"][];
             metrics: string[];
+            steps: components["schemas"]["Sheet.Build.Pick"][];
         };
         "Sheet.Next.CameOf": {
             what: string;
@@ -2423,6 +2690,7 @@ export interface components {
             alterable: components["schemas"]["Sheet.Build.Pick"][];
             requirements: components["schemas"]["Sheet.Build.Pick"][];
             warnings: string[];
+            open: string[];
             changed: components["schemas"]["Domain.Revision.ArticleView"][];
         };
         "Sheet.Next.SumRow": {
@@ -2549,6 +2817,7 @@ export interface components {
             count: string;
             results: string[];
             mind: string;
+            before: string;
         };
         "Sheet.Try.TrySheet": {
             sentence: string;
@@ -2807,6 +3076,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Revision.RevisionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_assumption: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Finding.AssumptionInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Finding.AssumptionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_assumption: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Finding.AssumptionView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3881,6 +4220,76 @@ export interface operations {
             };
         };
     };
+    put_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Device.PersonInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.PersonView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.PersonView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_files_photo_post: {
         parameters: {
             query?: never;
@@ -4855,6 +5264,76 @@ export interface operations {
             };
         };
     };
+    put_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Device.UseStepInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.UseStepView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.UseStepView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     put_trial: {
         parameters: {
             query?: never;
@@ -4877,6 +5356,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Trial.TrialView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Device.UseCaseInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.UseCaseView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.UseCaseView"];
                 };
             };
             /** @description A problem, with a sentence for people */

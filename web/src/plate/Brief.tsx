@@ -17,6 +17,7 @@ import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
 import { ARTICLE_STATE, CHANGE_CLASS, KIND, options, SOURCE } from '../ui/words';
+import { AroundTheBrief } from './AroundTheBrief';
 import { DEVICE_FIELDS } from './deviceFields';
 import { WishLine } from './WishLine';
 import { conditionsOf, isRange, rangesOf, type Range } from './ranges';
@@ -96,6 +97,18 @@ function requirementFields(sheet: Schemas['BriefSheet']): FieldOrRows[] {
       options: sheet.methods.map((m) => ({ value: m, label: m })),
       hint: 'None picked: all of them.',
     },
+    ...(sheet.uses.length === 0
+      ? []
+      : [
+          {
+            name: 'uses',
+            label: 'Which uses ask for it?',
+            kind: 'picks' as const,
+            options: sheet.uses.map((u) => ({ value: u.use.id, label: u.use.name })),
+            hint: 'None picked: every one.',
+          },
+        ]),
+    { name: 'askedBy', label: 'Who asked for it?', people: true },
     { name: 'source', label: 'Its value comes from', kind: 'select', options: options(SOURCE) },
     {
       name: 'dependsOn',
@@ -158,6 +171,7 @@ const EMPTY = {
   dependsOn: [],
   enough: [],
   methods: [],
+  uses: [],
   source: 'runs',
 };
 
@@ -296,6 +310,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
             />
           )}
         </Part>
+        <AroundTheBrief sheet={sheet} />
         {newest !== undefined && (
           <p className="mt-6">
             <Link className="font-semibold text-blue underline" to={stationPath(device.id, newest.letter, 'build')}>

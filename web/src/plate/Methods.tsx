@@ -13,7 +13,7 @@ import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Waiting } from '../ui/Waiting';
 import { FACTOR_KIND, FACTOR_ROLE, HARDER, options } from '../ui/words';
 
-const FIELDS: FieldOrRows[] = [
+const fields = (steps: Schemas['Pick'][]): FieldOrRows[] => [
   { name: 'name', label: 'Name' },
   { name: 'purpose', label: 'What does it find out?', kind: 'area' },
   { name: 'rig', label: 'Rig or fixture', half: true },
@@ -112,6 +112,14 @@ const FIELDS: FieldOrRows[] = [
     ],
   },
   { name: 'modes', label: 'Failures to look for on each run', kind: 'lines', hint: 'One a line.' },
+  {
+    name: 'steps',
+    label: 'Which steps of use does a run go through?',
+    kind: 'picks',
+    options: steps.map((s) => ({ value: s.id, label: s.label })),
+    hint: 'The steps are written down in the brief.',
+  },
+  { name: 'inUse', label: 'It is tried as it will be used, in the field or by whom it is for', kind: 'check' },
   { name: 'represents', label: 'As good as these methods', kind: 'lines', hint: 'Names of methods, one a line.' },
   { name: 'wears', label: 'A run leaves its mark on the article', kind: 'check' },
   { name: 'heldWhen', label: 'When has it held?', half: true },
@@ -192,7 +200,7 @@ function MethodList({ sheet }: { sheet: Schemas['MethodsSheet'] }) {
         title="Method"
         kind={`method:${frame.device.id}`}
         editing={editing}
-        fields={FIELDS}
+        fields={fields(sheet.steps)}
         wide
         onClose={() => setEditing(null)}
         save={(id, { hazards, cautions, abort, needsSignOff, ...values }, version) =>
@@ -230,6 +238,7 @@ function MethodPart({ row, edit }: { row: Schemas['MethodRow']; edit: (() => voi
         <Line name="Varies" text={row.varies} />
         <Line name="Records" text={[row.records]} />
         <Line name="Set to" text={[row.settings]} />
+        <Line name="Goes through" text={[row.through]} />
         <Line name="Held when" text={[m.heldWhen]} />
         <Line name="Does not represent" text={[m.notRepresented]} />
         <Line name="Mind" text={[row.mind]} grave />

@@ -1,7 +1,8 @@
-import { useId } from 'react';
+import { useContext, useId } from 'react';
 import type { UseFormRegister } from 'react-hook-form';
 
 import type { Field, Values } from './fields';
+import { PlaceContext } from './place';
 
 /** One labelled field with its hint and what is wrong with it. */
 export function FieldInput({
@@ -16,6 +17,8 @@ export function FieldInput({
   error: string | undefined;
 }) {
   const id = useId();
+  const people = useContext(PlaceContext)?.frame.people;
+  const suggest = field.people === true ? people : field.suggest;
   const shared = {
     ...register(path),
     id,
@@ -53,12 +56,12 @@ export function FieldInput({
               {...shared}
               type={field.kind === 'password' ? 'password' : field.kind === 'email' ? 'email' : 'text'}
               inputMode={field.kind === 'number' ? 'decimal' : undefined}
-              list={field.suggest !== undefined ? `${id}-list` : undefined}
+              list={suggest !== undefined ? `${id}-list` : undefined}
             />
           )}
-          {field.suggest !== undefined && (
+          {suggest !== undefined && (
             <datalist id={`${id}-list`}>
-              {field.suggest.map((s) => (
+              {suggest.map((s) => (
                 <option key={s} value={s} />
               ))}
             </datalist>

@@ -1,7 +1,8 @@
 import { Suspense } from 'react';
 
 import type { FieldOrRows, Values } from './fields';
-import { RecordForm } from './lateForm';
+import type { Inputs } from '../api/records';
+import { RecordForm, WithdrawRecord } from './lateForm';
 import { Slip } from './Slip';
 
 /** What a slip is open for: a new record or one that is edited. */
@@ -18,6 +19,7 @@ export function RecordSlip<T = Values>({
   label,
   wide = false,
   draft,
+  withdraw,
 }: {
   title: string;
   /** Names the draft of a new record together with what it belongs to. */
@@ -29,6 +31,8 @@ export function RecordSlip<T = Values>({
   label?: string;
   wide?: boolean;
   draft?: string;
+  /** What kind it is, where it can be taken back. */
+  withdraw?: keyof Inputs;
 }) {
   // The names of the fields are the input's; from here on they are only names.
   const fields: FieldOrRows[] = typed;
@@ -44,6 +48,9 @@ export function RecordSlip<T = Values>({
             onSaved={onClose}
             {...(label === undefined ? {} : { label })}
           />
+          {withdraw !== undefined && typeof editing.record['version'] === 'number' && (
+            <WithdrawRecord kind={withdraw} id={editing.id} onDone={onClose} />
+          )}
         </Suspense>
       )}
     </Slip>

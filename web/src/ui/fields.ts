@@ -7,6 +7,8 @@ export type Field<T = Values> = {
   options?: { value: string; label: string }[];
   /** Offered while typing; anything else may be typed too. */
   suggest?: string[];
+  /** Who is around is offered. */
+  people?: boolean;
   hint?: string;
   half?: boolean;
 };

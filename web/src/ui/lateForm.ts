@@ -7,6 +7,8 @@ const load = () => import('./RecordForm').then(({ RecordForm }) => ({ default: R
 /** The form of records is fetched when the sheet stands: nobody fills one in before, and without a connection it is there. */
 export const RecordForm = lazy(load);
 
+export const WithdrawRecord = lazy(() => import('./WithdrawRecord').then((late) => ({ default: late.WithdrawRecord })));
+
 export function fetchForms(): void {
   window.setTimeout(() => void load().catch(() => undefined), 1500);
 }

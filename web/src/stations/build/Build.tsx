@@ -9,6 +9,7 @@ import { useBegin, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import type { Field } from '../../ui/fields';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
+import { prose } from '../../ui/prose';
 import { RunsSlip, type Opened } from '../../ui/RunsSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
@@ -127,6 +128,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
             />
           )}
         </Part>
+        {sheet.neverTried !== '' && <p className="mt-6 max-w-prose">{prose(sheet.neverTried)}</p>}
         {sheet.notes.length > 0 && (
           <Part title="Build and record do not agree">
             <ul className="text-sm">

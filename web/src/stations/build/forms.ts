@@ -124,7 +124,7 @@ export function articleFields(
     },
     { name: 'deviations', label: 'Built otherwise, in words', kind: 'area' },
     { name: 'whereabouts', label: 'It is', kind: 'select', half: true, options: options(WHEREABOUTS) },
-    { name: 'keeper', label: 'Keeper', half: true },
+    { name: 'keeper', label: 'Keeper', half: true, people: true },
     {
       name: 'uses',
       label: 'Use outside trials',

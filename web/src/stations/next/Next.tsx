@@ -9,6 +9,7 @@ import { stationPath, useBegin, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
+import { prose } from '../../ui/prose';
 import { Table } from '../../ui/Table';
 import { Waiting } from '../../ui/Waiting';
 import { CHOICE, VERDICT } from '../../ui/words';
@@ -85,6 +86,15 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
                   </span>
                   <Gather article={a} named />
                 </li>
+              ))}
+            </ul>
+          </Part>
+        )}
+        {sheet.open.length > 0 && (
+          <Part title="Nobody knows yet">
+            <ul className="space-y-1">
+              {sheet.open.map((o) => (
+                <li key={o}>{prose(o)}</li>
               ))}
             </ul>
           </Part>

@@ -209,6 +209,9 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
             {busy ? 'Starting …' : 'Start run'}
           </Button>
           {row.mind !== '' && <p className="text-sm text-soft">Mind: {row.mind}</p>}
+          {row.before !== '' && (
+            <p className="border-l-2 border-brass pl-3 text-sm font-semibold">Before it goes into use: {row.before}</p>
+          )}
         </div>
       )}
       {mayWrite && chosen !== undefined && <ChangedSomething key={chosen.id} article={chosen} />}

@@ -33,7 +33,7 @@ export function candidateFields(
     },
     { name: 'cost', label: 'Cost', kind: 'number', half: true },
     { name: 'hours', label: 'Hours', kind: 'number', half: true },
-    { name: 'askedBy', label: 'Who asked for it?' },
+    { name: 'askedBy', label: 'Who asked for it?', people: true },
     ...pick('failures', 'Which failures does it answer?', failures),
     ...pick('requirements', 'Which requirements does it answer?', requirements),
     {

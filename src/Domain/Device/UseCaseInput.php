@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Domain\Device;
+
+use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Identifier;
+use Lustrum\Shared\Limit;
+use Lustrum\Shared\Name;
+use Lustrum\Shared\Note;
+use Lustrum\Shared\Version;
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class UseCaseInput implements RecordInput
+{
+    /** @param string $dropped why the device is no longer for it; empty: it goes on */
+    public function __construct(
+        #[Identifier]
+        public string $device,
+        #[Name]
+        public string $name,
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $who = '',
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $where = '',
+        #[Note]
+        public string $dropped = '',
+        #[Version]
+        public ?int $version = null,
+    ) {
+    }
+}

@@ -17,7 +17,11 @@ final readonly class Build
      * @param list<ChangeFact> $changes    from the parent
      * @param array<array-key, list<Parameter>> $arms parameters that each arm has otherwise, by its name
      * @param string           $chosenArm  empty: none yet
-     * @param float|null       $cost       of its parts; null: it has none
+     * @param float|null       $cost       of its parts that stay; null: it has none
+     * @param bool             $family     its arms stay beside each other: sizes, sides, fittings
+     * @param string           $worstArm   the one that is said to be the worst of them; empty: nobody said
+     * @param array<string, string> $modules build of another device that a part is, by the name of the part
+     * @param float|null       $mass       of them, in kilograms; null where one was not weighed
      */
     public function __construct(
         public string $id,
@@ -32,6 +36,10 @@ final readonly class Build
         public array $arms = [],
         public string $chosenArm = '',
         public ?float $cost = null,
+        public ?float $mass = null,
+        public bool $family = false,
+        public string $worstArm = '',
+        public array $modules = [],
     ) {
     }
 
@@ -46,7 +54,7 @@ final readonly class Build
 
         return new self(
             $this->id, $this->letter, $this->parent, $this->branch, $this->firmware, $this->madeAt, array_values($parameters), $this->parts,
-            $this->changes, cost: $this->cost,
+            $this->changes, cost: $this->cost, mass: $this->mass,
         );
     }
 }

@@ -21,6 +21,10 @@ final readonly class Cell
      * @param int         $runs     that it stands on, bounds and lost ones included
      * @param string      $level    that it stands or falls by, as it is said: its worst; empty where there is one without levels
      * @param int         $models   runs of it on a mock-up or a model
+     * @param array<string, State> $members each of a family for itself
+     * @param string      $member   of them, that it stands or falls by
+     * @param string      $moduleMetric that its runs read
+     * @param string      $module   whose evidence it is: 'Gate C'; empty: its own
      * @param array<string, State> $arms   each arm for itself, where none is chosen
      * @param array<string, State> $states of all levels, where there are several
      */
@@ -42,6 +46,20 @@ final readonly class Cell
         public array $arms = [],
         public ?Terms $terms = null,
         public int $models = 0,
+        public array $members = [],
+        public string $member = '',
+        public string $module = '',
+        public string $moduleMetric = '',
     ) {
+    }
+
+    /** What a module shows, as what the device that carries it shows by it. */
+    public function carriedBy(Wanted $wanted, Build $build, string $module): self
+    {
+        return new self(
+            $wanted, $build, $this->source, $this->assessment, $this->state, $this->texture, $this->share, $this->estimate, $this->bound,
+            $this->carry, $this->differs, $this->runs, $this->level, $this->states, $this->arms, $this->terms, $this->models, $this->members,
+            $this->member, $module, $this->moduleMetric !== '' ? $this->moduleMetric : $this->wanted->metric,
+        );
     }
 }

@@ -78,6 +78,9 @@ final class Evidence
     public static function judge(Wanted $wanted, Build $build, array $gathered, ?Terms $terms = null): Own
     {
         $of = static fn (int $when): array => array_column($gathered, $when);
+        if ($build->family && $build->arms !== [] && $wanted->members !== Members::Chosen) {
+            return self::ofFamily($wanted, $build, $of(0), $terms);
+        }
         [$arms, $chosen] = [self::arms($wanted, $of(0), $build, $terms), $build->chosenArm];
         [$by, $decimals, $runs] = self::assess($wanted, $of(0), $build->arms === [] ? null : $chosen, $terms);
         [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen, $terms);
@@ -87,6 +90,45 @@ final class Evidence
             $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms, $terms,
             array_sum(array_map(static fn (Gathered $g): int => $g->models, $of($olderRuns === 0 || $by->state() !== State::None ? 0 : 1))),
         );
+    }
+
+    /**
+     * A family that stays is as good as the member that it stands or falls by.
+     *
+     * @param list<Gathered> $gathered
+     */
+    private static function ofFamily(Wanted $wanted, Build $build, array $gathered, ?Terms $terms): Own
+    {
+        $members = [];
+        foreach (array_keys($build->arms) as $arm) {
+            $members[(string) $arm] = self::assess($wanted, $gathered, (string) $arm, $terms);
+        }
+        $states = array_map(static fn (array $m): State => $m[0]->state(), $members);
+        $isSaid = $wanted->members === Members::Worst && isset($members[$build->worstArm]);
+        $member = $isSaid ? $build->worstArm : self::worst($wanted, $members);
+        [$by, $decimals, $runs] = $members[$member];
+
+        return new Own(
+            $by, $decimals, $runs, terms: $terms, models: array_sum(array_map(static fn (Gathered $g): int => $g->models, $gathered)),
+            members: $states, member: $member,
+        );
+    }
+
+    /**
+     * The member that stands worst: by its state, then by how near its estimate comes to the limit.
+     *
+     * @param array<string, array{ByCell, int, int}> $members
+     */
+    private static function worst(Wanted $wanted, array $members): string
+    {
+        $order = [State::Against, State::Doubtful, State::Thin, State::Leaning, State::Shown, State::None];
+        $rank = static fn (ByCell $by): array => [
+            array_search($by->state(), $order, true),
+            ($by->worst->estimate ?? 0.0) * $wanted->rule->direction->sign(),
+        ];
+        uasort($members, static fn (array $a, array $b): int => $rank($a[0]) <=> $rank($b[0]));
+
+        return (string) array_key_first($members);
     }
 
     /**
@@ -161,10 +203,22 @@ final class Evidence
         return self::describe($wanted, $build, $build, $here->by, $here->decimals, $here->runs, null, $here);
     }
 
+    /** By a module of which the build carries none: nothing is known. */
+    public static function untold(Wanted $wanted, Build $build): Cell
+    {
+        $a = new Assessment(State::None, null, null, null, null, 0, Basis::TBound);
+
+        return new Cell($wanted, $build, $build, $a, State::None, Texture::Outline, false, null, null, null, [], 0);
+    }
+
     /** A requirement on a parameter, or on what the parts cost, is worked out from the build: by drawing. */
     private static function drawn(Wanted $wanted, Build $build): Cell
     {
-        $value = $wanted->source === 'cost' ? $build->cost : self::parameter($wanted, $build);
+        $value = match ($wanted->source) {
+            'cost' => $build->cost,
+            'mass' => self::mass($wanted, $build),
+            default => self::parameter($wanted, $build),
+        };
         $met = $value !== null && $wanted->rule->direction->met($value, $wanted->limit);
         $state = $value === null ? State::None : ($met ? State::Shown : State::Against);
         $a = new Assessment($state, $value, null, null, null, $value === null ? 0 : 1, Basis::Drawn);
@@ -174,6 +228,15 @@ final class Evidence
             $wanted, $build, $build, $a, $state, Texture::of($a), false,
             $value === null ? null : new Figure($value, null, null, $wanted->unit, $decimals, 0), null, null, [], 0,
         );
+    }
+
+    private static function mass(Wanted $wanted, Build $build): ?float
+    {
+        try {
+            return $build->mass === null ? null : Quantity::of($build->mass, 'kg')->to($wanted->unit)->value;
+        } catch (CoreException) {
+            return null;
+        }
     }
 
     private static function parameter(Wanted $wanted, Build $build): ?float
@@ -239,6 +302,11 @@ final class Evidence
         array $differs = [],
     ): Cell {
         $a = $by->worst;
+        $isMissing = $wanted->members === Members::Each && in_array(State::None, $own->members, true);
+        if ($isMissing && $a->state === State::Shown) {
+            // What holds on each is not shown before each was tried.
+            $a = $a->in(State::Leaning, null);
+        }
         $stale = $differs !== [] || ($carry !== null && !$carry->carried);
         $share = in_array($wanted->kind(), [Kind::Rate, Kind::Check], true) || ($a->estimate !== null && $a->basis === Basis::ExactShare);
         $factor = $share ? 100.0 : 1.0;
@@ -249,7 +317,7 @@ final class Evidence
             $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
             $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
             $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $own->terms,
-            models: $own->models,
+            models: $own->models, members: $own->members, member: $own->member,
         );
     }
 

@@ -17,6 +17,8 @@ final readonly class Own
      * @param int              $models     runs of it on a mock-up or a model
      * @param Terms|null       $terms      on which it was judged; null: plain ones
      * @param array<string, State> $arms   each for itself, where the build has arms and none is chosen
+     * @param array<string, State> $members each for itself, of a family that stays
+     * @param string           $member     of them, that it stands or falls by
      * @param list<Difference> $differs    between those runs and the build as it is now
      */
     public function __construct(
@@ -30,6 +32,8 @@ final readonly class Own
         public array $arms = [],
         public ?Terms $terms = null,
         public int $models = 0,
+        public array $members = [],
+        public string $member = '',
     ) {
     }
 }

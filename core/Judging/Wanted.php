@@ -18,8 +18,10 @@ final readonly class Wanted
      * @param float        $limit     as it was typed, in $unit
      * @param list<string> $enough    states of article that are enough; empty: every one but a mock-up or a model
      * @param list<string> $methods   names of methods that count; empty: all
-     * @param 'runs'|'parameter'|'cost' $source where its value comes from
+     * @param 'runs'|'parameter'|'cost'|'mass' $source where its value comes from
      * @param string       $metricName as the build would call a parameter
+     * @param Members      $members   of a family that it must hold on
+     * @param string       $byModule  identifier of a module's requirement that shows it; empty: its own runs do
      * @param list<string> $dependsOn change classes; empty: everything but the cosmetic
      */
     public function __construct(
@@ -35,6 +37,8 @@ final readonly class Wanted
         public array $methods = [],
         public string $source = 'runs',
         public string $metricName = '',
+        public Members $members = Members::Each,
+        public string $byModule = '',
     ) {
     }
 

@@ -8,6 +8,7 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\QuantityText;
+use Lustrum\Core\Quantity\Typed;
 
 /** A number of the design as a run was made with it. */
 final readonly class Parameter
@@ -16,6 +17,7 @@ final readonly class Parameter
 
     /**
      * @param float  $si    in the SI unit of its dimension
+     * @param float|null $u standard uncertainty in its unit; null: nobody said, then its last digit tells
      * @param string $words where it is no quantity: 'wave', 'soft'; then its value says nothing
      */
     public function __construct(
@@ -25,6 +27,7 @@ final readonly class Parameter
         public ?float $resolution,
         public float $si,
         public string $words = '',
+        public ?float $u = null,
     ) {
     }
 
@@ -33,6 +36,9 @@ final readonly class Parameter
     {
         $plain = QuantityText::bare($text);
         try {
+            if (preg_match('/±|\+\/-/u', $text) === 1) {
+                return self::uncertain($name, Typed::read($text, null, '1'));
+            }
             $quantity = $plain === null ? Quantity::typed($text) : Quantity::of($plain[0], '1', $plain[1]);
         } catch (CoreException) {
             return new self($name, 0.0, '', null, 0.0, trim($text));
@@ -41,9 +47,21 @@ final readonly class Parameter
         return new self($name, $quantity->value, $quantity->unit->symbol, $quantity->resolution, $quantity->si());
     }
 
+    /** @throws CoreException when nobody can say how uncertain it is */
+    private static function uncertain(string $name, Typed $typed): self
+    {
+        $quantity = Quantity::of($typed->value ?? 0.0, $typed->unit->symbol ?? '1', $typed->resolution);
+
+        return new self($name, $quantity->value, $quantity->unit->symbol, $quantity->resolution, $quantity->si(), '', $typed->u);
+    }
+
     public function text(): string
     {
-        return $this->words !== '' ? $this->words : Digits::quantity($this->value, $this->resolution, $this->unit);
+        return match (true) {
+            $this->words !== '' => $this->words,
+            $this->u !== null => rtrim(Digits::uncertain($this->value, $this->u).' '.($this->unit === '1' ? '' : $this->unit)),
+            default => Digits::quantity($this->value, $this->resolution, $this->unit),
+        };
     }
 
     /** Equal up to the rounding of a conversion of units; how it was typed does not matter. */
@@ -62,7 +80,7 @@ final readonly class Parameter
         return new self(
             Row::text($row['name'] ?? ''), Row::number($row['value'] ?? 0), Row::text($row['unit'] ?? ''),
             Row::numberOrNull($row['resolution'] ?? null), Row::number($row['si'] ?? 0),
-            Row::text($row['words'] ?? ''),
+            Row::text($row['words'] ?? ''), Row::numberOrNull($row['u'] ?? null),
         );
     }
 }

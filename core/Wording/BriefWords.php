@@ -102,6 +102,21 @@ final class BriefWords
         return $parts === [] ? Messages::say('brief.didNothing') : Messages::list($parts);
     }
 
+    /** @param string $letters builds of the other device that carry this one */
+    public static function carrier(string $device, string $letters): string
+    {
+        return Messages::say('brief.carrier', ['device' => $device, 'letters' => $letters]);
+    }
+
+    /** Where a device began; empty: here. */
+    public static function origin(string $name, string $author, string $terms, string $alterations): string
+    {
+        return $name === '' ? '' : Messages::say('brief.origin', [
+            'name' => $name, 'known' => $author !== '', 'author' => $author, 'bound' => $terms !== '', 'terms' => rtrim($terms, '. '),
+            'altered' => $alterations !== '', 'alterations' => rtrim($alterations, '. '),
+        ]);
+    }
+
     /** @param list<string> $names */
     private static function some(array $names): string
     {

@@ -26,7 +26,30 @@ final class EvidenceWords
     /** @param string $metric name of what the requirement speaks of */
     public static function cell(Cell $cell, string $metric): string
     {
+        if ($cell->module !== '') {
+            return Messages::say('evidence.module', ['module' => $cell->module, 'said' => self::own($cell, $metric)]);
+        }
+
+        return self::own($cell, $metric).($cell->members === [] ? '' : ' '.self::family($cell));
+    }
+
+    /** A family that stays: by which member it stands, and which nobody tried. */
+    private static function family(Cell $cell): string
+    {
+        $missing = array_map(strval(...), array_keys(array_filter($cell->members, static fn (State $s): bool => $s === State::None)));
+
+        return Messages::say('evidence.family', [
+            'tried' => count($missing) < count($cell->members), 'member' => $cell->member, 'n' => count($cell->members), 'missing' => count($missing),
+            'names' => Messages::list(array_slice($missing, 0, self::NAMED)), 'more' => max(0, count($missing) - self::NAMED),
+        ]);
+    }
+
+    private static function own(Cell $cell, string $metric): string
+    {
         $a = $cell->assessment;
+        if ($cell->module === '' && $cell->wanted->byModule !== '') {
+            return Messages::say('evidence.noModule');
+        }
         if ($cell->arms !== []) {
             return self::arms($cell);
         }

@@ -16,4 +16,14 @@ final class FileWords
 
         return $seconds === null ? '' : sprintf('%d:%02d', intdiv($whole, self::MINUTE), $whole % self::MINUTE);
     }
+
+    /** How large a file is. */
+    public static function size(int $bytes): string
+    {
+        return match (true) {
+            $bytes < 1_000 => $bytes.' B',
+            $bytes < 1_000_000 => round($bytes / 1_000).' kB',
+            default => sprintf('%.1f MB', $bytes / 1e6),
+        };
+    }
 }

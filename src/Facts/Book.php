@@ -78,6 +78,10 @@ final class Book
 
     private bool $hasAllOwn = false;
 
+    /** @var array<string, Book> by device */
+    private array $modules = [];
+
+    /** @param \Closure(string): Book $other opens the book of a module */
     public function __construct(
         public readonly Device $device,
         private readonly DeviceFacts $facts,
@@ -86,6 +90,7 @@ final class Book
         private readonly FailureBook $failures,
         private readonly Summaries $summaries,
         private readonly int $counter,
+        private readonly \Closure $other,
     ) {
     }
 
@@ -335,7 +340,28 @@ final class Book
     {
         $this->fetchOwn();
 
-        return array_map(fn (Wanted $w): Cell => Evidence::cell($w, $build, $this->lineage(), $this->own(...)), $this->wanted());
+        return array_map(
+            fn (Wanted $w): Cell => $w->byModule === '' ? Evidence::cell($w, $build, $this->lineage(), $this->own(...)) : $this->ofModule($w, $build),
+            $this->wanted(),
+        );
+    }
+
+    /** What a requirement is shown by is the evidence of the module that the build carries. */
+    private function ofModule(Wanted $wanted, Build $build): Cell
+    {
+        $of = $this->facts->deviceOf('requirement', [$wanted->byModule])[$wanted->byModule] ?? '';
+        $carried = array_keys($this->facts->deviceOf('revision', array_values($build->modules)), $of, true);
+        if ($of !== '' && $carried !== []) {
+            $book = $this->modules[$of] ??= ($this->other)($of);
+            $module = $book->build((string) $carried[0]);
+            foreach ($book->cells($module) as $cell) {
+                if ($cell->wanted->id === $wanted->byModule) {
+                    return $cell->carriedBy($wanted, $build, $book->device->name.' '.$module->letter);
+                }
+            }
+        }
+
+        return Evidence::untold($wanted, $build);
     }
 
     /** What is kept of all builds, a row each: a write to one has only its own put together again. */

@@ -24,6 +24,9 @@ final readonly class Books
         $id = ($device instanceof Device ? $device->id() : $device)->toRfc4122();
         [$facts, $counter] = $this->facts->device($id);
 
-        return new Book($facts, $this->facts, $this->runFacts, $this->keptRuns, $this->failures, $this->summaries, $counter);
+        return new Book(
+            $facts, $this->facts, $this->runFacts, $this->keptRuns, $this->failures, $this->summaries, $counter,
+            fn (string $other): Book => $this->open(Uuid::fromString($other)),
+        );
     }
 }

@@ -16,6 +16,7 @@ use Lustrum\Core\Judging\ChangeFact;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\FirstStage;
 use Lustrum\Core\Judging\Lineage;
+use Lustrum\Core\Judging\Members;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Quantity\Quantity;
@@ -58,16 +59,15 @@ final readonly class DeviceFacts
     {
         $parameters = $this->by(
             $device, 'parameter',
-            'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si, words',
+            'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si, words,
+             uncertainty AS u',
         );
-        $parts = $this->by($device, 'part', 'revision_id, name, material, quantity');
-        $costs = $this->db->fetchAllKeyValue(
-            'SELECT revision_id, sum(quantity * cost) FROM part WHERE belongs_to = ? AND withdrawn_because IS NULL GROUP BY 1', [$device],
-        );
+        $parts = $this->by($device, 'part', 'revision_id, name, material, quantity, module_id');
+        $sums = $this->sums($device);
         $changes = $this->by($device, 'change', 'revision_id, id, what, class, effects, against, alters');
         $builds = [];
         foreach ($this->db->iterateAssociative(
-            'SELECT id, letter, parent_id, branch, firmware, created_at, arms, chosen_arm FROM revision WHERE device_id = ? AND withdrawn_because IS NULL',
+            'SELECT id, letter, parent_id, branch, firmware, created_at, arms, chosen_arm, family, worst_arm FROM revision WHERE device_id = ? AND withdrawn_because IS NULL',
             [$device],
         ) as $row) {
             $id = Row::text($row['id']);
@@ -76,11 +76,25 @@ final readonly class DeviceFacts
                 Row::text($row['created_at']),
                 array_map(Parameter::fromRow(...), $parameters[$id] ?? []), array_map(Part::fromRow(...), $parts[$id] ?? []),
                 array_map(self::change(...), $changes[$id] ?? []), self::arms($row['arms']), Row::text($row['chosen_arm']),
-                isset($costs[$id]) ? Row::number($costs[$id]) : null,
+                Row::numberOrNull($sums[$id]['cost'] ?? null), Row::numberOrNull($sums[$id]['mass'] ?? null),
+                (bool) $row['family'], Row::text($row['worst_arm']), self::modules($parts[$id] ?? []),
             );
         }
 
         return Lineage::of($builds);
+    }
+
+    /**
+     * What the parts cost and weigh; what is there for now only is no part of the product.
+     *
+     * @return array<array-key, array<string, mixed>> cost, and mass in kilograms where each was weighed, by build
+     */
+    private function sums(string $device): array
+    {
+        return $this->db->fetchAllAssociativeIndexed(
+            "SELECT revision_id, sum(quantity * cost) cost, CASE WHEN count(mass) = count(*) THEN sum(quantity * mass) / 1000 END mass
+             FROM part WHERE belongs_to = ? AND withdrawn_because IS NULL AND standing = 'stays' GROUP BY 1", [$device],
+        );
     }
 
     /**
@@ -96,6 +110,38 @@ final readonly class DeviceFacts
         }
 
         return $out;
+    }
+
+    /**
+     * @param list<array<string, mixed>> $parts
+     *
+     * @return array<string, string> build of another device that a part is, by the name of the part
+     */
+    private static function modules(array $parts): array
+    {
+        $out = [];
+        foreach ($parts as $part) {
+            if ($part['module_id'] !== null) {
+                $out[Row::text($part['name'])] = Row::text($part['module_id']);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Which device each of these is of.
+     *
+     * @param 'revision'|'requirement' $table
+     * @param list<string>             $ids
+     *
+     * @return array<string, string> device by identifier
+     */
+    public function deviceOf(string $table, array $ids): array
+    {
+        return array_map(Row::text(...), $ids === [] ? [] : $this->db->fetchAllKeyValue(
+            'SELECT id, device_id FROM '.$table.' WHERE id = ANY(CAST(? AS uuid[]))', ['{'.implode(',', $ids).'}'],
+        ));
     }
 
     /** @return array<array-key, list<Parameter>> parameters that each arm has otherwise, by its name */
@@ -242,7 +288,7 @@ final readonly class DeviceFacts
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            'SELECT r.id, statement, metric_id, unit, limit_value, direction, kind, coverage, must, conditions, depends_on, enough, methods, source,
+            'SELECT r.id, statement, metric_id, unit, limit_value, direction, kind, coverage, must, conditions, depends_on, enough, methods, source, members, by_module_id,
                 m.name metric_name
              FROM requirement r JOIN metric m ON m.id = r.metric_id
              WHERE r.device_id = ? AND r.withdrawn_because IS NULL ORDER BY place, r.created_at, r.id', [$device->id],
@@ -260,8 +306,9 @@ final readonly class DeviceFacts
                 Row::texts(Row::json($row['enough'])), Row::texts(Row::json($row['methods'])), match (Row::text($row['source'])) {
                     'parameter' => 'parameter',
                     'cost' => 'cost',
+                    'mass' => 'mass',
                     default => 'runs',
-                }, Row::text($row['metric_name']),
+                }, Row::text($row['metric_name']), Members::from(Row::text($row['members'])), Row::text($row['by_module_id']),
             );
         }
 

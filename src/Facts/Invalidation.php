@@ -13,6 +13,7 @@ use Lustrum\Domain\Device\Person;
 use Lustrum\Domain\Device\Requirement;
 use Lustrum\Domain\Device\UseCase;
 use Lustrum\Domain\Device\UseStep;
+use Lustrum\Domain\Document\Document;
 use Lustrum\Domain\Finding\Assumption;
 use Lustrum\Domain\Finding\Cause;
 use Lustrum\Domain\Finding\Failure;
@@ -20,9 +21,11 @@ use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\Photo;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\Making;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Revision\Spending;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\Trial;
@@ -65,6 +68,9 @@ final readonly class Invalidation implements AfterWrite
         Observation::class => [self::NOTHING, ['find', 'run']],
         Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],
+        Making::class => [self::NOTHING, ['build']],
+        Spending::class => [self::NOTHING, ['build']],
+        Document::class => [self::NOTHING, ['build']],
         Photo::class => [self::NOTHING, ['find', 'run']],
         Change::class => [self::BUILD, self::JUDGED],
         Candidate::class => [self::NOTHING, ['frame', 'brief', 'find', 'next']],

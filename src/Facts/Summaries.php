@@ -25,6 +25,11 @@ final class Summaries
     private const LONGEST = 120;
 
     /** The failures of each build. */
+    /** Of a device, and of each that carries it as a module: what they show by it may be another. */
+    private const RAISE = 'WITH RECURSIVE carrier (id) AS (
+            SELECT CAST(? AS uuid) UNION SELECT p.belongs_to FROM carrier c JOIN revision v ON v.device_id = c.id JOIN part p ON p.module_id = v.id
+        ) UPDATE device SET counter = counter + 1 WHERE id IN (SELECT id FROM carrier)';
+
     public const FAILURES = 'failures';
 
     /** Where the failures of a build stand: it rests on those of all builds. */
@@ -153,7 +158,7 @@ final class Summaries
      */
     public function drop(string $device, Dropped $dropped): void
     {
-        $this->db->executeStatement('UPDATE device SET counter = counter + 1 WHERE id = ?', [$device]);
+        $this->db->executeStatement(self::RAISE, [$device]);
         if ($dropped->everything || count($dropped->builds) > 1) {
             $this->db->executeStatement('DELETE FROM summary WHERE belongs_to = ?', [$device]);
 

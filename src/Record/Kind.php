@@ -16,7 +16,7 @@ final readonly class Kind
      * @param class-string<Record<covariant RecordInput>> $class
      * @param class-string<RecordInput>                $input
      * @param class-string                             $view
-     * @param array<string, string>                    $references   field of the input => name of the kind that it names
+     * @param array<string, string>                    $references   field of the input => name of the kind that it names; 'list.field' in each row of a list
      * @param bool                                     $withdrawable may it be taken back by hand, with a reason?
      * @param bool                                     $put          is it written at the common address, or has it one of its own?
      * @param bool                                     $carriesFile  does a file go with it, in and out?

@@ -226,8 +226,9 @@ final readonly class Files
         return 'waiting/'.$key;
     }
 
-    private static function path(string $sha256, bool $preview): string
+    public static function path(string $sha256, bool $preview): string
     {
+        // All of them end alike: what a file is, its record says.
         return sprintf('%s/%s/%s%s.jpg', substr($sha256, 0, 2), substr($sha256, 2, 2), $sha256, $preview ? '-preview' : '');
     }
 }

@@ -85,6 +85,22 @@ final class Recordings
         return $out;
     }
 
+    /**
+     * A drawing in lines as a picture, beside what was sent; nothing of what stands in it is run or fetched.
+     *
+     * @throws Invalid
+     */
+    public function draw(string $path): string
+    {
+        $out = $path.'-drawn.png';
+        $this->run([
+            'ffmpeg', '-v', 'error', '-y', '-f', 'svg_pipe', '-width', '1600', '-height', '1600', '-keep_ar', '1', '-i', $path,
+            '-frames:v', '1', $out,
+        ]);
+
+        return $out;
+    }
+
     private function container(string $ending): string
     {
         return self::CONTAINER[$ending] ?? $ending;

@@ -155,7 +155,7 @@ final class AccessTest extends ApiTestCase
         }
         if ($who === 'elsewhere') {
             // What they ask for is named in the body, so the answer names the field.
-            return in_array($method.' '.$path, ['POST /api/readings/preview', 'POST /api/photos/{id}'], true) ? 422 : 404;
+            return in_array($method.' '.$path, ['POST /api/readings/preview', 'POST /api/photos/{id}', 'POST /api/documents/{id}'], true) ? 422 : 404;
         }
         if (in_array($method.' '.$path, self::LEAD, true)) {
             return $who === 'lead' ? 200 : 403;
@@ -196,7 +196,7 @@ final class AccessTest extends ApiTestCase
         if ($method === 'GET') {
             return $this->json('GET', $url);
         }
-        if ($route->getPath() === '/api/photos/{id}') {
+        if ($method === 'POST' && in_array($route->getPath(), ['/api/photos/{id}', '/api/documents/{id}'], true)) {
             return $this->upload($url, $this->picture(), ['revision' => $this->records['revision']]);
         }
 
@@ -208,7 +208,7 @@ final class AccessTest extends ApiTestCase
     private function body(string $name, Route $route): array
     {
         $more = [
-            'because' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
+            'because' => 'x', 'id' => '0190a4b0-0000-7000-8000-00000000000a', 'design' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
             'email' => 'new@example.test', 'role' => 'viewer',
             'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'],
             'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
@@ -228,6 +228,8 @@ final class AccessTest extends ApiTestCase
             'cause' => ['text' => 'x'] + $refs,
             'decision' => ['next' => Uuid::v7()->toRfc4122(), 'letter' => 'Z', 'note' => 'other'] + $refs,
             'parameter' => ['name' => 'arm', 'text' => '3 mm'] + $refs,
+            'making' => ['article' => $this->records['article'] ?? '', 'name' => 'Glue'],
+            'document' => ['name' => 'plate.svg', 'role' => 'drawing'] + $refs,
             default => [
                 'what' => 'x', 'mode' => 'x', 'letter' => 'Q', 'serial' => 'x', 'statement' => 'x', 'metric' => 'push force', 'unit' => 'N',
                 'text' => '41 N',
@@ -270,6 +272,9 @@ final class AccessTest extends ApiTestCase
             'step' => $this->put('steps', ['device' => $bench->device, 'name' => 'Carry']),
             'person' => $this->put('persons', ['device' => $bench->device, 'name' => 'Odile']),
             'assumption' => $this->put('assumptions', ['device' => $bench->device, 'text' => 'It floats']),
+            'document' => $this->document($bench->a, '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>', 'plate.svg'),
+            'spending' => $this->put('spendings', ['revision' => $bench->a, 'what' => 'Wood', 'cost' => 4.0]),
+            'making' => $this->put('makings', ['article' => $bench->unitA, 'name' => 'Glue', 'minutes' => 12.0]),
             'cause' => $this->put('causes', ['failure' => $failure, 'text' => 'Stone']), 'observation' => $this->put(
                 'observations', ['revision' => $bench->a, 'text' => 'Squeaks'],
             ),

@@ -147,6 +147,33 @@ abstract class ApiTestCase extends WebTestCase
     }
 
     /**
+     * A file of a build.
+     *
+     * @param array<string, string> $fields
+     */
+    protected function document(string $revision, string $content = "0\nSECTION\n", string $name = 'bracket.dxf', array $fields = []): string
+    {
+        $id = Uuid::v7()->toRfc4122();
+        $answer = $this->sendDocument($id, $revision, $content, $name, $fields);
+        self::assertSame(201, $this->answered(), json_encode($answer) ?: '');
+
+        return $id;
+    }
+
+    /**
+     * @param array<string, string> $fields
+     *
+     * @return array<array-key, mixed>
+     */
+    protected function sendDocument(string $id, string $revision, string $content, string $name, array $fields = []): array
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'doc');
+        file_put_contents($file, $content);
+
+        return $this->upload('/api/documents/'.$id, $file, ['revision' => $revision] + $fields, $name);
+    }
+
+    /**
      * Puts a new record and expects that it is kept.
      *
      * @param array<string, mixed> $body

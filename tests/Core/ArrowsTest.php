@@ -22,6 +22,7 @@ final class ArrowsTest extends TestCase
         'Domain/Method' => ['Shared', 'Record', 'Domain/Device'],
         'Domain/Revision' => ['Shared', 'Record', 'Domain/Device', 'Domain/Method'],
         'Domain/Trial' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Method'],
+        'Domain/Document' => ['Shared', 'Record', 'Storage', 'Domain/Revision'],
         'Domain/Finding' => ['Domain/Device', 'Domain/Method', 'Shared', 'Record', 'Storage', 'Domain/Revision', 'Domain/Trial'],
         'Domain/Change' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Finding'],
         'Domain/Decision' => ['Domain/Change', 'Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Finding'],

@@ -57,7 +57,7 @@ final readonly class Altering
         } elseif ($known === null) {
             $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, $a->name, $a->to));
         } else {
-            $known->fill(new ParameterInput($to, $known->name(), $a->to), $this->records);
+            $known->fill(new ParameterInput($to, $known->name(), $a->to, reliedOn: $known->view()->reliedOn), $this->records);
         }
     }
 
@@ -70,7 +70,7 @@ final readonly class Altering
             $this->writer->make(Part::class, Uuid::v7(), new PartInput($to, $a->name, $a->to));
         } else {
             $view = $known->view();
-            $known->fill(new PartInput($to, $view->name, $a->to, $view->quantity, $view->cost, $view->note), $this->records);
+            $known->fill($view->on($to, $a->to), $this->records);
         }
     }
 

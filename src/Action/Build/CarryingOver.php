@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\ParameterInput;
 use Lustrum\Domain\Revision\Part;
-use Lustrum\Domain\Revision\PartInput;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Records;
 use Lustrum\Record\RecordWriter;
@@ -28,8 +27,9 @@ final readonly class CarryingOver
     {
         $to = $next->id()->toRfc4122();
         $this->em->flush();
+        $next->keepsFamily($from);
         $arm = [];
-        foreach ($from->arm($from->chosenArm())->values ?? [] as $value) {
+        foreach ($from->isFamily() ? [] : $from->arm($from->chosenArm())->values ?? [] as $value) {
             $arm[mb_strtolower(trim($value->name))] = $value;
         }
         foreach ($this->records->all(Parameter::class, ['revision' => $from]) as $parameter) {
@@ -37,18 +37,16 @@ final readonly class CarryingOver
             $own = $arm[mb_strtolower($view->name)] ?? null;
             unset($arm[mb_strtolower($view->name)]);
             $copy = $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, $view->name, $own->text ?? $parameter->text()));
-            if ($own === null) {
-                $copy->restore(get_object_vars($view) + ['measure' => get_object_vars($view->measure)], $this->records);
+            if ($own === null && $copy instanceof Parameter) {
+                $copy->restore(['measure' => get_object_vars($view->measure)] + get_object_vars($view), $this->records);
+                $copy->follows($parameter);
             }
         }
         foreach ($arm as $value) {
             $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, trim($value->name), $value->text));
         }
         foreach ($this->records->all(Part::class, ['revision' => $from]) as $part) {
-            $view = $part->view();
-            $this->writer->make(
-                Part::class, Uuid::v7(), new PartInput($to, $view->name, $view->material, $view->quantity, $view->cost, $view->note),
-            );
+            $this->writer->make(Part::class, Uuid::v7(), $part->view()->on($to));
         }
     }
 }

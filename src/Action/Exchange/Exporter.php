@@ -7,6 +7,7 @@ namespace Lustrum\Action\Exchange;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Document\Document;
 use Lustrum\Domain\Finding\Photo;
 use Lustrum\Record\Kind;
 use Lustrum\Record\Origin;
@@ -80,7 +81,7 @@ final readonly class Exporter
             if ($kind->numerous) {
                 $this->em->detach($record);
             }
-            if (++$count % self::BATCH === 0 || $record instanceof Photo) {
+            if (++$count % self::BATCH === 0 || $record instanceof Photo || $record instanceof Document) {
                 yield $piece;
                 $piece = '';
             }
@@ -95,7 +96,7 @@ final readonly class Exporter
      */
     private function beside(Record $record): array
     {
-        if (!$record instanceof Photo) {
+        if (!$record instanceof Photo && !$record instanceof Document) {
             return [];
         }
 

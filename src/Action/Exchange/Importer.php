@@ -14,6 +14,8 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Document\Document;
+use Lustrum\Domain\Document\DocumentRole;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\StoredConfiguration;
@@ -30,6 +32,7 @@ use Lustrum\Record\Registry;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\Refusal;
+use Lustrum\Storage\Documents;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
 use Lustrum\Storage\StoredFile;
@@ -67,6 +70,7 @@ final class Importer
         private readonly Registry $registry,
         private readonly Inputs $inputs,
         private readonly Files $files,
+        private readonly Documents $documents,
         private readonly History $history,
         private readonly CurrentUser $user,
         private readonly AfterWrite $after,
@@ -143,7 +147,7 @@ final class Importer
             $records = [];
             foreach ($rows as $i => $row) {
                 $path = $kind->plural.'/'.$i;
-                $records[] = $this->one($kind, $kind->carriesFile ? $this->withFile($row, $path) : $row, $path);
+                $records[] = $this->one($kind, $kind->carriesFile ? $this->withFile($kind, $row, $path) : $row, $path);
                 if ($kind->class === Revision::class) {
                     $parents[] = $row;
                 }
@@ -335,6 +339,10 @@ final class Importer
     private function mapped(Kind $kind, array $row): array
     {
         foreach (array_keys($kind->references) as $field) {
+            if (str_contains($field, '.')) {
+                $row = $this->mappedWithin($row, ...explode('.', $field, 2));
+                continue;
+            }
             $known = $row[$field] ?? null;
             if (is_string($known)) {
                 $row[$field] = $this->ids[$known] ?? $known;
@@ -347,11 +355,29 @@ final class Importer
     }
 
     /**
+     * A reference that stands in each row of a list.
+     *
      * @param array<string, mixed> $row
      *
      * @return array<string, mixed>
      */
-    private function withFile(array $row, string $path): array
+    private function mappedWithin(array $row, string $list, string $field): array
+    {
+        $row[$list] = array_map(function (array $one) use ($field): array {
+            $known = $one[$field] ?? null;
+
+            return is_string($known) ? [$field => $this->ids[$known] ?? $known] + $one : $one;
+        }, Row::rows($row[$list] ?? []));
+
+        return $row;
+    }
+
+    /**
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private function withFile(Kind $kind, array $row, string $path): array
     {
         $encoded = $row['picture'] ?? null;
         if ($encoded === '' && in_array($row['state'] ?? '', ['waiting', 'broken'], true)) {
@@ -367,6 +393,13 @@ final class Importer
         $file = (string) tempnam(sys_get_temp_dir(), 'lustrum');
         try {
             file_put_contents($file, $bytes);
+            if ($kind->class === Document::class) {
+                $document = $this->documents->take(
+                    $file, Row::text($row['name'] ?? ''), ($row['role'] ?? '') === DocumentRole::Source->value,
+                );
+
+                return ['file' => ['preview' => $document->preview->value] + get_object_vars($document)] + $row;
+            }
             $stored = $this->files->takeWhole($file);
         } catch (Refusal $e) {
             throw Invalid::at($path.'/picture', $e->getMessage());

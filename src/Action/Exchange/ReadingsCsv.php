@@ -11,6 +11,7 @@ use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Device\Device;
+use Lustrum\Shared\Csv;
 
 /** Writes all readings of a device as CSV (RFC 4180, UTF-8): value as typed, unit, UCUM code, and SI, with the run around it. */
 final readonly class ReadingsCsv
@@ -32,7 +33,7 @@ final readonly class ReadingsCsv
     /** @return iterable<string> pieces of some lines each */
     public function lines(Device $device): iterable
     {
-        $piece = self::line(self::HEADINGS);
+        $piece = Csv::line(self::HEADINGS);
         $count = 0;
         foreach ($this->db->iterateAssociative(
             "SELECT v.letter, t.name trial, c.content->>'methodName' method, r.number, c.content->>'serial' serial, r.started_at, r.operator, r.levels,
@@ -43,7 +44,7 @@ final readonly class ReadingsCsv
              JOIN trial t ON t.id = r.trial_id JOIN revision v ON v.id = t.revision_id
              WHERE g.belongs_to = :device ORDER BY r.started_at, r.number, g.channel", ['device' => $device->id()->toRfc4122()],
         ) as $row) {
-            $piece .= self::line(self::cells($row));
+            $piece .= Csv::line(self::cells($row));
             if (++$count % self::BATCH === 0) {
                 yield $piece;
                 $piece = '';
@@ -79,16 +80,5 @@ final readonly class ReadingsCsv
                 Row::text($f['name'] ?? ''), Row::text($f['text'] ?? ''),
             ), Row::rows(Row::json($json)),
         ));
-    }
-
-    /** @param list<string> $cells */
-    private static function line(array $cells): string
-    {
-        return implode(',', array_map(static function (string $cell): string {
-            // A spreadsheet would run a text that begins like a formula; a number may begin with a minus.
-            $safe = !is_numeric($cell) && preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'".$cell : $cell;
-
-            return preg_match('/[",\r\n]/', $safe) === 1 ? '"'.str_replace('"', '""', $safe).'"' : $safe;
-        }, $cells))."\r\n";
     }
 }

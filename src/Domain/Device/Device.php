@@ -14,6 +14,7 @@ use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Doctrine\MoneyType;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -51,6 +52,10 @@ class Device extends Record
     #[ORM\Column(nullable: true)]
     private ?int $changesLimit = null;
 
+    /** Where it began; null: here. */
+    #[ORM\Column(type: OriginType::NAME, nullable: true)]
+    private ?Origin $origin = null;
+
     /** Raised at the end of every write that bears on the device; what was worked out carries the count it was worked out at. */
     #[ORM\Column(insertable: false, updatable: false, options: ['default' => 0])]
     private int $counter = 0;
@@ -80,13 +85,34 @@ class Device extends Record
         $this->costLimit = $input->costLimit === null ? null : BigDecimal::of((string) $input->costLimit)->toScale(2, RoundingMode::HalfUp);
         $this->hoursLimit = $input->hoursLimit;
         $this->changesLimit = $input->changesLimit;
+        $this->origin = $this->soundOrigin($input->origin);
+    }
+
+    /** Whose it was cannot be taken off again: it may be said better. */
+    private function soundOrigin(?Origin $origin): ?Origin
+    {
+        if ($origin === null || trim($origin->name.$origin->author.$origin->terms) === '') {
+            return $this->origin;
+        }
+        if (trim($origin->name) === '') {
+            throw Invalid::at('origin.name', 'Which design, or which build?');
+        }
+
+        return new Origin(
+            trim($origin->name), trim($origin->author), trim($origin->terms), trim($origin->alterations), $this->origin->build ?? $origin->build,
+        );
+    }
+
+    public function origin(): ?Origin
+    {
+        return $this->origin;
     }
 
     public function view(): DeviceView
     {
         return new DeviceView(
             $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->name, $this->brief, $this->users,
-            $this->gates, $this->confidence, $this->currency, $this->costLimit?->toFloat(), $this->hoursLimit, $this->changesLimit,
+            $this->gates, $this->confidence, $this->currency, $this->costLimit?->toFloat(), $this->hoursLimit, $this->changesLimit, $this->origin,
         );
     }
 

@@ -34,6 +34,8 @@ final readonly class DeviceInput implements RecordInput
         public ?float $hoursLimit = null,
         #[Assert\Range(notInRangeMessage: 'Between 1 and 100 changes.', min: 1, max: 100)]
         public ?int $changesLimit = null,
+        #[Assert\Valid]
+        public ?Origin $origin = null,
         #[Version]
         public ?int $version = null,
     ) {

@@ -10,7 +10,10 @@ use Lustrum\Core\Evidence\Conditions;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement as Rule;
+use Lustrum\Core\Judging\Members;
+use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -80,6 +83,13 @@ class Requirement extends Record
     #[ORM\Column(length: 120)]
     private string $askedBy = '';
 
+    #[ORM\Column(length: 8)]
+    private Members $members = Members::Each;
+
+    /** A module's requirement whose evidence counts for it. */
+    #[ORM\ManyToOne]
+    private ?Requirement $byModule = null;
+
     #[ORM\Column(length: 10)]
     private RequirementSource $source = RequirementSource::Runs;
 
@@ -117,6 +127,8 @@ class Requirement extends Record
         $this->methods = $input->methods;
         $this->uses = $records->identifiers(UseCase::class, $input->uses, 'uses', $this->device->id());
         $this->askedBy = trim($input->askedBy);
+        $this->members = $input->members;
+        $this->byModule = $this->soundModule($records->namedOrNull(self::class, $input->byModule, 'byModule'));
         $this->source = $input->source;
         $this->place = $input->place;
         $this->mustBeSound();
@@ -147,6 +159,48 @@ class Requirement extends Record
         }
     }
 
+    /** It speaks of the same, in a unit of the same kind: else its evidence would show something else. */
+    private function soundModule(?self $of): ?self
+    {
+        if ($of === null) {
+            return null;
+        }
+        if ($of->device->id()->equals($this->device->id())) {
+            throw Invalid::at('byModule', 'That requirement is this device’s own; a module is another device.');
+        }
+        if (!$of->workspace()->id()->equals($this->workspace()->id())) {
+            throw Invalid::at('byModule', 'That module is of another workspace.');
+        }
+        $isWeaker = $of->kind !== $this->kind || $of->direction !== $this->direction || !$this->isMetBy($of);
+        if ($isWeaker) {
+            throw Invalid::at('byModule', sprintf(
+                '“%s” asks the module for less, or for something else: %s, where this asks for %s.', $of->statement,
+                EvidenceWords::limit($of->kind, $of->direction, $of->limit, $of->unit),
+                EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit),
+            ));
+        }
+
+        return $of;
+    }
+
+    /** Is whatever meets the other one within the limit of this one? */
+    private function isMetBy(self $other): bool
+    {
+        try {
+            $limit = $other->unit === $this->unit || $other->unit === '' || $this->unit === ''
+                ? $other->limit : Quantity::of($other->limit, $other->unit)->to($this->unit)->value;
+        } catch (CoreException) {
+            return false;
+        }
+
+        return $this->direction->met($limit, $this->limit);
+    }
+
+    public function device(): Device
+    {
+        return $this->device;
+    }
+
     private static function share(float $limit, string $unit): float
     {
         return trim($unit) === '%' ? $limit / 100 : $limit;
@@ -175,6 +229,28 @@ class Requirement extends Record
         return $this->uses;
     }
 
+    /** A module is another device's: a file names its requirement by what it is called. */
+    public function restore(array $row, Records $records): void
+    {
+        $called = Row::text($row['byModuleName'] ?? '');
+        foreach ($called === '' ? [] : $records->all(Device::class, ['workspace' => $this->workspace()]) as $device) {
+            foreach (str_starts_with($called, $device->name().': ') ? $records->all(self::class, ['device' => $device]) : [] as $one) {
+                if ($device->name().': '.$one->statement === $called) {
+                    $this->byModule = $this->soundModule($one);
+
+                    return;
+                }
+            }
+        }
+    }
+
+    public static function asTyped(array $row): array
+    {
+        unset($row['byModule']);
+
+        return $row;
+    }
+
     public function view(): RequirementView
     {
         return new RequirementView(
@@ -182,7 +258,9 @@ class Requirement extends Record
             $this->metric->name(), $this->metric->id()->toRfc4122(), $this->unit, $this->limit,
             EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit), $this->direction, $this->kind,
             $this->coverage, $this->must, $this->conditions, array_map(EvidenceWords::condition(...), $this->conditions),
-            $this->dependsOn, $this->enough, $this->methods, $this->uses, $this->askedBy, $this->source, $this->place,
+            $this->dependsOn, $this->enough, $this->methods, $this->uses, $this->askedBy, $this->members,
+            $this->byModule?->id()->toRfc4122(), $this->byModule === null ? '' : $this->byModule->device->name().': '.$this->byModule->statement,
+            $this->source, $this->place,
         );
     }
 }

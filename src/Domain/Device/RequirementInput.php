@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Device;
 
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Judging\Members;
 use Lustrum\Record\RecordInput;
 use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
@@ -24,6 +25,8 @@ final readonly class RequirementInput implements RecordInput
      * @param list<string> $enough     states of article that are enough; empty: every one but a mock-up or a model
      * @param list<string> $methods    names of methods that count; empty: all
      * @param list<string> $uses       identifiers of the uses that ask for it; empty: every one
+     * @param Members      $members    of a family that it must hold on
+     * @param string|null  $byModule   identifier of a module's requirement whose evidence counts for it
      * @param string       $askedBy    somebody who is around
      */
     public function __construct(
@@ -55,6 +58,9 @@ final readonly class RequirementInput implements RecordInput
         public array $uses = [],
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
         public string $askedBy = '',
+        public Members $members = Members::Each,
+        #[Identifier]
+        public ?string $byModule = null,
         public RequirementSource $source = RequirementSource::Runs,
         #[Assert\Range(notInRangeMessage: 'Between 0 and 1000.', min: 0, max: 1000)]
         public int $place = 0,

@@ -12,4 +12,6 @@ enum RequirementSource: string
     case Parameter = 'parameter';
     /** What the parts of the build cost. */
     case Cost = 'cost';
+    /** What they weigh. */
+    case Mass = 'mass';
 }

@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Device;
 
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Judging\Members;
 
 final readonly class RequirementView
 {
@@ -38,6 +39,9 @@ final readonly class RequirementView
         public array $methods,
         public array $uses,
         public string $askedBy,
+        public Members $members,
+        public ?string $byModule,
+        public string $byModuleName,
         public RequirementSource $source,
         public int $place,
     ) {

@@ -23,7 +23,7 @@ final class FindingKinds implements Registration
             new Kind('cause', 'causes', Cause::class, CauseInput::class, CauseView::class, ['failure' => 'failure'], numerous: true),
             new Kind(
                 'assumption', 'assumptions', Assumption::class, AssumptionInput::class, AssumptionView::class,
-                ['device' => 'device', 'run' => 'run', 'failure' => 'failure'],
+                ['device' => 'device', 'findings.run' => 'run', 'findings.failure' => 'failure'],
             ),
             new Kind(
                 'photo', 'photos', Photo::class, PhotoInput::class, PhotoView::class,

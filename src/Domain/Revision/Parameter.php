@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Revision;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\QuantityText;
+use Lustrum\Core\Quantity\Typed;
+use Lustrum\Core\Run\Followed;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
 use Lustrum\Record\Record;
@@ -39,6 +42,24 @@ class Parameter extends Record
     #[ORM\Column(length: 120)]
     private string $words = '';
 
+    /** Standard uncertainty in its unit; null: nobody said, then its last digit tells. */
+    #[ORM\Column(name: 'uncertainty', nullable: true)]
+    private ?float $u = null;
+
+    /** Worked out from others of the build; empty: it was typed. */
+    #[ORM\Column(length: 300)]
+    private string $formula = '';
+
+    /** In which unit it is wanted. */
+    #[ORM\Column(length: 40)]
+    private string $formulaUnit = '';
+
+    #[ORM\Column(length: 120)]
+    private string $reliedOn = '';
+
+    #[ORM\Column(length: 120)]
+    private string $checkedBy = '';
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -50,20 +71,88 @@ class Parameter extends Record
     public function take(RecordInput $input, Records $records): void
     {
         $this->name = trim($input->name);
+        $this->reliedOn = trim($input->reliedOn);
+        $this->checkedBy = trim($input->checkedBy);
+        $this->formula = trim($input->formula);
+        $this->formula === '' ? $this->type($input, $records) : $this->work($input, $records);
+        $this->haveFollow($records);
+    }
+
+    private function type(ParameterInput $input, Records $records): void
+    {
         $fact = Fact::typed($this->name, $input->text);
+        $this->formulaUnit = '';
         $plain = QuantityText::bare($input->text);
         if ($plain !== null) {
             $this->mustBePlain($records);
         }
         // What begins with a digit was meant as a quantity: then the reason why it is none is said.
         if ($fact->words !== '' && preg_match('/^[\s+−-]*[0-9.,]/u', $input->text) === 1) {
-            Quantity::typed($input->text);
+            preg_match('/±|\+\/-/u', $input->text) === 1 ? Typed::read($input->text, null, '1') : Quantity::typed($input->text);
         }
         if (trim($input->text) === '') {
             throw Invalid::at('text', 'This is still empty.');
         }
-        $this->words = $fact->words;
+        $this->is($fact);
+    }
+
+    private function is(Fact $fact): void
+    {
+        [$this->words, $this->u] = [$fact->words, $fact->u];
         $this->measure = Measure::of(Quantity::of($fact->value, $fact->unit === '' ? '1' : $fact->unit, $fact->resolution));
+    }
+
+    private function work(ParameterInput $input, Records $records): void
+    {
+        // A value that a file brings along is not asked twice: it is worked out again.
+        $unit = trim((string) preg_replace('/^[\s+−\d.,±-]+/u', '', $input->text));
+        $others = array_values(array_filter($this->siblings($records), fn (self $p): bool => $p !== $this));
+        try {
+            $this->formulaUnit = $unit;
+            $this->is(Followed::value($this->name, $this->formula, $unit, array_map(static fn (self $p): Fact => $p->asFact(), $others)));
+        } catch (CoreException $wrong) {
+            throw Invalid::at('formula', $wrong->getMessage());
+        }
+    }
+
+    /** What is worked out from it is worked out again, in the same write. */
+    private function haveFollow(Records $records): void
+    {
+        $all = $this->siblings($records);
+        $follow = array_filter($all, static fn (self $p): bool => $p->formula !== '');
+        if ($follow === []) {
+            return;
+        }
+        $formulas = [];
+        foreach ($follow as $one) {
+            $formulas[$one->name] = ['formula' => $one->formula, 'unit' => $one->formulaUnit];
+        }
+        try {
+            $values = Followed::all(array_map(static fn (self $p): Fact => $p->asFact(), $all), $formulas);
+        } catch (CoreException $wrong) {
+            throw Invalid::at('formula', $wrong->getMessage());
+        }
+        foreach ($follow as $one) {
+            if ($one !== $this && isset($values[$one->name])) {
+                $one->is($values[$one->name]);
+            }
+        }
+    }
+
+    /** @return list<self> of the same build, this one among them */
+    private function siblings(Records $records): array
+    {
+        $others = array_filter(
+            $records->all(self::class, ['revision' => $this->revision]), fn (self $p): bool => !$p->id()->equals($this->id()),
+        );
+
+        return [...array_values($others), $this];
+    }
+
+    /** As on the build that this one comes from: its formula goes along, whoever checked a fit checks it again. */
+    public function follows(self $other): void
+    {
+        [$this->formula, $this->formulaUnit, $this->reliedOn] = [$other->formula, $other->formulaUnit, $other->reliedOn];
     }
 
     /** A number without a unit, such as 12 teeth: unless the parent has a unit for it, which was then forgotten here. */
@@ -80,6 +169,7 @@ class Parameter extends Record
     public function restore(array $row, Records $records): void
     {
         $this->words = Row::text($row['words'] ?? '');
+        $this->u = Row::numberOrNull($row['u'] ?? null);
         if (is_array($row['measure'] ?? null)) {
             $this->measure = Measure::fromRow($row['measure']);
         }
@@ -102,24 +192,32 @@ class Parameter extends Record
 
     public function text(): string
     {
-        return $this->words !== '' ? $this->words : $this->measure->view()->text;
+        return $this->asFact()->text();
     }
 
     public function asFact(): Fact
     {
-        return new Fact($this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si, $this->words);
+        return new Fact($this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si, $this->words, $this->u);
     }
 
     public function view(): ParameterView
     {
         return new ParameterView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->name,
-            $this->words === '' ? $this->measure->view() : MeasureView::words($this->words), $this->words,
+            match (true) {
+                $this->words !== '' => MeasureView::words($this->words),
+                $this->u !== null => $this->measure->view()->said($this->asFact()->text()),
+                default => $this->measure->view(),
+            }, $this->words, $this->u, $this->formula, $this->formulaUnit, $this->reliedOn, $this->checkedBy,
         );
     }
 
     public static function asTyped(array $row): array
     {
+        if (is_string($row['formula'] ?? null) && $row['formula'] !== '') {
+            return ['text' => Row::text($row['formulaUnit'] ?? '')] + $row;
+        }
+
         return is_string($row['words'] ?? null) && $row['words'] !== '' ? ['text' => $row['words']] + $row : Measure::asTyped($row, 'measure');
     }
 }

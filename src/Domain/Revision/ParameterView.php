@@ -15,6 +15,11 @@ final readonly class ParameterView
         public string $name,
         public MeasureView $measure,
         public string $words,
+        public ?float $u,
+        public string $formula,
+        public string $formulaUnit,
+        public string $reliedOn,
+        public string $checkedBy,
     ) {
     }
 }

@@ -55,6 +55,14 @@ class Revision extends Record
     #[ORM\Column(length: 40)]
     private string $chosenArm = '';
 
+    /** Its arms stay beside each other. */
+    #[ORM\Column]
+    private bool $family = false;
+
+    /** The one that is said to be the worst of them. */
+    #[ORM\Column(length: 40)]
+    private string $worstArm = '';
+
     /** @var list<Correction> oldest first */
     #[ORM\Column(type: CorrectionsType::NAME)]
     private array $corrections = [];
@@ -81,6 +89,14 @@ class Revision extends Record
         $this->stateReason = $input->stateReason;
         $this->arms = self::soundArms($input->arms, trim($input->chosenArm));
         $this->chosenArm = trim($input->chosenArm);
+        if ($input->family && count($this->arms) < 2) {
+            throw Invalid::at('arms', 'A family has two members at least: with one, it is simply the build.');
+        }
+        if (trim($input->worstArm) !== '' && !$this->hasArm($input->worstArm)) {
+            throw Invalid::at('worstArm', 'There is no such member.');
+        }
+        $this->family = $input->family;
+        $this->worstArm = trim($input->worstArm);
     }
 
     /**
@@ -152,7 +168,7 @@ class Revision extends Record
         return new RevisionView(
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->parent?->id()->toRfc4122(),
             $this->letter, $this->branch, $this->intent, $this->firmware, $this->state, $this->stateReason, $this->arms,
-            $this->chosenArm, $this->corrections,
+            $this->chosenArm, $this->family, $this->worstArm, $this->corrections,
             Instant::write($this->createdAt()),
         );
     }
@@ -198,6 +214,19 @@ class Revision extends Record
     public function withFirmware(string $firmware): void
     {
         $this->firmware = trim($firmware);
+    }
+
+    /** A family that stays goes along to the builds that come from it. */
+    public function keepsFamily(self $from): void
+    {
+        if ($from->family && $this->arms === []) {
+            [$this->arms, $this->family, $this->worstArm] = [$from->arms, true, $from->worstArm];
+        }
+    }
+
+    public function isFamily(): bool
+    {
+        return $this->family;
     }
 
     public function firmware(): string

@@ -16,6 +16,8 @@ final readonly class RevisionInput implements RecordInput
 {
     /**
      * @param list<Arm> $arms      variants inside this build
+     * @param bool      $family    they stay beside each other: sizes, sides, fittings
+     * @param string    $worstArm  the one that is said to be the worst of them; empty: nobody said
      * @param string    $chosenArm name of the one that was chosen; empty: none yet
      */
     public function __construct(
@@ -40,6 +42,9 @@ final readonly class RevisionInput implements RecordInput
         public array $arms = [],
         #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
         public string $chosenArm = '',
+        public bool $family = false,
+        #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
+        public string $worstArm = '',
         #[Note]
         public string $correction = '',
         #[Version]

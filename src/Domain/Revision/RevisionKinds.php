@@ -20,6 +20,8 @@ final class RevisionKinds implements Registration
             ),
             new Kind('parameter', 'parameters', Parameter::class, ParameterInput::class, ParameterView::class, $of),
             new Kind('part', 'parts', Part::class, PartInput::class, PartView::class, $of),
+            new Kind('spending', 'spendings', Spending::class, SpendingInput::class, SpendingView::class, $of),
+            new Kind('making', 'makings', Making::class, MakingInput::class, MakingView::class, ['article' => 'article']),
             new Kind('article', 'articles', Article::class, ArticleInput::class, ArticleView::class, $of + ['earlier' => 'revision'], withdrawable: false),
         ];
     }

@@ -23,6 +23,8 @@ final readonly class RevisionView
         public string $stateReason,
         public array $arms,
         public string $chosenArm,
+        public bool $family,
+        public string $worstArm,
         public array $corrections,
         public string $createdAt,
     ) {

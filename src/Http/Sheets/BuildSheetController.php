@@ -33,6 +33,8 @@ use Lustrum\Sheet\Try\TrySheet;
 use Lustrum\Sheet\Try\TrySheets;
 use Lustrum\Sheet\Weigh\WeighSheet;
 use Lustrum\Sheet\Weigh\WeighSheets;
+use Lustrum\Sheet\Workshop\Workshops;
+use Lustrum\Sheet\Workshop\WorkshopSheet;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -48,6 +50,16 @@ final readonly class BuildSheetController
         private Records $records,
         private Cached $cached,
     ) {
+    }
+
+    /** What stands behind a build: files, modules, making, spending. */
+    #[Route('/api/revisions/{id}/workshop', requirements: self::ID, methods: ['GET'])]
+    #[Answers(WorkshopSheet::class)]
+    public function workshop(Uuid $id, Request $request, Workshops $sheets): Response
+    {
+        $build = $this->records->find(Revision::class, $id);
+
+        return $this->cached->sheet($request, $build, static fn (): WorkshopSheet => $sheets->of($build));
     }
 
     /** The Build station. */

@@ -12,6 +12,13 @@ final class WrongKind extends Refusal
         return new self('Only JSON is taken here, and forms for files. Nothing was read.');
     }
 
+    public static function program(string $name): self
+    {
+        return new self(sprintf(
+            '“%s” is a program or a page that would run where it is opened. Send it as a source if it belongs to the build, or packed.', $name,
+        ));
+    }
+
     public static function file(string $taken): self
     {
         return new self(sprintf('This is not a file that Lustrum can take. Send %s.', $taken));

@@ -25,6 +25,9 @@ final readonly class BriefSheet
      * @param list<AssumptionRow>   $assumptions  those that are not settled first
      * @param list<PersonRow>       $persons
      * @param list<Pick>            $failures     to pick as findings
+     * @param list<Pick>            $moduleRequirements of modules that the device carries
+     * @param list<string>          $carriers     devices that carry this one as a module, in words
+     * @param string                $origin       where it began; empty: here
      * @param list<Pick>            $runs         that ended last, to pick as findings
      */
     public function __construct(
@@ -46,6 +49,9 @@ final readonly class BriefSheet
         public array $persons,
         public array $failures,
         public array $runs,
+        public array $moduleRequirements,
+        public array $carriers,
+        public string $origin,
     ) {
     }
 }

@@ -29,6 +29,7 @@ use Lustrum\Domain\Method\Method;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\BriefFacts;
+use Lustrum\Facts\WorkshopFacts;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Build\FailureChoices;
 use Lustrum\Sheet\Build\Pick;
@@ -43,6 +44,7 @@ final readonly class Briefs
         private Records $records,
         private Books $books,
         private BriefFacts $facts,
+        private WorkshopFacts $workshop,
         private Uses $uses,
         private Beliefs $beliefs,
     ) {
@@ -75,6 +77,10 @@ final readonly class Briefs
             array_map(static fn (array $run): Pick => new Pick(
                 $run['id'], BriefWords::run($run['trial'], $run['number'], $run['letter']),
             ), $this->facts->recentRuns($book->device->id)),
+            array_map(static fn (array $m): Pick => new Pick($m['id'], $m['name']), $this->workshop->moduleRequirements($book->device->id)),
+            array_map(
+                static fn (array $c): string => BriefWords::carrier($c['name'], $c['letters']), $this->workshop->carriers($book->device->id),
+            ), BriefWords::origin($view->origin->name ?? '', $view->origin->author ?? '', $view->origin->terms ?? '', $view->origin->alterations ?? ''),
         );
     }
 

@@ -22,6 +22,9 @@ final readonly class BuildSheet
      * @param list<Pick> $alterable what of the build a change can alter
      * @param list<string> $methods  names, for saying what use outside trials was like
      * @param string       $neverTried steps of use that no run went through, in a sentence
+     * @param string       $rests   on what is there for now only, in a sentence
+     * @param string       $masses  what its parts weigh
+     * @param list<Pick>   $modules builds of other devices that a part may be
      * @param list<string> $modes    known on this device
      */
     public function __construct(
@@ -45,6 +48,9 @@ final readonly class BuildSheet
         public array $methods,
         public array $modes,
         public string $neverTried,
+        public string $rests,
+        public string $masses,
+        public array $modules,
     ) {
     }
 }

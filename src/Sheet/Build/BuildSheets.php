@@ -22,6 +22,7 @@ use Lustrum\Facts\ArticlePast;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\FailureFacts;
+use Lustrum\Facts\WorkshopFacts;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Brief\Steps;
 
@@ -35,6 +36,8 @@ final readonly class BuildSheets
         private ArticlePast $past,
         private FailureFacts $failures,
         private Steps $steps,
+        private Standing $standing,
+        private WorkshopFacts $workshop,
     ) {
     }
 
@@ -46,10 +49,15 @@ final readonly class BuildSheets
         $changes = $this->changes->of($build, $book);
         $parts = $this->records->all(Part::class, ['revision' => $revision]);
         $parentParts = $parent === null ? [] : $this->records->all(Part::class, ['revision' => $parent]);
-        $cost = PartRows::sum($parts);
-        $parentCost = $parent === null ? null : PartRows::sum($parentParts);
+        $cost = PartRows::product($parts);
+        $parentCost = $parent === null ? null : PartRows::product($parentParts);
         $difference = $parentCost === null ? null : Sums::difference($parentCost, $cost);
         $articles = $this->articles($revision);
+        $parameterRows = ParameterRows::of(
+            $this->records->all(Parameter::class, ['revision' => $revision]),
+            $parent === null ? null : $this->records->all(Parameter::class, ['revision' => $parent]),
+        );
+        $partRows = PartRows::of($parts, $parent === null ? null : $parentParts);
         $arms = ArmRows::of($revision->view(), $articles);
         $count = static fn (ChangeVerdict $v): int => count(
             array_filter($changes, static fn (ChangeRow $c): bool => ($c->change->verdict ?? $c->computed) === $v),
@@ -62,18 +70,16 @@ final readonly class BuildSheets
                 self::armsSaid($arms, $revision->chosenArm()),
             ),
             $revision->view(), $parent?->view(), $changes,
-            ParameterRows::of(
-                $this->records->all(Parameter::class, ['revision' => $revision]),
-                $parent === null ? null : $this->records->all(Parameter::class, ['revision' => $parent]),
-            ),
-            PartRows::of(
-                $parts, $parent === null ? null : $parentParts,
-            ), $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
-            $articles, $book->metricNames(), $arms, $this->notes($build, $book),
+            $parameterRows, $partRows, $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
+            $articles, $book->metricNames(), $arms, [...$this->notes($build, $book), ...Standing::changed($parameterRows, $partRows)],
             FailureChoices::of($book, [$build->id, ...array_map(static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build))]),
             self::alterable($build), array_map(
                 static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ), $this->failures->known($book->device->id)['modes'], $this->steps->never($build, $book),
+            $this->standing->rests($revision), PartRows::masses($parts),
+            array_map(static fn (array $m): Pick => new Pick($m['id'], $m['name']), $this->workshop->modules(
+                $revision->workspace()->id()->toRfc4122(), $book->device->id,
+            )),
         );
     }
 

@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Build;
 use Lustrum\Core\Cost\Sums;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Core\Wording\Messages;
+use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Revision\Part;
 
 /** The parts of a build beside its parent's. */
@@ -43,11 +44,37 @@ final class PartRows
         return $rows;
     }
 
+    /**
+     * What is there for now only is no part of the product.
+     *
+     * @param list<Part> $parts
+     */
+    public static function product(array $parts): string
+    {
+        return self::sum(array_values(array_filter($parts, static fn (Part $p): bool => $p->stays())));
+    }
+
     /** @param list<Part> $parts */
     public static function sum(array $parts): string
     {
         return Sums::ofParts(
             array_map(static fn (Part $p): array => ['quantity' => $p->view()->quantity, 'cost' => (string) $p->cost()], $parts),
+        );
+    }
+
+    /**
+     * What they weigh, those left out that nobody weighed or that are there for now.
+     *
+     * @param list<Part> $parts
+     */
+    public static function masses(array $parts): string
+    {
+        $product = array_filter($parts, static fn (Part $p): bool => $p->stays());
+        $weighed = array_filter($product, static fn (Part $p): bool => $p->view()->mass !== null);
+
+        return $parts === [] ? '' : WorkshopWords::masses(
+            array_sum(array_map(static fn (Part $p): float => $p->view()->quantity * ($p->view()->mass ?? 0.0), $weighed)),
+            count($product) - count($weighed), count($parts) - count($product),
         );
     }
 

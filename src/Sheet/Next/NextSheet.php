@@ -24,6 +24,7 @@ final readonly class NextSheet
      * @param list<Pick>          $alterable  what of the build a candidate can alter
      * @param list<Pick>          $requirements to answer
      * @param list<string>        $warnings     that whoever decides should know first
+     * @param list<Pick>          $forNow       parts of this build that are there for now only
      * @param list<string>        $open         what was never tried or is only believed, in sentences
      * @param list<ArticleView>   $changed      articles of this build on which something was changed that a build could take over
      */
@@ -42,6 +43,7 @@ final readonly class NextSheet
         public array $alterable,
         public array $requirements,
         public array $warnings,
+        public array $forNow,
         public array $open,
         public array $changed,
     ) {

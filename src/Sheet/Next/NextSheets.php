@@ -19,6 +19,7 @@ use Lustrum\Domain\Decision\DecisionView;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
@@ -30,6 +31,7 @@ use Lustrum\Sheet\Brief\Steps;
 use Lustrum\Sheet\Build\BuildSheets;
 use Lustrum\Sheet\Build\FailureChoices;
 use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Build\Standing;
 
 /** Works out the Next station. */
 final readonly class NextSheets
@@ -40,6 +42,7 @@ final readonly class NextSheets
         private Candidates $candidates,
         private Steps $steps,
         private Beliefs $beliefs,
+        private Standing $standing,
     ) {
     }
 
@@ -63,7 +66,11 @@ final readonly class NextSheets
             self::letter($build, $book),
             $book->metricNames(), FailureChoices::of($book, [$build->id]), BuildSheets::alterable($build),
             array_map(static fn (Wanted $w): Pick => new Pick($w->id, $w->statement), $book->wanted()),
-            DecisionWords::warnings($build->letter, $book->isTried($build), $book->standings($build)->dangers),
+            [
+                ...DecisionWords::warnings($build->letter, $book->isTried($build), $book->standings($build)->dangers),
+                ...$this->standing->wouldTouch($revision, $open),
+            ],
+            array_map(static fn (Part $p): Pick => new Pick($p->id()->toRfc4122(), $p->name(), $p->view()->material), $this->standing->forNow($revision)),
             array_values(array_filter([$this->steps->never($build, $book), $this->believed($revision->device())])),
             array_values(array_filter(
                 array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),

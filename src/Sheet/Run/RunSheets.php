@@ -27,6 +27,7 @@ use Lustrum\Facts\FailureFacts;
 use Lustrum\Facts\RunDots;
 use Lustrum\Facts\RunFacts;
 use Lustrum\Record\Records;
+use Lustrum\Sheet\Build\Standing;
 use Lustrum\Sheet\Try\RunDot;
 
 /** Works out the sheet of one run; it reads that run, its trial and the last one that held, whatever else there is. */
@@ -38,6 +39,7 @@ final readonly class RunSheets
         private RunFacts $runs,
         private FailureFacts $failures,
         private RunDots $dots,
+        private Standing $standing,
     ) {
     }
 
@@ -62,7 +64,10 @@ final readonly class RunSheets
                 $view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome,
                 $view->outcomeReason, $fact->leavesBound(), $fact->configuration->articleState,
             ),
-            [...$this->noticed($fact, $book, $device), ...self::provenance($run)],
+            [
+                ...$this->noticed($fact, $book, $device), ...self::provenance($run),
+                ...array_filter([$view->outcome === null ? '' : $this->standing->rests($trial->revision())]),
+            ],
             $view, $missing, $trial->view(), Asked::of(
                 $run->configuration(), $book->metrics(), $book->words(),
             ), $view->outcome === null ? $trial->method()->safety()->inSight(true) : '',

@@ -22,6 +22,7 @@ final readonly class EvidenceCell
      * @param string|null  $number   the estimate as it stands in the table; null where nothing stands there
      * @param string       $how      it was worked out, in words; the enum beside it is what programs ask
      * @param string       $explain  key of the explanation of the method
+     * @param string       $metric   identifier of what these runs read
      * @param int          $runs     that it stands on; they can be opened
      */
     private function __construct(
@@ -46,6 +47,7 @@ final readonly class EvidenceCell
         public string $how,
         public string $explain,
         public int $runs,
+        public string $metric,
     ) {
     }
 
@@ -56,12 +58,13 @@ final readonly class EvidenceCell
         return new self(
             $cell->wanted->id, $cell->build->id, $cell->state, $cell->texture, Estimate::of($cell->estimate), $cell->bound, $a->probabilityMet,
             $a->runsNeeded, $a->missingConditions, $a->n, $a->bounds, $a->lost, $cell->source->id,
-            $cell->source->id === $cell->build->id ? null : $cell->source->letter,
+            $cell->module !== '' ? $cell->module : ($cell->source->id === $cell->build->id ? null : $cell->source->letter),
             EvidenceWords::cell($cell, $metric), $a->basis,
             $cell->estimate === null || $cell->texture === Texture::Outline ? null : Digits::decimals(
                 $cell->estimate->value, $cell->estimate->decimals,
             ),
             EvidenceWords::how($cell), $a->basis->explanation(), $cell->runs,
+            $cell->moduleMetric !== '' ? $cell->moduleMetric : $cell->wanted->metric,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Domain\Device\RequirementView;
 use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Sheet\Brief\UseRow;
 
 /** The Weigh station of one build. */
 final readonly class WeighSheet
@@ -17,6 +18,8 @@ final readonly class WeighSheet
      * @param list<ComparisonRow>   $comparisons
      * @param list<OutcomeRow>      $outcomes
      * @param list<SidesRow>        $sides        within this build
+     * @param string                $rests        on what is there for now only; empty: on nothing
+     * @param list<UseRow>          $uses         with the verdict of this build
      * @param string                $confidence   in words: 'at 95 % confidence'
      */
     public function __construct(
@@ -30,6 +33,8 @@ final readonly class WeighSheet
         public array $outcomes,
         public array $sides,
         public string $confidence,
+        public string $rests,
+        public array $uses,
     ) {
     }
 }

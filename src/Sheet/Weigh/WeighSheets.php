@@ -21,6 +21,8 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\Opened;
 use Lustrum\Record\Records;
+use Lustrum\Sheet\Brief\Uses;
+use Lustrum\Sheet\Build\Standing;
 
 /** Works out the Weigh station: evidence of all builds, and this build against another. */
 final readonly class WeighSheets
@@ -29,6 +31,8 @@ final readonly class WeighSheets
         private Records $records,
         private Books $books,
         private Opened $opened,
+        private Standing $standing,
+        private Uses $uses,
     ) {
     }
 
@@ -78,7 +82,7 @@ final readonly class WeighSheets
             array_map(static fn (SidesWithin $s): SidesRow => SidesRow::of(
                 $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric),
             ), $book->sidesWithin($build)),
-            EvidenceWords::confidence($book->device->confidence),
+            EvidenceWords::confidence($book->device->confidence), $this->standing->rests($revision), $this->uses->of($revision->device(), $build, $book),
         );
     }
 

@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/articles/{id}/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An article is made: what was logged of it becomes a run. */
+        post: operations["lustrum_http_record_workshop_made"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/assumptions/{id}": {
         parameters: {
             query?: never;
@@ -362,6 +379,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/documents/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_document"];
+        /** Takes in a file as a form: file, revision, and optionally part, article, role, author, day and note. */
+        post: operations["lustrum_http_files_document_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The file byte by byte, to be saved; pages are shown by the browser itself. */
+        get: operations["lustrum_http_files_document_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture of it, made here. */
+        get: operations["lustrum_http_files_document_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_document"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/explanations": {
         parameters: {
             query?: never;
@@ -458,6 +544,40 @@ export interface paths {
         get: operations["lustrum_http_record_record_history"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/makings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_making"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/makings/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_making"];
         delete?: never;
         options?: never;
         head?: never;
@@ -906,6 +1026,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/revisions/{id}/parts.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The parts list as CSV. */
+        get: operations["lustrum_http_record_workshop_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/revisions/{id}/paste": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes over a parts list out of a spreadsheet, or says what would come of it. */
+        post: operations["lustrum_http_record_workshop_paste"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/revisions/{id}/photos": {
         parameters: {
             query?: never;
@@ -983,6 +1137,23 @@ export interface paths {
         };
         /** The Weigh station: evidence of all builds, and this build against its parent, or another with ?against=. */
         get: operations["lustrum_http_sheets_buildsheet_weigh"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/revisions/{id}/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands behind a build: files, modules, making, spending. */
+        get: operations["lustrum_http_sheets_buildsheet_workshop"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1113,6 +1284,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/spendings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_spending"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spendings/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_spending"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/steps/{id}": {
         parameters: {
             query?: never;
@@ -1209,6 +1414,23 @@ export interface paths {
         get: operations["lustrum_http_sheets_devicesheet_ofworkspace"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/devices-from": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a device with somebody else's design, or with a build of another device. */
+        post: operations["lustrum_http_record_workshop_from"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1416,6 +1638,8 @@ export interface components {
         "Core.Footing.Footing": "level" | "tilted" | "broken";
         /** @enum {string} */
         "Core.Judging.Meets": "would" | "could" | "wouldNot" | "unknown";
+        /** @enum {string} */
+        "Core.Judging.Members": "each" | "worst" | "chosen";
         "Core.Judging.OutcomeSide": {
             build: string;
             letter: string;
@@ -1643,6 +1867,7 @@ export interface components {
             costLimit?: number | null;
             hoursLimit?: number | null;
             changesLimit?: number | null;
+            origin?: components["schemas"]["Domain.Device.Origin"] | null;
             version?: number | null;
         };
         "Domain.Device.DeviceView": {
@@ -1658,6 +1883,7 @@ export interface components {
             costLimit: number | null;
             hoursLimit: number | null;
             changesLimit: number | null;
+            origin: components["schemas"]["Domain.Device.Origin"] | null;
         };
         "Domain.Device.MetricInput": {
             device: string;
@@ -1682,6 +1908,13 @@ export interface components {
             effects: string;
             computed: boolean;
             words: string[];
+        };
+        "Domain.Device.Origin": {
+            name: string;
+            author: string;
+            terms: string;
+            alterations: string;
+            build: string | null;
         };
         "Domain.Device.PersonInput": {
             device: string;
@@ -1716,12 +1949,14 @@ export interface components {
             methods?: string[];
             uses?: string[];
             askedBy?: string;
+            members?: components["schemas"]["Core.Judging.Members"];
+            byModule?: string | null;
             source?: components["schemas"]["Domain.Device.RequirementSource"];
             place?: number;
             version?: number | null;
         };
         /** @enum {string} */
-        "Domain.Device.RequirementSource": "runs" | "parameter" | "cost";
+        "Domain.Device.RequirementSource": "runs" | "parameter" | "cost" | "mass";
         "Domain.Device.RequirementView": {
             id: string;
             version: number;
@@ -1743,6 +1978,9 @@ export interface components {
             methods: string[];
             uses: string[];
             askedBy: string;
+            members: components["schemas"]["Core.Judging.Members"];
+            byModule: string | null;
+            byModuleName: string;
             source: components["schemas"]["Domain.Device.RequirementSource"];
             place: number;
         };
@@ -1787,6 +2025,47 @@ export interface components {
             who: string;
             where: string;
             place: number;
+        };
+        "Domain.Document.DocumentInput": {
+            revision: string;
+            name: string;
+            role?: components["schemas"]["Domain.Document.DocumentRole"];
+            file?: components["schemas"]["Storage.StoredDocument"] | null;
+            part?: string | null;
+            article?: string | null;
+            author?: string;
+            day?: string;
+            note?: string;
+            ratings?: components["schemas"]["Domain.Document.Rating"][];
+            version?: number | null;
+        };
+        /** @enum {string} */
+        "Domain.Document.DocumentRole": "drawing" | "model" | "cutting" | "source" | "dataSheet" | "certificate" | "approval" | "making" | "other";
+        "Domain.Document.DocumentView": {
+            id: string;
+            version: number;
+            revision: string;
+            part: string | null;
+            partName: string;
+            article: string | null;
+            name: string;
+            role: components["schemas"]["Domain.Document.DocumentRole"];
+            author: string;
+            day: string;
+            note: string;
+            ratings: components["schemas"]["Domain.Document.Rating"][];
+            type: string;
+            bytes: number;
+            sha256: string;
+            preview: components["schemas"]["Storage.Preview"];
+            seen: string;
+            by: string;
+            at: string;
+        };
+        "Domain.Document.Rating": {
+            what: string;
+            value: string;
+            page: string;
         };
         "Domain.Finding.AssumptionFinding": {
             says: components["schemas"]["Core.Belief.Weight"];
@@ -2093,10 +2372,36 @@ export interface components {
         "Domain.Revision.GatherInput": {
             id?: string;
         };
+        "Domain.Revision.MakingInput": {
+            article: string;
+            name: string;
+            who?: string;
+            minutes?: number | null;
+            wrong?: string;
+            scrap?: number;
+            noticed?: string;
+            version?: number | null;
+        };
+        "Domain.Revision.MakingView": {
+            id: string;
+            version: number;
+            article: string;
+            name: string;
+            who: string;
+            minutes: number | null;
+            wrong: string;
+            scrap: number;
+            noticed: string;
+            by: string;
+            at: string;
+        };
         "Domain.Revision.ParameterInput": {
             revision: string;
             name: string;
-            text: string;
+            text?: string;
+            formula?: string;
+            reliedOn?: string;
+            checkedBy?: string;
             correction?: string;
             version?: number | null;
         };
@@ -2107,6 +2412,11 @@ export interface components {
             name: string;
             measure: components["schemas"]["Shared.MeasureView"];
             words: string;
+            u: number | null;
+            formula: string;
+            formulaUnit: string;
+            reliedOn: string;
+            checkedBy: string;
         };
         "Domain.Revision.PartInput": {
             revision: string;
@@ -2115,9 +2425,19 @@ export interface components {
             quantity?: number;
             cost?: number;
             note?: string;
+            mass?: number | null;
+            sort?: components["schemas"]["Domain.Revision.PartSort"];
+            standing?: components["schemas"]["Domain.Revision.PartStanding"];
+            reliedOn?: string;
+            checkedBy?: string;
+            module?: string | null;
             correction?: string;
             version?: number | null;
         };
+        /** @enum {string} */
+        "Domain.Revision.PartSort": "part" | "joint" | "code";
+        /** @enum {string} */
+        "Domain.Revision.PartStanding": "stays" | "forNow" | "forTrying";
         "Domain.Revision.PartView": {
             id: string;
             version: number;
@@ -2127,6 +2447,26 @@ export interface components {
             quantity: number;
             cost: number;
             note: string;
+            mass: number | null;
+            sort: components["schemas"]["Domain.Revision.PartSort"];
+            standing: components["schemas"]["Domain.Revision.PartStanding"];
+            reliedOn: string;
+            checkedBy: string;
+            module: string | null;
+            moduleDevice: string;
+            moduleName: string;
+        };
+        "Domain.Revision.PartsPasted": {
+            added: string[];
+            changed: string[];
+            same: number;
+            problems: string[];
+            sentence: string;
+            kept: boolean;
+        };
+        "Domain.Revision.PasteInput": {
+            text?: string;
+            keep?: boolean;
         };
         "Domain.Revision.RevisionInput": {
             device: string;
@@ -2139,6 +2479,8 @@ export interface components {
             stateReason?: string;
             arms?: components["schemas"]["Domain.Revision.Arm"][];
             chosenArm?: string;
+            family?: boolean;
+            worstArm?: string;
             correction?: string;
             version?: number | null;
         };
@@ -2157,8 +2499,41 @@ export interface components {
             stateReason: string;
             arms: components["schemas"]["Domain.Revision.Arm"][];
             chosenArm: string;
+            family: boolean;
+            worstArm: string;
             corrections: components["schemas"]["Domain.Revision.Correction"][];
             createdAt: string;
+        };
+        "Domain.Revision.SpendingInput": {
+            revision: string;
+            what?: string;
+            who?: string;
+            hours?: number | null;
+            cost?: number;
+            started?: string;
+            stopped?: string;
+            version?: number | null;
+        };
+        "Domain.Revision.SpendingView": {
+            id: string;
+            version: number;
+            revision: string;
+            what: string;
+            who: string;
+            hours: number | null;
+            cost: number;
+            started: string;
+            stopped: string;
+            at: string;
+        };
+        "Domain.Revision.StartFromInput": {
+            id: string;
+            name: string;
+            build?: string | null;
+            design?: string;
+            author?: string;
+            terms?: string;
+            alterations?: string;
         };
         /** @enum {string} */
         "Domain.Revision.Whereabouts": "here" | "tester" | "lent" | "sold" | "scrapped";
@@ -2440,6 +2815,9 @@ export interface components {
             persons: components["schemas"]["Sheet.Brief.PersonRow"][];
             failures: components["schemas"]["Sheet.Build.Pick"][];
             runs: components["schemas"]["Sheet.Build.Pick"][];
+            moduleRequirements: components["schemas"]["Sheet.Build.Pick"][];
+            carriers: string[];
+            origin: string;
         };
         "Sheet.Brief.PersonRow": {
             person: components["schemas"]["Domain.Device.PersonView"];
@@ -2506,6 +2884,9 @@ export interface components {
             methods: string[];
             modes: string[];
             neverTried: string;
+            rests: string;
+            masses: string;
+            modules: components["schemas"]["Sheet.Build.Pick"][];
         };
         "Sheet.Build.ChangeRow": {
             change: components["schemas"]["Domain.Change.ChangeView"];
@@ -2690,6 +3071,7 @@ export interface components {
             alterable: components["schemas"]["Sheet.Build.Pick"][];
             requirements: components["schemas"]["Sheet.Build.Pick"][];
             warnings: string[];
+            forNow: components["schemas"]["Sheet.Build.Pick"][];
             open: string[];
             changed: components["schemas"]["Domain.Revision.ArticleView"][];
         };
@@ -2888,6 +3270,7 @@ export interface components {
             how: string;
             explain: string;
             runs: number;
+            metric: string;
         };
         "Sheet.Weigh.FootingDifference": {
             what: string;
@@ -2961,6 +3344,49 @@ export interface components {
             outcomes: components["schemas"]["Sheet.Weigh.OutcomeRow"][];
             sides: components["schemas"]["Sheet.Weigh.SidesRow"][];
             confidence: string;
+            rests: string;
+            uses: components["schemas"]["Sheet.Brief.UseRow"][];
+        };
+        "Sheet.Workshop.DocumentRow": {
+            document: components["schemas"]["Domain.Document.DocumentView"];
+            from: string;
+            note: string;
+            claims: string[];
+            size: string;
+        };
+        "Sheet.Workshop.MadeRow": {
+            article: string;
+            serial: string;
+            steps: components["schemas"]["Domain.Revision.MakingView"][];
+            said: string;
+            last: string;
+            done: boolean;
+        };
+        "Sheet.Workshop.ModuleRow": {
+            part: string;
+            device: string;
+            name: string;
+            letter: string;
+            said: string;
+        };
+        "Sheet.Workshop.TakenOverRow": {
+            part: string;
+            said: string;
+        };
+        "Sheet.Workshop.WorkshopSheet": {
+            revision: string;
+            letter: string;
+            documents: components["schemas"]["Sheet.Workshop.DocumentRow"][];
+            parts: components["schemas"]["Sheet.Build.Pick"][];
+            articles: components["schemas"]["Sheet.Build.Pick"][];
+            modules: components["schemas"]["Sheet.Workshop.ModuleRow"][];
+            made: components["schemas"]["Sheet.Workshop.MadeRow"][];
+            steps: string[];
+            making: string;
+            spendings: components["schemas"]["Domain.Revision.SpendingView"][];
+            spent: string;
+            origin: components["schemas"]["Domain.Device.Origin"] | null;
+            takenOver: components["schemas"]["Sheet.Workshop.TakenOverRow"][];
         };
         "Sheet.You.SignedInRow": {
             place: components["schemas"]["Account.SignedInView"];
@@ -2975,6 +3401,15 @@ export interface components {
         };
         /** @enum {string} */
         "Storage.FileKind": "picture" | "sound" | "clip" | "document";
+        /** @enum {string} */
+        "Storage.Preview": "none" | "picture" | "pages" | "model";
+        "Storage.StoredDocument": {
+            sha256: string;
+            bytes: number;
+            type: string;
+            preview: components["schemas"]["Storage.Preview"];
+            note: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -3076,6 +3511,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Revision.RevisionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_record_workshop_made: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.GatherInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.RunView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -3718,6 +4188,165 @@ export interface operations {
             };
         };
     };
+    put_document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Document.DocumentInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Document.DocumentView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_files_document_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Document.DocumentView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_files_document_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_files_document_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Document.DocumentView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_sheets_buildsheet_explanations: {
         parameters: {
             query?: never;
@@ -3896,6 +4525,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Http.Record.HistoryPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_making: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.MakingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.MakingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_making: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.MakingView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -4783,6 +5482,70 @@ export interface operations {
             };
         };
     };
+    lustrum_http_record_workshop_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_record_workshop_paste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.PasteInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.PartsPasted"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_sheets_buildsheet_photos: {
         parameters: {
             query?: {
@@ -4937,6 +5700,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Weigh.WeighSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_workshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Workshop.WorkshopSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -5264,6 +6058,76 @@ export interface operations {
             };
         };
     };
+    put_spending: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.SpendingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.SpendingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_spending: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.SpendingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     put_step: {
         parameters: {
             query?: never;
@@ -5457,6 +6321,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Devices.DeviceCard"][];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_record_workshop_from: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.StartFromInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Device.DeviceView"];
                 };
             };
             /** @description A problem, with a sentence for people */

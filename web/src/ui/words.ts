@@ -155,6 +155,7 @@ export const SOURCE: Record<Schemas['RequirementSource'], string> = {
   runs: 'runs',
   parameter: 'a parameter of the build that is called like the metric',
   cost: 'what the parts of the build cost',
+  mass: 'what the parts of the build weigh',
 };
 
 export const REPEATS: Record<Schemas['RepeatPurpose'], string> = {

@@ -13,5 +13,7 @@ return [
     'run' => '{trial}, run {number} on {letter}',
     'did' => '{what, select, asked {asked for {n, plural, one {# requirement} other {# requirements}}} proposed {proposed {n, plural, one {# change} other {# changes}}} signed {signed {n, plural, one {# trial} other {# trials}} off} keeps {keeps {n, plural, one {# article} other {# articles}}} other {believes {n, plural, one {# thing} other {# things}}}}',
     'didNothing' => 'nothing asked, proposed or signed yet',
+    'carrier' => 'A module of {device}, carried by {letters}.',
+    'origin' => 'Began with {name}{known, select, yes { by {author}} other {}}{bound, select, yes {, on these terms: {terms}} other {}}.{altered, select, yes { Altered: {alterations}.} other {}}',
     'some' => '{names} and {n, number} more',
 ];

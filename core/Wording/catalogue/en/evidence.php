@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'module' => 'By the module {module}: {said}',
+    'noModule' => 'It carries no build of the module that shows this.',
+    'family' => '{tried, select, yes {By {member}, the worst of {n, number} members} other {None of {n, number} members was tried}}{missing, plural, =0 {} other {{tried, select, yes {; not tried: {names}{more, plural, =0 {} other { and # more}}} other {}}}}.',
     'notTried' => '{there, select, yes {Tried, but not with {conditions}.} other {Not tried.}}',
     'arms' => '{shown, number} of {n, plural, one {# arm} other {# arms}} shown{named, select, yes { ({names})} other {}}, {tried, number} tried. None is chosen yet, so the build has no number.',
     'drawn' => '{state}, by drawing: {value}. No article was measured for it.',

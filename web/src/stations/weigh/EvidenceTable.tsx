@@ -100,7 +100,7 @@ function Shown({
           title: `${r.statement}: ${letter}`,
           sentence: cell.sentence,
           how: cell.how,
-          runs: { revision: cell.source, metric: r.metricId },
+          runs: { revision: cell.source, metric: cell.metric },
           explain: cell.explain,
         })
       }

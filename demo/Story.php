@@ -10,7 +10,7 @@ declare(strict_types=1);
 final class Story
 {
     /** @var array<string, list<array<string, mixed>>> */
-    public array $lists = ['uses' => [], 'steps' => [], 'persons' => [], 'assumptions' => [], 'requirements' => [], 'revisions' => [], 'parameters' => [], 'parts' => [], 'articles' => [], 'methods' => [], 'trials' => [], 'runs' => [], 'readings' => [], 'observations' => [], 'failures' => [], 'causes' => [], 'changes' => [], 'decisions' => [], 'candidates' => [], 'photos' => []];
+    public array $lists = ['uses' => [], 'steps' => [], 'persons' => [], 'assumptions' => [], 'requirements' => [], 'revisions' => [], 'parameters' => [], 'parts' => [], 'articles' => [], 'methods' => [], 'trials' => [], 'runs' => [], 'readings' => [], 'observations' => [], 'failures' => [], 'causes' => [], 'changes' => [], 'documents' => [], 'makings' => [], 'spendings' => [], 'decisions' => [], 'candidates' => [], 'photos' => []];
 
     private int $count = 0;
 
@@ -117,7 +117,7 @@ final class Story
      */
     private function parameters(array $revision, string $arm): array
     {
-        $out = $this->of('parameters', $revision['id'], static fn (array $p): array => ['name' => $p['name']] + (isset($p['words']) ? ['words' => $p['words']] : []) + $p['measure']);
+        $out = $this->of('parameters', $revision['id'], static fn (array $p): array => ['name' => $p['name']] + (isset($p['words']) ? ['words' => $p['words']] : []) + (isset($p['formula']) ? ['u' => $p['u'], 'follows' => true] : []) + $p['measure']);
         $of = array_column($revision['arms'] ?? [], 'values', 'name')[$arm] ?? [];
         foreach ($of as ['name' => $name, 'text' => $text]) {
             $out = array_values(array_filter($out, static fn (array $p): bool => $p['name'] !== $name));

@@ -46,7 +46,7 @@ final class Version20261126110000 extends AbstractMigration
         $this->addSql("ALTER TABLE requirement ADD members VARCHAR(8) NOT NULL DEFAULT 'each',
             ADD by_module_id UUID DEFAULT NULL REFERENCES requirement (id) NOT DEFERRABLE");
         $this->addSql('ALTER TABLE requirement ALTER members DROP DEFAULT');
-        $this->addSql('ALTER TABLE device ADD origin JSONB DEFAULT NULL');
+        $this->addSql('ALTER TABLE device ADD began_with JSONB DEFAULT NULL');
         foreach (self::KNOWN as $column => $choices) {
             [$table, $name] = explode('.', $column);
             $this->addSql("ALTER TABLE $table ADD CONSTRAINT {$table}_{$name}_known CHECK ($name IN ('".implode("', '", $choices)."'))");

@@ -78,9 +78,10 @@ final class Differences
     private static function parameters(array $was, array $is): array
     {
         $text = static fn (Parameter $p): string => $p->text();
-        $before = array_column($was, null, 'name');
+        $own = static fn (Parameter $p): bool => !$p->follows;
+        $before = array_column(array_filter($was, $own), null, 'name');
         $out = [];
-        foreach ($is as $parameter) {
+        foreach (array_filter($is, $own) as $parameter) {
             $old = $before[$parameter->name] ?? null;
             unset($before[$parameter->name]);
             if ($old === null || !$old->equals($parameter)) {

@@ -18,6 +18,7 @@ final readonly class Parameter
     /**
      * @param float  $si    in the SI unit of its dimension
      * @param float|null $u standard uncertainty in its unit; null: nobody said, then its last digit tells
+     * @param bool   $follows worked out from others: what it differs in, these differ in already
      * @param string $words where it is no quantity: 'wave', 'soft'; then its value says nothing
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class Parameter
         public float $si,
         public string $words = '',
         public ?float $u = null,
+        public bool $follows = false,
     ) {
     }
 
@@ -80,7 +82,7 @@ final readonly class Parameter
         return new self(
             Row::text($row['name'] ?? ''), Row::number($row['value'] ?? 0), Row::text($row['unit'] ?? ''),
             Row::numberOrNull($row['resolution'] ?? null), Row::number($row['si'] ?? 0),
-            Row::text($row['words'] ?? ''), Row::numberOrNull($row['u'] ?? null),
+            Row::text($row['words'] ?? ''), Row::numberOrNull($row['u'] ?? null), (bool) ($row['follows'] ?? false),
         );
     }
 }

@@ -89,7 +89,7 @@ final class DemoCommand extends Command
         $this->members->letIn($other, new MemberInput('Odile Fenn', 'odile@reedstreet.example', Role::Lead, $password));
         $this->members->letIn($workspace, new MemberInput('Petra Vance', 'petra@hollowlane.example', Role::Viewer, $password));
         $this->tokens->setToken(new UsernamePasswordToken($lead, 'main', $lead->getRoles()));
-        foreach (['wren', 'rook', 'plover'] as $name) {
+        foreach (['seedeye', 'wren', 'rook', 'plover'] as $name) {
             $file = $this->file($name, $pictures);
             for ($i = 0; $i < $times; ++$i) {
                 $done = $this->importer->import(DeviceFile::of($file, $this->importer->kinds()), $workspace);

@@ -60,7 +60,7 @@ final readonly class DeviceFacts
         $parameters = $this->by(
             $device, 'parameter',
             'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si, words,
-             uncertainty AS u',
+             uncertainty AS u, length(formula) > 0 AS follows',
         );
         $parts = $this->by($device, 'part', 'revision_id, name, material, quantity, module_id');
         $sums = $this->sums($device);

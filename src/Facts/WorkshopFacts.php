@@ -30,13 +30,17 @@ final readonly class WorkshopFacts
         ));
     }
 
-    /** @return list<string> identifiers of articles that are made: their run stands */
-    public function made(string $revision): array
+    /**
+     * @param list<string> $articles
+     *
+     * @return list<string> identifiers of those that are made, on whatever build: their run stands
+     */
+    public function made(array $articles): array
     {
         return array_map(Row::text(...), $this->db->fetchFirstColumn(
             "SELECT DISTINCT r.article_id FROM run r JOIN trial t ON t.id = r.trial_id JOIN method m ON m.id = t.method_id
-             WHERE t.revision_id = ? AND m.name = ? AND r.outcome IN ('held', 'failed') AND r.article_id IS NOT NULL AND r.withdrawn_because IS NULL",
-            [$revision, WorkshopWords::making()],
+             WHERE r.article_id = ANY(CAST(? AS uuid[])) AND m.name = ? AND r.outcome IN ('held', 'failed') AND r.withdrawn_because IS NULL",
+            ['{'.implode(',', $articles).'}', WorkshopWords::making()],
         ));
     }
 

@@ -57,7 +57,7 @@ final class ExchangeTest extends ApiTestCase
         foreach ((array) $frame['spine'] as $tag) {
             $ids[self::text((array) $tag, 'revision', 'letter')] = self::text((array) $tag, 'revision', 'id');
         }
-        self::assertSame('4 of 11 shown', self::text($frame, 'spine', 0, 'evidence'));
+        self::assertSame('4 of 12 shown', self::text($frame, 'spine', 0, 'evidence'));
         $words = fn (string $letter, string $station): string => json_encode(
             $this->json('GET', '/api/revisions/'.$ids[$letter].'/'.$station), JSON_UNESCAPED_UNICODE,
         ) ?: '';
@@ -102,7 +102,7 @@ final class ExchangeTest extends ApiTestCase
         }
         $file['runs'] = $runs;
         $old = $this->json('GET', '/api/devices/'.$this->import($file).'/frame');
-        self::assertSame('4 of 11 shown', self::text($old, 'spine', 0, 'evidence'));
+        self::assertSame('4 of 12 shown', self::text($old, 'spine', 0, 'evidence'));
         $build = self::text($old, 'spine', 0, 'revision', 'id');
         $run = self::text($this->json('GET', '/api/revisions/'.$build.'/try'), 'trials', 0, 'runs', 0, 'id');
         $sheet = json_encode($this->json('GET', '/api/runs/'.$run)) ?: '';

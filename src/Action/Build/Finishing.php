@@ -63,14 +63,14 @@ final readonly class Finishing
                 throw Invalid::at('article', 'No step of making it was logged, so there is nothing to count.');
             }
             $method = $this->method($article);
-            $trial = $this->trial($article, $method);
-            foreach ($this->records->all(Run::class, ['article' => $article, 'trial' => $trial]) as $run) {
-                if ($run->outcome() !== null) {
+            foreach ($this->records->all(Run::class, ['article' => $article]) as $run) {
+                // Reworked into another build, it is not made a second time.
+                if ($run->outcome() !== null && $run->trial()->method()->id()->equals($method->id())) {
                     throw Invalid::at('article', 'It was made already. What was logged since belongs to mending it.');
                 }
             }
 
-            return $this->run($article, $trial, $id, $steps);
+            return $this->run($article, $this->trial($article, $method), $id, $steps);
         });
     }
 

@@ -51,7 +51,7 @@ final readonly class StartingFrom
             }
             $device = $this->writer->make(Device::class, $id, new DeviceInput(
                 $workspace->id()->toRfc4122(), $input->name, currency: $from === null ? '' : $from->device()->view()->currency,
-                origin: new Origin($called, trim($input->author), trim($input->terms), trim($input->alterations), $input->build),
+                beganWith: new Origin($called, trim($input->author), trim($input->terms), trim($input->alterations), $input->build),
             ));
             $this->em->flush();
             $build = $this->writer->make(Revision::class, Uuid::v7(), new RevisionInput(

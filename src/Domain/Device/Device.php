@@ -54,7 +54,7 @@ class Device extends Record
 
     /** Where it began; null: here. */
     #[ORM\Column(type: OriginType::NAME, nullable: true)]
-    private ?Origin $origin = null;
+    private ?Origin $beganWith = null;
 
     /** Raised at the end of every write that bears on the device; what was worked out carries the count it was worked out at. */
     #[ORM\Column(insertable: false, updatable: false, options: ['default' => 0])]
@@ -85,34 +85,34 @@ class Device extends Record
         $this->costLimit = $input->costLimit === null ? null : BigDecimal::of((string) $input->costLimit)->toScale(2, RoundingMode::HalfUp);
         $this->hoursLimit = $input->hoursLimit;
         $this->changesLimit = $input->changesLimit;
-        $this->origin = $this->soundOrigin($input->origin);
+        $this->beganWith = $this->soundOrigin($input->beganWith);
     }
 
     /** Whose it was cannot be taken off again: it may be said better. */
     private function soundOrigin(?Origin $origin): ?Origin
     {
         if ($origin === null || trim($origin->name.$origin->author.$origin->terms) === '') {
-            return $this->origin;
+            return $this->beganWith;
         }
         if (trim($origin->name) === '') {
-            throw Invalid::at('origin.name', 'Which design, or which build?');
+            throw Invalid::at('beganWith.name', 'Which design, or which build?');
         }
 
         return new Origin(
-            trim($origin->name), trim($origin->author), trim($origin->terms), trim($origin->alterations), $this->origin->build ?? $origin->build,
+            trim($origin->name), trim($origin->author), trim($origin->terms), trim($origin->alterations), $this->beganWith->build ?? $origin->build,
         );
     }
 
-    public function origin(): ?Origin
+    public function beganWith(): ?Origin
     {
-        return $this->origin;
+        return $this->beganWith;
     }
 
     public function view(): DeviceView
     {
         return new DeviceView(
             $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->name, $this->brief, $this->users,
-            $this->gates, $this->confidence, $this->currency, $this->costLimit?->toFloat(), $this->hoursLimit, $this->changesLimit, $this->origin,
+            $this->gates, $this->confidence, $this->currency, $this->costLimit?->toFloat(), $this->hoursLimit, $this->changesLimit, $this->beganWith,
         );
     }
 

@@ -35,7 +35,7 @@ final readonly class DeviceInput implements RecordInput
         #[Assert\Range(notInRangeMessage: 'Between 1 and 100 changes.', min: 1, max: 100)]
         public ?int $changesLimit = null,
         #[Assert\Valid]
-        public ?Origin $origin = null,
+        public ?Origin $beganWith = null,
         #[Version]
         public ?int $version = null,
     ) {

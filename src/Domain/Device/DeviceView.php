@@ -19,7 +19,7 @@ final readonly class DeviceView
         public ?float $costLimit,
         public ?float $hoursLimit,
         public ?int $changesLimit,
-        public ?Origin $origin,
+        public ?Origin $beganWith,
     ) {
     }
 }

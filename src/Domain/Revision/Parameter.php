@@ -170,6 +170,9 @@ class Parameter extends Record
     {
         $this->words = Row::text($row['words'] ?? '');
         $this->u = Row::numberOrNull($row['u'] ?? null);
+        if (Row::text($row['follows'] ?? '') !== '') {
+            [$this->formula, $this->formulaUnit] = [Row::text($row['follows']), Row::text($row['formulaUnit'] ?? '')];
+        }
         if (is_array($row['measure'] ?? null)) {
             $this->measure = Measure::fromRow($row['measure']);
         }
@@ -197,7 +200,9 @@ class Parameter extends Record
 
     public function asFact(): Fact
     {
-        return new Fact($this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si, $this->words, $this->u);
+        return new Fact(
+            $this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si, $this->words, $this->u, $this->formula !== '',
+        );
     }
 
     public function view(): ParameterView
@@ -214,9 +219,8 @@ class Parameter extends Record
 
     public static function asTyped(array $row): array
     {
-        if (is_string($row['formula'] ?? null) && $row['formula'] !== '') {
-            return ['text' => Row::text($row['formulaUnit'] ?? '')] + $row;
-        }
+        // What it is worked out from may stand below it in the file: it comes in as it was, and follows from then on.
+        $row = ['formula' => '', 'follows' => Row::text($row['formula'] ?? '')] + $row;
 
         return is_string($row['words'] ?? null) && $row['words'] !== '' ? ['text' => $row['words']] + $row : Measure::asTyped($row, 'measure');
     }

@@ -80,7 +80,7 @@ final readonly class Briefs
             array_map(static fn (array $m): Pick => new Pick($m['id'], $m['name']), $this->workshop->moduleRequirements($book->device->id)),
             array_map(
                 static fn (array $c): string => BriefWords::carrier($c['name'], $c['letters']), $this->workshop->carriers($book->device->id),
-            ), BriefWords::origin($view->origin->name ?? '', $view->origin->author ?? '', $view->origin->terms ?? '', $view->origin->alterations ?? ''),
+            ), BriefWords::origin($view->beganWith->name ?? '', $view->beganWith->author ?? '', $view->beganWith->terms ?? '', $view->beganWith->alterations ?? ''),
         );
     }
 

@@ -31,7 +31,7 @@ final readonly class TakenOver
     /** @return list<TakenOverRow> parts of the build that are called as there */
     public function of(Device $device, Build $build, Book $book): array
     {
-        $origin = $device->origin()->build ?? '';
+        $origin = $device->beganWith()->build ?? '';
         $of = $this->facts->deviceOf('revision', array_filter([$origin]))[$origin] ?? null;
         if ($of === null) {
             return [];

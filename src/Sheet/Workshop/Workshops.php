@@ -46,9 +46,9 @@ final readonly class Workshops
             $build->id, $build->letter, $this->documents->of($build, $book),
             array_map(static fn (Part $p): Pick => new Pick($p->id()->toRfc4122(), $p->name()), $parts),
             array_map(static fn (Article $a): Pick => new Pick($a->id()->toRfc4122(), $a->serial()), $articles),
-            $this->modules->of($parts), $this->made($articles, $build->id), $this->facts->steps($book->device->id), self::making($build, $book),
+            $this->modules->of($parts), $this->made($articles), $this->facts->steps($book->device->id), self::making($build, $book),
             array_map(static fn (Spending $s): SpendingView => $s->view(), $spendings), $this->spent($spendings, $build, $book),
-            $revision->device()->origin(), $this->takenOver->of($revision->device(), $build, $book),
+            $revision->device()->beganWith(), $this->takenOver->of($revision->device(), $build, $book),
         );
     }
 
@@ -57,13 +57,13 @@ final readonly class Workshops
      *
      * @return list<MadeRow>
      */
-    private function made(array $articles, string $build): array
+    private function made(array $articles): array
     {
         $of = [];
         foreach ($articles === [] ? [] : $this->records->all(Making::class, ['article' => $articles]) as $step) {
             $of[$step->article()->id()->toRfc4122()][] = $step;
         }
-        $done = array_fill_keys($this->facts->made($build), true);
+        $done = array_fill_keys($this->facts->made(array_map(static fn (Article $a): string => $a->id()->toRfc4122(), $articles)), true);
 
         return array_map(static function (Article $article) use ($of, $done): MadeRow {
             $id = $article->id()->toRfc4122();

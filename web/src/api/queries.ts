@@ -56,6 +56,13 @@ export const methodsQuery = (device: string) =>
     queryFn: () => must(api.GET('/api/devices/{id}/methods', { params: { path: { id: device } } })),
   });
 
+/** Stale whenever the build's own sheet is. */
+export const workshopQuery = (revision: string) =>
+  queryOptions({
+    queryKey: ['sheet', 'build', revision, 'workshop'],
+    queryFn: () => must(api.GET('/api/revisions/{id}/workshop', { params: { path: { id: revision } } })),
+  });
+
 export const buildQuery = (revision: string) =>
   queryOptions({
     queryKey: ['sheet', 'build', revision],

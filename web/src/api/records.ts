@@ -13,6 +13,9 @@ export type Inputs = {
   parameters: Schemas['ParameterInput'];
   parts: Schemas['PartInput'];
   articles: Schemas['ArticleInput'];
+  documents: Schemas['DocumentInput'];
+  makings: Schemas['MakingInput'];
+  spendings: Schemas['SpendingInput'];
   methods: Schemas['MethodInput'];
   trials: Schemas['TrialInput'];
   runs: Schemas['RunInput'];

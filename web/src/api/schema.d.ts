@@ -1867,7 +1867,7 @@ export interface components {
             costLimit?: number | null;
             hoursLimit?: number | null;
             changesLimit?: number | null;
-            origin?: components["schemas"]["Domain.Device.Origin"] | null;
+            beganWith?: components["schemas"]["Domain.Device.Origin"] | null;
             version?: number | null;
         };
         "Domain.Device.DeviceView": {
@@ -1883,7 +1883,7 @@ export interface components {
             costLimit: number | null;
             hoursLimit: number | null;
             changesLimit: number | null;
-            origin: components["schemas"]["Domain.Device.Origin"] | null;
+            beganWith: components["schemas"]["Domain.Device.Origin"] | null;
         };
         "Domain.Device.MetricInput": {
             device: string;

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 
 import { type Schemas } from '../api/client';
@@ -18,6 +18,8 @@ import { prose } from '../ui/prose';
 import { useKeys } from '../ui/useKeys';
 import { TopRight } from './TopRight';
 import { TrySomething } from './TrySomething';
+
+const TakeOver = lazy(() => import('./TakeOver'));
 
 /** All workspaces of a person with their devices. */
 export default function Devices() {
@@ -44,6 +46,7 @@ export default function Devices() {
 function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }) {
   const devices = useQuery(devicesQuery(workspace.id));
   const [editing, setEditing] = useState<Editing>(null);
+  const [takingOver, setTakingOver] = useState(false);
   const navigate = useNavigate();
   const write = workspace.role !== 'viewer';
   const begin = useCallback(() => setEditing({ id: uuid(), record: { gates: 'open', confidence: 0.95 } }), []);
@@ -55,6 +58,7 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
         {write && (
           <div className="flex flex-wrap gap-2">
             <Import workspace={workspace.id} />
+            <Button onClick={() => setTakingOver(true)}>Take over a design</Button>
             <Button onClick={begin}>New device</Button>
             <TrySomething workspace={workspace.id} />
           </div>
@@ -89,6 +93,11 @@ function WorkspaceDevices({ workspace }: { workspace: Schemas['WorkspaceView'] }
           </li>
         ))}
       </ul>
+      {takingOver && (
+        <Suspense fallback={null}>
+          <TakeOver workspace={workspace.id} close={() => setTakingOver(false)} />
+        </Suspense>
+      )}
       <RecordSlip
         title="New device"
         kind={`device:${workspace.id}`}

@@ -35,7 +35,7 @@ export function Spine({ frame, current, station }: { frame: Frame; current: Spin
               <span className="min-w-0">
                 <span className="flex flex-wrap gap-px">
                   {tag.bar.map((texture, i) => (
-                    <Texture key={i} name={texture} width={9} height={12} />
+                    <Texture key={i} name={texture} width={boxWidth(tag.bar.length, tag.depth)} height={12} />
                   ))}
                 </span>
                 <span
@@ -50,4 +50,12 @@ export function Spine({ frame, current, station }: { frame: Frame; current: Spin
       })}
     </ol>
   );
+}
+
+/** Beside the tag of a build that hangs by so many branches; of many requirements the bar takes a second line. */
+const ROOM = 122;
+const INDENT = 14;
+
+function boxWidth(boxes: number, depth: number): number {
+  return Math.max(7, Math.min(9, Math.floor((ROOM - depth * INDENT) / Math.max(1, boxes)) - 1));
 }

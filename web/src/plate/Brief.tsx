@@ -109,6 +109,29 @@ function requirementFields(sheet: Schemas['BriefSheet']): FieldOrRows[] {
           },
         ]),
     { name: 'askedBy', label: 'Who asked for it?', people: true },
+    {
+      name: 'members',
+      label: 'Of a family that stays, it must hold on',
+      kind: 'select',
+      options: [
+        { value: 'each', label: 'each member' },
+        { value: 'worst', label: 'the worst one' },
+        { value: 'chosen', label: 'the chosen one' },
+      ],
+    },
+    ...(sheet.moduleRequirements.length === 0
+      ? []
+      : [
+          {
+            name: 'byModule',
+            label: 'It is shown by a module',
+            kind: 'select' as const,
+            options: [
+              { value: '', label: 'no, by runs of this device' },
+              ...sheet.moduleRequirements.map((m) => ({ value: m.id, label: m.label })),
+            ],
+          },
+        ]),
     { name: 'source', label: 'Its value comes from', kind: 'select', options: options(SOURCE) },
     {
       name: 'dependsOn',
@@ -172,6 +195,7 @@ const EMPTY = {
   enough: [],
   methods: [],
   uses: [],
+  members: 'each',
   source: 'runs',
 };
 
@@ -241,6 +265,11 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
       >
         {device.brief !== '' && <p className="mt-3 max-w-prose">{prose(device.brief)}</p>}
         {device.users !== '' && <p className="mt-1 max-w-prose text-soft">{prose(device.users)}</p>}
+        {[sheet.origin, ...sheet.carriers].filter(Boolean).map((said) => (
+          <p key={said} className="mt-1 max-w-prose text-soft">
+            {prose(said)}
+          </p>
+        ))}
         <p className="mt-2 text-sm text-soft">{sheet.limits}</p>
         <Part title="Requirements">
           {write && (
@@ -357,6 +386,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
         onClose={close}
         save={(id, values, version) =>
           putRecord('requirements', id, {
+            byModule: form?.editing.record['byModule'] ?? null,
             ...values,
             conditions: [
               ...(values['conditions'] as string[]).filter((c) => !isRange(c)),

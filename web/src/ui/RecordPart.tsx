@@ -65,6 +65,7 @@ export function RecordPart<T, K extends keyof Inputs>({
         <Table
           wide
           headless
+          stacks
           label={title}
           rows={rows}
           keyOf={(r) => recordOf(r).id}

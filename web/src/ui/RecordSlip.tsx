@@ -49,7 +49,9 @@ export function RecordSlip<T = Values>({
             {...(label === undefined ? {} : { label })}
           />
           {withdraw !== undefined && typeof editing.record['version'] === 'number' && (
-            <WithdrawRecord kind={withdraw} id={editing.id} onDone={onClose} />
+            <Suspense fallback={null}>
+              <WithdrawRecord kind={withdraw} id={editing.id} onDone={onClose} />
+            </Suspense>
           )}
         </Suspense>
       )}

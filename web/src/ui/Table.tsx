@@ -20,6 +20,10 @@ export type Column<T> = {
   look?: string | ((row: T) => string);
 };
 
+/** Its parts lose their layout, and by their roles keep what they are. */
+const STACKED =
+  'max-sm:block max-sm:[&_tbody]:block max-sm:[&_tr]:block max-sm:[&_tr]:py-2 max-sm:[&_td]:block max-sm:[&_td]:py-0.5 max-sm:[&_td]:pr-0 max-sm:[&_td]:text-left max-sm:[&_td:empty]:hidden';
+
 /**
  * The one table: a region that scrolls sideways by itself and says so, heads above, rules between, and at the end of a row its edit.
  */
@@ -34,6 +38,7 @@ export function Table<T>({
   wide = false,
   least = '',
   headless = false,
+  stacks = false,
 }: {
   label: string;
   columns: Column<T>[];
@@ -48,11 +53,16 @@ export function Table<T>({
   least?: '' | 'min-w-[40rem]' | 'min-w-[44rem]' | 'min-w-[46rem]';
   /** The heads are only read out: to the eye the rows speak for themselves. */
   headless?: boolean;
+  /** On a phone its cells stand below each other: for rows that are read as sentences. */
+  stacks?: boolean;
 }) {
   const pad = wide ? 'cell' : 'cell pr-8';
   return (
     <Sideways label={label}>
-      <table className={`text-sm ${wide ? 'w-full' : ''} ${least}`}>
+      <table
+        role={stacks ? 'table' : undefined}
+        className={`text-sm ${wide ? 'w-full' : ''} ${least} ${stacks ? STACKED : ''}`}
+      >
         <thead className={headless ? 'sr-only' : ''}>
           <tr className="text-xs text-soft [&>th]:align-baseline">
             {columns.map((column, i) => (
@@ -73,7 +83,11 @@ export function Table<T>({
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr key={keyOf(row)} className={`border-t border-rule ${look?.(row) ?? ''}`}>
+            <tr
+              key={keyOf(row)}
+              role={stacks ? 'row' : undefined}
+              className={`border-t border-rule ${look?.(row) ?? ''}`}
+            >
               {columns.map((column, i) => (
                 <Cell key={column.key ?? i} column={column} row={row} pad={pad} />
               ))}

@@ -7,8 +7,10 @@ const load = () => import('./RecordForm').then(({ RecordForm }) => ({ default: R
 /** The form of records is fetched when the sheet stands: nobody fills one in before, and without a connection it is there. */
 export const RecordForm = lazy(load);
 
-export const WithdrawRecord = lazy(() => import('./WithdrawRecord').then((late) => ({ default: late.WithdrawRecord })));
+const loadWithdraw = () => import('./WithdrawRecord').then((late) => ({ default: late.WithdrawRecord }));
+
+export const WithdrawRecord = lazy(loadWithdraw);
 
 export function fetchForms(): void {
-  window.setTimeout(() => void load().catch(() => undefined), 1500);
+  window.setTimeout(() => void Promise.all([load(), loadWithdraw()]).catch(() => undefined), 1500);
 }

@@ -1,38 +1,33 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 
 import { type Schemas } from '../../api/client';
-import { putRecord } from '../../api/records';
 import { buildQuery } from '../../api/queries';
 import { uuid } from '../../api/uuid';
 import { useBegin, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
-import type { Field } from '../../ui/fields';
-import { RecordSlip, type Editing } from '../../ui/RecordSlip';
+import type { Editing } from '../../ui/RecordSlip';
 import { prose } from '../../ui/prose';
 import { RunsSlip, type Opened } from '../../ui/RunsSlip';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { Waiting } from '../../ui/Waiting';
 import { ChangeTable } from './ChangeTable';
-import { articleFields, articleOf, changeFields, PARAMETER_FIELDS, PART_FIELDS, VERDICT_FIELDS } from './forms';
 import { ArmTable } from './ArmTable';
-import { written } from '../../ui/records/effects';
-import { armLine, armOf } from '../../ui/records/arms';
-import { CORRECTION, REVISION_FIELDS } from '../../ui/records/revisionFields';
+import { armLine } from '../../ui/records/arms';
 import { PartsTable } from './PartsTable';
 import { ParameterTable } from './ParameterTable';
 import { ArticleTable } from './ArticleTable';
 
 export type Form = {
-  kind: 'change' | 'verdict' | 'parameter' | 'part' | 'article' | 'revision';
+  kind: 'change' | 'verdict' | 'parameter' | 'part' | 'article' | 'revision' | 'paste';
   editing: Exclude<Editing, null>;
 } | null;
 
-/** What is edited may also have been written down wrongly from the start. */
-/** Once there are runs, what is added or edited may always have been so: only whoever knows the build can say. */
-function asEdited(fields: Field[], form: Form, tried: boolean): Field[] {
-  return tried || typeof form?.editing.record['version'] === 'number' ? [...fields, CORRECTION] : fields;
-}
+/** What lies below the fold, and the forms, come after the sheet stands. */
+const loadForms = () => import('./BuildForms');
+const BuildForms = lazy(loadForms);
+const loadWorkshop = () => import('./Workshop');
+const Workshop = lazy(loadWorkshop);
 
 /** The Build station: what this build is, beside its parent. */
 export default function Build() {
@@ -47,7 +42,6 @@ export default function Build() {
 
 function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
   const { frame, write } = usePlace();
-  const tried = sheet.articles.some((row) => row.runs > 0);
   const [form, setForm] = useState<Form>(null);
   const [opened, setOpened] = useState<Opened>(null);
   const revision = sheet.revision;
@@ -60,9 +54,12 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
     [],
   );
   useBegin(write ? begin : null);
+  useEffect(() => {
+    const later = window.setTimeout(() => void Promise.all([loadForms(), loadWorkshop()]).catch(() => undefined), 1500);
+    return () => window.clearTimeout(later);
+  }, []);
   const add = (kind: 'parameter' | 'part' | 'article', record: Record<string, unknown>) =>
     setForm({ kind, editing: { id: uuid(), record } });
-  const editing = (kind: Exclude<Form, null>['kind']) => (form?.kind === kind ? form.editing : null);
   const close = () => setForm(null);
 
   return (
@@ -128,6 +125,7 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
             />
           )}
         </Part>
+        {sheet.rests !== '' && <p className="mt-4 max-w-prose border-l-2 border-brass pl-3">{prose(sheet.rests)}</p>}
         {sheet.neverTried !== '' && <p className="mt-6 max-w-prose">{prose(sheet.neverTried)}</p>}
         {sheet.notes.length > 0 && (
           <Part title="Build and record do not agree">
@@ -170,12 +168,34 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
         </Part>
         <Part
           title="Parts and cost"
+          aside={sheet.masses}
           actions={
-            write && (
-              <Button look="quiet" onClick={() => add('part', { quantity: 1, cost: 0 })}>
-                Add part
-              </Button>
-            )
+            <span className="flex flex-wrap">
+              {sheet.parts.length > 0 && (
+                <a
+                  className="inline-flex min-h-9 items-center px-3 text-sm font-semibold text-blue underline"
+                  href={`/api/revisions/${revision.id}/parts.csv`}
+                >
+                  As a table (CSV)
+                </a>
+              )}
+              {write && (
+                <>
+                  <Button
+                    look="quiet"
+                    onClick={() => setForm({ kind: 'paste', editing: { id: revision.id, record: {} } })}
+                  >
+                    Paste a table
+                  </Button>
+                  <Button
+                    look="quiet"
+                    onClick={() => add('part', { quantity: 1, cost: 0, sort: 'part', standing: 'stays' })}
+                  >
+                    Add part
+                  </Button>
+                </>
+              )}
+            </span>
           }
         >
           {sheet.parts.length === 0 ? (
@@ -218,77 +238,16 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
             <ArticleTable rows={sheet.articles} write={write} edit={setForm} />
           )}
         </Part>
+        <Suspense fallback={<p className="mt-7 text-soft">Opening files and making …</p>}>
+          <Workshop revision={revision.id} currency={sheet.currency} />
+        </Suspense>
       </Sheet>
       <RunsSlip device={frame.device.id} opened={opened} onClose={() => setOpened(null)} />
-      <RecordSlip
-        title="Change"
-        kind={`change:${revision.id}`}
-        editing={editing('change')}
-        fields={changeFields(sheet)}
-        onClose={close}
-        save={(id, values, version) =>
-          putRecord('changes', id, {
-            ...form?.editing.record,
-            ...values,
-            effects: written(values['effects']),
-            revision: revision.id,
-            version,
-          })
-        }
-      />
-      <RecordSlip
-        title="What came of it"
-        kind={`verdict:${revision.id}`}
-        draft={`verdict:${form?.editing.id ?? ''}`}
-        editing={editing('verdict')}
-        fields={VERDICT_FIELDS}
-        onClose={close}
-        save={(id, values, version) => putRecord('changes', id, { ...form?.editing.record, ...values, version })}
-      />
-      <RecordSlip
-        title="Parameter"
-        kind={`parameter:${revision.id}`}
-        editing={editing('parameter')}
-        fields={asEdited(PARAMETER_FIELDS, form, tried)}
-        onClose={close}
-        save={(id, values, version) => putRecord('parameters', id, { ...values, revision: revision.id, version })}
-      />
-      <RecordSlip
-        title="Part"
-        kind={`part:${revision.id}`}
-        editing={editing('part')}
-        fields={asEdited(PART_FIELDS, form, tried)}
-        onClose={close}
-        save={(id, values, version) => putRecord('parts', id, { ...values, revision: revision.id, version })}
-      />
-      <RecordSlip
-        title="Article"
-        kind={`article:${revision.id}`}
-        editing={editing('article')}
-        fields={articleFields(
-          sheet,
-          revision.arms,
-          frame.spine.map((t) => t.revision),
-        )}
-        onClose={close}
-        save={(id, values, version) => putRecord('articles', id, { ...articleOf(values), version })}
-      />
-      <RecordSlip
-        title={`Build ${revision.letter}`}
-        kind={`revision:${revision.device}`}
-        editing={editing('revision')}
-        fields={asEdited(REVISION_FIELDS, form, tried)}
-        onClose={close}
-        save={(id, values, version) =>
-          putRecord('revisions', id, {
-            ...values,
-            arms: (values['arms'] as string[]).map(armOf),
-            device: revision.device,
-            parent: revision.parent,
-            version,
-          })
-        }
-      />
+      {form !== null && (
+        <Suspense fallback={null}>
+          <BuildForms sheet={sheet} form={form} close={close} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -30,14 +30,33 @@ export function ParameterTable({
       rows={rows}
       keyOf={(r) => r.name}
       look={(r) => (r.mark === 'same' ? '' : 'font-semibold')}
-      columns={[{ head: 'Parameter', cell: (r) => r.name }, ...beside]}
+      columns={[{ head: 'Parameter', cell: (r) => <Named row={r} /> }, ...beside]}
       edit={write ? ({ here }) => here && { name: here.name, open: () => edit(form(here)) } : undefined}
     />
   );
 }
 
+/** What it is worked out from, and whose fit hangs on it, stand below its name. */
+function Named({ row }: { row: Row }) {
+  const more = [
+    row.here?.formula && `= ${row.here.formula}`,
+    row.here?.reliedOn && `${row.here.reliedOn} relies on it`,
+  ];
+  return (
+    <>
+      {row.name}
+      {more.some(Boolean) && (
+        <span className="block text-xs font-normal text-soft">{more.filter(Boolean).join(' · ')}</span>
+      )}
+    </>
+  );
+}
+
 function form(here: NonNullable<Row['here']>): Form {
-  return { kind: 'parameter', editing: { id: here.id, record: { ...here, text: here.measure.text } } };
+  return {
+    kind: 'parameter',
+    editing: { id: here.id, record: { ...here, text: here.formula === '' ? here.measure.text : here.formulaUnit } },
+  };
 }
 
 function Difference({ row }: { row: Row }) {

@@ -37,16 +37,65 @@ export const VERDICT_FIELDS: Field[] = [
 
 export const PARAMETER_FIELDS: Field[] = [
   { name: 'name', label: 'Name' },
-  { name: 'text', label: 'Value with unit', hint: 'As in 1.60 mm, 1/8 in or 12 V; or a word, such as wave.' },
+  {
+    name: 'text',
+    label: 'Value with unit',
+    hint: 'As in 1.60 mm, 12 ± 0.1 V or 1/8 in; or a word, such as wave. Of one that is worked out: the unit it is wanted in.',
+  },
+  {
+    name: 'formula',
+    label: 'Or worked out as',
+    hint: 'From others of this build by their names: big pulley / small pulley. It follows them.',
+  },
+  { name: 'reliedOn', label: 'Whose fit hangs on it?', half: true, people: true },
+  { name: 'checkedBy', label: 'Checked on this build by', half: true, people: true },
 ];
 
-export const PART_FIELDS: Field[] = [
-  { name: 'name', label: 'Part' },
-  { name: 'material', label: 'Material' },
-  { name: 'quantity', label: 'How many', kind: 'number', half: true },
-  { name: 'cost', label: 'Cost of one', kind: 'number', half: true },
-  { name: 'note', label: 'Note' },
-];
+const SORT: Record<Schemas['PartSort'], string> = { part: 'a part', joint: 'a joint', code: 'a piece of code' };
+
+export const STANDING: Record<Schemas['PartStanding'], string> = {
+  stays: 'stays',
+  forNow: 'for now',
+  forTrying: 'only for trying',
+};
+
+export function partFields(sheet: Pick<Schemas['BuildSheet'], 'modules' | 'currency'>): Field[] {
+  return [
+    { name: 'name', label: 'Part' },
+    { name: 'material', label: 'Material' },
+    { name: 'quantity', label: 'How many', kind: 'number', half: true },
+    {
+      name: 'cost',
+      label: `Cost of one${sheet.currency === '' ? '' : `, ${sheet.currency}`}`,
+      kind: 'number',
+      half: true,
+    },
+    { name: 'mass', label: 'Mass of one, g', kind: 'number', half: true },
+    { name: 'sort', label: 'It is', kind: 'select', half: true, options: options(SORT) },
+    {
+      name: 'standing',
+      label: 'Does it stay?',
+      kind: 'select',
+      half: true,
+      options: options(STANDING),
+      hint: 'What does not stay counts in no cost and no mass, and whatever rests on it says so.',
+    },
+    ...(sheet.modules.length === 0
+      ? []
+      : [
+          {
+            name: 'module',
+            label: 'It is a module: which build?',
+            kind: 'select' as const,
+            half: true,
+            options: [{ value: '', label: 'none' }, ...sheet.modules.map((m) => ({ value: m.id, label: m.label }))],
+          },
+        ]),
+    { name: 'reliedOn', label: 'Whose fit hangs on it?', half: true, people: true },
+    { name: 'checkedBy', label: 'Checked on this build by', half: true, people: true },
+    { name: 'note', label: 'Note' },
+  ];
+}
 
 /** What was not picked is a text that says nothing. */
 export function articleOf(values: Values): Values {

@@ -38,6 +38,17 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
     () => setEditing({ id: uuid(), record: { class: 'shape', source: 'team', effects: [] } }),
     [],
   );
+  const takeOut = (part: Schemas['Pick']) =>
+    setEditing({
+      id: uuid(),
+      record: {
+        what: `Take out ${part.label}`,
+        class: 'shape',
+        source: 'team',
+        effects: [],
+        alters: [{ kind: 'part', name: part.label, from: part.now, to: '' }],
+      },
+    });
   useBegin(write ? begin : null);
   const currency = sheet.device.currency;
   return (
@@ -85,6 +96,31 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
                     <strong>{a.serial}</strong> {a.deviants.map((d) => `${d.name} ${d.value}`.trim()).join(', ')}
                   </span>
                   <Gather article={a} named />
+                </li>
+              ))}
+            </ul>
+          </Part>
+        )}
+        {sheet.warnings.length > 0 && (
+          <ul className="mt-4 space-y-1 border-l-2 border-oxide pl-3">
+            {sheet.warnings.map((w) => (
+              <li key={w}>{prose(w)}</li>
+            ))}
+          </ul>
+        )}
+        {sheet.forNow.length > 0 && (
+          <Part title="There for now only" aside="it counts in no cost and no mass, and results rest on it">
+            <ul className="space-y-1">
+              {sheet.forNow.map((p) => (
+                <li key={p.id} className="flex flex-wrap items-center gap-x-4">
+                  <span>
+                    <strong>{p.label}</strong> {p.now}
+                  </span>
+                  {write && (
+                    <Button look="quiet" aria-label={`Propose to take out ${p.label}`} onClick={() => takeOut(p)}>
+                      Propose to take it out
+                    </Button>
+                  )}
                 </li>
               ))}
             </ul>

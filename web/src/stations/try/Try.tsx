@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 
 import type { Schemas } from '../../api/client';
@@ -14,8 +14,10 @@ import { Waiting } from '../../ui/Waiting';
 import { AmendTogether } from './AmendTogether';
 import { ChangedSomething } from './ChangedSomething';
 import { LevelPicker } from './LevelPicker';
-import { TrialSlip } from './TrialSlip';
 import { useStartRun } from './useStartRun';
+
+/** The plan of a trial is written when the sheet stands. */
+const TrialSlip = lazy(() => import('./TrialSlip').then((late) => ({ default: late.TrialSlip })));
 
 /** Blocks that are known of every run, and that nobody types. */
 const KNOWN_BLOCKS = ['article', 'operator', 'day'];
@@ -91,7 +93,11 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
         ))}
       </Sheet>
       {together && <AmendTogether sheet={sheet} onClose={() => setTogether(false)} />}
-      {trial !== null && <TrialSlip id={trial.id} trial={trial.trial} sheet={sheet} onClose={() => setTrial(null)} />}
+      {trial !== null && (
+        <Suspense fallback={null}>
+          <TrialSlip id={trial.id} trial={trial.trial} sheet={sheet} onClose={() => setTrial(null)} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -6,6 +6,7 @@ import type { Schemas } from '../../api/client';
 import { weighQuery } from '../../api/queries';
 import { usePlace } from '../../ui/place';
 import { RunsSlip, type Opened } from '../../ui/RunsSlip';
+import { prose } from '../../ui/prose';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { TextureKey } from '../../ui/Texture';
 import { Waiting } from '../../ui/Waiting';
@@ -46,6 +47,18 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
   return (
     <>
       <Sheet title={`Weigh ${letter}`} sentence={sheet.sentence}>
+        {sheet.rests !== '' && <p className="mt-4 max-w-prose border-l-2 border-brass pl-3">{prose(sheet.rests)}</p>}
+        {sheet.uses.some((u) => u.use.dropped === '') && (
+          <ul className="mt-3 max-w-prose space-y-1 text-sm">
+            {sheet.uses
+              .filter((u) => u.use.dropped === '')
+              .map((u) => (
+                <li key={u.use.id}>
+                  <strong>{u.use.name}:</strong> {prose(u.verdict)}
+                </li>
+              ))}
+          </ul>
+        )}
         <Part title="Against the requirements" aside={sheet.confidence} actions={<TextureKey />}>
           {sheet.requirements.length === 0 ? (
             <Empty

@@ -82,6 +82,26 @@ final readonly class WorkshopFacts
     }
 
     /**
+     * Modules that the builds of a device carry, and what carries it: a build each, the newest of those that do.
+     *
+     * @return list<array{build: ?string, device: string, name: string, letter: string}>
+     */
+    public function joined(string $device): array
+    {
+        return array_map(static fn (array $row): array => [
+            'build' => Row::textOrNull($row['build']), 'device' => Row::text($row['device']), 'name' => Row::text($row['name']),
+            'letter' => Row::text($row['letter']),
+        ], $this->db->fetchAllAssociative(
+            'SELECT p.revision_id AS build, d.id device, d.name, v.letter FROM part p JOIN revision v ON v.id = p.module_id
+             JOIN device d ON d.id = v.device_id WHERE p.belongs_to = :device AND p.withdrawn_because IS NULL
+             UNION ALL SELECT NULL, c.device, c.name, c.letter FROM (SELECT DISTINCT ON (d.id) d.id device, d.name, w.letter FROM part p
+                JOIN revision v ON v.id = p.module_id JOIN revision w ON w.id = p.revision_id JOIN device d ON d.id = w.device_id
+                WHERE v.device_id = :device AND p.withdrawn_because IS NULL ORDER BY d.id, w.created_at DESC) c
+             ORDER BY name, letter', ['device' => $device],
+        ));
+    }
+
+    /**
      * Which devices carry this one as a module.
      *
      * @return list<array{device: string, name: string, letters: string}>

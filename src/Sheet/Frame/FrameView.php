@@ -11,6 +11,7 @@ final readonly class FrameView
 {
     /**
      * @param list<SpineTag> $spine newest first, a branch below what it came from
+     * @param list<FrameModule> $modules  that builds carry, and devices that carry this one
      * @param list<string>   $people names to pick who said, asked or approved something from
      * @param bool           $write may this person change things here
      */
@@ -20,6 +21,7 @@ final readonly class FrameView
         public int $requirements,
         public bool $write,
         public array $people,
+        public array $modules,
     ) {
     }
 }

@@ -19,6 +19,7 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\BriefFacts;
 use Lustrum\Facts\FailureFacts;
+use Lustrum\Facts\WorkshopFacts;
 use Lustrum\Record\Records;
 
 /** Works out the spine and what waits where. */
@@ -39,6 +40,7 @@ final readonly class Frames
         private Books $books,
         private FailureFacts $failures,
         private BriefFacts $brief,
+        private WorkshopFacts $workshop,
         private Connection $db,
         private Records $records,
     ) {
@@ -60,6 +62,10 @@ final readonly class Frames
         return new FrameView(
             $device->view(), $spine, count($book->wanted()), $this->records->mayWrite($device->workspace()),
             $this->brief->names($device->id()->toRfc4122(), $device->workspace()->id()->toRfc4122()),
+            array_map(
+                static fn (array $m): FrameModule => new FrameModule($m['build'], $m['device'], $m['name'], $m['letter']),
+                $this->workshop->joined($device->id()->toRfc4122()),
+            ),
         );
     }
 

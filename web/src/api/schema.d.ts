@@ -2987,12 +2987,19 @@ export interface components {
             rows: components["schemas"]["Domain.Finding.PhotoView"][];
             next: string | null;
         };
+        "Sheet.Frame.FrameModule": {
+            build: string | null;
+            device: string;
+            name: string;
+            letter: string;
+        };
         "Sheet.Frame.FrameView": {
             device: components["schemas"]["Domain.Device.DeviceView"];
             spine: components["schemas"]["Sheet.Frame.SpineTag"][];
             requirements: number;
             write: boolean;
             people: string[];
+            modules: components["schemas"]["Sheet.Frame.FrameModule"][];
         };
         "Sheet.Frame.SpineTag": {
             revision: components["schemas"]["Domain.Revision.RevisionView"];

@@ -13,7 +13,7 @@ export function Spine({ frame, current, station }: { frame: Frame; current: Spin
       </p>
     );
   }
-  return (
+  const builds = (
     <ol className="space-y-1">
       {frame.spine.map((tag) => {
         const here = tag === current;
@@ -49,6 +49,42 @@ export function Spine({ frame, current, station }: { frame: Frame; current: Spin
         );
       })}
     </ol>
+  );
+  return (
+    <>
+      {builds}
+      <Joined frame={frame} current={current} />
+    </>
+  );
+}
+
+/** Modules that the build carries, and what carries this device: a line each, and no tree. */
+function Joined({ frame, current }: { frame: Frame; current: SpineTag | undefined }) {
+  const carried = frame.modules.filter((m) => m.build === current?.revision.id);
+  const carriers = frame.modules.filter((m) => m.build === null);
+  return (
+    <>
+      <Links title={`${current?.revision.letter ?? ''} carries`} to={carried} />
+      <Links title="A module of" to={carriers} />
+    </>
+  );
+}
+
+function Links({ title, to }: { title: string; to: Frame['modules'] }) {
+  if (to.length === 0) return null;
+  return (
+    <div className="mt-4 border-t border-rule pt-2 text-sm">
+      <p className="text-xs text-soft">{title}</p>
+      <ul>
+        {to.map((m) => (
+          <li key={m.device + m.letter}>
+            <Link className="inline-block min-h-6 text-blue underline" to={stationPath(m.device, m.letter, 'build')}>
+              {m.name} {m.letter}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

@@ -62,7 +62,6 @@ function Uses({ sheet, write }: Part) {
       owner={sheet.device.id}
       rows={sheet.uses}
       recordOf={(r) => r.use}
-      nameOf={(r) => r.use.name}
       columns={[
         {
           head: 'Use',
@@ -113,10 +112,9 @@ function StepsOfUse({ sheet, write }: Part) {
       owner={sheet.device.id}
       rows={sheet.steps}
       recordOf={(r) => r.step}
-      nameOf={(r) => r.step.name}
       columns={[
         { head: 'For', whole: true, look: 'text-soft', cell: (r) => STEP[r.step.kind] },
-        { head: 'Step', look: 'font-semibold', cell: (r) => r.step.name },
+        { head: 'Step', opens: true, look: 'font-semibold', cell: (r) => r.step.name },
         {
           head: 'Who and where',
           look: 'text-soft',
@@ -170,7 +168,6 @@ function Assumptions({ sheet, write }: Part) {
       owner={sheet.device.id}
       rows={sheet.assumptions}
       recordOf={(r) => r.assumption}
-      nameOf={(r) => r.assumption.text}
       columns={[
         {
           head: 'Believed',
@@ -248,7 +245,6 @@ function WhoIsAround({ sheet, write }: Part) {
       owner={sheet.device.id}
       rows={sheet.persons}
       recordOf={(r) => r.person}
-      nameOf={(r) => r.person.name}
       columns={[
         { head: 'Name', look: 'font-semibold', whole: true, cell: (r) => r.person.name },
         { head: 'Is', whole: true, look: 'text-soft', cell: (r) => PERSON[r.person.relation] },

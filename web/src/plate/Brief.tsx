@@ -323,17 +323,14 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
               ]}
               edit={
                 write
-                  ? (r) => ({
-                      name: r.statement,
-                      open: () =>
-                        setForm({
-                          kind: 'requirement',
-                          editing: {
-                            id: r.id,
-                            record: { ...r, ranges: rangesOf(r.conditions) },
-                          },
-                        }),
-                    })
+                  ? (r) => () =>
+                      setForm({
+                        kind: 'requirement',
+                        editing: {
+                          id: r.id,
+                          record: { ...r, ranges: rangesOf(r.conditions) },
+                        },
+                      })
                   : undefined
               }
             />

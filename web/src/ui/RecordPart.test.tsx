@@ -26,7 +26,6 @@ function draw(rows: Person[], write = true, owner = 'd1') {
         owner={owner}
         rows={rows}
         recordOf={(r) => r}
-        nameOf={(r) => r.name}
         columns={[{ head: 'Name', cell: (r) => r.name }]}
         fields={[{ name: 'name', label: 'Name', people: true }]}
         blank={{ relation: 'user' }}

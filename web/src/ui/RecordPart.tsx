@@ -19,7 +19,6 @@ export function RecordPart<T, K extends keyof Inputs>({
   owner,
   rows,
   recordOf,
-  nameOf,
   columns,
   fields,
   blank,
@@ -40,7 +39,6 @@ export function RecordPart<T, K extends keyof Inputs>({
   owner: string;
   rows: T[];
   recordOf: (row: T) => Values & { id: string };
-  nameOf: (row: T) => string;
   columns: Column<T>[];
   fields: FieldOrRows[];
   blank: Values;
@@ -70,14 +68,7 @@ export function RecordPart<T, K extends keyof Inputs>({
           rows={rows}
           keyOf={(r) => recordOf(r).id}
           columns={columns}
-          edit={
-            write
-              ? (r) => ({
-                  name: nameOf(r),
-                  open: () => setEditing({ id: recordOf(r).id, record: { ...recordOf(r) } }),
-                })
-              : undefined
-          }
+          edit={write ? (r) => () => setEditing({ id: recordOf(r).id, record: { ...recordOf(r) } }) : undefined}
         />
       )}
       {children}

@@ -1,6 +1,5 @@
 import type { Key, ReactNode } from 'react';
 
-import { Button } from './Button';
 import { Sideways } from './Sideways';
 
 export type Column<T> = {
@@ -11,6 +10,8 @@ export type Column<T> = {
   cell: (row: T) => ReactNode;
   /** It names the row. */
   names?: boolean;
+  /** It opens the row; the first one does where none is said to. */
+  opens?: boolean;
   right?: boolean;
   /** Its cells are wholly filled by what they hold. */
   bare?: boolean;
@@ -25,7 +26,7 @@ const STACKED =
   'max-sm:block max-sm:[&_tbody]:block max-sm:[&_tr]:block max-sm:[&_tr]:py-2 max-sm:[&_td]:block max-sm:[&_td]:py-0.5 max-sm:[&_td]:pr-0 max-sm:[&_td]:text-left max-sm:[&_td:empty]:hidden';
 
 /**
- * The one table: a region that scrolls sideways by itself and says so, heads above, rules between, and at the end of a row its edit.
+ * The one table: a region that scrolls sideways by itself and says so, heads above, rules between; a row is opened by its first cell.
  */
 export function Table<T>({
   label,
@@ -46,8 +47,8 @@ export function Table<T>({
   keyOf: (row: T) => Key;
   look?: (row: T) => string;
   foot?: ReactNode;
-  /** What editing a row does; null where it cannot be. Without it there is no such column. */
-  edit?: ((row: T) => { name: string; open: () => void } | null) | undefined;
+  /** What opening a row does; null where it cannot be. Its first cell opens it. */
+  edit?: ((row: T) => (() => void) | null) | undefined;
   wide?: boolean;
   /** Narrower than this it scrolls rather than breaks. */
   least?: '' | 'min-w-[40rem]' | 'min-w-[44rem]' | 'min-w-[46rem]';
@@ -56,6 +57,10 @@ export function Table<T>({
   /** On a phone its cells stand below each other: for rows that are read as sentences. */
   stacks?: boolean;
 }) {
+  const opener = Math.max(
+    0,
+    columns.findIndex((column) => column.opens),
+  );
   const pad = wide ? 'cell' : 'cell pr-8';
   return (
     <Sideways label={label}>
@@ -74,11 +79,6 @@ export function Table<T>({
                 {column.head}
               </th>
             ))}
-            {edit !== undefined && (
-              <th scope="col" className="cell">
-                <span className="sr-only">Edit</span>
-              </th>
-            )}
           </tr>
         </thead>
         <tbody>
@@ -89,9 +89,14 @@ export function Table<T>({
               className={`border-t border-rule ${look?.(row) ?? ''}`}
             >
               {columns.map((column, i) => (
-                <Cell key={column.key ?? i} column={column} row={row} pad={pad} />
+                <Cell
+                  key={column.key ?? i}
+                  column={column}
+                  row={row}
+                  pad={pad}
+                  open={i === opener ? edit?.(row) : null}
+                />
               ))}
-              {edit !== undefined && <EditCell row={row} edit={edit} />}
             </tr>
           ))}
         </tbody>
@@ -101,31 +106,43 @@ export function Table<T>({
   );
 }
 
-function Cell<T>({ column, row, pad }: { column: Column<T>; row: T; pad: string }) {
+function Cell<T>({
+  column,
+  row,
+  pad,
+  open,
+}: {
+  column: Column<T>;
+  row: T;
+  pad: string;
+  open: (() => void) | null | undefined;
+}) {
   const look = [
     column.bare ? 'p-0' : pad,
     column.right ? 'text-right' : '',
     column.whole ? 'whitespace-nowrap' : '',
     typeof column.look === 'function' ? column.look(row) : (column.look ?? ''),
   ].join(' ');
+  const content = open ? <Opener open={open}>{column.cell(row)}</Opener> : column.cell(row);
   if (column.names)
     return (
       <th scope="row" className={`${look} font-normal`}>
-        {column.cell(row)}
+        {content}
       </th>
     );
-  return <td className={look}>{column.cell(row)}</td>;
+  return <td className={look}>{content}</td>;
 }
 
-function EditCell<T>({ row, edit }: { row: T; edit: (row: T) => { name: string; open: () => void } | null }) {
-  const editing = edit(row);
+/** A table is read: a row is opened by what it is called, and has no button of its own. */
+function Opener({ open, children }: { open: () => void; children: ReactNode }) {
   return (
-    <td className="py-0">
-      {editing !== null && (
-        <Button look="quiet" aria-label={`Edit ${editing.name}`} onClick={editing.open}>
-          Edit
-        </Button>
-      )}
-    </td>
+    <button
+      type="button"
+      className="min-h-6 cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-blue"
+      onClick={open}
+    >
+      <span className="sr-only">Edit </span>
+      {children}
+    </button>
   );
 }

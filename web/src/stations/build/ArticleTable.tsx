@@ -33,6 +33,7 @@ export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolea
                   article.scale,
                   article.arm,
                   article.whereabouts === 'here' ? '' : WHEREABOUTS[article.whereabouts],
+                  article.keeper === '' ? '' : `kept by ${article.keeper}`,
                 ]
                   .filter((t) => t !== '')
                   .join(' · ')}
@@ -72,7 +73,7 @@ export function ArticleTable({ rows, write, edit }: { rows: Row[]; write: boolea
               .join('; ') || <span className="text-soft">as drawn</span>,
         },
       ]}
-      edit={write ? (r) => ({ name: r.article.serial, open: () => open(r) }) : undefined}
+      edit={write ? (r) => () => open(r) : undefined}
     />
   );
 }

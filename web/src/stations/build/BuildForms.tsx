@@ -36,7 +36,7 @@ export default function BuildForms({
         title="Change"
         kind={`change:${revision.id}`}
         editing={editing('change')}
-        fields={changeFields(sheet)}
+        fields={[...changeFields(sheet), ...(typeof form.editing.record['version'] === 'number' ? VERDICT_FIELDS : [])]}
         onClose={close}
         save={(id, values, version) =>
           putRecord('changes', id, {

@@ -34,6 +34,11 @@ export function ChangeTable({
       label={`Changes from ${parent}`}
       rows={rows}
       keyOf={(row) => row.change.id + row.metricId}
+      edit={
+        write
+          ? (row) => () => edit({ kind: 'change', editing: { id: row.change.id, record: { ...row.change } } })
+          : undefined
+      }
       columns={[
         {
           head: 'What',
@@ -63,7 +68,7 @@ export function ChangeTable({
           cell: (row) => (
             <>
               <CameOf row={row} open={() => open(behind(row, build, parentId))} />
-              {write && <Edits row={row} edit={edit} />}
+              {write && <Verdict row={row} edit={edit} />}
             </>
           ),
         },
@@ -121,16 +126,16 @@ function CameOf({ row, open }: { row: Schemas['ChangeRow']; open: () => void }) 
   );
 }
 
-function Edits({ row, edit }: { row: Schemas['ChangeRow']; edit: (form: Form) => void }) {
-  const editing = { id: row.change.id, record: { ...row.change } };
+/** Where the runs do not tell, somebody may; elsewhere it is said in the change that is opened. */
+function Verdict({ row, edit }: { row: Schemas['ChangeRow']; edit: (form: Form) => void }) {
+  if (row.change.verdict !== null || (row.computed !== 'nobodyLooked' && row.computed !== 'cannotTell')) return null;
   return (
-    <span className="flex gap-1">
-      <Button look="quiet" onClick={() => edit({ kind: 'verdict', editing })}>
-        Give verdict
-      </Button>
-      <Button look="quiet" onClick={() => edit({ kind: 'change', editing })} aria-label={`Edit ${row.change.what}`}>
-        Edit
-      </Button>
-    </span>
+    <Button
+      look="quiet"
+      aria-label={`Give verdict on ${row.change.what}`}
+      onClick={() => edit({ kind: 'verdict', editing: { id: row.change.id, record: { ...row.change } } })}
+    >
+      Give verdict
+    </Button>
   );
 }

@@ -31,7 +31,7 @@ export function ParameterTable({
       keyOf={(r) => r.name}
       look={(r) => (r.mark === 'same' ? '' : 'font-semibold')}
       columns={[{ head: 'Parameter', cell: (r) => <Named row={r} /> }, ...beside]}
-      edit={write ? ({ here }) => here && { name: here.name, open: () => edit(form(here)) } : undefined}
+      edit={write ? ({ here }) => here && (() => edit(form(here))) : undefined}
     />
   );
 }

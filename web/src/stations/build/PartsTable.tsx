@@ -56,7 +56,7 @@ export function PartsTable({
           cell: (r) => (r.mark === 'new' ? 'new' : r.differs),
         },
       ]}
-      edit={write ? (r) => (r.mark === 'gone' ? null : { name: r.part.name, open: () => open(r) }) : undefined}
+      edit={write ? (r) => (r.mark === 'gone' ? null : () => open(r)) : undefined}
       foot={
         <tfoot>
           <tr className="border-t-2 border-ink font-semibold">
@@ -65,7 +65,6 @@ export function PartsTable({
             </td>
             <td className="cell pr-8 text-right">{sheet.cost}</td>
             <td className="cell pr-8">{sheet.costAgainst}</td>
-            {write && <td />}
           </tr>
         </tfoot>
       }

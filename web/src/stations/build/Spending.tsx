@@ -76,18 +76,11 @@ export function Spending({
           keyOf={(s) => s.id}
           columns={[
             { head: 'Day', whole: true, look: 'text-soft', cell: (s) => day(s.started === '' ? s.at : s.started) },
-            { head: 'For what', cell: (s) => [s.what, s.who].filter(Boolean).join(' · ') },
+            { head: 'For what', opens: true, cell: (s) => [s.what, s.who].filter(Boolean).join(' · ') || 'not said' },
             { head: 'Hours', right: true, cell: (s) => (s.hours === null ? '' : `${Math.round(s.hours * 10) / 10} h`) },
             { head: 'Money', right: true, cell: (s) => (s.cost === 0 ? '' : `${s.cost.toFixed(2)} ${currency}`) },
           ]}
-          edit={
-            write
-              ? (s) => ({
-                  name: s.what === '' ? 'spending' : s.what,
-                  open: () => setEditing({ id: s.id, record: { ...s } }),
-                })
-              : undefined
-          }
+          edit={write ? (s) => () => setEditing({ id: s.id, record: { ...s } }) : undefined}
         />
       )}
       <RecordSlip

@@ -74,7 +74,13 @@ export function TrialSlip({
           },
         ]
       : []),
-    { name: 'signedBy', label: 'Signed off by', half: true, hint: 'Needed where the method puts a person at risk.' },
+    {
+      name: 'signedBy',
+      label: 'Signed off by',
+      half: true,
+      people: true,
+      hint: 'Needed where the method puts a person at risk.',
+    },
     { name: 'signedNote', label: 'Sign-off note', half: true },
     ...(trial?.signOff
       ? [
@@ -90,6 +96,7 @@ export function TrialSlip({
       name: 'overrideBy',
       label: 'Started without stop criteria by',
       half: true,
+      people: true,
       hint: 'Only where the method does not say when to stop.',
     },
     { name: 'overrideNote', label: 'Reason', half: true },

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Storage\Documents;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -357,6 +359,28 @@ final class WorkshopTest extends ApiTestCase
 
         $again = $this->json('POST', '/api/articles/'.$this->bench->unitA.'/made', ['id' => Uuid::v7()->toRfc4122()]);
         self::assertSame([422, 'No step of making it was logged, so there is nothing to count.'], [$this->answered(), self::text($again, 'detail')]);
+    }
+
+    public function testTheClockRunsFromTouchToTouchOfOneDay(): void
+    {
+        $log = fn (string $name): string => $this->put('makings', ['article' => $this->bench->unitA, 'name' => $name, 'clocked' => true]);
+        $log('Sawn');
+        $this->put('makings', ['article' => $this->bench->unitA, 'name' => 'Begun', 'minutes' => 0.0]);
+        $this->backdate('14 minutes 30 seconds');
+        $log('Glued');
+        $this->backdate('13 hours');
+        $log('Sanded');
+        $steps = array_column((array) self::at($this->workshop(), 'made', 0, 'steps'), 'minutes', 'name');
+        self::assertNull($steps['Sawn'], 'There was no step before it.');
+        self::assertEqualsWithDelta(14.5, self::number($steps['Glued']), 0.2);
+        self::assertNull($steps['Sanded'], 'The night between was no making.');
+    }
+
+    /** What was logged so far was logged that much earlier. */
+    private function backdate(string $by): void
+    {
+        self::service(Connection::class)->executeStatement('UPDATE making SET created_at = created_at - CAST(? AS interval)', [$by]);
+        self::service(EntityManagerInterface::class)->clear();
     }
 
     public function testAnArticleIsMadeOnce(): void

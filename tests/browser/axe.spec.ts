@@ -33,6 +33,8 @@ for (const [width, scheme, where] of [
       ['Rook', 'D', 'try'],
     ] as const) {
       await open(page, device, letter, station);
+      // What stands behind a build comes after its sheet.
+      if (station === 'build') await expect(page.getByRole('heading', { name: /Hours and money/ })).toBeVisible();
       await isAccessible(page, `${station} of ${letter} ${width} ${scheme}`);
     }
     const device = page.url().split('/').slice(0, 5).join('/');

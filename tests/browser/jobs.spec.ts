@@ -189,7 +189,7 @@ test('arms with a loss: the chosen one goes into the next build', async ({ page 
 
   await put(page, 'revisions', { device: d.id, letter: 'B', parent: d.a });
   await go(page, d.id, 'B', 'build');
-  await expect(page.getByRole('row', { name: /^edge/ })).toContainText('wave');
+  await expect(page.getByRole('row', { name: /^Edit edge/ })).toContainText('wave');
 });
 
 test('a set-up fault is set aside, and back when it was none', async ({ page }) => {
@@ -240,7 +240,7 @@ test('an article is reworked into the next build, and its past goes along', asyn
   await put(page, 'revisions', { device: d.id, letter: 'B', parent: d.a, state: 'built' });
 
   await go(page, d.id, 'A', 'build');
-  await press(page, 'Edit U-1');
+  await press(page, /^Edit U-1/);
   await fill(page, { 'Of build': 'B' });
   await saveSlip(page);
   await expect(page.getByRole('row', { name: /U-1/ })).toContainText('reworked, now of B');

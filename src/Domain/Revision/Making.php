@@ -19,6 +19,8 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 class Making extends Record
 {
+    private const MOST_MINUTES = 12 * 60;
+
     #[ORM\ManyToOne]
     #[ORM\JoinColumn(nullable: false)]
     private Article $article;
@@ -53,10 +55,26 @@ class Making extends Record
     {
         $this->name = trim($input->name);
         $this->who = trim($input->who);
-        $this->minutes = $input->minutes;
+        $this->minutes = $input->minutes ?? ($input->clocked ? $this->sinceTheLast($records) : null);
         $this->wrong = trim($input->wrong);
         $this->scrap = $input->scrap;
         $this->noticed = trim($input->noticed);
+    }
+
+    /** By the server's clock: that of a phone may stand otherwise. */
+    private function sinceTheLast(Records $records): ?float
+    {
+        $before = array_values(array_filter(
+            $records->all(self::class, ['article' => $this->article]), fn (self $m): bool => !$m->id()->equals($this->id()),
+        ));
+        $last = $before[count($before) - 1] ?? null;
+        if ($last === null) {
+            return null;
+        }
+        $minutes = ($this->createdAt()->getTimestamp() - $last->createdAt()->getTimestamp()) / 60;
+
+        // A touch after longer than this belongs to another day's work: what lay between was no making.
+        return $minutes > self::MOST_MINUTES ? null : max(0.0, round($minutes, 1));
     }
 
     public function build(): Uuid

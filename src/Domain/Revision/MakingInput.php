@@ -15,6 +15,7 @@ final readonly class MakingInput implements RecordInput
 {
     /**
      * @param float|null $minutes   null: nobody looked at the clock
+     * @param bool       $clocked   no minutes are given: they are those since the step before
      * @param string     $wrong     what went wrong; empty: nothing
      * @param int        $scrap     pieces thrown away
      * @param string     $noticed   where it could have been noticed sooner
@@ -34,6 +35,7 @@ final readonly class MakingInput implements RecordInput
         public int $scrap = 0,
         #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
         public string $noticed = '',
+        public bool $clocked = false,
         #[Version]
         public ?int $version = null,
     ) {

@@ -2380,6 +2380,7 @@ export interface components {
             wrong?: string;
             scrap?: number;
             noticed?: string;
+            clocked?: boolean;
             version?: number | null;
         };
         "Domain.Revision.MakingView": {

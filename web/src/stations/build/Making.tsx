@@ -12,7 +12,6 @@ import { prose } from '../../ui/prose';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { Empty, Part } from '../../ui/Sheet';
 import { AddFiles } from './BuildFiles';
-import { sinceMinutes } from './since';
 
 type Sheet = Schemas['WorkshopSheet'];
 type Row = Schemas['MadeRow'];
@@ -73,11 +72,16 @@ function Made({ row, sheet, write, edit }: { row: Row; sheet: Sheet; write: bool
   const logged = row.steps.map((s) => s.name);
   const left = sheet.steps.filter((s) => !logged.includes(s) && s !== BEGUN);
   const log = async (step: string) => {
-    const minutes = step === BEGUN ? 0 : sinceMinutes(row.last, new Date());
     const kept = await writing.run(() =>
-      putRecord('makings', uuid(), { article: row.article, name: step, minutes, scrap: 0 }),
+      putRecord('makings', uuid(), {
+        article: row.article,
+        name: step,
+        scrap: 0,
+        ...(step === BEGUN ? { minutes: 0 } : { clocked: true }),
+      }),
     );
-    if (kept) setName('');
+    // What was typed meanwhile is another step.
+    if (kept) setName((typed) => (typed.trim() === step ? '' : typed));
   };
   const finish = () => writing.run(() => must(send('POST', `/api/articles/${row.article}/made`, { id: uuid() })));
   return (

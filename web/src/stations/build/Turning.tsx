@@ -88,8 +88,16 @@ function sizeOf(geometry: BufferGeometry): string {
   return `${sides.join(' × ')} in the units of the file (usually mm)`;
 }
 
+function rendererOn(canvas: HTMLCanvasElement): WebGLRenderer {
+  try {
+    return new WebGLRenderer({ canvas, antialias: true, alpha: true });
+  } catch {
+    throw new Error('This browser cannot draw models. Save the file, and open it elsewhere.');
+  }
+}
+
 function turn(canvas: HTMLCanvasElement, geometry: BufferGeometry): () => void {
-  const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+  const renderer = rendererOn(canvas);
   renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
   geometry.center();
   geometry.computeBoundingSphere();

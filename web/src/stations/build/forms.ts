@@ -66,9 +66,10 @@ export function partFields(sheet: Pick<Schemas['BuildSheet'], 'modules' | 'curre
     { name: 'quantity', label: 'How many', kind: 'number', half: true },
     {
       name: 'cost',
-      label: `Cost of one${sheet.currency === '' ? '' : `, ${sheet.currency}`}`,
+      label: 'Cost of one',
       kind: 'number',
       half: true,
+      hint: sheet.currency === '' ? undefined : `In ${sheet.currency}.`,
     },
     { name: 'mass', label: 'Mass of one, g', kind: 'number', half: true },
     { name: 'sort', label: 'It is', kind: 'select', half: true, options: options(SORT) },

@@ -47,6 +47,8 @@ final class Version20261126110000 extends AbstractMigration
             ADD by_module_id UUID DEFAULT NULL REFERENCES requirement (id) NOT DEFERRABLE");
         $this->addSql('ALTER TABLE requirement ALTER members DROP DEFAULT');
         $this->addSql('ALTER TABLE device ADD began_with JSONB DEFAULT NULL');
+        $this->addSql("ALTER TABLE observation ADD said_by VARCHAR(120) NOT NULL DEFAULT ''");
+        $this->addSql('ALTER TABLE observation ALTER said_by DROP DEFAULT');
         foreach (self::KNOWN as $column => $choices) {
             [$table, $name] = explode('.', $column);
             $this->addSql("ALTER TABLE $table ADD CONSTRAINT {$table}_{$name}_known CHECK ($name IN ('".implode("', '", $choices)."'))");

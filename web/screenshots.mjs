@@ -27,9 +27,14 @@ async function visit(viewport, colorScheme, take) {
 
 await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
   await shot('devices', '');
-  await shot('brief', 'brief');
+  await shot('brief', 'brief', (page) => page.getByRole('heading', { name: /^Uses/ }).scrollIntoViewIfNeeded());
   await shot('methods', 'methods');
   await shot('build', 'F/build');
+  await shot('workshop', 'F/build', async (page) => {
+    await page.getByRole('heading', { name: /Hours and money/ }).waitFor();
+    await page.getByRole('heading', { name: /^Modules/ }).evaluate((at) => at.scrollIntoView());
+    await page.waitForTimeout(500);
+  });
   await shot('try', 'F/try');
   await shot('find', 'C/find');
   await shot('weigh', 'F/weigh');

@@ -88,7 +88,7 @@ final class BriefWords
     /**
      * What somebody did for the device.
      *
-     * @param array{asked: int, proposed: int, signed: int, keeps: int, believes: int} $did
+     * @param array{asked: int, proposed: int, said: int, signed: int, keeps: int, believes: int} $did
      */
     public static function did(array $did): string
     {

@@ -87,6 +87,11 @@ final class DemoCommand extends Command
         $this->em->persist($other);
         $this->em->flush();
         $this->members->letIn($other, new MemberInput('Odile Fenn', 'odile@reedstreet.example', Role::Lead, $password));
+        // A third that has nothing, for whoever wants to begin from nothing.
+        $empty = new Workspace('Bare Bench');
+        $this->em->persist($empty);
+        $this->em->flush();
+        $this->members->letIn($empty, new MemberInput('Nora Vidal', 'nora@barebench.example', Role::Lead, $password));
         $this->members->letIn($workspace, new MemberInput('Petra Vance', 'petra@hollowlane.example', Role::Viewer, $password));
         $this->tokens->setToken(new UsernamePasswordToken($lead, 'main', $lead->getRoles()));
         foreach (['seedeye', 'wren', 'rook', 'plover'] as $name) {

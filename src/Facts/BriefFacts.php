@@ -106,7 +106,7 @@ final readonly class BriefFacts
     /**
      * What each person did, by the name in which it was written down.
      *
-     * @return array<string, array{asked: int, proposed: int, signed: int, keeps: int, believes: int}>
+     * @return array<string, array{asked: int, proposed: int, said: int, signed: int, keeps: int, believes: int}>
      */
     public function did(string $device): array
     {
@@ -117,11 +117,12 @@ final readonly class BriefFacts
                 UNION ALL SELECT 'proposed', asked_by FROM candidate WHERE belongs_to = :device AND withdrawn_because IS NULL
                 UNION ALL SELECT 'signed', sign_off->>'by' FROM trial WHERE belongs_to = :device AND withdrawn_because IS NULL
                 UNION ALL SELECT 'keeps', keeper FROM article WHERE belongs_to = :device AND withdrawn_because IS NULL
+                UNION ALL SELECT 'said', said_by FROM observation WHERE belongs_to = :device AND withdrawn_because IS NULL
                 UNION ALL SELECT 'believes', believed_by FROM assumption WHERE belongs_to = :device AND withdrawn_because IS NULL
              ) d WHERE who <> '' GROUP BY 1, 2", ['device' => $device],
         ) as $row) {
             $who = Row::text($row['who']);
-            $out[$who] ??= ['asked' => 0, 'proposed' => 0, 'signed' => 0, 'keeps' => 0, 'believes' => 0];
+            $out[$who] ??= ['asked' => 0, 'proposed' => 0, 'said' => 0, 'signed' => 0, 'keeps' => 0, 'believes' => 0];
             $what = Row::text($row['what']);
             if (isset($out[$who][$what])) {
                 $out[$who][$what] = Row::whole($row['n']);

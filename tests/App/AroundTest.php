@@ -135,13 +135,14 @@ final class AroundTest extends ApiTestCase
     public function testWhoIsAroundIsPickedFromAndWhatTheyDidIsCounted(): void
     {
         $this->put('persons', ['device' => $this->bench->device, 'name' => 'Odile Ferrant', 'relation' => 'tester']);
-        self::assertSame('nothing asked, proposed or signed yet', self::text($this->brief(), 'persons', 0, 'did'));
+        self::assertSame('nothing asked, said or signed yet', self::text($this->brief(), 'persons', 0, 'did'));
         $this->put('candidates', ['revision' => $this->bench->a, 'what' => 'Softer grip', 'source' => 'outside', 'askedBy' => 'odile ferrant']);
         $this->put('requirements', [
             'device' => $this->bench->device, 'statement' => 'Quiet', 'metric' => 'noise', 'unit' => 'dB', 'limit' => 60.0, 'direction' => 'atMost',
             'askedBy' => 'Odile Ferrant',
         ]);
-        self::assertSame('asked for 1 requirement and proposed 1 change', self::text($this->brief(), 'persons', 0, 'did'));
+        $this->put('observations', ['revision' => $this->bench->a, 'text' => 'It squeaks', 'saidBy' => 'Odile Ferrant']);
+        self::assertSame('asked for 1 requirement, proposed 1 change and said 1 thing', self::text($this->brief(), 'persons', 0, 'did'));
         self::assertContains('Odile Ferrant', (array) $this->json('GET', '/api/devices/'.$this->bench->device.'/frame')['people']);
     }
 

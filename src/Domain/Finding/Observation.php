@@ -32,6 +32,10 @@ class Observation extends Record
     #[ORM\Column(type: Types::TEXT)]
     private string $text = '';
 
+    /** Empty: whoever wrote it down. */
+    #[ORM\Column(length: 120)]
+    private string $saidBy = '';
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -44,6 +48,7 @@ class Observation extends Record
     {
         $this->run = $records->namedOrNull(Run::class, $input->run, 'run');
         $this->text = trim($input->text);
+        $this->saidBy = trim($input->saidBy);
     }
 
     /** The run that it was seen on is another build's. */
@@ -61,7 +66,7 @@ class Observation extends Record
     {
         return new ObservationView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->text,
-            $this->createdBy(), Instant::write($this->createdAt()),
+            $this->saidBy, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }
 }

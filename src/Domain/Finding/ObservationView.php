@@ -12,6 +12,7 @@ final readonly class ObservationView
         public string $revision,
         public ?string $run,
         public string $text,
+        public string $saidBy,
         public string $by,
         public string $at,
     ) {

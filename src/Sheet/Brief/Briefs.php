@@ -129,7 +129,7 @@ final readonly class Briefs
         $did = $views === [] ? [] : $this->facts->did($device->id()->toRfc4122());
 
         return array_map(static fn (PersonView $p): PersonRow => new PersonRow($p, BriefWords::did(
-            $did[mb_strtolower($p->name)] ?? ['asked' => 0, 'proposed' => 0, 'signed' => 0, 'keeps' => 0, 'believes' => 0],
+            $did[mb_strtolower($p->name)] ?? ['asked' => 0, 'proposed' => 0, 'said' => 0, 'signed' => 0, 'keeps' => 0, 'believes' => 0],
         )), $views);
     }
 

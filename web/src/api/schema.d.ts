@@ -2166,6 +2166,7 @@ export interface components {
             revision: string;
             text: string;
             run?: string | null;
+            saidBy?: string;
             version?: number | null;
         };
         "Domain.Finding.ObservationView": {
@@ -2174,6 +2175,7 @@ export interface components {
             revision: string;
             run: string | null;
             text: string;
+            saidBy: string;
             by: string;
             at: string;
         };

@@ -171,7 +171,10 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
           <ul className="mb-3 space-y-1">
             {seen.rows.map((o) => (
               <li key={o.id}>
-                {o.text} <span className="text-xs text-soft">{o.by}</span>
+                {o.text}{' '}
+                <span className="text-xs text-soft">
+                  {o.saidBy === '' ? o.by : `said by ${o.saidBy}, kept by ${o.by}`}
+                </span>
               </li>
             ))}
           </ul>

@@ -23,7 +23,8 @@ export function Seen({ sheet, write }: { sheet: Schemas['RunSheet']; write: bool
       )}
       {sheet.observations.map((o) => (
         <p key={o.id} className="mt-2">
-          {o.text} <span className="text-xs text-soft">{o.by}</span>
+          {o.text}{' '}
+          <span className="text-xs text-soft">{o.saidBy === '' ? o.by : `said by ${o.saidBy}, kept by ${o.by}`}</span>
         </p>
       ))}
       {write && (

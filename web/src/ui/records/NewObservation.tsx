@@ -1,28 +1,32 @@
-import type { FormEvent } from 'react';
+import { useContext, type FormEvent } from 'react';
 
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../Button';
+import { PlaceContext } from '../place';
 
 /** One line of what was seen, heard or felt. */
 export function NewObservation({ revision, run }: { revision: string; run: string | null }) {
   const write = useWrite();
-  const [draft, setDraft, dropDraft] = useDraft(`observation:${run ?? revision}`, { id: uuid(), text: '' });
+  const [draft, setDraft, dropDraft] = useDraft(`observation:${run ?? revision}`, { id: uuid(), text: '', saidBy: '' });
+  const people = useContext(PlaceContext)?.frame.people ?? [];
   const { problem } = write;
 
   async function submit(event: FormEvent) {
     event.preventDefault();
-    const kept = await write.run(() => putRecord('observations', draft.id, { revision, run, text: draft.text }));
+    const kept = await write.run(() =>
+      putRecord('observations', draft.id, { revision, run, text: draft.text, saidBy: draft.saidBy }),
+    );
     if (kept) {
       dropDraft();
-      setDraft({ id: uuid(), text: '' });
+      setDraft({ id: uuid(), text: '', saidBy: '' });
     }
   }
 
   return (
-    <form onSubmit={(e) => void submit(e)} className="flex items-stretch gap-2" noValidate>
+    <form onSubmit={(e) => void submit(e)} className="flex flex-wrap items-stretch gap-2" noValidate>
       <label className="min-w-0 flex-1">
         <span className="sr-only">Observation</span>
         <input
@@ -40,6 +44,22 @@ export function NewObservation({ revision, run }: { revision: string; run: strin
       <Button type="submit" large disabled={draft.text.trim() === ''} aria-label="Keep observation">
         Keep
       </Button>
+      {/* Asked only where there is something that somebody may have said. */}
+      {draft.text.trim() !== '' && people.length > 0 && (
+        <label className="basis-full text-sm">
+          <span className="mb-1 block text-soft">Said by, where it was not you</span>
+          <select
+            className="field"
+            value={draft.saidBy}
+            onChange={(e) => setDraft({ ...draft, saidBy: e.target.value })}
+          >
+            <option value="">nobody else</option>
+            {people.map((p) => (
+              <option key={p}>{p}</option>
+            ))}
+          </select>
+        </label>
+      )}
     </form>
   );
 }

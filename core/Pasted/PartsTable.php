@@ -24,6 +24,9 @@ final class PartsTable
         'note' => '/^(note|notes|remark|remarks|comment|supplier|source)\b/iu',
     ];
 
+    /** What stands beside a number: the sign or the code of a currency, 'pcs', and spaces or apostrophes between thousands. */
+    private const BESIDE = ['/\p{Sc}/u', '/\b[A-Z]{3}\b|(?<=\d)\s*(pcs|pieces|x|×)\.?$/iu', '/[\s\x{00A0}\x{202F}\']/u'];
+
     private const SUM = '/^(sum|total|all parts|subtotal|grand total)\b/iu';
 
     /**
@@ -44,7 +47,9 @@ final class PartsTable
             throw InvalidInput::because('There is no table in this: copy the cells of a spreadsheet, and paste them here.', 'text');
         }
         if (count($rows) > self::MOST_ROWS) {
-            throw InvalidInput::because(sprintf('This table has %d rows; at most %d can be taken at once.', count($rows), self::MOST_ROWS), 'text');
+            throw InvalidInput::because(
+                sprintf('This table has %d rows; at most %d can be taken at once.', count($rows), self::MOST_ROWS), 'text',
+            );
         }
         [$columns, $unit, $first] = self::columns($rows[array_key_first($rows)]);
         $lines = $problems = $seen = [];
@@ -148,8 +153,7 @@ final class PartsTable
         if ($cell === '' || $cell === '-' || $cell === '–') {
             return null;
         }
-        $plain = trim((string) preg_replace(['/\p{Sc}/u', '/\b[A-Z]{3}\b|(?<=\d)\s*(pcs|pieces|x|×)\.?$/iu', '/[\s\x{00A0}\x{202F}\']/u'], '', $cell));
-        $plain = self::withoutThousands($plain);
+        $plain = self::withoutThousands(trim((string) preg_replace(self::BESIDE, '', $cell)));
         if (!is_numeric($plain) || (float) $plain < 0) {
             throw InvalidInput::because(sprintf('its %s “%s” is no number.', $what, mb_substr($cell, 0, 20)), $what);
         }
@@ -166,7 +170,9 @@ final class PartsTable
         }
 
         // One comma before other than three digits, or after a nought, is where the decimals begin.
-        return $comma === false ? $plain : (preg_match('/^[1-9]\d{0,2}(,\d{3})+$/', $plain) === 1 ? str_replace(',', '', $plain) : str_replace(',', '.', $plain));
+        $isThousands = preg_match('/^[1-9]\d{0,2}(,\d{3})+$/', $plain) === 1;
+
+        return str_replace(',', $isThousands ? '' : '.', $plain);
     }
 
     /** In grams. */
@@ -176,7 +182,8 @@ final class PartsTable
             return null;
         }
         $hasUnit = preg_match('/[a-z]/i', $cell) === 1;
-        $value = $hasUnit ? Quantity::typed(str_replace(',', '.', $cell))->to('g')->value : Quantity::of(self::number($cell, 'mass') ?? 0.0, $unit)->to('g')->value;
+        $quantity = $hasUnit ? Quantity::typed(str_replace(',', '.', $cell)) : Quantity::of(self::number($cell, 'mass') ?? 0.0, $unit);
+        $value = $quantity->to('g')->value;
 
         return $value < 0 ? throw InvalidInput::because('its mass is below nought.', 'mass') : round($value, 6);
     }

@@ -65,6 +65,12 @@ final class BuildWords
         ]);
     }
 
+    /** @param string $why as a sentence */
+    public static function followsNoMore(string $why): string
+    {
+        return Messages::say('build.followsNoMore', ['why' => rtrim($why, '.')]);
+    }
+
     /** What a run was made with was not frozen whole when it began. */
     public static function filled(Filled $filled): string
     {

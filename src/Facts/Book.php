@@ -81,6 +81,9 @@ final class Book
     /** @var array<string, Book> by device */
     private array $modules = [];
 
+    /** @var array{array<string, string>, array<string, string>}|null devices of what is shown by modules, and of the modules */
+    private ?array $moduleDevices = null;
+
     /** @param \Closure(string): Book $other opens the book of a module */
     public function __construct(
         public readonly Device $device,
@@ -341,7 +344,8 @@ final class Book
         $this->fetchOwn();
 
         return array_map(
-            fn (Wanted $w): Cell => $w->byModule === '' ? Evidence::cell($w, $build, $this->lineage(), $this->own(...)) : $this->ofModule($w, $build),
+            fn (Wanted $w): Cell => $w->byModule !== '' ? $this->ofModule($w, $build)
+                : Evidence::cell($w, $build, $this->lineage(), $this->own(...)),
             $this->wanted(),
         );
     }
@@ -349,11 +353,17 @@ final class Book
     /** What a requirement is shown by is the evidence of the module that the build carries. */
     private function ofModule(Wanted $wanted, Build $build): Cell
     {
-        $of = $this->facts->deviceOf('requirement', [$wanted->byModule])[$wanted->byModule] ?? '';
-        $carried = array_keys($this->facts->deviceOf('revision', array_values($build->modules)), $of, true);
+        [$ofRequirement, $ofBuild] = $this->moduleDevices ??= [
+            $this->facts->deviceOf('requirement', array_filter(array_map(static fn (Wanted $w): string => $w->byModule, $this->wanted()))),
+            $this->facts->deviceOf('revision', array_merge(...array_map(
+                static fn (Build $b): array => array_values($b->modules), array_values($this->lineage()->builds),
+            ))),
+        ];
+        $of = $ofRequirement[$wanted->byModule] ?? '';
+        $carried = array_filter($build->modules, static fn (string $id): bool => ($ofBuild[$id] ?? null) === $of);
         if ($of !== '' && $carried !== []) {
             $book = $this->modules[$of] ??= ($this->other)($of);
-            $module = $book->build((string) $carried[0]);
+            $module = $book->build(array_values($carried)[0]);
             foreach ($book->cells($module) as $cell) {
                 if ($cell->wanted->id === $wanted->byModule) {
                     return $cell->carriedBy($wanted, $build, $book->device->name.' '.$module->letter);

@@ -133,7 +133,7 @@ final readonly class DeviceFacts
      * Which device each of these is of.
      *
      * @param 'revision'|'requirement' $table
-     * @param list<string>             $ids
+     * @param array<string>            $ids
      *
      * @return array<string, string> device by identifier
      */

@@ -93,7 +93,7 @@ final readonly class Documents
         $hasScript = preg_match('/<\s*script\b|\son[a-z]+\s*=|javascript:/i', (string) file_get_contents($path)) === 1;
         $note = $hasScript ? 'This drawing carries a script. It is shown as a picture, where nothing runs.' : '';
         try {
-            $drawn = $this->recordings->draw($path);
+            $drawn = $this->decoding->inTurn(fn (): string => $this->recordings->draw($path));
         } catch (Refusal) {
             return [Preview::None, trim('No picture could be made of it. The file is kept as it is. '.$note)];
         }

@@ -74,6 +74,17 @@ final class WorkshopTest extends ApiTestCase
         self::assertSame(['pi * wheel diameter', 'same'], [self::text($round, 'here', 'formula'), $round['mark']]);
     }
 
+    public function testWhatItWasWorkedOutFromMayBeGone(): void
+    {
+        $turn = $this->put('parameters', ['revision' => $this->bench->a, 'name' => 'time a turn', 'text' => '0.5 s']);
+        $this->put('parameters', ['revision' => $this->bench->a, 'name' => 'turns', 'formula' => '1 / time a turn', 'text' => '1/min']);
+        self::assertSame('120.0 ± 6.9 1/min', self::text($this->build(), 'parameters', 1, 'here', 'measure', 'text'));
+        $this->json('POST', '/api/parameters/'.$turn.'/withdraw', ['because' => 'Nobody times it']);
+        $left = (array) self::at($this->build(), 'parameters', 0);
+        self::assertSame('120.0 ± 6.9 1/min', self::text($left, 'here', 'measure', 'text'));
+        self::assertStringStartsWith('It keeps what it was: ', self::text($left, 'problem'));
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function formulas(): iterable
     {

@@ -52,17 +52,24 @@ final readonly class Pasting
         foreach ($this->records->all(Part::class, ['revision' => $build]) as $part) {
             $known[mb_strtolower($part->name())] = $part;
         }
+        $to = $build->id()->toRfc4122();
         $added = $changed = $written = [];
         foreach ($table->lines as $line) {
             $part = $known[mb_strtolower($line->name)] ?? null;
-            $was = $part?->view();
-            $is = self::input($line, $was === null ? new PartInput($build->id()->toRfc4122(), $line->name) : $was->on($build->id()->toRfc4122()));
             if ($part === null) {
                 $added[] = $line->name;
-                $keep && $written[] = $this->writer->make(Part::class, Uuid::v7(), $is);
-            } elseif ($was !== null && [$was->material, $was->quantity, $was->cost, $was->mass, $was->note] !== [$is->material, $is->quantity, $is->cost, $is->mass, $is->note]) {
-                $changed[] = $line->name;
-                $keep && $this->writer->amend(Part::class, $part->id(), $part->version(), fn (Part $p) => $p->fill($is, $this->records));
+                $is = self::input($line, new PartInput($to, $line->name));
+                $written = $keep ? [...$written, $this->writer->make(Part::class, Uuid::v7(), $is)] : [];
+                continue;
+            }
+            $was = $part->view()->on($to);
+            $is = self::input($line, $was);
+            if ($was == $is) {
+                continue;
+            }
+            $changed[] = $line->name;
+            if ($keep) {
+                $this->writer->amend(Part::class, $part->id(), $part->version(), fn (Part $p) => $p->fill($is, $this->records));
             }
         }
         if (count($known) + count($added) > self::MOST) {

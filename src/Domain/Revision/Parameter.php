@@ -104,8 +104,8 @@ class Parameter extends Record
 
     private function work(ParameterInput $input, Records $records): void
     {
-        // A value that a file brings along is not asked twice: it is worked out again.
-        $unit = trim((string) preg_replace('/^[\s+−\d.,±-]+/u', '', $input->text));
+        // A value before the unit is not asked twice: it is worked out.
+        $unit = trim((string) preg_replace('/^[+−-]?\d[\d.,]*(\s*±\s*[\d.,]+)?(\s+|$)/u', '', trim($input->text)));
         $others = array_values(array_filter($this->siblings($records), fn (self $p): bool => $p !== $this));
         try {
             $this->formulaUnit = $unit;

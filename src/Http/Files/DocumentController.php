@@ -89,7 +89,8 @@ final readonly class DocumentController
             throw NotThere::picture();
         }
         $isPages = $document->preview() === Preview::Pages;
-        $answer = FileAnswer::of($request, $this->files, $document->sha256(), false, $isPages ? 'application/pdf' : 'application/octet-stream');
+        $type = $isPages ? 'application/pdf' : 'application/octet-stream';
+        $answer = FileAnswer::of($request, $this->files, $document->sha256(), false, $type);
         $plain = (string) preg_replace('/[^A-Za-z0-9._-]+/', '-', $document->name());
         $answer->headers->set('Content-Disposition', HeaderUtils::makeDisposition(
             $isPages ? HeaderUtils::DISPOSITION_INLINE : HeaderUtils::DISPOSITION_ATTACHMENT,
@@ -97,7 +98,7 @@ final readonly class DocumentController
         ));
         if ($isPages) {
             // A sandboxed page shows no pages; nothing of it may reach out all the same.
-            $answer->headers->set('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; object-src 'self'; plugin-types application/pdf");
+            $answer->headers->set('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; object-src 'self'");
         }
 
         return $answer;

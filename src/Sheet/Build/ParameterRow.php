@@ -10,7 +10,10 @@ use Lustrum\Shared\MeasureView;
 /** A parameter beside the parent's. */
 final readonly class ParameterRow
 {
-    /** @param string $mark 'same', 'changed', 'new' or 'gone' */
+    /**
+     * @param string $mark    'same', 'changed', 'new' or 'gone'
+     * @param string $problem why it does not follow any more; empty: it does, or was typed
+     */
     public function __construct(
         public string $name,
         public ?ParameterView $here,
@@ -18,6 +21,12 @@ final readonly class ParameterRow
         public ?string $difference,
         public ?string $percent,
         public string $mark,
+        public string $problem = '',
     ) {
+    }
+
+    public function not(string $problem): self
+    {
+        return new self($this->name, $this->here, $this->parent, $this->difference, $this->percent, $this->mark, $problem);
     }
 }

@@ -6,6 +6,8 @@ namespace Lustrum\Sheet\Build;
 
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\ParameterChange;
+use Lustrum\Core\Run\Followed;
+use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Revision\Parameter;
@@ -26,20 +28,42 @@ final class ParameterRows
         foreach ($parent ?? [] as $old) {
             $before[$old->name()] = $old->view();
         }
+        $facts = array_map(static fn (Parameter $p): Fact => $p->asFact(), $here);
         $rows = [];
         foreach ($here as $parameter) {
             $view = $parameter->view();
             $old = $before[$view->name] ?? null;
             unset($before[$view->name]);
-            $rows[] = $old === null ? new ParameterRow(
+            $row = $old === null ? new ParameterRow(
                 $view->name, $view, null, null, null, $parent === null ? 'same' : 'new',
             ) : self::row($view, $old);
+            $rows[] = $row->not(self::problem($view, $facts));
         }
         foreach ($before as $name => $gone) {
             $rows[] = new ParameterRow((string) $name, null, $gone->measure, null, null, 'gone');
         }
 
         return $rows;
+    }
+
+    /**
+     * What it was worked out from may be gone, or be something else by now.
+     *
+     * @param list<Fact> $facts all parameters of the build
+     */
+    private static function problem(ParameterView $view, array $facts): string
+    {
+        if ($view->formula === '') {
+            return '';
+        }
+        $others = array_values(array_filter($facts, static fn (Fact $f): bool => $f->name !== $view->name));
+        try {
+            Followed::value($view->name, $view->formula, $view->formulaUnit, $others);
+        } catch (CoreException $wrong) {
+            return BuildWords::followsNoMore($wrong->getMessage());
+        }
+
+        return '';
     }
 
     private static function row(ParameterView $here, ParameterView $old): ParameterRow

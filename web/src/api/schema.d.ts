@@ -2911,6 +2911,7 @@ export interface components {
             difference: string | null;
             percent: string | null;
             mark: string;
+            problem: string;
         };
         "Sheet.Build.PartRow": {
             part: components["schemas"]["Domain.Revision.PartView"];

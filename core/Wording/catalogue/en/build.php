@@ -20,6 +20,7 @@ return [
     'arm' => '{out, select, yes {Eliminated before it was tried: {why}. } other {}}{planned, number} planned, {made, number} made, {tried, number} tried{lost, plural, =0 {} other {, # lost in handling}}.',
     'unexplained' => '{what}: changed, nobody said why.',
     'unseen' => '“{what}”: nothing in the build shows this change.',
+    'followsNoMore' => 'It keeps what it was: {why}.',
     'gathered' => 'As {serial} was changed between runs.',
     'changedTo' => '{name} {value}{known, select, yes { instead of {was}} other {}}',
 ];

@@ -1,6 +1,7 @@
-import { useId, useState } from 'react';
+import { useContext, useId, useState } from 'react';
 
 import type { Schemas } from '../../api/client';
+import { PlaceContext } from '../../ui/place';
 import { othersRead, othersSaid, type AboutDraft } from './onSheet';
 
 /**
@@ -18,6 +19,7 @@ export function MoreAbout({
   write: boolean;
   onChange: (about: AboutDraft) => void;
 }) {
+  const people = useContext(PlaceContext)?.frame.people;
   const known = about.others.length > 0 || about.lookedFor.length > 0 || about.person !== '' || about.goes !== null;
   return (
     <details className="col-span-2" open={known}>
@@ -47,6 +49,7 @@ export function MoreAbout({
         />
         <Line
           label="Who tried it"
+          suggest={people}
           hint="Where that is not the operator."
           rows={1}
           value={about.person}
@@ -82,6 +85,7 @@ function Line({
   value,
   rows = 2,
   type = 'text',
+  suggest,
   write,
   onChange,
 }: {
@@ -90,6 +94,8 @@ function Line({
   value: string;
   rows?: number;
   type?: 'text' | 'number';
+  /** Offered while typing. */
+  suggest?: string[] | undefined;
   write: boolean;
   onChange: (text: string) => void;
 }) {
@@ -113,7 +119,18 @@ function Line({
       <label htmlFor={id} className="mb-1 block text-sm font-semibold">
         {label}
       </label>
-      {rows === 1 ? <input type={type} min={0} step={1} {...field} /> : <textarea rows={rows} {...field} />}
+      {suggest !== undefined && (
+        <datalist id={`${id}-list`}>
+          {suggest.map((s) => (
+            <option key={s} value={s} />
+          ))}
+        </datalist>
+      )}
+      {rows === 1 ? (
+        <input type={type} min={0} step={1} list={suggest && `${id}-list`} {...field} />
+      ) : (
+        <textarea rows={rows} {...field} />
+      )}
       <p id={`${id}-more`} className="text-xs text-soft">
         {hint}
       </p>

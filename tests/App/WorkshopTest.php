@@ -72,6 +72,11 @@ final class WorkshopTest extends ApiTestCase
         $c = $this->put('revisions', ['device' => $this->bench->device, 'letter' => 'C', 'parent' => $this->bench->a]);
         $round = (array) self::at($this->build($c), 'parameters', 1);
         self::assertSame(['pi * wheel diameter', 'same'], [self::text($round, 'here', 'formula'), $round['mark']]);
+
+        // What it differs in, its input differs in already.
+        $here = (array) self::at($this->build($c), 'parameters', 0, 'here');
+        $this->json('PUT', '/api/parameters/'.self::text($here, 'id'), ['revision' => $c, 'name' => 'wheel diameter', 'text' => '350 ± 1 mm', 'version' => 1]);
+        self::assertSame(['Wheel diameter (400.0 ± 1.0 mm, now 350.0 ± 1.0 mm): changed, nobody said why.'], $this->build($c)['notes']);
     }
 
     public function testWhatItWasWorkedOutFromMayBeGone(): void

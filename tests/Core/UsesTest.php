@@ -114,7 +114,7 @@ final class UsesTest extends TestCase
     {
         [$a, $b, $c, $side] = [Judged::build('a'), Judged::build('b', 'a'), Judged::build('c', 'b'), Judged::build('d', 'a')];
         $steps = StepTried::on($c, Judged::line($a, $b, $c, $side), ['fill' => 'Fill', 'sow' => 'Sow', 'lift' => 'Lift', 'store' => 'Store'], [
-            'fill' => ['c', 'a'], 'sow' => ['a', 'b'], 'lift' => ['d'],
+            'fill' => ['c', 'd', 'a'], 'sow' => ['a', 'b', 'd'], 'lift' => ['d'],
         ]);
         self::assertSame(['C', 'B', 'D', null], array_column($steps, 'letter'), 'Here, the nearest before it, another branch, never.');
         self::assertSame([true, false, false, false], array_column($steps, 'here'));

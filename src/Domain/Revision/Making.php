@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Revision;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -105,8 +106,8 @@ class Making extends Record
     public function view(): MakingView
     {
         return new MakingView(
-            $this->id()->toRfc4122(), $this->version(), $this->article->id()->toRfc4122(), $this->name, $this->who, $this->minutes, $this->wrong,
-            $this->scrap, $this->noticed, $this->createdBy(), Instant::write($this->createdAt()),
+            $this->id()->toRfc4122(), $this->version(), $this->article->id()->toRfc4122(), $this->name, $this->who, $this->minutes,
+            $this->minutes === null ? '' : WorkshopWords::time($this->minutes), $this->wrong, $this->scrap, $this->noticed, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }
 }

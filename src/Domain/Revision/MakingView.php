@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Revision;
 
 final readonly class MakingView
 {
+    /** @param string $took in words: '40 min'; empty: nobody looked */
     public function __construct(
         public string $id,
         public int $version,
@@ -13,6 +14,7 @@ final readonly class MakingView
         public string $name,
         public string $who,
         public ?float $minutes,
+        public string $took,
         public string $wrong,
         public int $scrap,
         public string $noticed,

@@ -7,6 +7,7 @@ namespace Lustrum\Domain\Revision;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -96,7 +97,8 @@ class Spending extends Record
     {
         return new SpendingView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->what, $this->who, $this->hours,
-            $this->cost->toFloat(), $this->started, $this->stopped, Instant::write($this->createdAt()),
+            $this->cost->toFloat(), $this->hours === null ? '' : WorkshopWords::time(60 * $this->hours),
+            $this->cost->isZero() ? '' : (string) $this->cost, $this->started, $this->stopped, Instant::write($this->createdAt()),
         );
     }
 }

@@ -6,7 +6,11 @@ namespace Lustrum\Domain\Revision;
 
 final readonly class SpendingView
 {
-    /** @param float|null $hours null while its clock is running */
+    /**
+     * @param float|null $hours null while its clock is running
+     * @param string     $time  in words: '2.5 h'; empty: none
+     * @param string     $money as decimal text; empty: none
+     */
     public function __construct(
         public string $id,
         public int $version,
@@ -15,6 +19,8 @@ final readonly class SpendingView
         public string $who,
         public ?float $hours,
         public float $cost,
+        public string $time,
+        public string $money,
         public string $started,
         public string $stopped,
         public string $at,

@@ -2392,6 +2392,7 @@ export interface components {
             name: string;
             who: string;
             minutes: number | null;
+            took: string;
             wrong: string;
             scrap: number;
             noticed: string;
@@ -2525,6 +2526,8 @@ export interface components {
             who: string;
             hours: number | null;
             cost: number;
+            time: string;
+            money: string;
             started: string;
             stopped: string;
             at: string;

@@ -10,9 +10,7 @@ export function sendDocument(
   to: { revision: string; part?: string; article?: string; role?: string; author?: string; note?: string },
 ): Promise<unknown> {
   if (file.size > MOST_MB * 1_000_000)
-    return Promise.reject(
-      new Error(`${file.name} has ${Math.round(file.size / 1e6)} MB; at most ${MOST_MB} MB can be taken.`),
-    );
+    return Promise.reject(new Error(`${file.name} is too large: at most ${MOST_MB} MB can be taken.`));
   const form = new FormData();
   for (const [name, value] of Object.entries(to)) if (value !== undefined && value !== '') form.append(name, value);
   form.append('file', file);

@@ -105,13 +105,7 @@ function Made({ row, sheet, write, edit }: { row: Row; sheet: Sheet; write: bool
                 s.name
               )}{' '}
               <span className={s.wrong !== '' || s.scrap > 0 ? 'text-oxide' : 'text-soft'}>
-                {[
-                  s.minutes === null ? '' : `${Math.round(s.minutes)} min`,
-                  s.wrong,
-                  s.scrap > 0 ? `${s.scrap} scrapped` : '',
-                ]
-                  .filter((t) => t !== '')
-                  .join(', ')}
+                {[s.took, s.wrong, s.scrap > 0 ? `${s.scrap} scrapped` : ''].filter((t) => t !== '').join(', ')}
               </span>
             </li>
           ))}

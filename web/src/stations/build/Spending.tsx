@@ -77,8 +77,8 @@ export function Spending({
           columns={[
             { head: 'Day', whole: true, look: 'text-soft', cell: (s) => day(s.started === '' ? s.at : s.started) },
             { head: 'For what', opens: true, cell: (s) => [s.what, s.who].filter(Boolean).join(' · ') || 'not said' },
-            { head: 'Hours', right: true, cell: (s) => (s.hours === null ? '' : `${Math.round(s.hours * 10) / 10} h`) },
-            { head: 'Money', right: true, cell: (s) => (s.cost === 0 ? '' : `${s.cost.toFixed(2)} ${currency}`) },
+            { head: 'Hours', right: true, cell: (s) => s.time },
+            { head: 'Money', right: true, cell: (s) => [s.money, s.money && currency].filter(Boolean).join(' ') },
           ]}
           edit={write ? (s) => () => setEditing({ id: s.id, record: { ...s } }) : undefined}
         />

@@ -16,6 +16,7 @@ import { Problem } from '../../ui/Problem';
 
 const DEGREES = Math.PI / 180;
 const STEP = 15 * DEGREES;
+const SIDE = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 1, useGrouping: false });
 
 /** More than this is no part for a phone to turn. */
 const MOST_BYTES = 30_000_000;
@@ -82,9 +83,7 @@ function sizeOf(geometry: BufferGeometry): string {
   geometry.computeBoundingBox();
   const box = geometry.boundingBox;
   if (box === null) return '';
-  const sides = [box.max.x - box.min.x, box.max.y - box.min.y, box.max.z - box.min.z].map(
-    (s) => Math.round(s * 10) / 10,
-  );
+  const sides = [box.max.x - box.min.x, box.max.y - box.min.y, box.max.z - box.min.z].map((side) => SIDE.format(side));
   return `${sides.join(' × ')} in the units of the file (usually mm)`;
 }
 

@@ -21,6 +21,7 @@ const STEP: Schemas['MakingView'] = {
   name: 'Cut',
   who: '',
   minutes: 40,
+  took: '40 min',
   wrong: 'Slipped',
   scrap: 1,
   noticed: '',
@@ -203,7 +204,7 @@ describe('files', () => {
     const large = new File(['x'], 'scan.step');
     Object.defineProperty(large, 'size', { value: 200_000_000 });
     await userEvent.upload(await screen.findByLabelText('Files of the build'), [small, large]);
-    expect((await screen.findByRole('alert')).textContent).toBe('scan.step has 200 MB; at most 50 MB can be taken.');
+    expect((await screen.findByRole('alert')).textContent).toBe('scan.step is too large: at most 50 MB can be taken.');
     expect(of(sent, 'POST', '/api/documents/')).toHaveLength(1);
     expect(screen.getByRole('status').textContent).toBe('Kept.');
   });
@@ -218,6 +219,8 @@ describe('hours and money', () => {
     who: '',
     hours: null,
     cost: 0,
+    time: '',
+    money: '',
     started: new Date(Date.now() - 90 * 60_000).toISOString(),
     stopped: '',
     at: '2026-03-02T09:00:00Z',

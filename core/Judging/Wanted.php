@@ -42,6 +42,24 @@ final readonly class Wanted
     ) {
     }
 
+    /** The same limit, asked of a module by what its own requirement speaks of. */
+    public function asOf(self $module): self
+    {
+        return new self(
+            $this->id, $this->statement, $module->metric, $this->unit, $this->limit, Requirement::of(
+                $this->rule->kind, $this->rule->direction, $this->rule->limit, $this->rule->confidence, $module->rule->coverage,
+                $module->rule->conditions,
+            ), $module->dependsOn, $this->must, $module->enough, $module->methods, $module->source, $module->metricName, $module->members,
+            $module->byModule,
+        );
+    }
+
+    /** Is it the same limit in the same unit? */
+    public function asksAs(self $other): bool
+    {
+        return $this->limit === $other->limit && $this->unit === $other->unit && $this->rule->confidence === $other->rule->confidence;
+    }
+
     /** Does a run with such an article, by such a method, count for it? */
     public function admits(string $state, string $method): bool
     {

@@ -6,6 +6,7 @@ namespace Lustrum\Facts;
 
 use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ByName;
@@ -365,13 +366,31 @@ final class Book
             $book = $this->modules[$of] ??= ($this->other)($of);
             $module = $book->build(array_values($carried)[0]);
             foreach ($book->cells($module) as $cell) {
-                if ($cell->wanted->id === $wanted->byModule) {
-                    return $cell->carriedBy($wanted, $build, $book->device->name.' '.$module->letter);
+                if ($cell->wanted->id !== $wanted->byModule) {
+                    continue;
                 }
+                // What shows the stricter limit shows this one; what fails it may keep this one all the same.
+                $told = $cell->state === State::Shown || $wanted->asksAs($cell->wanted) ? $cell : $book->cellAs($wanted->asOf($cell->wanted), $module);
+
+                return $told->carriedBy($wanted, $build, $book->device->name.' '.$module->letter);
             }
         }
 
         return Evidence::untold($wanted, $build);
+    }
+
+    /** A limit that this device does not ask itself, judged on its runs. */
+    private function cellAs(Wanted $as, Build $build): Cell
+    {
+        if ($as->byModule !== '') {
+            return $this->ofModule($as, $build);
+        }
+
+        return Evidence::cell($as, $build, $this->lineage(), function (Build $of) use ($as): array {
+            $runs = RunFact::byMetric($this->runsWithin($of, $this->stretches($of)))[$as->metric] ?? [];
+
+            return [$as->id => Evidence::judge($as, $of, [Evidence::gather($as, $of, $runs)], $this->terms($as->metric, $of))];
+        });
     }
 
     /** What is kept of all builds, a row each: a write to one has only its own put together again. */

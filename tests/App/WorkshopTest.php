@@ -316,6 +316,41 @@ final class WorkshopTest extends ApiTestCase
         ))[0], 'sentence'));
     }
 
+    /** @return iterable<string, array{list<float>, string, string}> pushes of the module, its own state, the device's */
+    public static function stricter(): iterable
+    {
+        yield 'it keeps both' => [[31.0, 32.0, 31.5, 31.7], 'shown', 'shown'];
+        yield 'it fails the stricter one, and keeps this one' => [[42.0, 42.4, 42.2, 41.9], 'against', 'shown'];
+        yield 'it fails both' => [[52.0, 52.4, 52.2, 51.9], 'against', 'against'];
+    }
+
+    /** @param list<float> $pushes */
+    #[DataProvider('stricter')]
+    public function testAModuleIsJudgedByTheLimitThatIsAskedHere(array $pushes, string $own, string $here): void
+    {
+        $gate = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Gate']);
+        $strict = $this->put('requirements', [
+            'device' => $gate, 'statement' => 'Light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 40.0, 'direction' => 'atMost',
+        ]);
+        $method = $this->put('methods', [
+            'device' => $gate, 'name' => 'Push', 'safety' => ['abort' => 'x'],
+            'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'resolution' => 0.1]],
+        ]);
+        $build = $this->put('revisions', ['device' => $gate, 'letter' => 'A']);
+        $article = $this->put('articles', ['revision' => $build, 'serial' => 'G-1']);
+        $this->part('Gate', module: $build);
+        $of = $this->put('requirements', [
+            'device' => $this->bench->device, 'statement' => 'Gate opens lightly', 'metric' => 'gate force', 'unit' => 'N', 'limit' => 45.0,
+            'direction' => 'atMost', 'byModule' => $strict,
+        ]);
+        $this->trial(new Bench($gate, $strict, $method, $build, $build, $article, $article), $build, $article, $pushes);
+        $state = fn (string $revision, string $requirement): string => self::text((array) array_values(array_filter(
+            (array) $this->json('GET', '/api/revisions/'.$revision.'/weigh')['cells'],
+            fn (mixed $c): bool => self::text((array) $c, 'requirement') === $requirement && self::text((array) $c, 'revision') === $revision,
+        ))[0], 'state');
+        self::assertSame([$own, $here], [$state($build, $strict), $state($this->bench->a, $of)]);
+    }
+
     public function testAModuleIsNeverInsideItself(): void
     {
         $gate = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Gate']);

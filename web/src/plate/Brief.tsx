@@ -142,6 +142,12 @@ function requirementFields(sheet: Schemas['BriefSheet']): FieldOrRows[] {
   ];
 }
 
+/** What shows it: runs of this device, its drawing, or a module. */
+function shownBy(r: Schemas['RequirementView']): string {
+  if (r.byModuleName !== '') return `by the module ${r.byModuleName}`;
+  return r.source === 'runs' ? KIND[r.kind] : SOURCE[r.source];
+}
+
 /** What its ranges speak of, though no method may have it any more. */
 function named(requirement: Schemas['RequirementView']): string[] {
   return rangesOf(requirement.conditions).map((r) => r.name);
@@ -316,9 +322,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                 {
                   head: 'Kind',
                   look: 'text-soft',
-                  cell: (r) =>
-                    (r.source === 'runs' ? KIND[r.kind] : SOURCE[r.source]) +
-                    (r.conditions.length > 0 ? `; with ${r.conditionTexts.join(', ')}` : ''),
+                  cell: (r) => shownBy(r) + (r.conditions.length > 0 ? `; with ${r.conditionTexts.join(', ')}` : ''),
                 },
               ]}
               edit={

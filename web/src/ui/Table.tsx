@@ -138,7 +138,7 @@ function Opener({ open, children }: { open: () => void; children: ReactNode }) {
   return (
     <button
       type="button"
-      className="min-h-6 cursor-pointer text-left underline decoration-rule decoration-dotted underline-offset-4 hover:decoration-blue"
+      className="min-h-6 cursor-pointer text-left decoration-dotted underline-offset-4 first-line:underline hover:underline"
       onClick={open}
     >
       <span className="sr-only">Edit </span>

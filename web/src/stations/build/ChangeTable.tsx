@@ -88,7 +88,7 @@ function Why({ row }: { row: Row }) {
 
 function Expected({ row }: { row: Row }) {
   return row.expected === '' ? (
-    <span className="text-soft">no number</span>
+    <span className="block text-soft">no number</span>
   ) : (
     <span className="block">{row.expected}</span>
   );

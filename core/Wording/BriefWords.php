@@ -29,7 +29,7 @@ final class BriefWords
 
     /**
      * @param list<StepTried> $steps
-     * @param string          $letter of the build that is looked at
+     * @param string          $letter of the build that is looked at; empty: nothing was built yet
      */
     public static function steps(array $steps, string $letter): string
     {
@@ -37,7 +37,7 @@ final class BriefWords
         $here = count(array_filter($steps, static fn (StepTried $s): bool => $s->here));
 
         return $steps === [] ? '' : Messages::say('brief.steps', [
-            'n' => count($steps), 'never' => count($never), 'here' => $here, 'letter' => $letter,
+            'n' => count($steps), 'never' => count($never), 'here' => $here, 'built' => $letter !== '', 'letter' => $letter,
             'names' => self::some(array_map(static fn (StepTried $s): string => $s->name, $never)),
         ]);
     }

@@ -71,6 +71,20 @@ final class AroundTest extends ApiTestCase
         self::assertNotSame('', $beds);
     }
 
+    public function testAnAbandonedBuildIsNotWhatUsesAreJudgedOn(): void
+    {
+        $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [43.0]);
+        $this->trial($this->bench, $this->bench->b, $this->bench->unitB, [39.0]);
+        self::assertSame('B', $this->brief()['judged']);
+        $b = (array) self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/build'), 'revision');
+        $this->json('PUT', '/api/revisions/'.$this->bench->b, [
+            'device' => $this->bench->device, 'letter' => 'B', 'parent' => $this->bench->a, 'state' => 'abandoned', 'stateReason' => 'Too dear.',
+            'version' => $b['version'],
+        ]);
+        self::assertSame(200, $this->answered());
+        self::assertSame('A', $this->brief()['judged']);
+    }
+
     public function testAStepThatNoRunWentThroughIsSaidWhereItMatters(): void
     {
         $push = $this->put('steps', ['device' => $this->bench->device, 'name' => 'Push', 'kind' => 'work', 'place' => 0]);

@@ -124,6 +124,7 @@ final class UsesTest extends TestCase
         self::assertSame('One step of use was never tried: Store; 1 of 4 on C.', BriefWords::steps($steps, 'C'));
         self::assertSame('Every step of use was gone through by a run; none on C.', BriefWords::steps([$steps[1]], 'C'));
         self::assertSame('', BriefWords::steps([], 'C'));
+        self::assertSame('One step of use was never tried: Store.', BriefWords::steps([$steps[3]], ''));
     }
 
     public function testManyStepsAreCounted(): void

@@ -26,6 +26,8 @@ use Lustrum\Domain\Device\UseCase;
 use Lustrum\Domain\Device\UseStep;
 use Lustrum\Domain\Device\UseStepView;
 use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Revision\RevisionState;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\BriefFacts;
@@ -61,7 +63,7 @@ final readonly class Briefs
 
         $view = $device->view();
         $book = $this->books->open($device);
-        $build = self::judged($book);
+        $build = $this->judged($device, $book);
         $steps = $this->steps($device, $build, $book);
         $failures = FailureChoices::of($book, array_map(static fn (Build $b): string => $b->id, array_values($book->lineage()->builds)));
         $assumptions = $this->beliefs->of($device);
@@ -80,14 +82,21 @@ final readonly class Briefs
             array_map(static fn (array $m): Pick => new Pick($m['id'], $m['name']), $this->workshop->moduleRequirements($book->device->id)),
             array_map(
                 static fn (array $c): string => BriefWords::carrier($c['name'], $c['letters']), $this->workshop->carriers($book->device->id),
-            ), BriefWords::origin($view->beganWith->name ?? '', $view->beganWith->author ?? '', $view->beganWith->terms ?? '', $view->beganWith->alterations ?? ''),
+            ), BriefWords::origin(
+                $view->beganWith->name ?? '', $view->beganWith->author ?? '', $view->beganWith->terms ?? '',
+                $view->beganWith->alterations ?? '',
+            ),
         );
     }
 
-    /** The newest build that was tried; before that, the newest. */
-    private static function judged(Book $book): ?Build
+    /** The newest build that goes on and was tried; before that, the newest. */
+    private function judged(Device $device, Book $book): ?Build
     {
-        $newest = array_reverse(array_values($book->lineage()->builds));
+        $abandoned = [];
+        foreach ($this->records->all(Revision::class, ['device' => $device, 'state' => RevisionState::Abandoned]) as $revision) {
+            $abandoned[$revision->id()->toRfc4122()] = true;
+        }
+        $newest = array_reverse(array_values(array_diff_key($book->lineage()->builds, $abandoned)));
         foreach ($newest as $build) {
             if ($book->isTried($build)) {
                 return $build;

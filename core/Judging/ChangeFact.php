@@ -25,6 +25,17 @@ final readonly class ChangeFact
     ) {
     }
 
+    /** Does it say that it altered a part, or speak of it? */
+    public function alters(string $part): bool
+    {
+        return in_array('part:'.mb_strtolower($part), array_map(mb_strtolower(...), $this->alters), true) || $this->names($part);
+    }
+
+    public function names(string $what): bool
+    {
+        return $what !== '' && mb_stripos($this->what, $what) !== false;
+    }
+
     /**
      * Is this difference what it altered? Where nobody said what that was, a change that names it in its words explains it.
      */

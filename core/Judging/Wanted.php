@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\CoreException;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\ArticleState;
 
 /** A requirement as the sums need it: the rule that is assessed, and what it speaks of. */
@@ -58,6 +60,22 @@ final readonly class Wanted
     public function asksAs(self $other): bool
     {
         return $this->limit === $other->limit && $this->unit === $other->unit && $this->rule->confidence === $other->rule->confidence;
+    }
+
+    /** Would a value as it was typed meet the limit? Null where the two cannot be compared. */
+    public function metBy(string $typed): ?bool
+    {
+        try {
+            return $this->rule->direction->met(Quantity::typed($typed)->to($this->unit)->value, $this->limit);
+        } catch (CoreException) {
+            return null;
+        }
+    }
+
+    /** Does it say that it depends on this part? */
+    public function hangsOn(string $part): bool
+    {
+        return in_array('part:'.mb_strtolower($part), array_map(mb_strtolower(...), $this->dependsOn), true);
     }
 
     /** Does a run with such an article, by such a method, count for it? */

@@ -113,13 +113,13 @@ final class WorkshopWords
      * What a document claims, beside what is asked.
      *
      * @param string $limit of the requirement on the same; empty: there is none
-     * @param string $met   yes, no, or unknown where the two cannot be compared
+     * @param bool|null $met null where the two cannot be compared
      * @param bool   $shown is it measured here?
      */
-    public static function asserted(string $what, string $value, string $page, string $limit, string $met, bool $shown): string
+    public static function asserted(string $what, string $value, string $page, string $limit, ?bool $met, bool $shown): string
     {
         return Messages::say('workshop.asserted', [
-            'what' => $what, 'value' => $value, 'page' => $page, 'asked' => $limit !== '', 'limit' => $limit, 'met' => $met, 'shown' => $shown,
+            'what' => $what, 'value' => $value, 'page' => $page, 'asked' => $limit !== '', 'limit' => $limit, 'met' => $met ?? 'unknown', 'shown' => $shown,
         ]);
     }
 

@@ -110,6 +110,28 @@ final readonly class Records
         return array_map(strval(...), array_keys($out));
     }
 
+    /**
+     * Another that is called the same, however it is written.
+     *
+     * @template T of Record<covariant RecordInput>&Named
+     *
+     * @param class-string<T>      $class
+     * @param array<string, mixed> $criteria among which others
+     * @param Uuid                 $but      the one that is looked at
+     *
+     * @return T|null
+     */
+    public function namesake(string $class, array $criteria, string $name, Uuid $but): ?Record
+    {
+        foreach ($this->all($class, $criteria) as $other) {
+            if (!$other->id()->equals($but) && mb_strtolower($other->name()) === mb_strtolower($name)) {
+                return $other;
+            }
+        }
+
+        return null;
+    }
+
     /** @throws NotThere */
     public function workspace(Uuid $id): Workspace
     {

@@ -25,6 +25,7 @@ final readonly class Documents
 
     public function __construct(
         private FilesystemOperator $files,
+        private Files $kept,
         private Pictures $pictures,
         private Recordings $recordings,
         private Decoding $decoding,
@@ -51,7 +52,7 @@ final readonly class Documents
             throw WrongKind::program($name);
         }
         $sha256 = Files::sha256($path);
-        $this->write(Files::path($sha256, false), $path);
+        $this->kept->write(Files::path($sha256, false), $path);
         [$preview, $note] = $this->preview($path, $sha256, $type, $name);
 
         return new StoredDocument($sha256, $bytes, $type, $preview, $note);
@@ -104,20 +105,5 @@ final readonly class Documents
         }
 
         return [$preview, $note];
-    }
-
-    private function write(string $to, string $path): void
-    {
-        if ($this->files->fileExists($to)) {
-            return;
-        }
-        $stream = fopen($path, 'r') ?: throw Invalid::at('file', 'This file could not be read.');
-        try {
-            $this->files->writeStream($to, $stream);
-        } finally {
-            if (is_resource($stream)) {
-                fclose($stream);
-            }
-        }
     }
 }

@@ -194,7 +194,8 @@ final readonly class Files
         };
     }
 
-    private function write(string $to, string $path): void
+    /** Keeps a file as it is, where nothing lies there yet. */
+    public function write(string $to, string $path): void
     {
         if ($this->files->fileExists($to)) {
             return;

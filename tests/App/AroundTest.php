@@ -38,6 +38,16 @@ final class AroundTest extends ApiTestCase
         return (array) self::at($this->brief(), 'assumptions', 0);
     }
 
+    /**
+     * @return list<mixed>
+     *
+     * @phpstan-impure
+     */
+    private function because(string $field): array
+    {
+        return array_column((array) $this->assumption()['because'], $field);
+    }
+
     /** @return array<string, mixed> of the method as it is sent */
     private function method(): array
     {
@@ -125,17 +135,26 @@ final class AroundTest extends ApiTestCase
         $id = $this->put('assumptions', [
             'device' => $this->bench->device, 'text' => 'The rim never tears', 'findings' => [['says' => 'for', 'note' => 'Looked new after a week']],
         ]);
-        self::assertSame(['upheld', ['upheld: Looked new after a week']], [$this->assumption()['standing'], $this->assumption()['because']]);
+        self::assertSame(['upheld', ['upheld: Looked new after a week']], [$this->assumption()['standing'], $this->because('said')]);
 
         $this->json('PUT', '/api/assumptions/'.$id, [
             'device' => $this->bench->device, 'text' => 'The rim never tears', 'version' => 1,
             'findings' => [['says' => 'for', 'note' => 'Looked new after a week'], ['says' => 'against', 'failure' => $failure]],
         ]);
         self::assertSame('overturned', $this->assumption()['standing']);
-        self::assertContains('overturned: tore, rim (A)', (array) $this->assumption()['because']);
+        self::assertContains('overturned: tore, rim (A)', $this->because('said'));
+        self::assertSame(['', 'A'], $this->because('letter'), 'There is a way down to what was found on a build.');
 
         $this->json('POST', '/api/failures/'.$failure.'/withdraw', ['because' => 'It was a hair']);
         self::assertSame(['upheld', 1], [$this->assumption()['standing'], count((array) $this->assumption()['because'])], 'What was withdrawn speaks for nothing.');
+    }
+
+    public function testAFindingThatIsARunLeadsToIt(): void
+    {
+        $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [43.0]);
+        $run = self::text((array) self::at($this->brief(), 'runs', 0), 'id');
+        $this->put('assumptions', ['device' => $this->bench->device, 'text' => 'It is light', 'findings' => [['says' => 'for', 'run' => $run]]]);
+        self::assertSame([[$run], ['A']], [$this->because('run'), $this->because('letter')]);
     }
 
     public function testWhatIsOnlyBelievedIsSaidBeforeADecision(): void

@@ -7,6 +7,7 @@ namespace Lustrum\Action\Build;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\CurrentUser;
 use Lustrum\Core\Run\Answer;
+use Lustrum\Core\Run\MakingRun;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Method\ChannelInput;
@@ -36,10 +37,6 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class Finishing
 {
-    private const TIME = 'makingTime';
-    private const SCRAP = 'scrap';
-    private const RIGHT = 'rightFirstTime';
-
     public function __construct(
         private EntityManagerInterface $em,
         private Records $records,
@@ -84,13 +81,13 @@ final readonly class Finishing
         $written = [$run];
         $minutes = array_map(static fn (Making $m): ?float => $m->minutes(), $steps);
         if (!in_array(null, $minutes, true)) {
-            $written[] = $this->reading($run, self::TIME, sprintf('%.2f h', array_sum($minutes) / 60));
+            $written[] = $this->reading($run, MakingRun::TIME, sprintf('%.2f h', array_sum($minutes) / 60));
         }
-        $written[] = $this->reading($run, self::SCRAP, array_sum(array_map(static fn (Making $m): int => $m->scrap(), $steps)).' count');
+        $written[] = $this->reading($run, MakingRun::SCRAP, array_sum(array_map(static fn (Making $m): int => $m->scrap(), $steps)).' count');
         $isRight = array_filter($steps, static fn (Making $m): bool => $m->wentWrong()) === [];
         $run->fill(new RunInput(
             $begun->trial, $begun->article, $begun->operator, outcome: $isRight ? RunOutcome::Held : RunOutcome::Failed,
-            outcomeReason: $isRight ? '' : WorkshopWords::notRight(), answers: [new Answered(self::RIGHT, $isRight ? Answer::Held : Answer::Failed)],
+            outcomeReason: $isRight ? '' : WorkshopWords::notRight(), answers: [new Answered(MakingRun::RIGHT, $isRight ? Answer::Held : Answer::Failed)],
         ), $this->records);
         $this->em->flush();
         $this->after->written($written);
@@ -117,8 +114,8 @@ final readonly class Finishing
         }
         $method = $this->writer->make(Method::class, Uuid::v7(), new MethodInput(
             $device->id()->toRfc4122(), WorkshopWords::making(), WorkshopWords::makingPurpose(), channels: [
-                new ChannelInput(self::TIME, 'making time', 'h', 'Clock', 0.01), new ChannelInput(self::SCRAP, 'scrap', 'count', '', 1.0),
-            ], questions: [new QuestionInput('right first time', self::RIGHT, WorkshopWords::right())], wears: false,
+                new ChannelInput(MakingRun::TIME, MakingRun::TIME_METRIC, 'h', 'Clock', 0.01), new ChannelInput(MakingRun::SCRAP, MakingRun::SCRAP_METRIC, 'count', '', 1.0),
+            ], questions: [new QuestionInput(MakingRun::RIGHT_METRIC, MakingRun::RIGHT, WorkshopWords::right())], wears: false,
             safety: new Safety([], [], WorkshopWords::makingStop()),
         ));
         $this->em->flush();

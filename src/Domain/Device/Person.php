@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Device;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Record\Named;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -18,7 +19,7 @@ use Symfony\Component\Uid\Uuid;
  * @extends Record<PersonInput>
  */
 #[ORM\Entity]
-class Person extends Record
+class Person extends Record implements Named
 {
     #[ORM\ManyToOne]
     #[ORM\JoinColumn(nullable: false)]
@@ -44,10 +45,9 @@ class Person extends Record
     public function take(RecordInput $input, Records $records): void
     {
         $name = trim($input->name);
-        foreach ($records->all(self::class, ['device' => $this->device]) as $other) {
-            if (!$other->id()->equals($this->id()) && mb_strtolower($other->name) === mb_strtolower($name)) {
-                throw Invalid::at('name', sprintf('%s is on the list already.', $other->name));
-            }
+        $other = $records->namesake(self::class, ['device' => $this->device], $name, $this->id());
+        if ($other !== null) {
+            throw Invalid::at('name', sprintf('%s is on the list already.', $other->name));
         }
         $this->name = $name;
         $this->relation = $input->relation;

@@ -6,6 +6,7 @@ namespace Lustrum\Domain\Device;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Record\Named;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -19,7 +20,7 @@ use Symfony\Component\Uid\Uuid;
  * @extends Record<UseCaseInput>
  */
 #[ORM\Entity]
-class UseCase extends Record
+class UseCase extends Record implements Named
 {
     #[ORM\ManyToOne]
     #[ORM\JoinColumn(nullable: false)]
@@ -49,10 +50,9 @@ class UseCase extends Record
     public function take(RecordInput $input, Records $records): void
     {
         $name = trim($input->name);
-        foreach ($records->all(self::class, ['device' => $this->device]) as $other) {
-            if (!$other->id()->equals($this->id()) && mb_strtolower($other->name) === mb_strtolower($name)) {
-                throw Invalid::at('name', sprintf('There is a use “%s” already.', $other->name));
-            }
+        $other = $records->namesake(self::class, ['device' => $this->device], $name, $this->id());
+        if ($other !== null) {
+            throw Invalid::at('name', sprintf('There is a use “%s” already.', $other->name));
         }
         $this->name = $name;
         $this->who = trim($input->who);

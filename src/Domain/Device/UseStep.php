@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Device;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Record\Named;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
@@ -17,7 +18,7 @@ use Symfony\Component\Uid\Uuid;
  * @extends Record<UseStepInput>
  */
 #[ORM\Entity]
-class UseStep extends Record
+class UseStep extends Record implements Named
 {
     #[ORM\ManyToOne]
     #[ORM\JoinColumn(nullable: false)]
@@ -56,10 +57,9 @@ class UseStep extends Record
             throw Invalid::at('use', 'That use is of another device.');
         }
         $name = trim($input->name);
-        foreach ($records->all(self::class, ['device' => $this->device]) as $other) {
-            if (!$other->id()->equals($this->id()) && $other->use === $use && mb_strtolower($other->name) === mb_strtolower($name)) {
-                throw Invalid::at('name', sprintf('“%s” is a step already: a step that comes again is one step.', $other->name));
-            }
+        $other = $records->namesake(self::class, ['device' => $this->device, 'use' => $use], $name, $this->id());
+        if ($other !== null) {
+            throw Invalid::at('name', sprintf('“%s” is a step already: a step that comes again is one step.', $other->name));
         }
         $this->use = $use;
         $this->name = $name;
@@ -67,6 +67,11 @@ class UseStep extends Record
         $this->who = trim($input->who);
         $this->where = trim($input->where);
         $this->place = $input->place;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
     }
 
     public function view(): UseStepView

@@ -10,7 +10,7 @@ use Lustrum\Domain\Finding\AssumptionView;
 /** An assumption, where it stands, and by which findings. */
 final readonly class AssumptionRow
 {
-    /** @param list<string> $because findings in words; those that were withdrawn are left out */
+    /** @param list<Because> $because findings; those that were withdrawn are left out */
     public function __construct(
         public AssumptionView $assumption,
         public Belief $standing,

@@ -31,15 +31,9 @@ final readonly class Beliefs
             static fn (Assumption $a): AssumptionView => $a->view(), $this->records->all(Assumption::class, ['device' => $device]),
         );
         $findings = array_merge(...array_map(static fn (AssumptionView $view): array => $view->findings, $views));
-        $runs = array_map(
-            static fn (array $run): string => BriefWords::run($run['trial'], $run['number'], $run['letter']),
-            $this->facts->runs($device->id()->toRfc4122(), self::named($findings, 'run')),
-        );
-        $called = array_map(
-            static fn (array $f): string => FailureWords::choice($f['mode'], $f['place'], $f['letter']),
-            $this->facts->failures($device->id()->toRfc4122(), self::named($findings, 'failure')),
-        );
-        $rows = array_map(static fn (AssumptionView $view): AssumptionRow => self::row($view, $runs, $called), $views);
+        $runs = $this->facts->runs($device->id()->toRfc4122(), self::named($findings, 'run'));
+        $failures = $this->facts->failures($device->id()->toRfc4122(), self::named($findings, 'failure'));
+        $rows = array_map(static fn (AssumptionView $view): AssumptionRow => self::row($view, $runs, $failures), $views);
         usort($rows, static fn (AssumptionRow $a, AssumptionRow $b): int => $a->standing->isSettled() <=> $b->standing->isSettled());
 
         return $rows;
@@ -59,21 +53,36 @@ final readonly class Beliefs
     }
 
     /**
-     * @param array<string, string> $runs     names by identifier
-     * @param array<string, string> $failures names by identifier
+     * @param array<string, array{id: string, trial: string, number: int, letter: string}> $runs     by identifier
+     * @param array<string, array{mode: string, place: string, letter: string}>            $failures by identifier
      */
     private static function row(AssumptionView $view, array $runs, array $failures): AssumptionRow
     {
+        // What was withdrawn speaks for nothing.
+        $stands = static fn (?string $id, array $known): bool => $id === null || isset($known[$id]);
         $counting = array_values(array_filter(
-            $view->findings,
-            static fn (AssumptionFinding $f): bool => ($f->run === null || isset($runs[$f->run])) && ($f->failure === null || isset($failures[$f->failure])),
+            $view->findings, static fn (AssumptionFinding $f): bool => $stands($f->run, $runs) && $stands($f->failure, $failures),
         ));
         $standing = Belief::of(array_map(static fn (AssumptionFinding $f): Weight => $f->says, $counting));
 
         return new AssumptionRow($view, $standing, BriefWords::belief($standing), array_map(
-            static fn (AssumptionFinding $f): string => BriefWords::finding($f->says, implode('; ', array_filter([
-                $runs[$f->run ?? ''] ?? '', $failures[$f->failure ?? ''] ?? '', $f->note,
-            ]))), $counting,
+            static fn (AssumptionFinding $f): Because => self::because($f, $runs[$f->run ?? ''] ?? null, $failures[$f->failure ?? ''] ?? null), $counting,
         ));
+    }
+
+    /**
+     * @param array{id: string, trial: string, number: int, letter: string}|null $run
+     * @param array{mode: string, place: string, letter: string}|null            $failure
+     */
+    private static function because(AssumptionFinding $finding, ?array $run, ?array $failure): Because
+    {
+        $said = array_filter([
+            $run === null ? '' : BriefWords::run($run['trial'], $run['number'], $run['letter']),
+            $failure === null ? '' : FailureWords::choice($failure['mode'], $failure['place'], $failure['letter']), $finding->note,
+        ]);
+
+        return new Because(
+            BriefWords::finding($finding->says, implode('; ', $said)), $run['id'] ?? null, $run['letter'] ?? $failure['letter'] ?? '',
+        );
     }
 }

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Workshop;
 
-use Lustrum\Core\CoreException;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\BuildFile;
 use Lustrum\Core\Judging\Cell;
-use Lustrum\Core\Judging\ChangeFact;
-use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FileWords;
 use Lustrum\Core\Wording\WorkshopWords;
@@ -41,7 +39,7 @@ final readonly class DocumentRows
         foreach ($line as $i => $at) {
             foreach ($of[$at->id] ?? [] as $view) {
                 // What belongs to an article of another build says nothing of this one.
-                if ($i > 0 && ($view->article !== null || isset($seen[self::place($view)]))) {
+                if ($i > 0 && ($view->article !== null || isset($seen[self::file($view)->place()]))) {
                     continue;
                 }
                 $rows[] = new DocumentRow(
@@ -50,19 +48,16 @@ final readonly class DocumentRows
                 );
             }
             foreach ($of[$at->id] ?? [] as $view) {
-                $seen[self::place($view)] = true;
+                $seen[self::file($view)->place()] = true;
             }
         }
 
         return $rows;
     }
 
-    /** In place of which other file it is: of the same kind, of the same part; a part may have several that are called otherwise. */
-    private static function place(DocumentView $view): string
+    private static function file(DocumentView $view): BuildFile
     {
-        $stem = (string) preg_replace('/[\s_-]*(v|rev)?[\s_-]*[0-9A-Z]{0,3}$/', '', pathinfo($view->name, \PATHINFO_FILENAME));
-
-        return implode('|', [$view->role->value, mb_strtolower($view->partName), $view->partName === '' ? mb_strtolower($stem) : '', pathinfo($view->name, \PATHINFO_EXTENSION)]);
+        return new BuildFile($view->name, $view->role->value, $view->partName, $view->sha256);
     }
 
     /**
@@ -74,32 +69,16 @@ final readonly class DocumentRows
         if (!$view->role->shapesTheBuild()) {
             return '';
         }
+        $file = self::file($view);
         foreach ($before as $at) {
             foreach ($of[$at->id] ?? [] as $old) {
-                if (self::place($old) === self::place($view)) {
-                    return $old->sha256 === $view->sha256 || self::isExplained($view, $build->changes)
-                        ? '' : WorkshopWords::fileChanged($view->name, $at->letter);
+                if (self::file($old)->place() === $file->place()) {
+                    return $file->isUnexplained(self::file($old), $build->changes) ? WorkshopWords::fileChanged($view->name, $at->letter) : '';
                 }
             }
         }
 
         return '';
-    }
-
-    /** @param list<ChangeFact> $changes */
-    private static function isExplained(DocumentView $view, array $changes): bool
-    {
-        $stem = mb_strtolower(pathinfo($view->name, \PATHINFO_FILENAME));
-        $part = mb_strtolower($view->partName);
-        foreach ($changes as $change) {
-            $what = mb_strtolower($change->what);
-            $isOfPart = $part !== '' && (in_array('part:'.$part, array_map(mb_strtolower(...), $change->alters), true) || str_contains($what, $part));
-            if ($isOfPart || str_contains($what, $stem)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @param list<Cell> $cells */
@@ -111,22 +90,11 @@ final readonly class DocumentRows
 
                 return WorkshopWords::asserted(
                     $rating->what, $rating->value, $rating->page, EvidenceWords::limit($w->kind(), $w->rule->direction, $w->limit, $w->unit),
-                    self::meets($rating->value, $cell), $cell->state !== State::None,
+                    $w->metBy($rating->value), $cell->state !== State::None,
                 );
             }
         }
 
-        return WorkshopWords::asserted($rating->what, $rating->value, $rating->page, '', 'unknown', false);
-    }
-
-    private static function meets(string $value, Cell $cell): string
-    {
-        try {
-            $is = Quantity::typed($value)->to($cell->wanted->unit)->value;
-        } catch (CoreException) {
-            return 'unknown';
-        }
-
-        return $cell->wanted->rule->direction->met($is, $cell->wanted->limit) ? 'yes' : 'no';
+        return WorkshopWords::asserted($rating->what, $rating->value, $rating->page, '', null, false);
     }
 }

@@ -11,7 +11,6 @@ final readonly class MadeRow
 {
     /**
      * @param list<MakingView> $steps oldest first
-     * @param string           $last  when the last step was logged, for the clock; empty: none was
      * @param bool             $done  it is made: its run stands
      */
     public function __construct(
@@ -19,7 +18,6 @@ final readonly class MadeRow
         public string $serial,
         public array $steps,
         public string $said,
-        public string $last,
         public bool $done,
     ) {
     }

@@ -9,7 +9,6 @@ use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\Difference;
 use Lustrum\Core\Judging\Differences;
-use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Part;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\WorkshopWords;
@@ -49,7 +48,7 @@ final readonly class TakenOver
             $differs = array_values(array_filter($differences, static fn (Difference $d): bool => $d->name() === 'part:'.$part->name));
             $said = array_map(
                 static fn (Cell $c): string => $c->wanted->statement.': '.lcfirst(EvidenceWords::cell($c, $there->metric($c->wanted->metric))),
-                array_values(array_filter($cells, static fn (Cell $c): bool => $c->state !== State::None && self::hangsOn($c->wanted, $part->name))),
+                array_values(array_filter($cells, static fn (Cell $c): bool => $c->state !== State::None && $c->wanted->hangsOn($part->name))),
             );
             $rows[] = new TakenOverRow($part->name, WorkshopWords::takenOver(
                 $there->device->name.' '.$from->letter, array_map(static fn (Difference $d): string => $d->was.' → '.$d->is, $differs),
@@ -58,10 +57,5 @@ final readonly class TakenOver
         }
 
         return $rows;
-    }
-
-    private static function hangsOn(Wanted $wanted, string $part): bool
-    {
-        return array_filter($wanted->dependsOn, static fn (string $d): bool => mb_strtolower($d) === 'part:'.mb_strtolower($part)) !== [];
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Workshop;
 
-use Lustrum\Domain\Device\Origin;
 use Lustrum\Domain\Revision\SpendingView;
 use Lustrum\Sheet\Build\Pick;
 
@@ -24,7 +23,6 @@ final readonly class WorkshopSheet
      */
     public function __construct(
         public string $revision,
-        public string $letter,
         public array $documents,
         public array $parts,
         public array $articles,
@@ -34,7 +32,6 @@ final readonly class WorkshopSheet
         public string $making,
         public array $spendings,
         public string $spent,
-        public ?Origin $origin,
         public array $takenOver,
     ) {
     }

@@ -6,6 +6,7 @@ namespace Lustrum\Sheet\Workshop;
 
 use Lustrum\Core\Cost\Sums;
 use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Run\MakingRun;
 use Lustrum\Core\Wording\ComparisonWords;
 use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Revision\Article;
@@ -43,12 +44,12 @@ final readonly class Workshops
         $spendings = $this->records->all(Spending::class, ['revision' => $revision]);
 
         return new WorkshopSheet(
-            $build->id, $build->letter, $this->documents->of($build, $book),
+            $build->id, $this->documents->of($build, $book),
             array_map(static fn (Part $p): Pick => new Pick($p->id()->toRfc4122(), $p->name()), $parts),
             array_map(static fn (Article $a): Pick => new Pick($a->id()->toRfc4122(), $a->serial()), $articles),
             $this->modules->of($parts), $this->made($articles), $this->facts->steps($book->device->id), self::making($build, $book),
             array_map(static fn (Spending $s): SpendingView => $s->view(), $spendings), $this->spent($spendings, $build, $book),
-            $revision->device()->beganWith(), $this->takenOver->of($revision->device(), $build, $book),
+            $this->takenOver->of($revision->device(), $build, $book),
         );
     }
 
@@ -75,7 +76,7 @@ final readonly class Workshops
                 count($steps), in_array(null, $minutes, true) ? null : array_sum($minutes),
                 count(array_filter($steps, static fn (Making $m): bool => $m->wentWrong())),
                 array_sum(array_map(static fn (Making $m): int => $m->scrap(), $steps)), isset($done[$id]),
-            ), $views === [] ? '' : $views[count($views) - 1]->at, isset($done[$id]));
+            ), isset($done[$id]));
         }, $articles);
     }
 
@@ -83,12 +84,12 @@ final readonly class Workshops
     private static function making(Build $build, Book $book): string
     {
         $parent = $book->lineage()->parent($build);
-        if ($parent === null || !in_array(Finished::METRIC, $book->metrics(), true)) {
+        if ($parent === null || !in_array(MakingRun::TIME_METRIC, $book->metrics(), true)) {
             return '';
         }
         foreach ($book->against($build, $parent)->values as $comparison) {
-            if ($book->metric($comparison->metric) === Finished::METRIC) {
-                return ComparisonWords::sentence($comparison, Finished::METRIC, $parent->letter);
+            if ($book->metric($comparison->metric) === MakingRun::TIME_METRIC) {
+                return ComparisonWords::sentence($comparison, MakingRun::TIME_METRIC, $parent->letter);
             }
         }
 

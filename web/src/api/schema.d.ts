@@ -2800,7 +2800,12 @@ export interface components {
             assumption: components["schemas"]["Domain.Finding.AssumptionView"];
             standing: components["schemas"]["Core.Belief.Belief"];
             stands: string;
-            because: string[];
+            because: components["schemas"]["Sheet.Brief.Because"][];
+        };
+        "Sheet.Brief.Because": {
+            said: string;
+            run: string | null;
+            letter: string;
         };
         "Sheet.Brief.BriefSheet": {
             sentence: string;
@@ -3373,7 +3378,6 @@ export interface components {
             serial: string;
             steps: components["schemas"]["Domain.Revision.MakingView"][];
             said: string;
-            last: string;
             done: boolean;
         };
         "Sheet.Workshop.ModuleRow": {
@@ -3389,7 +3393,6 @@ export interface components {
         };
         "Sheet.Workshop.WorkshopSheet": {
             revision: string;
-            letter: string;
             documents: components["schemas"]["Sheet.Workshop.DocumentRow"][];
             parts: components["schemas"]["Sheet.Build.Pick"][];
             articles: components["schemas"]["Sheet.Build.Pick"][];
@@ -3399,7 +3402,6 @@ export interface components {
             making: string;
             spendings: components["schemas"]["Domain.Revision.SpendingView"][];
             spent: string;
-            origin: components["schemas"]["Domain.Device.Origin"] | null;
             takenOver: components["schemas"]["Sheet.Workshop.TakenOverRow"][];
         };
         "Sheet.You.SignedInRow": {

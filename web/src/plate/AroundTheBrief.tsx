@@ -1,5 +1,7 @@
+import { Link } from 'react-router';
+
 import type { Schemas } from '../api/client';
-import { useFrame } from '../ui/place';
+import { stationPath, useFrame } from '../ui/place';
 import { RecordPart } from '../ui/RecordPart';
 import { options } from '../ui/words';
 
@@ -192,12 +194,7 @@ function Assumptions({ sheet, write }: Part) {
         {
           head: 'Because',
           look: 'text-soft',
-          cell: (r) =>
-            r.because.map((b) => (
-              <span key={b} className="block">
-                {b}
-              </span>
-            )),
+          cell: (r) => r.because.map((b) => <Finding key={b.said} finding={b} device={sheet.device.id} />),
         },
       ]}
       fields={[
@@ -232,6 +229,20 @@ function Assumptions({ sheet, write }: Part) {
       body={() => ({ device: sheet.device.id })}
       write={write}
     />
+  );
+}
+
+/** In words, and where it was found on a build the way down to it. */
+function Finding({ finding, device }: { finding: Schemas['Because']; device: string }) {
+  if (finding.letter === '') return <span className="block">{finding.said}</span>;
+  const to =
+    finding.run === null
+      ? stationPath(device, finding.letter, 'find')
+      : `${stationPath(device, finding.letter, 'try')}/run/${finding.run}`;
+  return (
+    <Link className="block text-blue underline" to={to}>
+      {finding.said}
+    </Link>
   );
 }
 

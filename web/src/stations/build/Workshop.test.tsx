@@ -53,7 +53,6 @@ const DOCUMENT: Schemas['DocumentView'] = {
 
 const EMPTY: Sheet = {
   revision: 'r1',
-  letter: 'B',
   documents: [],
   parts: [{ id: 'p1', label: 'Rim', now: '' }],
   articles: [],
@@ -63,7 +62,6 @@ const EMPTY: Sheet = {
   making: '',
   spendings: [],
   spent: '',
-  origin: null,
   takenOver: [],
 };
 
@@ -92,7 +90,7 @@ it('says what each part will work out before there is anything', async () => {
 });
 
 describe('making', () => {
-  const made = { article: 'a1', serial: 'W-1', steps: [STEP], said: '1 step, 40 min', last: '', done: false };
+  const made = { article: 'a1', serial: 'W-1', steps: [STEP], said: '1 step, 40 min', done: false };
 
   it('is logged by one touch a step; the server tells the time since the last', async () => {
     const sent = draw({

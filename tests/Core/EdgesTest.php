@@ -104,6 +104,21 @@ final class EdgesTest extends TestCase
                 'factors' => [['name' => 'plate'], ['name' => 'glue']], 'runs' => [['plate' => 'a', 'glue' => 'b']], 'costPerRun' => 1.5,
             ],
             'stats.untilWidth' => ['values' => $t, 'halfWidth' => 1.5],
+            'check.relations' => ['readings' => [
+                ['what' => 'voltage', 'value' => 12.0, 'unit' => 'V', 'u' => 0.1], ['what' => 'current', 'value' => 2.0, 'unit' => 'A'],
+                ['what' => 'resistance', 'value' => 5.0, 'unit' => 'Ω', 'resolution' => 0.5],
+            ]],
+            'check.instrument' => [
+                'instrument' => ['lag' => ['value' => 2.0, 'unit' => 's'], 'rate' => ['value' => 5.0, 'unit' => 'Hz']],
+                'event' => ['duration' => ['value' => 9.0, 'unit' => 's']],
+            ],
+            'check.rehearsal' => [
+                'use' => [['what' => 'mass', 'value' => 7.0, 'unit' => 'kg']], 'rehearsal' => [['what' => 'mass', 'value' => 5.0, 'unit' => 'lb']],
+            ],
+            'check.claims' => ['text' => 'It is stronger.'],
+            'setting.next' => [
+                'tried' => [['value' => 2.0, 'result' => 'low'], ['value' => 8.0, 'result' => 'high']], 'range' => ['low' => 1.0, 'high' => 9.0],
+            ],
         ];
     }
 

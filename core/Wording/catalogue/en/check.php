@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'lag' => '{known, select, yes {It reaches {value} % of a step within the event; {needed} % are needed{fit, select, yes {} other {: it shows less than there is}}.} other {Nobody said how slow it is, or how long the event lasts.}}',
+    'rate' => '{known, select, yes {{value} samples within the event; {needed} are needed{fit, select, yes {} other {: it may miss the peak}}.} other {Nobody said how often it reads, or how long the event lasts.}}',
+    'resolution' => '{known, select, yes {{value} of its steps within the difference looked for; {needed} are needed{fit, select, yes {} other {: it is too coarse to tell}}.} other {Nobody said its step, or which difference is looked for.}}',
+    'share' => '{percent} % of the {what}{short, select, yes { ({lacking} short)} other {}}',
+    'rehearsal' => '{any, select, yes {it carries {carried}{gaps, select, yes {, and nothing of the {missing}} other {}}} other {{gaps, select, yes {it carries nothing of the {missing}} other {it carries what the use asks for}}}}.',
+    'contradiction' => '{what} do not agree ({z} standard uncertainties apart): {implied}. One of them is wrong, or was read at another moment.',
+    'implied' => '{from} imply a {what} of {value}',
+];

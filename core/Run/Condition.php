@@ -11,12 +11,16 @@ final readonly class Condition
      * @param string       $unit      empty for a condition in words
      * @param float|null   $tolerance difference that still counts as equal, in $unit
      * @param list<string> $states    for a condition in words: what to choose from
+     * @param ConditionAim $aim       how it is meant to be
+     * @param string       $intended  what it is meant to be, in $unit or in words; empty: as it comes
      */
     public function __construct(
         public string $name,
         public string $unit = '',
         public ?float $tolerance = null,
         public array $states = [],
+        public ConditionAim $aim = ConditionAim::Nominal,
+        public string $intended = '',
     ) {
     }
 
@@ -26,6 +30,7 @@ final readonly class Condition
         return new self(
             Row::text($row['name'] ?? ''), Row::text($row['unit'] ?? ''),
             Row::numberOrNull($row['tolerance'] ?? null), Row::texts($row['states'] ?? []),
+            ConditionAim::tryFrom(Row::text($row['aim'] ?? '')) ?? ConditionAim::Nominal, Row::text($row['intended'] ?? ''),
         );
     }
 }

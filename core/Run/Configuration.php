@@ -21,6 +21,7 @@ final readonly class Configuration
      * @param list<Factor>          $factors       that were varied on purpose, or pair the runs
      * @param list<Question>        $questions     that were asked of each run
      * @param list<Deviation>       $deviants      how the article differs from its build, one by one
+     * @param list<Constant>        $constants     of the fixture, which formulas take
      * @param string                $arm           variant within the build that the article is of; empty where there are none
      * @param bool                  $wears         does a run leave its mark on the article?
      * @param list<string>          $represents    identifiers of methods that this one is as good as
@@ -52,6 +53,7 @@ final readonly class Configuration
         public array $represents = [],
         public array $deviants = [],
         public string $arm = '',
+        public array $constants = [],
     ) {
     }
 
@@ -136,7 +138,7 @@ final readonly class Configuration
             array_map(Factor::fromRow(...), Row::rows($row['factors'] ?? [])),
             array_map(Question::fromRow(...), Row::rows($row['questions'] ?? self::oldQuestion($row))), ($row['wears'] ?? true) !== false,
             Row::texts($row['represents'] ?? []), array_map(Deviation::fromRow(...), Row::rows($row['deviants'] ?? [])),
-            Row::text($row['arm'] ?? ''),
+            Row::text($row['arm'] ?? ''), array_map(Constant::fromRow(...), Row::rows($row['constants'] ?? [])),
         );
     }
 

@@ -9,6 +9,7 @@ use Lustrum\Core\Formula\Formula;
 use Lustrum\Core\Formula\Variable;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\Units;
 
 /** Works derived channels out from the readings of a run, anew whenever they are looked at. */
 final class Derivation
@@ -39,6 +40,37 @@ final class Derivation
     public static function variables(array $readings): array
     {
         return array_map(static fn (Quantity $q): Variable => Variable::of($q->value, $q->unit->symbol, null, $q->resolution), $readings);
+    }
+
+    /**
+     * What formulas of a run take: its readings, put right where a channel was calibrated, and the constants of its fixture.
+     *
+     * @param array<string, Variable> $readings by channel
+     *
+     * @return array<string, Variable>
+     */
+    public static function onFixture(array $readings, Configuration $configuration): array
+    {
+        foreach ($configuration->channels as $channel) {
+            $line = isset($readings[$channel->key]) ? $channel->calibrated() : null;
+            if ($line !== null) {
+                $readings[$channel->key] = self::corrected($readings[$channel->key], $channel, $line);
+            }
+        }
+        foreach ($configuration->constants as $constant) {
+            $readings[$constant->key] = Variable::of($constant->value, $constant->unit, $constant->u);
+        }
+
+        return $readings;
+    }
+
+    private static function corrected(Variable $shown, Channel $channel, Calibration $line): Variable
+    {
+        $unit = Units::parse($channel->unit);
+
+        return Variable::of(
+            $line->corrected($unit->fromSi($shown->values[0])), $channel->unit, $line->uncertainty($shown->u / $unit->factor),
+        );
     }
 
     /**

@@ -25,6 +25,7 @@ final readonly class Factor
      * @param string       $unit   of a factor in numbers
      * @param float|null   $step   levels within half of it are one; null: only equal ones are
      * @param list<string> $levels to choose from; ordered words in their order, the first one lowest
+     * @param bool         $climbs a harder level waits until the one below has held on the same configuration
      */
     public function __construct(
         public string $name,
@@ -34,6 +35,7 @@ final readonly class Factor
         public ?float $step = null,
         public array $levels = [],
         public Harder $harder = Harder::None,
+        public bool $climbs = false,
     ) {
     }
 
@@ -109,6 +111,7 @@ final readonly class Factor
             FactorKind::tryFrom(Row::text($row['kind'] ?? '')) ?? FactorKind::Words, Row::text($row['unit'] ?? ''),
             Row::numberOrNull($row['step'] ?? null), Row::texts($row['levels'] ?? []),
             Harder::tryFrom(Row::text($row['harder'] ?? '')) ?? Harder::None,
+            ($row['climbs'] ?? false) === true,
         );
     }
 

@@ -4,14 +4,36 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Run;
 
+use Lustrum\Core\Setting\SettingScale;
+
 /** A setting that is read off the article before each run, with its intended value. */
 final readonly class SettingRule
 {
+    /**
+     * @param string       $lock    how it is kept from moving
+     * @param float|null   $low     least that it can be set to, in $unit
+     * @param float|null   $high    greatest
+     * @param float|null   $step    between settings that there are
+     * @param SettingScale $scale   on which the middle of two settings lies
+     * @param string       $more    what more of it does: 'closes the gap'
+     * @param string       $way     which way more is: 'clockwise, seen from the handle'
+     * @param string       $readOff where it is read off
+     * @param string       $tool    that it takes
+     */
     public function __construct(
         public string $name,
         public string $unit = '',
         public ?float $intended = null,
         public ?float $tolerance = null,
+        public string $lock = '',
+        public ?float $low = null,
+        public ?float $high = null,
+        public ?float $step = null,
+        public SettingScale $scale = SettingScale::Linear,
+        public string $more = '',
+        public string $way = '',
+        public string $readOff = '',
+        public string $tool = '',
     ) {
     }
 
@@ -21,6 +43,9 @@ final readonly class SettingRule
         return new self(
             Row::text($row['name'] ?? ''), Row::text($row['unit'] ?? ''),
             Row::numberOrNull($row['intended'] ?? null), Row::numberOrNull($row['tolerance'] ?? null),
+            Row::text($row['lock'] ?? ''), Row::numberOrNull($row['low'] ?? null), Row::numberOrNull($row['high'] ?? null),
+            Row::numberOrNull($row['step'] ?? null), SettingScale::tryFrom(Row::text($row['scale'] ?? '')) ?? SettingScale::Linear,
+            Row::text($row['more'] ?? ''), Row::text($row['way'] ?? ''), Row::text($row['readOff'] ?? ''), Row::text($row['tool'] ?? ''),
         );
     }
 }

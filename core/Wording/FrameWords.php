@@ -48,11 +48,6 @@ final class FrameWords
         return Messages::say('frame.people', ['workspace' => $workspace, 'n' => $people, 'writers' => $writers]);
     }
 
-    public static function methods(int $methods, int $unsafe): string
-    {
-        return Messages::say('frame.methods', ['n' => $methods, 'unsafe' => $unsafe]);
-    }
-
     /** What the tag of a build says before anything was tried on it. */
     public static function building(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\FactorKind;
@@ -28,6 +29,17 @@ final class MethodWords
             'instrument' => $instrument, 'stepped' => $step !== null, 'step' => Digits::short($step ?? 0.0),
             'limits' => $low !== null && $high !== null, 'low' => Digits::short($low ?? 0.0), 'high' => Digits::short($high ?? 0.0),
         ]);
+    }
+
+    /** What stands beside a method that does not say when to stop. */
+    public static function cannotStart(): string
+    {
+        return Messages::say('method.cannotStart');
+    }
+
+    public static function tared(Channel $c): string
+    {
+        return $c->tared ? Messages::say('method.tared') : '';
     }
 
     /** A try that nobody gave a name. */
@@ -68,7 +80,8 @@ final class MethodWords
     {
         return Messages::say('method.condition', [
             'name' => $c->name, 'inUnit' => $c->unit !== '', 'unit' => $c->unit,
-            'tolerated' => $c->tolerance !== null, 'tolerance' => Digits::short($c->tolerance ?? 0.0),
+            'tolerated' => $c->tolerance !== null, 'tolerance' => Digits::short($c->tolerance ?? 0.0), 'aim' => $c->aim->value,
+            'meant' => $c->intended !== '', 'intended' => Numbers::withUnit($c->intended, is_numeric($c->intended) ? $c->unit : ''),
         ]);
     }
 
@@ -77,6 +90,10 @@ final class MethodWords
         return Messages::say('method.setting', [
             'name' => $s->name, 'set' => $s->intended !== null, 'intended' => Numbers::set($s->intended ?? 0.0, $s->unit),
             'tolerated' => $s->tolerance !== null, 'tolerance' => Digits::short($s->tolerance ?? 0.0),
+            'ranged' => $s->low !== null && $s->high !== null, 'low' => Digits::short($s->low ?? 0.0), 'high' => Numbers::set($s->high ?? 0.0, $s->unit),
+            'stepped' => $s->step !== null, 'step' => Digits::short($s->step ?? 0.0), 'locked' => $s->lock !== '', 'lock' => $s->lock,
+            'told' => $s->more !== '', 'more' => $s->more, 'turned' => $s->way !== '', 'way' => $s->way, 'seen' => $s->readOff !== '',
+            'readOff' => $s->readOff, 'tooled' => $s->tool !== '', 'tool' => $s->tool,
         ]);
     }
 

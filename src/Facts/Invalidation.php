@@ -19,6 +19,7 @@ use Lustrum\Domain\Finding\Cause;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\Photo;
+use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Making;
@@ -39,6 +40,7 @@ final readonly class Invalidation implements AfterWrite
     private const BUILD = 'build';
     private const DEVICE = 'device';
     private const FAILURES = 'failures';
+    private const WORKSPACE = 'workspace';
 
     private const ALL = ['devices', 'frame', 'brief', 'methods', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
     private const JUDGED = ['devices', 'frame', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
@@ -61,6 +63,8 @@ final readonly class Invalidation implements AfterWrite
         Article::class => [self::FAILURES, ['build', 'try', 'find', 'run', 'next']],
         // It says what its trials measure, and how hard a failure outside a run was.
         Method::class => [self::DEVICE, ['methods', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next']],
+        // Whether it fits is said wherever a method names it.
+        Instrument::class => [self::WORKSPACE, ['methods', 'try', 'run']],
         // Its planned number and its end say whether anything may be told.
         Trial::class => [self::BUILD, self::JUDGED],
         Run::class => [self::BUILD, self::JUDGED],
@@ -87,8 +91,12 @@ final readonly class Invalidation implements AfterWrite
         $drops = $stale = [];
         foreach ($records as $record) {
             [$rule, $sheets] = self::rule($record);
-            self::take($drops[$record->belongsTo()->toRfc4122()] ??= new Dropped(), $rule, $record);
             $stale = [...$stale, ...$sheets];
+            if ($rule === self::WORKSPACE) {
+                $this->summaries->raise($record->workspace()->id()->toRfc4122());
+                continue;
+            }
+            self::take($drops[$record->belongsTo()->toRfc4122()] ??= new Dropped(), $rule, $record);
         }
         foreach ($drops as $device => $dropped) {
             $this->summaries->drop((string) $device, $dropped);

@@ -252,7 +252,7 @@ final class RunFacts
             $variables[$key] = Variable::si($si, $unit, $resolution);
         }
         $out = [];
-        foreach (Derivation::of($configuration->channels, $variables) as $result) {
+        foreach (Derivation::of($configuration->channels, Derivation::onFixture($variables, $configuration)) as $result) {
             if ($result->value !== null) {
                 $channel = $result->channel;
                 // What can be told of it is of the size of its uncertainty.

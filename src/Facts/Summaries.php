@@ -152,6 +152,12 @@ final class Summaries
         return $known;
     }
 
+    /** What every device of a workspace shows may be another; nothing that was worked out of runs is. */
+    public function raise(string $workspace): void
+    {
+        $this->db->executeStatement('UPDATE device SET counter = counter + 1 WHERE workspace_id = ?', [$workspace]);
+    }
+
     /**
      * Raises the counter of a device, and drops what a write makes stale: what rests on a build, with what rests on all of
      * them (which names the device in their place); everything where it touches more than one.

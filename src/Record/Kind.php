@@ -20,6 +20,7 @@ final readonly class Kind
      * @param bool                                     $withdrawable may it be taken back by hand, with a reason?
      * @param bool                                     $put          is it written at the common address, or has it one of its own?
      * @param bool                                     $carriesFile  does a file go with it, in and out?
+     * @param bool                                     $ofWorkspace does it belong to the workspace rather than to a device, so that no device file carries it?
      * @param bool                                     $numerous     are there so many that they are let go as soon as they are written or read?
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Kind
         public bool $put = true,
         public bool $carriesFile = false,
         public bool $numerous = false,
+        public bool $ofWorkspace = false,
     ) {
     }
 }

@@ -211,7 +211,7 @@ final class AccessTest extends ApiTestCase
             'because' => 'x', 'id' => '0190a4b0-0000-7000-8000-00000000000a', 'design' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
             'email' => 'new@example.test', 'role' => 'viewer',
             'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'],
-            'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
+            'method' => $this->records['method'], 'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
         ];
 
         return $this->sound($name) + $more + ['route' => $route->getPath()];
@@ -228,6 +228,7 @@ final class AccessTest extends ApiTestCase
             'cause' => ['text' => 'x'] + $refs,
             'decision' => ['next' => Uuid::v7()->toRfc4122(), 'letter' => 'Z', 'note' => 'other'] + $refs,
             'parameter' => ['name' => 'arm', 'text' => '3 mm'] + $refs,
+            'instrument' => ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N'],
             'making' => ['article' => $this->records['article'] ?? '', 'name' => 'Glue'],
             'document' => ['name' => 'plate.svg', 'role' => 'drawing'] + $refs,
             default => [
@@ -262,6 +263,7 @@ final class AccessTest extends ApiTestCase
         $this->records = [
             'device' => $bench->device, 'metric' => $metric, 'requirement' => $bench->requirement, 'revision' => $bench->a,
             'method' => $bench->method,
+            'instrument' => $this->put('instruments', ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N']),
             'article' => $bench->unitA, 'trial' => $trial, 'run' => $run, 'reading' => $reading, 'failure' => $failure,
             'candidate' => $candidate, 'decision' => $decision,
             'photo' => $photo, 'parameter' => $this->put('parameters', ['revision' => $bench->a, 'name' => 'arm', 'text' => '3 mm']),

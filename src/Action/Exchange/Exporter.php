@@ -42,7 +42,7 @@ final readonly class Exporter
         yield '"device":'.self::json(self::row($device)).",\n";
         yield '"configurations":{'."\n".implode(",\n", $this->configurations($device))."\n}";
         foreach ($this->registry->kinds() as $kind) {
-            if ($kind->class !== Device::class) {
+            if ($kind->class !== Device::class && !$kind->ofWorkspace) {
                 yield ",\n".'"'.$kind->plural.'":['."\n";
                 yield from $this->list($kind, $device);
                 yield "\n]";

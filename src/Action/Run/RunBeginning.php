@@ -92,9 +92,9 @@ final readonly class RunBeginning implements Beginning
             self::parameters(array_map(static fn (Parameter $p): Fact => $p->asFact(), $this->records->all(Parameter::class, $of)), $build, $article),
             array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
             $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '', $article?->lots() ?? [],
-            $method->id()->toRfc4122(), $method->name(), $method->version(), $method->rig(), $method->channels(), $method->conditions(),
+            $method->id()->toRfc4122(), $method->name(), $method->edition(), $method->rig(), $method->channels(), $method->conditions(),
             $method->settings(), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(), $method->represents(), $article?->deviants() ?? [],
-            $article?->arm() ?? '',
+            $article?->arm() ?? '', $method->constants(),
         );
     }
 

@@ -101,7 +101,7 @@ final readonly class TakingUp
             $method = $run->trial()->method();
             $results = array_filter($input->taken, static fn (TakenUp $t): bool => !$t->isLevel);
             $levels = array_filter($input->taken, static fn (TakenUp $t): bool => $t->isLevel);
-            $wasCurrent = $run->configuration()->methodVersion === $method->version();
+            $wasCurrent = $run->configuration()->methodVersion === $method->edition();
             $this->teach($method, $this->channels($method, $results), self::factors($method, $levels));
             $found = array_map(static fn (TakenUp $l): Found => new Found(trim($l->name), trim($l->text)), array_values($levels));
             $this->writer->amend(Run::class, $run->id(), $run->version(), fn (Run $r) => $r->learned($this->configurations->stored(
@@ -156,7 +156,7 @@ final readonly class TakingUp
 
         return Configuration::fromRow(Row::json(json_encode([
             'channels' => array_values($channels), 'factors' => array_values($factors),
-            'methodVersion' => $wasCurrent ? $method->version() : $made->methodVersion,
+            'methodVersion' => $wasCurrent ? $method->edition() : $made->methodVersion,
         ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)) + $made->toRow());
     }
 

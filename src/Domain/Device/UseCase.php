@@ -6,10 +6,13 @@ namespace Lustrum\Domain\Device;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Run\Amount;
 use Lustrum\Record\Named;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\AmountInput;
+use Lustrum\Shared\Doctrine\AmountsType;
 use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
@@ -35,6 +38,10 @@ class UseCase extends Record implements Named
     #[ORM\Column(name: 'used_where', length: 300)]
     private string $where = '';
 
+    /** @var list<Amount> what the device bears in it, so that a rehearsal can be held against it */
+    #[ORM\Column(type: AmountsType::NAME)]
+    private array $loads = [];
+
     /** Why it was given up; empty: it goes on. */
     #[ORM\Column(type: Types::TEXT)]
     private string $dropped = '';
@@ -58,14 +65,21 @@ class UseCase extends Record implements Named
         $this->who = trim($input->who);
         $this->where = trim($input->where);
         $this->dropped = trim($input->dropped);
+        $this->loads = AmountInput::amounts($input->loads, 'loads');
     }
 
     public function view(): UseCaseView
     {
         return new UseCaseView(
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->name, $this->who, $this->where,
-            $this->dropped,
+            $this->dropped, $this->loads,
         );
+    }
+
+    /** @return list<Amount> */
+    public function loads(): array
+    {
+        return $this->loads;
     }
 
     public function device(): Device

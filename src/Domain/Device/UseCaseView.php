@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Device;
 
+use Lustrum\Core\Run\Amount;
+
 final readonly class UseCaseView
 {
+    /** @param list<Amount> $loads */
     public function __construct(
         public string $id,
         public int $version,
@@ -14,6 +17,7 @@ final readonly class UseCaseView
         public string $who,
         public string $where,
         public string $dropped,
+        public array $loads,
     ) {
     }
 }

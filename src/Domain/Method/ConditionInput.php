@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Method;
 
 use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\ConditionAim;
 use Lustrum\Shared\Choices;
+use Lustrum\Shared\Limit;
 use Lustrum\Shared\Name;
 use Lustrum\Shared\Number;
 use Lustrum\Shared\UnitSymbol;
@@ -29,11 +31,14 @@ final readonly class ConditionInput
         public ?float $tolerance = null,
         #[Choices]
         public array $states = [],
+        public ConditionAim $aim = ConditionAim::Nominal,
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $intended = '',
     ) {
     }
 
     public function condition(): Condition
     {
-        return new Condition(trim($this->name), trim($this->unit), $this->tolerance, $this->states);
+        return new Condition(trim($this->name), trim($this->unit), $this->tolerance, $this->states, $this->aim, trim($this->intended));
     }
 }

@@ -21,6 +21,7 @@ final readonly class FactorInput
      * @param string       $unit   of a factor in numbers; empty for a plain number
      * @param float|null   $step   levels within half of it are one, in $unit
      * @param list<string> $levels to choose from; ordered words lowest first
+     * @param bool         $climbs a harder level waits until the one below has held on the same configuration
      */
     public function __construct(
         #[Name]
@@ -35,6 +36,7 @@ final readonly class FactorInput
         #[Choices]
         public array $levels = [],
         public Harder $harder = Harder::None,
+        public bool $climbs = false,
     ) {
     }
 
@@ -42,7 +44,7 @@ final readonly class FactorInput
     {
         return new Factor(
             trim($this->name), $this->role, $this->kind, trim($this->unit), $this->step,
-            array_values(array_filter(array_map(trim(...), $this->levels), static fn (string $l): bool => $l !== '')), $this->harder,
+            array_values(array_filter(array_map(trim(...), $this->levels), static fn (string $l): bool => $l !== '')), $this->harder, $this->climbs,
         );
     }
 }

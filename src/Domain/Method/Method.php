@@ -6,17 +6,30 @@ namespace Lustrum\Domain\Method;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Core\Plan\Minutes;
+use Lustrum\Core\Run\Amount;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\Constant;
 use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\HeldBefore;
+use Lustrum\Core\Run\LookOut;
+use Lustrum\Core\Run\MethodChanges;
+use Lustrum\Core\Run\MethodState;
 use Lustrum\Core\Run\Question;
+use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\SettingRule;
+use Lustrum\Core\Run\UsedUp;
+use Lustrum\Core\Run\Wait;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
+use Lustrum\Domain\Device\UseCase;
 use Lustrum\Domain\Device\UseStep;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\AmountInput;
+use Lustrum\Shared\Doctrine\AmountsType;
 use Lustrum\Shared\Doctrine\TextsType;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
@@ -96,6 +109,55 @@ class Method extends Record
     #[ORM\Column(type: SafetyType::NAME)]
     private Safety $safety;
 
+    /** Counts states between which results are not simply alike; runs are made with one. */
+    #[ORM\Column]
+    private int $edition = 1;
+
+    /** @var list<Constant> */
+    #[ORM\Column(type: ConstantsType::NAME)]
+    private array $constants = [];
+
+    /** @var list<string> */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $tools = [];
+
+    /** Serial of an article that is tried first and last. */
+    #[ORM\Column(length: 120)]
+    private string $reference = '';
+
+    #[ORM\Column]
+    private float $setUpMinutes = 0.0;
+
+    #[ORM\Column]
+    private float $resetMinutes = 0.0;
+
+    #[ORM\Column]
+    private float $changeMinutes = 0.0;
+
+    /** The use that it rehearses. */
+    #[ORM\ManyToOne]
+    private ?UseCase $use = null;
+
+    /** @var list<Amount> what it carries of that use */
+    #[ORM\Column(type: AmountsType::NAME)]
+    private array $carries = [];
+
+    /** @var list<HeldBefore> */
+    #[ORM\Column(name: 'held_before', type: HeldBeforesType::NAME)]
+    private array $before = [];
+
+    /** @var list<Wait> */
+    #[ORM\Column(type: WaitsType::NAME)]
+    private array $ready = [];
+
+    /** @var list<LookOut> */
+    #[ORM\Column(type: LookOutsType::NAME)]
+    private array $looks = [];
+
+    /** @var list<UsedUp> */
+    #[ORM\Column(type: UsedUpsType::NAME)]
+    private array $usesUp = [];
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -106,7 +168,9 @@ class Method extends Record
 
     public function take(RecordInput $input, Records $records): void
     {
-        $channels = SoundChannels::of($input->channels);
+        $was = $this->isWritten() ? $this->state() : null;
+        $this->constants = SoundChannels::constants($input->constants, $input->channels);
+        $channels = SoundChannels::of($input->channels, $this->constants);
         $this->name = trim($input->name);
         $this->purpose = $input->purpose;
         $this->rig = trim($input->rig);
@@ -128,6 +192,41 @@ class Method extends Record
             fn (Channel $c): Channel => $c->measuring(Metric::named($c->metric, $c->unit, $this->device, $records)->id()->toRfc4122()),
             $channels,
         );
+        $this->takeConduct($input, $records);
+        if ($was !== null && MethodChanges::breaks($was, $this->state())) {
+            ++$this->edition;
+        }
+    }
+
+    /** How it is gone about, which no result rests on. */
+    private function takeConduct(MethodInput $input, Records $records): void
+    {
+        $this->tools = $input->tools;
+        $this->reference = trim($input->reference);
+        [$this->setUpMinutes, $this->resetMinutes, $this->changeMinutes] = [$input->setUpMinutes, $input->resetMinutes, $input->changeMinutes];
+        $this->use = $records->namedOrNull(UseCase::class, $input->use, 'use');
+        if ($this->use !== null && $this->use->device() !== $this->device) {
+            throw Invalid::at('use', 'That is a use of another device.');
+        }
+        $this->carries = AmountInput::amounts($input->carries, 'carries');
+        $this->before = array_map(static fn (HeldBeforeInput $b): HeldBefore => $b->held(), $input->before);
+        $this->ready = array_map(static fn (WaitInput $w): Wait => $w->wait(), $input->ready);
+        $this->looks = array_map(static fn (LookOutInput $l): LookOut => $l->lookOut(), $input->looks);
+        $this->usesUp = array_map(static fn (UsedUpInput $u): UsedUp => $u->usedUp(), $input->usesUp);
+    }
+
+    /** What results rest on. */
+    public function state(): MethodState
+    {
+        return new MethodState(
+            $this->rig, $this->heldWhen, $this->endPoint, $this->channels, $this->constants, $this->questions, $this->factors, $this->conditions,
+            $this->settings,
+        );
+    }
+
+    public function restore(array $row, Records $records): void
+    {
+        $this->edition = max(1, Row::whole($row['edition'] ?? $row['version'] ?? 1));
     }
 
     /**
@@ -158,7 +257,7 @@ class Method extends Record
     {
         $safety = $this->safety;
         $abort = $safety->hazards === [] ? $stop : trim($safety->abort.' '.$stop);
-        $this->safety = new Safety([...$safety->hazards, $hazard], $safety->cautions, $abort, $safety->needsSignOff);
+        $this->safety = new Safety([...$safety->hazards, $hazard], $safety->cautions, $abort, $safety->needsSignOff, $safety->agreedBy);
     }
 
     /**
@@ -188,7 +287,9 @@ class Method extends Record
             array_map(fn (Channel $c): ChannelView => ChannelView::of($c, $this->device), $this->channels),
             $this->conditions, $this->settings, $this->factors,
             array_map(fn (Question $q): QuestionView => QuestionView::of($q, $this->device), $this->questions), $this->modes, $this->wears,
-            $this->represents, $this->steps, $this->inUse, $this->safety,
+            $this->represents, $this->steps, $this->inUse, $this->safety, $this->edition, $this->constants, $this->tools, $this->reference,
+            $this->setUpMinutes, $this->resetMinutes, $this->changeMinutes, $this->use?->id()->toRfc4122(), $this->carries,
+            array_map(HeldBeforeView::of(...), $this->before), $this->ready, $this->looks, $this->usesUp,
         );
     }
 
@@ -262,6 +363,39 @@ class Method extends Record
     public function settings(): array
     {
         return $this->settings;
+    }
+
+    public function edition(): int
+    {
+        return $this->edition;
+    }
+
+    /** @return list<Constant> */
+    public function constants(): array
+    {
+        return $this->constants;
+    }
+
+    /** @return list<HeldBefore> */
+    public function before(): array
+    {
+        return $this->before;
+    }
+
+    public function minutes(): Minutes
+    {
+        return new Minutes($this->setUpMinutes, $this->minutes, $this->resetMinutes, $this->changeMinutes);
+    }
+
+    public function useCase(): ?UseCase
+    {
+        return $this->use;
+    }
+
+    /** @return list<Amount> */
+    public function carries(): array
+    {
+        return $this->carries;
     }
 
     public function safety(): Safety

@@ -12,9 +12,10 @@ final class MethodKinds implements Registration
     public static function kinds(): array
     {
         return [
+            new Kind('instrument', 'instruments', Instrument::class, InstrumentInput::class, InstrumentView::class, [], ofWorkspace: true),
             new Kind(
                 'method', 'methods', Method::class, MethodInput::class, MethodView::class,
-                ['device' => 'device', 'steps' => 'step'], withdrawable: false,
+                ['device' => 'device', 'steps' => 'step', 'use' => 'use'], withdrawable: false,
             ),
         ];
     }

@@ -15,6 +15,7 @@ final readonly class Safety
      * @param list<string> $hazards
      * @param list<string> $cautions
      * @param string       $abort        when to stop; blank: a run can only start with a named override
+     * @param list<string> $agreedBy     whose agreement is needed, in this order; none: anybody's, where a sign-off is needed
      * @param bool         $needsSignOff a person is at risk, or a permit or a licensed practitioner is needed
      */
     public function __construct(
@@ -25,6 +26,8 @@ final readonly class Safety
         #[Note]
         public string $abort = '',
         public bool $needsSignOff = false,
+        #[Choices]
+        public array $agreedBy = [],
     ) {
     }
 

@@ -16,6 +16,7 @@ final class SafetyType extends ValueType
         return new Safety(
             Row::texts($stored['hazards'] ?? []), Row::texts($stored['cautions'] ?? []),
             Row::text($stored['abort'] ?? ''), ($stored['needsSignOff'] ?? false) === true,
+            Row::texts($stored['agreedBy'] ?? []),
         );
     }
 }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Method;
 
+use Lustrum\Core\Check\Known;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Formula\Formula;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Calibration;
 use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Constant;
 use Lustrum\Shared\Refusal\Invalid;
 
 /** The channels of a method, checked against each other when it is written. */
@@ -15,12 +18,13 @@ final class SoundChannels
 {
     /**
      * @param list<ChannelInput> $inputs
+     * @param list<Constant>     $constants of the fixture, which formulas take too
      *
      * @return list<Channel> with the metric as it was typed
      *
      * @throws Invalid at the field that is wrong
      */
-    public static function of(array $inputs): array
+    public static function of(array $inputs, array $constants): array
     {
         $channels = array_map(static fn (ChannelInput $c, int $i): Channel => $c->channel($i), $inputs, array_keys($inputs));
         $keys = [];
@@ -33,7 +37,7 @@ final class SoundChannels
         }
         foreach ($channels as $i => $channel) {
             if ($channel->isDerived()) {
-                self::mustBeDerivable($channel, $channels, $i);
+                self::mustBeDerivable($channel, $channels, $constants, $i);
             }
         }
 
@@ -48,13 +52,59 @@ final class SoundChannels
         if (!$channel->whenStopped->hasValue()) {
             throw self::invalid($i, 'whenStopped', 'A value, at least, or at most.');
         }
-        Units::parse($channel->unit);
+        $unit = Units::parse($channel->unit);
+        if ($channel->measures !== '' && !Units::fit($unit->symbol, Known::UNITS[$channel->measures]) && !self::turns($channel)) {
+            throw self::invalid($i, 'measures', sprintf('%s measures %s.', $channel->unit, $unit->measures()));
+        }
+        if ($channel->calibration === []) {
+            return;
+        }
+        try {
+            Calibration::of($channel->calibration);
+        } catch (CoreException $e) {
+            throw self::invalid($i, 'calibration', $e->getMessage());
+        }
+        if ($channel->isDerived()) {
+            throw self::invalid($i, 'calibration', 'A channel that is worked out has no instrument to calibrate.');
+        }
     }
 
-    /** @param list<Channel> $channels */
-    private static function mustBeDerivable(Channel $channel, array $channels, int $i): void
+    /** How fast something turns may be read in rad/s as well. */
+    private static function turns(Channel $channel): bool
     {
-        $units = [];
+        return Units::fit(Known::UNITS[$channel->measures], 'Hz') && Units::fit($channel->unit, 'rad/s');
+    }
+
+    /**
+     * @param list<ConstantInput> $inputs
+     * @param list<ChannelInput>  $channels
+     *
+     * @return list<Constant>
+     *
+     * @throws Invalid at the name that is there twice
+     */
+    public static function constants(array $inputs, array $channels): array
+    {
+        $keys = array_column($channels, 'key');
+        $out = [];
+        foreach ($inputs as $i => $input) {
+            if (in_array($input->key, $keys, true)) {
+                throw Invalid::at(sprintf('constants[%d].key', $i), 'A channel or another constant has this short name.');
+            }
+            $keys[] = $input->key;
+            $out[] = $input->constant();
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<Channel>  $channels
+     * @param list<Constant> $constants
+     */
+    private static function mustBeDerivable(Channel $channel, array $channels, array $constants, int $i): void
+    {
+        $units = array_column($constants, 'unit', 'key');
         foreach ($channels as $other) {
             if (!$other->isDerived()) {
                 $units[$other->key] = $other->unit;

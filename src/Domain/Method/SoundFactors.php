@@ -42,6 +42,9 @@ final class SoundFactors
         if ($factor->harder !== Harder::None && ($factor->isBlock() || $factor->kind === FactorKind::Words)) {
             throw self::invalid($i, 'harder', 'Only numbers and ordered words of a factor have a harder end.');
         }
+        if ($factor->climbs && $factor->harder === Harder::None) {
+            throw self::invalid($i, 'climbs', 'Which end is harder? Only then one level can wait for another.');
+        }
         if ($factor->kind === FactorKind::Ordered && count($factor->levels) < 2) {
             throw self::invalid($i, 'levels', 'Ordered words are written down in their order, the lowest first.');
         }

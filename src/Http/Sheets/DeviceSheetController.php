@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Http\Sheets;
 
 use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Method\Method;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Http\Cached;
@@ -17,6 +18,8 @@ use Lustrum\Sheet\Devices\DeviceCard;
 use Lustrum\Sheet\Devices\DeviceList;
 use Lustrum\Sheet\Frame\Frames;
 use Lustrum\Sheet\Frame\FrameView;
+use Lustrum\Sheet\Methods\MethodSheet;
+use Lustrum\Sheet\Methods\MethodSheets;
 use Lustrum\Sheet\Methods\MethodsSheet;
 use Lustrum\Sheet\Methods\MethodsSheets;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -37,6 +40,7 @@ final readonly class DeviceSheetController
         private Frames $frames,
         private Briefs $briefs,
         private MethodsSheets $methods,
+        private MethodSheets $oneMethod,
     ) {
     }
 
@@ -79,7 +83,17 @@ final readonly class DeviceSheetController
         return new JsonResponse($this->briefs->wish($device, $input->text));
     }
 
-    /** The methods of a device. */
+    /** One method, read as an instruction. */
+    #[Route('/api/methods/{id}/sheet', requirements: self::ID, methods: ['GET'])]
+    #[Answers(MethodSheet::class)]
+    public function method(Uuid $id, Request $request): Response
+    {
+        $method = $this->records->find(Method::class, $id);
+
+        return $this->cached->sheet($request, $method, fn (): MethodSheet => $this->oneMethod->of($method));
+    }
+
+    /** The methods of a device, those of the others, and the instruments of the team. */
     #[Route('/api/devices/{id}/methods', requirements: self::ID, methods: ['GET'])]
     #[Answers(MethodsSheet::class)]
     public function methods(Uuid $id, Request $request): Response

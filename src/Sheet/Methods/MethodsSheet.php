@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Methods;
 
-use Lustrum\Sheet\Build\Pick;
-
-/** The methods of a device, and what each asks for. */
+/** The library: the methods of a device, those of the others, and the instruments of the team. */
 final readonly class MethodsSheet
 {
     /**
-     * @param list<MethodRow> $methods
-     * @param list<Pick>      $steps   of use, in their order
-     * @param list<string>    $metrics known on the device, for choosing from
+     * @param list<MethodRow>     $methods
+     * @param list<ElsewhereRow>  $elsewhere methods of other devices of the workspace
+     * @param list<InstrumentRow> $instruments
      */
     public function __construct(
         public string $sentence,
         public array $methods,
-        public array $metrics,
-        public array $steps,
+        public array $elsewhere,
+        public array $instruments,
+        public string $workspace,
     ) {
     }
 }

@@ -123,7 +123,9 @@ final readonly class RunSheets
 
         return array_map(
             static fn (DerivedReading $d): DerivedView => DerivedView::of($d, $book->metric($d->channel->metric), $inputs),
-            Derivation::of($run->configuration()->channels, Derivation::variables($quantities)),
+            Derivation::of(
+                $run->configuration()->channels, Derivation::onFixture(Derivation::variables($quantities), $run->configuration()),
+            ),
         );
     }
 }

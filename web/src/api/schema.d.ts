@@ -301,10 +301,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The methods of a device. */
+        /** The methods of a device, those of the others, and the instruments of the team. */
         get: operations["lustrum_http_sheets_devicesheet_methods"];
         put?: never;
-        post?: never;
+        /** Uses a method of another device here: copies it. */
+        post: operations["lustrum_http_try_method_usehere"];
         delete?: never;
         options?: never;
         head?: never;
@@ -550,6 +551,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_instrument"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/makings/{id}": {
         parameters: {
             query?: never;
@@ -594,6 +629,23 @@ export interface paths {
         get?: never;
         /** Makes a record, or changes it under its version. Sent twice, it is one record. */
         put: operations["put_method"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods/{id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One method, read as an instruction. */
+        get: operations["lustrum_http_sheets_devicesheet_method"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1663,13 +1715,32 @@ export interface components {
         "Core.Judging.UseFit": "fits" | "withChanges" | "doesNot" | "notKnown";
         /** @enum {string} */
         "Core.Outcome.ResultKind": "equal" | "atLeast" | "atMost" | "held" | "failed" | "lost";
+        "Core.Run.Amount": {
+            what: string;
+            text: string;
+        };
         /** @enum {string} */
         "Core.Run.Answer": "held" | "onlyJust" | "failed" | "notLooked";
+        "Core.Run.CalibrationPoint": {
+            shown: number;
+            really: number;
+        };
         "Core.Run.Condition": {
             name: string;
             unit: string;
             tolerance: number | null;
             states: string[];
+            aim: components["schemas"]["Core.Run.ConditionAim"];
+            intended: string;
+        };
+        /** @enum {string} */
+        "Core.Run.ConditionAim": "nominal" | "worst" | "uncontrolled";
+        "Core.Run.Constant": {
+            key: string;
+            name: string;
+            value: number;
+            unit: string;
+            u: number | null;
         };
         "Core.Run.Deviation": {
             kind: components["schemas"]["Core.Run.DeviationKind"];
@@ -1688,6 +1759,7 @@ export interface components {
             step: number | null;
             levels: string[];
             harder: components["schemas"]["Core.Run.Harder"];
+            climbs: boolean;
         };
         /** @enum {string} */
         "Core.Run.FactorKind": "number" | "ordered" | "words";
@@ -1697,6 +1769,12 @@ export interface components {
         "Core.Run.Filled": "history" | "present";
         /** @enum {string} */
         "Core.Run.Harder": "none" | "more" | "less";
+        "Core.Run.LookOut": {
+            what: string;
+            every: number | null;
+            after: number | null;
+            at: string;
+        };
         /** @enum {string} */
         "Core.Run.Purpose": "findOut" | "settle" | "practise" | "demonstrate";
         /** @enum {string} */
@@ -1706,7 +1784,30 @@ export interface components {
             unit: string;
             intended: number | null;
             tolerance: number | null;
+            lock: string;
+            low: number | null;
+            high: number | null;
+            step: number | null;
+            scale: components["schemas"]["Core.Setting.SettingScale"];
+            more: string;
+            way: string;
+            readOff: string;
+            tool: string;
         };
+        "Core.Run.UsedUp": {
+            kind: components["schemas"]["Core.Run.UsedUpKind"];
+            what: string;
+            amount: number;
+            unit: string;
+        };
+        /** @enum {string} */
+        "Core.Run.UsedUpKind": "article" | "load" | "material" | "money" | "visit";
+        "Core.Run.Wait": {
+            what: string;
+            minutes: number | null;
+        };
+        /** @enum {string} */
+        "Core.Setting.SettingScale": "linear" | "log" | "area";
         "Core.Wording.Estimate": {
             text: string;
             value: number;
@@ -1994,6 +2095,7 @@ export interface components {
             who?: string;
             where?: string;
             dropped?: string;
+            loads?: components["schemas"]["Shared.AmountInput"][];
             version?: number | null;
         };
         "Domain.Device.UseCaseView": {
@@ -2004,6 +2106,7 @@ export interface components {
             who: string;
             where: string;
             dropped: string;
+            loads: components["schemas"]["Core.Run.Amount"][];
         };
         "Domain.Device.UseStepInput": {
             device: string;
@@ -2200,6 +2303,10 @@ export interface components {
             by: string;
             at: string;
         };
+        "Domain.Method.CalibrationInput": {
+            shown: number;
+            really: number;
+        };
         "Domain.Method.ChannelInput": {
             key: string;
             metric: string;
@@ -2210,6 +2317,11 @@ export interface components {
             high?: (number | string) | null;
             whenStopped?: components["schemas"]["Core.Outcome.ResultKind"];
             formula?: string;
+            measures?: string;
+            lasts?: string;
+            difference?: number | null;
+            tared?: boolean;
+            calibration?: components["schemas"]["Domain.Method.CalibrationInput"][];
         };
         "Domain.Method.ChannelView": {
             key: string;
@@ -2222,12 +2334,26 @@ export interface components {
             high: number | null;
             whenStopped: components["schemas"]["Core.Outcome.ResultKind"];
             formula: string;
+            measures: string;
+            lasts: number | null;
+            difference: number | null;
+            tared: boolean;
+            calibration: components["schemas"]["Core.Run.CalibrationPoint"][];
         };
         "Domain.Method.ConditionInput": {
             name: string;
             unit?: string;
             tolerance?: number | null;
             states?: string[];
+            aim?: components["schemas"]["Core.Run.ConditionAim"];
+            intended?: string;
+        };
+        "Domain.Method.ConstantInput": {
+            key: string;
+            value: number;
+            unit?: string;
+            name?: string;
+            u?: number | null;
         };
         "Domain.Method.FactorInput": {
             name: string;
@@ -2237,6 +2363,59 @@ export interface components {
             step?: number | null;
             levels?: string[];
             harder?: components["schemas"]["Core.Run.Harder"];
+            climbs?: boolean;
+        };
+        "Domain.Method.HeldBeforeInput": {
+            method?: string;
+            levels?: string[];
+            why?: string;
+        };
+        "Domain.Method.HeldBeforeView": {
+            method: string;
+            levels: string[];
+            why: string;
+        };
+        "Domain.Method.InstrumentInput": {
+            workspace: string;
+            name: string;
+            unit: string;
+            resolution?: number | null;
+            low?: number | null;
+            high?: number | null;
+            lag?: (number | string) | null;
+            rate?: (number | string) | null;
+            checkedOn?: string;
+            checkMonths?: number | null;
+            checkedBy?: string;
+            power?: string;
+            leftIn?: string;
+            note?: string;
+            version?: number | null;
+        };
+        "Domain.Method.InstrumentView": {
+            id: string;
+            version: number;
+            workspace: string;
+            name: string;
+            unit: string;
+            resolution: number | null;
+            low: number | null;
+            high: number | null;
+            lag: number | null;
+            rate: number | null;
+            checkedOn: string;
+            checkMonths: number | null;
+            checkedBy: string;
+            power: string;
+            leftIn: string;
+            note: string;
+            formerly: string[];
+        };
+        "Domain.Method.LookOutInput": {
+            what: string;
+            every?: number | null;
+            after?: number | null;
+            at?: string;
         };
         "Domain.Method.MethodInput": {
             device: string;
@@ -2257,6 +2436,18 @@ export interface components {
             represents?: string[];
             steps?: string[];
             inUse?: boolean;
+            constants?: components["schemas"]["Domain.Method.ConstantInput"][];
+            tools?: string[];
+            reference?: string;
+            setUpMinutes?: number;
+            resetMinutes?: number;
+            changeMinutes?: number;
+            use?: string | null;
+            carries?: components["schemas"]["Shared.AmountInput"][];
+            before?: components["schemas"]["Domain.Method.HeldBeforeInput"][];
+            ready?: components["schemas"]["Domain.Method.WaitInput"][];
+            looks?: components["schemas"]["Domain.Method.LookOutInput"][];
+            usesUp?: components["schemas"]["Domain.Method.UsedUpInput"][];
             safety?: components["schemas"]["Domain.Method.Safety"];
             version?: number | null;
         };
@@ -2282,6 +2473,19 @@ export interface components {
             steps: string[];
             inUse: boolean;
             safety: components["schemas"]["Domain.Method.Safety"];
+            edition: number;
+            constants: components["schemas"]["Core.Run.Constant"][];
+            tools: string[];
+            reference: string;
+            setUpMinutes: number;
+            resetMinutes: number;
+            changeMinutes: number;
+            use: string | null;
+            carries: components["schemas"]["Core.Run.Amount"][];
+            before: components["schemas"]["Domain.Method.HeldBeforeView"][];
+            ready: components["schemas"]["Core.Run.Wait"][];
+            looks: components["schemas"]["Core.Run.LookOut"][];
+            usesUp: components["schemas"]["Core.Run.UsedUp"][];
         };
         "Domain.Method.QuestionInput": {
             metric: string;
@@ -2299,12 +2503,36 @@ export interface components {
             cautions: string[];
             abort: string;
             needsSignOff: boolean;
+            agreedBy: string[];
         };
         "Domain.Method.SettingRuleInput": {
             name: string;
             unit?: string;
             intended?: number | null;
             tolerance?: number | null;
+            lock?: string;
+            low?: number | null;
+            high?: number | null;
+            step?: number | null;
+            scale?: components["schemas"]["Core.Setting.SettingScale"];
+            more?: string;
+            way?: string;
+            readOff?: string;
+            tool?: string;
+        };
+        "Domain.Method.UseHereInput": {
+            id: string;
+            method: string;
+        };
+        "Domain.Method.UsedUpInput": {
+            what: string;
+            kind?: components["schemas"]["Core.Run.UsedUpKind"];
+            amount?: number;
+            unit?: string;
+        };
+        "Domain.Method.WaitInput": {
+            what: string;
+            minutes?: number | null;
         };
         "Domain.Revision.Arm": {
             name: string;
@@ -2786,6 +3014,10 @@ export interface components {
         "Record.WithdrawInput": {
             because: string;
         };
+        "Shared.AmountInput": {
+            what: string;
+            text: string;
+        };
         "Shared.LineInput": {
             text: string;
         };
@@ -3024,22 +3256,61 @@ export interface components {
             station: string;
             why: string;
         };
+        "Sheet.Methods.EditionRow": {
+            edition: number;
+            at: string;
+            by: string;
+            changes: string[];
+            tie: string;
+        };
+        "Sheet.Methods.ElsewhereRow": {
+            id: string;
+            name: string;
+            purpose: string;
+            device: string;
+        };
+        "Sheet.Methods.InstrumentRow": {
+            instrument: components["schemas"]["Domain.Method.InstrumentView"];
+            is: string;
+            checked: string;
+            isDue: boolean;
+            readBy: string[];
+        };
         "Sheet.Methods.MethodRow": {
-            method: components["schemas"]["Domain.Method.MethodView"];
+            id: string;
+            name: string;
+            purpose: string;
             aside: string;
-            reads: string[];
-            asks: string[];
-            varies: string[];
-            records: string;
-            settings: string;
-            mind: string;
+            runs: number;
+            reads: string;
             through: string;
+            mind: string;
+            lacks: string;
+        };
+        "Sheet.Methods.MethodSheet": {
+            sentence: string;
+            method: components["schemas"]["Domain.Method.MethodView"];
+            runs: number;
+            lines: {
+                [key: string]: unknown;
+            };
+            takes: string;
+            mind: string;
+            carries: string;
+            editions: components["schemas"]["Sheet.Methods.EditionRow"][];
+            metrics: string[];
+            instruments: string[];
+            methods: string[];
+            steps: components["schemas"]["Sheet.Build.Pick"][];
+            uses: components["schemas"]["Sheet.Build.Pick"][];
+            measurable: string[];
         };
         "Sheet.Methods.MethodsSheet": {
             sentence: string;
             methods: components["schemas"]["Sheet.Methods.MethodRow"][];
-            metrics: string[];
-            steps: components["schemas"]["Sheet.Build.Pick"][];
+            elsewhere: components["schemas"]["Sheet.Methods.ElsewhereRow"][];
+            instruments: components["schemas"]["Sheet.Methods.InstrumentRow"][];
+            workspace: string;
         };
         "Sheet.Next.CameOf": {
             what: string;
@@ -4078,6 +4349,41 @@ export interface operations {
             };
         };
     };
+    lustrum_http_try_method_usehere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Method.UseHereInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Method.MethodView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_find_calling_call: {
         parameters: {
             query?: never;
@@ -4554,6 +4860,76 @@ export interface operations {
             };
         };
     };
+    put_instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Method.InstrumentInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Method.InstrumentView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Method.InstrumentView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     put_making: {
         parameters: {
             query?: never;
@@ -4646,6 +5022,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Method.MethodView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_devicesheet_method: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Methods.MethodSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */

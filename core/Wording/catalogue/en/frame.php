@@ -11,5 +11,4 @@ return [
     'limits' => '{gates, select, formal {Formal stages} other {Open loop, no gates}} · shown at {percent} % confidence{costs, select, yes { · a next build may cost {cost} {currency}} other {}}{takes, select, yes { · and take {hours} h} other {}}{few, select, yes { · at most {changes} changes at once} other {}}',
     'people' => '{workspace} has {n, plural, one {# person} other {# people}}, {writers, plural, =0 {none of whom can write} one {# of whom can write} other {# of whom can write}}.',
     'building' => 'being built',
-    'methods' => '{n, plural, =0 {No methods yet. A method says what is measured, with which instrument, and when to stop.} other {{n, plural, one {# method} other {# methods}}{unsafe, plural, =0 {; all say when to stop} one {; # does not say when to stop} other {; # do not say when to stop}}.}}',
 ];

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Try;
+
+use Lustrum\Action\Method\UsingHere;
+use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Method\MethodView;
+use Lustrum\Domain\Method\UseHereInput;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Record\Records;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+/** What is done with methods as a whole. */
+final readonly class MethodController
+{
+    public function __construct(
+        private Records $records,
+        private UsingHere $using,
+    ) {
+    }
+
+    /** Uses a method of another device here: copies it. */
+    #[Route('/api/devices/{id}/methods', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Answers(MethodView::class)]
+    public function useHere(Uuid $id, #[Body] UseHereInput $input): JsonResponse
+    {
+        $device = $this->records->find(Device::class, $id);
+        $this->records->mustWrite($device->workspace());
+
+        return new JsonResponse($this->using->copy($device, Uuid::fromString($input->id), $input->method));
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Methods;
+
+use Lustrum\Domain\Method\MethodView;
+use Lustrum\Sheet\Build\Pick;
+
+/** One method, read as an instruction; each line by the name of the field that it says. */
+final readonly class MethodSheet
+{
+    /**
+     * @param array<string, list<MethodLine>> $lines       by field of the method; one for each of its rows
+     * @param string                          $takes       minutes, in words
+     * @param string                          $mind        hazards, cautions and when to stop
+     * @param string                          $carries     how much of its use it carries; empty: nobody said which
+     * @param list<EditionRow>                $editions    newest first
+     * @param list<string>                    $metrics     known on the device, for choosing from
+     * @param list<string>                    $instruments of the team
+     * @param list<string>                    $methods     the others of the device
+     * @param list<Pick>                      $steps       of use, in their order
+     * @param list<Pick>                      $uses
+     * @param list<string>                    $measurable  what relations between readings know
+     */
+    public function __construct(
+        public string $sentence,
+        public MethodView $method,
+        public int $runs,
+        public array $lines,
+        public string $takes,
+        public string $mind,
+        public string $carries,
+        public array $editions,
+        public array $metrics,
+        public array $instruments,
+        public array $methods,
+        public array $steps,
+        public array $uses,
+        public array $measurable,
+    ) {
+    }
+}

@@ -23,9 +23,9 @@ function wren(): Story
 function wrenBrief(Story $s): void
 {
     $at = '2026-02-24T19:20:00+00:00';
-    $s->add('uses', ['id' => 'use-beds', 'device' => 'wren', 'name' => 'Sowing raked beds', 'who' => 'Growers, alone', 'where' => 'Beds of 75 cm, level to gently sloping', 'dropped' => ''], $at);
+    $s->add('uses', ['id' => 'use-beds', 'device' => 'wren', 'name' => 'Sowing raked beds', 'who' => 'Growers, alone', 'where' => 'Beds of 75 cm, level to gently sloping', 'dropped' => '', 'loads' => [['what' => 'mass', 'text' => '10.4 kg'], ['what' => 'speed', 'text' => '4 km/h'], ['what' => 'payload', 'text' => '3.2 kg'], ['what' => 'length of a bed', 'text' => '30 m']]], $at);
     $s->add('uses', ['id' => 'use-trays', 'device' => 'wren', 'name' => 'Sowing into tray moulds', 'who' => 'Nurseries', 'where' => 'Bench in a tunnel', 'dropped' => 'Trays move under the seeder, not the seeder over them. A nursery that lends its conveyor for a month would bring it back.'], $at);
-    $s->add('uses', ['id' => 'use-hire', 'device' => 'wren', 'name' => 'Hired out by the day', 'who' => 'Whoever hires it, unpractised', 'where' => 'Carried in a car boot', 'dropped' => ''], '2026-04-02T18:00:00+00:00');
+    $s->add('uses', ['id' => 'use-hire', 'device' => 'wren', 'name' => 'Hired out by the day', 'who' => 'Whoever hires it, unpractised', 'where' => 'Carried in a car boot', 'dropped' => '', 'loads' => [['what' => 'drop height', 'text' => '0.75 m'], ['what' => 'mass', 'text' => '10.4 kg']]], '2026-04-02T18:00:00+00:00');
     foreach ([
         ['fill', 'Fill the hopper, gloves on', 'getReady', 'Grower', 'Edge of the field'], ['plate', 'Change the seed plate', 'fit', 'Grower', 'Edge of the field'],
         ['start', 'Switch on and set the spacing', 'begin', 'Grower', 'Head of the bed'], ['sow', 'Walk the bed', 'work', 'Grower', 'Bed'],
@@ -155,29 +155,29 @@ function wrenMethods(Story $s): void
         ['m-belt', 'Seed spacing on the belt', 'How evenly seeds lie when nothing else disturbs them.', 'Greased belt', '200 seeds counted', '200 seeds', 'Soil, slope and the walker; the belt runs at a constant pace.', '', 12.0,
             [$channel('cv', 'spacing error', '%', 'Seed-gap counter', 0.1, 2, 60), $channel('misses', 'misses', '%', 'Seed-gap counter', 0.1, 0, 40), $channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40), ['key' => 'singles', 'metric' => 'single seeds', 'unit' => '%', 'instrument' => '', 'resolution' => null, 'low' => null, 'high' => null, 'whenStopped' => 'equal', 'formula' => '1 - misses - doubles']],
             [$number('humidity', '%', 8.0)],
-            [['name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1]],
+            [['name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1, 'lock' => 'two grub screws', 'low' => 0.2, 'high' => 2.0, 'step' => 0.1, 'more' => 'lets two seeds through', 'way' => 'clockwise, seen from the hopper', 'readOff' => 'with the feeler gauge at the middle bristle', 'tool' => '2 mm hex key']],
             $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
         ['m-push', 'Push force on a raked bed', 'What it takes to walk it.', 'Test bed, 20 m', 'Pushed the whole 20 m', '20 m at walking pace', 'Wet clay and crop residue.', '', 15.0,
-            [$channel('push', 'push force', 'N', 'Load cell with unit button', 0.1, 10, 120)],
+            [$channel('push', 'push force', 'N', 'Load cell with unit button', 0.1, 10, 120) + ['lasts' => 0.6, 'difference' => 3.0, 'tared' => true]],
             [$words('soil', 'dry', 'moist'), $words('ground', 'level', 'slope'), $number('soil moisture', '%', 4.0)], [],
             $safety(['strain on back and shoulders'], ['Change the walker every ten passes'], 'Stop when the walker says so.')],
         ['m-bracket', 'Handle bracket to failure', 'Where the handle bracket gives way.', 'Lever frame', 'Carried the load until it broke, or to the proof load', 'The bracket breaks, or 410 N is reached and held for a minute', 'Fatigue from thousands of small bumps.', '', 25.0,
-            [$channel('load', 'bracket load', 'N', 'Load cell with unit button', 1.0, 100, 900, 'atLeast')],
+            [$channel('load', 'bracket load', 'N', 'Load cell with unit button', 1.0, 100, 900, 'atLeast') + ['tared' => true, 'difference' => 20.0, 'calibration' => [['shown' => 0.4, 'really' => 0.0], ['shown' => 98.0, 'really' => 98.1], ['shown' => 195.0, 'really' => 196.1], ['shown' => 292.5, 'really' => 294.2], ['shown' => 389.0, 'really' => 392.3]]]],
             [$number('room temperature', '°C', 5.0)], [],
             $safety(['stored energy', 'flying parts'], ['Eye protection', 'Stand to the side of the lever', 'Chain on the bracket'], 'Stop at the first crack that can be heard, or when the frame bends.')],
         ['m-drop', 'Full hopper drop', 'Does it still seed after a fall from a tailgate?', 'Drop frame', 'Seeds 50 seeds afterwards without help', 'One drop from the rung', 'A fall onto stones.', 'survives drop', 20.0,
             [], [$words('surface', 'packed soil', 'concrete')], [],
             $safety(['falling load'], ['Nobody within 2 m of the frame', 'Foot protection', 'Release from a distance'], 'Stop when the frame moves or anybody comes within 2 m.')],
         ['m-driver', 'Motor driver temperature', 'How hot the driver gets in an hour of sowing.', 'Bench with heated box', 'Ran 60 minutes', '60 minutes at sowing load', 'Sun on the housing.', '', 70.0,
-            [$channel('temp', 'driver temperature', '°C', 'Thermocouple logger', 0.1, 15, 120)],
+            [$channel('temp', 'driver temperature', '°C', 'Thermocouple logger', 0.1, 15, 120) + ['lasts' => 60.0, 'difference' => 2.0]],
             [$number('ambient', '°C', 1.5)], [],
             $safety(['heat', 'electricity at 12 V'], ['Do not leave it running alone', 'Fuse in the supply lead'], 'Stop at 100 °C, at any smell, or when the current passes 6 A.')],
         ['m-battery', 'Run on one charge', 'How long a charge lasts.', 'Bench with load wheel', 'Ran until the battery cut off', 'Battery cuts off, or the day ends', 'Cold mornings.', '', 400.0,
-            [$channel('time', 'run time', 'h', 'Current meter', 0.1, 0.5, 14, 'atLeast')],
+            [$channel('time', 'run time', 'h', 'Stopwatch', 0.1, 0.5, 14, 'atLeast')],
             [$words('battery', 'new', 'used one season'), $number('ambient', '°C', 5.0)], [],
             $safety(['battery'], ['Charge on a fireproof surface'], 'Stop when the battery swells or passes 45 °C.')],
         ['m-change', 'Seed change in gloves', 'How long it takes to empty, change the plate and fill.', 'Garden table', 'Plate changed and seeding again', 'First seed counted', 'Rain and cold hands.', '', 8.0,
-            [$channel('time', 'seed change time', 's', 'Stopwatch', 1.0, 20, 600)],
+            [$channel('time', 'seed change time', 's', 'Stopwatch', 1.0, 20, 600) + ['difference' => 5.0]],
             [$words('gloves', 'thin', 'thick')], [], $safety(['moving plate'], ['Battery unplugged'], 'Stop when the plate turns with a hand near it.')],
         ['m-shapes', 'Plates on the belt, four lots', 'How often a cell takes up two seeds.', 'Greased belt', '200 seeds counted', '200 seeds', 'Soil, slope and the walker; the belt runs at a constant pace.', '', 11.0,
             [$channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40)],
@@ -190,7 +190,7 @@ function wrenMethods(Story $s): void
     $factor = static fn (string $name, string $kind, array $levels = [], string $unit = '', ?float $step = null, string $harder = 'none', string $role = 'factor'): array => ['name' => $name, 'role' => $role, 'kind' => $kind, 'unit' => $unit, 'step' => $step, 'levels' => $levels, 'harder' => $harder];
     $factors = [
         'm-belt' => [$factor('seed', 'words', ['small', 'large'])],
-        'm-drop' => [$factor('drop height', 'number', ['0.5 m', '0.75 m', '1 m'], 'm', 0.05, 'more')],
+        'm-drop' => [$factor('drop height', 'number', ['0.5 m', '0.75 m', '1 m'], 'm', 0.05, 'more') + ['climbs' => true]],
         'm-shapes' => [$factor('seed lot', 'words', ['radish R-4', 'carrot C-9', 'onion O-2', 'beet B-7'], role: 'block')],
         'm-rating' => [$factor('grower', 'words', role: 'block')],
     ];
@@ -198,13 +198,54 @@ function wrenMethods(Story $s): void
         'm-belt' => ['step-start', 'step-sow'], 'm-push' => ['step-start', 'step-sow', 'step-turn'],
         'm-change' => ['step-plate', 'step-empty', 'step-fill'], 'm-rating' => ['step-fill', 'step-start', 'step-sow', 'step-turn'],
     ];
+    $conduct = wrenConduct();
     foreach ($methods as [$id, $name, $purpose, $rig, $heldWhen, $endPoint, $not, $outcome, $minutes, $channels, $conditions, $settings, $safetyRow]) {
         $s->add('methods', ['id' => $id, 'device' => 'wren', 'name' => $name, 'purpose' => $purpose, 'rig' => $rig, 'heldWhen' => $heldWhen, 'endPoint' => $endPoint, 'notRepresented' => $not, 'questions' => match (true) {
             $id === 'm-bracket' => [['key' => 'carries', 'metric' => 'carries 400 N', 'text' => 'Carried 400 N']],
             $outcome === '' => [],
             default => [['key' => 'held', 'metric' => $outcome, 'text' => $heldWhen]],
-        }, 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow, 'steps' => $through[$id] ?? [], 'inUse' => in_array($id, ['m-push', 'm-rating'], true)], '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
+        }, 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow, 'steps' => $through[$id] ?? [], 'inUse' => in_array($id, ['m-push', 'm-rating'], true)] + ($conduct[$id] ?? []), '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
     }
+}
+
+/** @return array<string, array<string, mixed>> how each method is gone about, by its identifier */
+function wrenConduct(): array
+{
+    $uses = static fn (string $kind, string $what, float $amount = 1.0, string $unit = ''): array => ['kind' => $kind, 'what' => $what, 'amount' => $amount, 'unit' => $unit];
+    $first = static fn (string $method, string $why, array $levels = []): array => ['method' => $method, 'levels' => $levels, 'why' => $why];
+
+    return [
+        'm-belt' => [
+            'tools' => ['2 mm hex key', 'Brush for the gate'], 'setUpMinutes' => 20.0, 'resetMinutes' => 3.0, 'changeMinutes' => 5.0, 'use' => 'use-beds',
+            'carries' => [['what' => 'speed', 'text' => '4 km/h'], ['what' => 'payload', 'text' => '0.6 kg']],
+            'looks' => [['what' => 'the belt tracks in the middle', 'every' => 4.0, 'after' => null, 'at' => '']],
+            'usesUp' => [$uses('material', 'seed', 40.0, 'g')],
+        ],
+        'm-push' => [
+            'tools' => ['Rake', 'Tape of 20 m'], 'setUpMinutes' => 25.0, 'resetMinutes' => 6.0, 'use' => 'use-beds',
+            'carries' => [['what' => 'mass', 'text' => '10.4 kg'], ['what' => 'speed', 'text' => '4 km/h'], ['what' => 'payload', 'text' => '1.5 kg'], ['what' => 'length of a bed', 'text' => '20 m']],
+            'before' => [$first('Seed spacing on the belt', 'indoors before outdoors')], 'usesUp' => [$uses('visit', 'test bed', 0.1)],
+        ],
+        'm-bracket' => [
+            'constants' => [['key' => 'ratio', 'name' => 'Ratio of the lever', 'value' => 4.0, 'unit' => '1', 'u' => 0.02], ['key' => 'hook', 'name' => 'Hook and chain', 'value' => 11.5, 'unit' => 'N', 'u' => 0.3]],
+            'tools' => ['Feeler gauge', '13 mm spanner'], 'reference' => 'W-02', 'setUpMinutes' => 30.0, 'resetMinutes' => 10.0,
+            'usesUp' => [$uses('article', 'handle bracket')], 'use' => 'use-beds', 'carries' => [['what' => 'mass', 'text' => '0.15 kg']],
+        ],
+        'm-drop' => [
+            'tools' => ['Release line, 3 m'], 'setUpMinutes' => 15.0, 'resetMinutes' => 10.0, 'changeMinutes' => 4.0, 'use' => 'use-hire',
+            'carries' => [['what' => 'drop height', 'text' => '1 m'], ['what' => 'mass', 'text' => '10.2 kg']],
+            'usesUp' => [$uses('load', 'hopper of seed'), $uses('material', 'seed', 3.0, 'kg')],
+        ],
+        'm-driver' => [
+            'tools' => ['Fuse 7.5 A, two spare'], 'setUpMinutes' => 15.0, 'resetMinutes' => 5.0,
+            'ready' => [['what' => 'driver is at room temperature', 'minutes' => 90.0]],
+            'looks' => [['what' => 'supply current', 'every' => 10.0, 'after' => null, 'at' => ''], ['what' => 'smell at the housing', 'every' => null, 'after' => 30.0, 'at' => '']],
+        ],
+        'm-battery' => ['ready' => [['what' => 'battery was charged for eight hours', 'minutes' => null]], 'setUpMinutes' => 10.0, 'resetMinutes' => 10.0],
+        'm-rating' => [
+            'before' => [$first('Push force on a raked bed', 'by the team before by growers')], 'usesUp' => [$uses('visit', 'a grower', 0.33), $uses('money', 'thanks to the grower', 5.0, 'EUR')],
+        ],
+    ];
 }
 
 function wrenRevisions(Story $s): void

@@ -22,7 +22,7 @@ final class CheckWords
 
         return Messages::say('check.'.$check->what, [
             'known' => $check->value !== null, 'fit' => $check->fit === true,
-            'value' => $isShare ? Numbers::percent($check->value ?? 0.0) : Digits::plain($check->value ?? 0.0, self::DIGITS),
+            'value' => $isShare ? Numbers::percent($check->value ?? 0.0) : Digits::short(round($check->value ?? 0.0, 1)),
             'needed' => $isShare ? Numbers::percent($check->needed) : Digits::short($check->needed),
         ]);
     }

@@ -153,6 +153,12 @@ final class MethodSheetWords
         ]);
     }
 
+    /** A day as people say it; one of another year with it. */
+    private static function day(string $iso): string
+    {
+        return $iso === '' ? '' : (new \DateTimeImmutable($iso))->format('D j M Y');
+    }
+
     /** Minutes as people say them. */
     public static function time(float $minutes): string
     {
@@ -182,7 +188,7 @@ final class MethodSheetWords
     public static function checked(string $on, ?string $due, string $today): string
     {
         return Messages::say('method.checked', [
-            'ever' => $on !== '', 'on' => $on, 'planned' => $due !== null, 'late' => $due !== null && $due < $today, 'due' => (string) $due,
+            'ever' => $on !== '', 'on' => self::day($on), 'planned' => $due !== null, 'late' => $due !== null && $due < $today, 'due' => self::day((string) $due),
         ]);
     }
 }

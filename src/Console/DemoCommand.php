@@ -12,6 +12,11 @@ use Lustrum\Account\Workspace;
 use Lustrum\Action\Exchange\DeviceFile;
 use Lustrum\Action\Exchange\Importer;
 use Lustrum\Action\People\Members;
+use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Method\Instrument;
+use Lustrum\Domain\Method\InstrumentInput;
+use Lustrum\Record\Inputs;
+use Lustrum\Record\RecordWriter;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -20,6 +25,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Component\Security\Core\Authentication\Token\UsernamePasswordToken;
+use Symfony\Component\Uid\Uuid;
 
 /** Loads the demo workspace into an empty database: people, and the two devices from their files. */
 #[AsCommand('lustrum:demo', 'Loads the demo workspace.')]
@@ -35,6 +41,8 @@ final class DemoCommand extends Command
         private readonly Members $members,
         private readonly Importer $importer,
         private readonly TokenStorageInterface $tokens,
+        private readonly RecordWriter $writer,
+        private readonly Inputs $inputs,
         #[Autowire('%kernel.project_dir%/demo')]
         private readonly string $folder,
     ) {
@@ -94,12 +102,23 @@ final class DemoCommand extends Command
         $this->members->letIn($empty, new MemberInput('Nora Vidal', 'nora@barebench.example', Role::Lead, $password));
         $this->members->letIn($workspace, new MemberInput('Petra Vance', 'petra@hollowlane.example', Role::Viewer, $password));
         $this->tokens->setToken(new UsernamePasswordToken($lead, 'main', $lead->getRoles()));
+        $this->instruments($workspace);
         foreach (['seedeye', 'wren', 'rook', 'plover'] as $name) {
             $file = $this->file($name, $pictures);
             for ($i = 0; $i < $times; ++$i) {
                 $done = $this->importer->import(DeviceFile::of($file, $this->importer->kinds()), $workspace);
                 $output->writeln(sprintf('  %s: %d records, %d pictures', $done->name, $done->records, $done->pictures));
             }
+        }
+    }
+
+    /** What the team measures with: it belongs to the workspace, and so to no device file. */
+    private function instruments(Workspace $workspace): void
+    {
+        foreach (Row::rows(Row::json((string) file_get_contents($this->folder.'/instruments.json'))) as $row) {
+            $this->writer->put(
+                Instrument::class, Uuid::v7(), $this->inputs->read(InstrumentInput::class, ['workspace' => $workspace->id()->toRfc4122()] + $row),
+            );
         }
     }
 

@@ -125,7 +125,7 @@ final class CheckTest extends TestCase
         self::assertSame('Nobody said how slow it is, or how long the event lasts.', CheckWords::fit($fit->checks[0]));
         self::assertStringEndsWith('10 are needed: it may miss the peak.', CheckWords::fit($fit->checks[1]));
         self::assertSame(
-            '2.00 of its steps within the difference looked for; 10 are needed: it is too coarse to tell.', CheckWords::fit($fit->checks[2]),
+            '2 of its steps within the difference looked for; 10 are needed: it is too coarse to tell.', CheckWords::fit($fit->checks[2]),
         );
     }
 

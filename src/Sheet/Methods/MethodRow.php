@@ -10,6 +10,7 @@ final readonly class MethodRow
     /**
      * @param string $reads   its channels and questions in a line
      * @param string $through steps of use that its runs go through
+     * @param string $hazards in a line
      * @param string $lacks   what keeps it from being run or read rightly; empty: nothing
      */
     public function __construct(
@@ -20,7 +21,7 @@ final readonly class MethodRow
         public int $runs,
         public string $reads,
         public string $through,
-        public string $mind,
+        public string $hazards,
         public string $lacks,
     ) {
     }

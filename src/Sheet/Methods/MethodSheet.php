@@ -11,7 +11,7 @@ use Lustrum\Sheet\Build\Pick;
 final readonly class MethodSheet
 {
     /**
-     * @param array<string, list<MethodLine>> $lines       by field of the method; one for each of its rows
+     * @param list<MethodSection>             $sections
      * @param string                          $takes       minutes, in words
      * @param string                          $mind        hazards, cautions and when to stop
      * @param string                          $carries     how much of its use it carries; empty: nobody said which
@@ -27,7 +27,7 @@ final readonly class MethodSheet
         public string $sentence,
         public MethodView $method,
         public int $runs,
-        public array $lines,
+        public array $sections,
         public string $takes,
         public string $mind,
         public string $carries,

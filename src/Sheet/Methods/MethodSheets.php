@@ -52,10 +52,14 @@ final readonly class MethodSheets
         $others = array_filter($this->records->all(Method::class, ['device' => $device]), static fn (Method $m): bool => $m !== $method);
 
         return new MethodSheet(
-            MethodSheetWords::sentence(
-                $method->name(), array_sum($runs), $method->edition(), self::gaps($method), trim($method->safety()->abort) === '',
-            ),
-            $method->view(), array_sum($runs), self::lines($method, $instruments), MethodSheetWords::takes($method->minutes()),
+            implode(' ', array_filter([
+                MethodSheetWords::sentence(
+                    $method->name(), array_sum($runs), $method->edition(), self::gaps($method), trim($method->safety()->abort) === '',
+                ),
+                // What most bears on its numbers; the rest stands at its line.
+                Fitting::ofMethod($method, $instruments)[0] ?? self::carried($method),
+            ])),
+            $method->view(), array_sum($runs), self::sections($method, $instruments), MethodSheetWords::takes($method->minutes()),
             MethodWords::mind($method->safety()->hazards, $method->safety()->cautions, $method->safety()->abort, $method->safety()->needsSignOff),
             self::carried($method), $this->editions($method, $runs), $metrics,
             array_map(static fn (Instrument $i): string => $i->name(), $instruments),
@@ -91,6 +95,18 @@ final readonly class MethodSheets
         } catch (CoreException $e) {
             return $e->getMessage();
         }
+    }
+
+    /**
+     * @param list<Instrument> $instruments
+     *
+     * @return list<MethodSection>
+     */
+    private static function sections(Method $m, array $instruments): array
+    {
+        $lines = self::lines($m, $instruments);
+
+        return array_map(static fn (string $field, array $of): MethodSection => new MethodSection($field, $of), array_keys($lines), $lines);
     }
 
     /**

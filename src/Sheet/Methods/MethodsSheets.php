@@ -67,7 +67,7 @@ final readonly class MethodsSheets
         return new MethodRow(
             $view->id, $view->name, $view->purpose, MethodWords::aside($view->rig, $view->edition, $view->minutes), $runs,
             Messages::list($reads), implode(', ', array_intersect_key($steps, array_flip($view->steps))),
-            $m->safety()->inSight(false),
+            Messages::begin(Messages::list($m->safety()->hazards)),
             implode(' ', [...($isBlank ? [MethodWords::cannotStart()] : []), ...Fitting::ofMethod($m, $instruments)]),
         );
     }

@@ -56,6 +56,13 @@ export const methodsQuery = (device: string) =>
     queryFn: () => must(api.GET('/api/devices/{id}/methods', { params: { path: { id: device } } })),
   });
 
+/** Stale whenever the library is. */
+export const methodQuery = (method: string) =>
+  queryOptions({
+    queryKey: ['sheet', 'methods', 'one', method],
+    queryFn: () => must(api.GET('/api/methods/{id}/sheet', { params: { path: { id: method } } })),
+  });
+
 /** Stale whenever the build's own sheet is. */
 export const workshopQuery = (revision: string) =>
   queryOptions({

@@ -16,6 +16,7 @@ export type Inputs = {
   documents: Schemas['DocumentInput'];
   makings: Schemas['MakingInput'];
   spendings: Schemas['SpendingInput'];
+  instruments: Schemas['InstrumentInput'];
   methods: Schemas['MethodInput'];
   trials: Schemas['TrialInput'];
   runs: Schemas['RunInput'];

@@ -3276,6 +3276,10 @@ export interface components {
             isDue: boolean;
             readBy: string[];
         };
+        "Sheet.Methods.MethodLine": {
+            text: string;
+            notes: string[];
+        };
         "Sheet.Methods.MethodRow": {
             id: string;
             name: string;
@@ -3284,16 +3288,18 @@ export interface components {
             runs: number;
             reads: string;
             through: string;
-            mind: string;
+            hazards: string;
             lacks: string;
+        };
+        "Sheet.Methods.MethodSection": {
+            field: string;
+            lines: components["schemas"]["Sheet.Methods.MethodLine"][];
         };
         "Sheet.Methods.MethodSheet": {
             sentence: string;
             method: components["schemas"]["Domain.Method.MethodView"];
             runs: number;
-            lines: {
-                [key: string]: unknown;
-            };
+            sections: components["schemas"]["Sheet.Methods.MethodSection"][];
             takes: string;
             mind: string;
             carries: string;

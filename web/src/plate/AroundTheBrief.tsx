@@ -89,6 +89,17 @@ function Uses({ sheet, write }: Part) {
         { name: 'who', label: 'By whom?', half: true, people: true },
         { name: 'where', label: 'Where?', half: true },
         {
+          name: 'loads',
+          label: 'What it bears in it',
+          kind: 'rows',
+          add: 'Add a quantity',
+          empty: {},
+          fields: [
+            { name: 'what', label: 'What?', half: true, hint: 'mass, moment, speed, rate, payload' },
+            { name: 'text', label: 'How much?', half: true, hint: '78 kg' },
+          ],
+        },
+        {
           name: 'dropped',
           label: 'If it is given up: why, and what would bring it back?',
           kind: 'area',

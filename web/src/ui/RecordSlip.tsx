@@ -1,4 +1,4 @@
-import { Suspense } from 'react';
+import { Suspense, type ReactNode } from 'react';
 
 import type { FieldOrRows, Values } from './fields';
 import type { Inputs } from '../api/records';
@@ -20,6 +20,7 @@ export function RecordSlip<T = Values>({
   wide = false,
   draft,
   withdraw,
+  children,
 }: {
   title: string;
   /** Names the draft of a new record together with what it belongs to. */
@@ -33,6 +34,8 @@ export function RecordSlip<T = Values>({
   draft?: string;
   /** What kind it is, where it can be taken back. */
   withdraw?: keyof Inputs;
+  /** What else can be done with it, below the form. */
+  children?: ReactNode;
 }) {
   // The names of the fields are the input's; from here on they are only names.
   const fields: FieldOrRows[] = typed;
@@ -48,6 +51,7 @@ export function RecordSlip<T = Values>({
             onSaved={onClose}
             {...(label === undefined ? {} : { label })}
           />
+          {children}
           {withdraw !== undefined && typeof editing.record['version'] === 'number' && (
             <Suspense fallback={null}>
               <WithdrawRecord kind={withdraw} id={editing.id} onDone={onClose} />

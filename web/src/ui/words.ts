@@ -105,6 +105,26 @@ export const FACTOR_ROLE: Record<Schemas['FactorRole'], string> = {
   block: 'pairs the runs: rater, bed, day',
 };
 
+export const CONDITION_AIM: Record<Schemas['ConditionAim'], string> = {
+  nominal: 'as equal as possible',
+  worst: 'as harsh as it gets',
+  uncontrolled: 'as it comes',
+};
+
+export const SETTING_SCALE: Record<Schemas['SettingScale'], string> = {
+  linear: 'halfway',
+  log: 'halfway by ratio',
+  area: 'halfway by area (a diameter)',
+};
+
+export const USED_UP: Record<Schemas['UsedUpKind'], string> = {
+  article: 'an article',
+  load: 'a load of something',
+  material: 'material',
+  money: 'money',
+  visit: 'a visit',
+};
+
 export const HARDER: Record<Schemas['Harder'], string> = {
   none: 'neither end is harder',
   more: 'more is harder',

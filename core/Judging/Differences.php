@@ -24,6 +24,15 @@ final class Differences
         ];
     }
 
+    /** @return list<Difference> between what two runs were made with */
+    public static function made(Configuration $was, Configuration $is): array
+    {
+        return [
+            ...self::parameters($was->parameters, $is->parameters), ...self::parts($was->parts, $is->parts),
+            ...($was->firmware === $is->firmware ? [] : [new Difference('firmware', 'firmware', $was->firmware, $is->firmware)]),
+        ];
+    }
+
     /** @return list<Difference> between two builds as they are written down now */
     public static function between(Build $was, Build $is): array
     {

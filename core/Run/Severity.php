@@ -131,7 +131,8 @@ final class Severity
         return !in_array(null, $this->levels, true);
     }
 
-    private static function levels(?FactorLevel $here, ?FactorLevel $other, Harder $harder): Hardness
+    /** How hard one level is beside another of the same factor. */
+    public static function levels(?FactorLevel $here, ?FactorLevel $other, Harder $harder): Hardness
     {
         if ($here === null || $other === null) {
             return Hardness::Apart;

@@ -98,6 +98,24 @@ final class MethodSheetWords
         ]);
     }
 
+    /**
+     * What has not held yet, before a run begins.
+     *
+     * @param list<HeldBefore> $missing
+     */
+    public static function first(array $missing): string
+    {
+        return Messages::say('method.first', [
+            'asked' => implode(' ', array_map(static fn (HeldBefore $b): string => Messages::begin(self::before($b)), $missing)),
+        ]);
+    }
+
+    /** Who began a run out of its turn, and why. */
+    public static function ahead(string $by, string $reason): string
+    {
+        return Messages::say('method.ahead', ['by' => $by, 'why' => $reason === '' ? 'none' : 'said', 'reason' => rtrim($reason, '. ')]);
+    }
+
     public static function climbs(string $factor): string
     {
         return Messages::say('method.climbs', ['factor' => $factor]);

@@ -115,7 +115,7 @@ final readonly class BriefFacts
             "SELECT what, lower(trim(who)) who, count(*) n FROM (
                 SELECT 'asked' what, asked_by who FROM requirement WHERE belongs_to = :device AND withdrawn_because IS NULL
                 UNION ALL SELECT 'proposed', asked_by FROM candidate WHERE belongs_to = :device AND withdrawn_because IS NULL
-                UNION ALL SELECT 'signed', sign_off->>'by' FROM trial WHERE belongs_to = :device AND withdrawn_because IS NULL
+                UNION ALL SELECT 'signed', s->>'by' FROM trial CROSS JOIN LATERAL jsonb_array_elements(sign_offs) s WHERE belongs_to = :device AND withdrawn_because IS NULL
                 UNION ALL SELECT 'keeps', keeper FROM article WHERE belongs_to = :device AND withdrawn_because IS NULL
                 UNION ALL SELECT 'said', said_by FROM observation WHERE belongs_to = :device AND withdrawn_because IS NULL
                 UNION ALL SELECT 'believes', believed_by FROM assumption WHERE belongs_to = :device AND withdrawn_because IS NULL

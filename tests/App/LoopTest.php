@@ -179,9 +179,9 @@ final class LoopTest extends ApiTestCase
         $wrong = $this->json('PUT', '/api/methods/'.Uuid::v7()->toRfc4122(), ['channels' => [['low' => '3 mm'] + $channels[0]]] + $body);
         self::assertSame('channels[0].low', self::text($wrong, 'violations', 0, 'path'));
         $method = $this->put('methods', ['channels' => $channels] + $body);
-        $shown = (array) $this->json('GET', '/api/devices/'.$bench->device.'/methods');
+        $shown = (array) $this->json('GET', '/api/methods/'.$method.'/sheet');
         self::assertEqualsWithDelta(
-            90 * 4.4482216152605, (float) self::text((array) $shown['methods'], 1, 'method', 'channels', 0, 'high'), 1e-9,
+            90 * 4.4482216152605, (float) self::text((array) $shown['method'], 'channels', 0, 'high'), 1e-9,
             'The limit is kept in the unit of the channel.',
         );
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Twisting']);
@@ -258,7 +258,7 @@ final class LoopTest extends ApiTestCase
             return $this->answered();
         };
         self::assertSame(422, $start($risky, []));
-        self::assertSame(201, $start($risky, ['signOff' => ['by' => 'Maren']]));
+        self::assertSame(201, $start($risky, ['signOffs' => [['by' => 'Maren']]]));
         self::assertSame(422, $start($blank, []));
         self::assertSame(201, $start($blank, ['override' => ['by' => 'Maren', 'note' => 'Only paper']]));
     }
@@ -279,16 +279,16 @@ final class LoopTest extends ApiTestCase
         $safe = ['safety' => ['abort' => 'At any doubt.', 'needsSignOff' => true]];
         $method = $this->put('methods', ['device' => $bench->device, 'name' => 'Ride it'] + $safe);
         $about = ['revision' => $bench->a, 'method' => $method, 'name' => 'Ride'];
-        $trial = $this->put('trials', $about + ['signOff' => ['by' => 'Maren']]);
+        $trial = $this->put('trials', $about + ['signOffs' => [['by' => 'Maren']]]);
         $start = function () use ($trial): int {
             $this->json('PUT', '/api/runs/'.Uuid::v7()->toRfc4122(), ['trial' => $trial]);
 
             return $this->answered();
         };
         self::assertSame(201, $start());
-        $stands = (array) self::at($this->json('GET', '/api/history/trial/'.$trial), 'rows', 0, 'is', 'signOff');
+        $stands = (array) self::at($this->json('GET', '/api/history/trial/'.$trial), 'rows', 0, 'is', 'signOffs');
         // Saved again as it was, it stands; nobody agrees to anything by renaming a trial.
-        $this->json('PUT', '/api/trials/'.$trial, ['name' => 'Ride it', 'signOff' => $stands, 'version' => 1] + $about);
+        $this->json('PUT', '/api/trials/'.$trial, ['name' => 'Ride it', 'signOffs' => $stands, 'version' => 1] + $about);
         self::assertSame(200, $this->answered());
         self::assertSame(201, $start());
         sleep(1);
@@ -300,10 +300,10 @@ final class LoopTest extends ApiTestCase
         }
         self::assertSame(422, $start());
         $version = self::at($this->json('GET', '/api/history/trial/'.$trial), 'rows', 0, 'is', 'version');
-        $this->json('PUT', '/api/trials/'.$trial, ['signOff' => $stands, 'version' => $version] + $about);
+        $this->json('PUT', '/api/trials/'.$trial, ['signOffs' => $stands, 'version' => $version] + $about);
         self::assertSame(422, $start(), 'Sent back as it was, nobody agreed anew.');
         $version = is_int($version) ? $version + 1 : 0;
-        $this->json('PUT', '/api/trials/'.$trial, ['signOff' => ['by' => 'Maren'], 'version' => $version] + $about);
+        $this->json('PUT', '/api/trials/'.$trial, ['signOffs' => [['by' => 'Maren']], 'version' => $version] + $about);
         self::assertSame(200, $this->answered());
         self::assertSame(201, $start());
     }

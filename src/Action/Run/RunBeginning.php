@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Lustrum\Action\Run;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Core\Judging\HeldFirst;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\DeviationKind;
+use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Domain\Revision\ArmValue;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Parameter;
@@ -18,10 +21,12 @@ use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunInput;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\ArticlePast;
+use Lustrum\Facts\HeldRuns;
 use Lustrum\Record\Beginning;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /** Begins a run: it gets its number, what its article has been through, and a frozen copy of all it is judged by. */
@@ -32,6 +37,7 @@ final readonly class RunBeginning implements Beginning
         private Records $records,
         private ArticlePast $past,
         private Configurations $configurations,
+        private HeldRuns $held,
     ) {
     }
 
@@ -42,13 +48,35 @@ final readonly class RunBeginning implements Beginning
 
     public function begin(Uuid $id, RecordInput $input): Record
     {
-        $run = Run::start($id, $input instanceof RunInput ? $input : throw new \LogicException('A run begins from a run.'), $this->records);
+        $input = $input instanceof RunInput ? $input : throw new \LogicException('A run begins from a run.');
+        $run = Run::start($id, $input, $this->records);
         $run->trial()->mustBeSafeToRun($this->changed($run->trial()));
+        $this->mustBeItsTurn($run, $input);
         $this->freeze($run);
         $run->trial()->began();
         $run->trial()->revision()->wasRun();
 
         return $run;
+    }
+
+    /** @throws Invalid when something must have held before, has not, and nobody goes ahead by name */
+    private function mustBeItsTurn(Run $run, RunInput $input): void
+    {
+        $method = $run->trial()->method();
+        $climbs = array_filter($method->factors(), static fn (Factor $f): bool => $f->climbs) !== [];
+        if ($input->ahead !== null || ($method->before() === [] && !$climbs)) {
+            return;
+        }
+        $levels = [];
+        foreach ($input->levels as $level) {
+            $levels[$level->name] = $level->text;
+        }
+        $missing = HeldFirst::missing(
+            $this->present($run), $method->before(), $levels, $this->held->of($run->trial()->revision()->id()->toRfc4122()),
+        );
+        if ($missing !== []) {
+            throw Invalid::at('ahead', MethodSheetWords::first($missing));
+        }
     }
 
     /** When the method, or what the build is made of, was last changed. */

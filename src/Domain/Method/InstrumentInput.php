@@ -20,7 +20,7 @@ final readonly class InstrumentInput implements RecordInput
 {
     /**
      * @param float|string|null $lag         its time constant: '20 ms', or a number of seconds
-     * @param float|string|null $rate        how often it reads: '50 Hz', '30 1/min', or a number a second
+     * @param float|string|null $rate        how often it reads: '50 Hz', or a number a second
      * @param string            $checkedOn   ISO date of its last check
      * @param int|null          $checkMonths how long a check holds
      * @param string            $leftIn      unit that its display was left in

@@ -31,16 +31,33 @@ final class SoundFactors
             }
             $names[mb_strtolower($factor->name)] = true;
             self::mustBeSound($factor, $i);
+            self::mustBeOnce($factor, $i);
             $out[] = $factor;
         }
 
         return $out;
     }
 
+    /** @throws Invalid where two levels are one, however they are written */
+    private static function mustBeOnce(Factor $factor, int $i): void
+    {
+        $known = [];
+        foreach ($factor->levels as $level) {
+            $key = $factor->level($level)->key ?? mb_strtolower($level);
+            if (isset($known[$key])) {
+                throw self::invalid($i, 'levels', sprintf('“%s” and “%s” are one level.', $known[$key], $level));
+            }
+            $known[$key] = $level;
+        }
+    }
+
     private static function mustBeSound(Factor $factor, int $i): void
     {
         if ($factor->harder !== Harder::None && ($factor->isBlock() || $factor->kind === FactorKind::Words)) {
             throw self::invalid($i, 'harder', 'Only numbers and ordered words of a factor have a harder end.');
+        }
+        if ($factor->climbs && count($factor->levels) < 2) {
+            throw self::invalid($i, 'levels', 'Where levels wait for each other, write them down.');
         }
         if ($factor->climbs && $factor->harder === Harder::None) {
             throw self::invalid($i, 'climbs', 'Which end is harder? Only then one level can wait for another.');

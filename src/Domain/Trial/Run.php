@@ -117,6 +117,10 @@ class Run extends Record
     #[ORM\JoinColumn(name: 'configuration', referencedColumnName: 'hash', nullable: false)]
     private ?StoredConfiguration $configuration = null;
 
+    /** Who began it although something that must have held before had not. */
+    #[ORM\Column(type: SignOffType::NAME, nullable: true)]
+    private ?SignOff $ahead = null;
+
     /** What the article had been through when the run began. */
     #[ORM\Column]
     private int $earlierRuns = 0;
@@ -131,6 +135,7 @@ class Run extends Record
         $new->trial = $records->named(Trial::class, $input->trial, 'trial');
         $new->startedAt = $input->startedAt === null ? new \DateTimeImmutable() : Instant::read($input->startedAt, 'startedAt');
         $new->firmware = trim($input->firmware);
+        $new->ahead = $input->ahead?->after(null);
         $new->article = $records->namedOrNull(Article::class, $input->article, 'article');
         if ($new->article !== null && !$new->article->isOf($new->trial->revision())) {
             throw Invalid::at('article', 'This article was built to another revision than the trial is for.');
@@ -214,6 +219,7 @@ class Run extends Record
             $this->operator, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->levels, $this->note,
             $this->outcome, $this->outcomeReason, $this->ended, $this->answers, $this->purpose, $this->firmware, $this->lookedFor,
             $this->others, $this->person, $this->goes, $this->differs, $this->setAside, $this->takenIn, $this->amendments, $this->configuration()->filled, $this->createdBy(),
+            $this->ahead,
         );
     }
 

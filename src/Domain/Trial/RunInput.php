@@ -30,6 +30,7 @@ final readonly class RunInput implements RecordInput
      * @param int|null    $goes       that lay behind that person
      * @param string      $differs    in what they differ from the users of the brief
      * @param string      $setAside   why it says nothing of the design; empty: it does
+     * @param SignOff|null $ahead     who begins it although something that must have held before has not, and why; frozen with it
      * @param bool        $takenIn    it counts although a confirmed cause would set it aside
      */
     public function __construct(
@@ -76,6 +77,8 @@ final readonly class RunInput implements RecordInput
         #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
         public string $setAside = '',
         public bool $takenIn = false,
+        #[Assert\Valid]
+        public ?SignOff $ahead = null,
         #[Version]
         public ?int $version = null,
     ) {

@@ -49,6 +49,7 @@ final readonly class RunView
         public array $amendments,
         public ?Filled $filled,
         public string $by,
+        public ?SignOff $ahead,
     ) {
     }
 }

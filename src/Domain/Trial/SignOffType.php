@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Trial;
 
-use Lustrum\Core\Run\Row;
 use Lustrum\Shared\Doctrine\ValueType;
 
 final class SignOffType extends ValueType
@@ -13,6 +12,6 @@ final class SignOffType extends ValueType
 
     protected function read(array $stored): mixed
     {
-        return new SignOff(Row::text($stored['by'] ?? ''), Row::text($stored['note'] ?? ''), Row::text($stored['at'] ?? ''));
+        return SignOff::fromRow($stored);
     }
 }

@@ -12,6 +12,7 @@ use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Record;
@@ -52,8 +53,9 @@ class Trial extends Record
     #[ORM\Column(length: 10)]
     private TrialState $state = TrialState::Planned;
 
-    #[ORM\Column(type: SignOffType::NAME, nullable: true)]
-    private ?SignOff $signOff = null;
+    /** @var list<SignOff> in the order that the method asks for */
+    #[ORM\Column(type: SignOffsType::NAME)]
+    private array $signOffs = [];
 
     #[ORM\Column(type: SignOffType::NAME, nullable: true)]
     private ?SignOff $override = null;
@@ -90,7 +92,7 @@ class Trial extends Record
         $this->plannedRuns = $input->plannedRuns;
         $this->repeats = $input->repeats;
         $this->state = $input->state;
-        $this->signOff = $input->signOff?->after($this->signOff);
+        $this->signOffs = $this->agreed($input->signOffs);
         $this->override = $input->override;
         $this->until(trim($input->untilChannel), trim($input->untilWidth));
     }
@@ -120,10 +122,12 @@ class Trial extends Record
 
     public function restore(array $row, Records $records): void
     {
-        $at = is_array($row['signOff'] ?? null) ? Row::text($row['signOff']['at'] ?? '') : '';
-        if ($this->signOff !== null && $at !== '') {
-            $this->signOff = new SignOff($this->signOff->by, $this->signOff->note, $at);
+        foreach (Row::rows($row['signOffs'] ?? []) as $i => $kept) {
+            if (isset($this->signOffs[$i]) && Row::text($kept['at'] ?? '') !== '') {
+                $this->signOffs[$i] = SignOff::fromRow($kept);
+            }
         }
+        $this->signOffs = array_values($this->signOffs);
         [$this->looks, $this->looked] = [max(0, Row::whole($row['looks'] ?? 0)), max(0, Row::whole($row['looked'] ?? 0))];
     }
 
@@ -132,17 +136,56 @@ class Trial extends Record
         return ['looks' => $this->looks, 'looked' => $this->looked];
     }
 
-    /** When somebody agreed to it, where that is known: what was changed later nobody has agreed to. */
-    public function signedAt(): ?\DateTimeImmutable
+    /** What older files say: one sign-off, or none. */
+    public static function asTyped(array $row): array
     {
-        return $this->signOff === null || $this->signOff->at === '' ? null : new \DateTimeImmutable($this->signOff->at);
+        return $row + ['signOffs' => is_array($row['signOff'] ?? null) ? [$row['signOff']] : []];
+    }
+
+    /**
+     * @param list<SignOff> $sent
+     *
+     * @return list<SignOff>
+     *
+     * @throws Invalid where somebody agrees before their turn
+     */
+    private function agreed(array $sent): array
+    {
+        $out = array_map(static fn (SignOff $s, ?SignOff $stood): SignOff => $s->after($stood), $sent, array_map(
+            fn (SignOff $s): ?SignOff => array_values(array_filter($this->signOffs, static fn (SignOff $o): bool => $o->isAs($s->as) && $o->by === $s->by))[0] ?? null,
+            $sent,
+        ));
+        $waits = '';
+        foreach ($this->method->safety()->agreedBy as $role) {
+            $has = array_filter($out, static fn (SignOff $s): bool => $s->isAs($role)) !== [];
+            if ($has && $waits !== '') {
+                throw Invalid::at('signOffs', sprintf('In this order: %s agrees before %s does.', $waits, $role));
+            }
+            $waits = $has || $waits !== '' ? $waits : $role;
+        }
+
+        return $out;
+    }
+
+    /** Who has to agree next; null where everybody has. Empty: anybody. */
+    public function agreesNext(): ?string
+    {
+        $safety = $this->method->safety();
+        $roles = $safety->agreedBy === [] && $safety->needsSignOff ? [''] : $safety->agreedBy;
+        foreach ($roles as $role) {
+            if (array_filter($this->signOffs, static fn (SignOff $s): bool => $s->isAs($role)) === []) {
+                return $role;
+            }
+        }
+
+        return null;
     }
 
     public function view(): TrialView
     {
         return new TrialView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->method->id()->toRfc4122(),
-            $this->name, $this->question, $this->plannedRuns, $this->repeats, $this->state, $this->signOff, $this->override,
+            $this->name, $this->question, $this->plannedRuns, $this->repeats, $this->state, $this->signOffs, $this->override,
             $this->untilChannel, $this->untilWidth, Instant::write($this->createdAt()),
         );
     }
@@ -160,17 +203,19 @@ class Trial extends Record
     public function mustBeSafeToRun(?\DateTimeImmutable $changed): void
     {
         $safety = $this->method->safety();
-        if ($safety->needsSignOff && $this->signOff === null) {
-            throw Invalid::at(
-                'signOff',
-                'This method puts a person at risk. Record who agreed to it on the trial before the first run; local rules and licensed practice come first.',
-            );
+        $next = $this->agreesNext();
+        if ($next !== null) {
+            throw Invalid::at('signOffs', $next === ''
+                ? 'This method puts a person at risk. Record who agreed to it before the first run; local rules and licensed practice come first.'
+                : sprintf('%s must agree before the first run. Record who did; local rules and licensed practice come first.', Messages::begin($next)));
         }
-        if ($safety->needsSignOff && $this->signOff !== null && $this->signedAt() !== null && $changed > $this->signedAt()) {
-            throw Invalid::at('signOff', sprintf(
-                'The method or the build was changed since %s agreed to it. Let it be agreed to again before the next run.',
-                $this->signOff->by,
-            ));
+        foreach ($safety->agreedBy === [] && !$safety->needsSignOff ? [] : $this->signOffs as $signed) {
+            // What was changed later nobody has agreed to.
+            if ($signed->at !== '' && $changed > new \DateTimeImmutable($signed->at)) {
+                throw Invalid::at('signOffs', sprintf(
+                    'The method or the build was changed since %s agreed to it. Let it be agreed to again before the next run.', $signed->by,
+                ));
+            }
         }
         if (trim($safety->abort) === '' && $this->override === null) {
             throw Invalid::at(

@@ -15,6 +15,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class TrialInput implements RecordInput
 {
     /**
+     * @param list<SignOff> $signOffs who agreed to it, in the order that the method asks for
      * @param string $untilChannel key of the channel whose mean is to be known; empty: the planned number is all there is
      * @param string $untilWidth   to which half-width, with its unit: '2 N'; the planned runs are the first stage then
      */
@@ -33,7 +34,8 @@ final readonly class TrialInput implements RecordInput
         public RepeatPurpose $repeats = RepeatPurpose::Estimate,
         public TrialState $state = TrialState::Planned,
         #[Assert\Valid]
-        public ?SignOff $signOff = null,
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} sign-offs.')]
+        public array $signOffs = [],
         #[Assert\Valid]
         public ?SignOff $override = null,
         #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]

@@ -8,6 +8,7 @@ final readonly class TrialView
 {
     /**
      * @param int    $plannedRuns  nought where nobody said how many
+     * @param list<SignOff> $signOffs
      * @param string $untilChannel key of the channel whose mean is to be known to untilWidth; empty: none
      */
     public function __construct(
@@ -20,7 +21,7 @@ final readonly class TrialView
         public int $plannedRuns,
         public RepeatPurpose $repeats,
         public TrialState $state,
-        public ?SignOff $signOff,
+        public array $signOffs,
         public ?SignOff $override,
         public string $untilChannel,
         public string $untilWidth,

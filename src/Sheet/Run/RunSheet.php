@@ -33,6 +33,7 @@ final readonly class RunSheet
      * @param string                $level        that it was made at, as it is said
      * @param list<Found>           $offered      conditions and settings of the run before, of which nobody said anything on this one
      * @param int                   $offeredFrom  its number
+     * @param string|null           $agreesNext   who has to agree before the next run; null: everybody has; empty: anybody
      * @param string                $aside        why it says nothing of the design; empty: it does
      */
     public function __construct(
@@ -57,6 +58,7 @@ final readonly class RunSheet
         public string $aside,
         public array $offered,
         public int $offeredFrom,
+        public ?string $agreesNext,
     ) {
     }
 }

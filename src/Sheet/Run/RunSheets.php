@@ -9,6 +9,7 @@ use Lustrum\Core\Run\Derivation;
 use Lustrum\Core\Run\DerivedReading;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\BuildWords;
+use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\Noticing;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Finding\Failure;
@@ -78,7 +79,7 @@ final readonly class RunSheets
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
             $known['modes'], $known['places'], array_map(
                 RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number),
-            ), Alikeness::of($fact)->said(), $fact->aside, $offered, $before['number'],
+            ), Alikeness::of($fact)->said(), $fact->aside, $offered, $before['number'], $trial->agreesNext(),
         );
     }
 
@@ -97,7 +98,11 @@ final readonly class RunSheets
     private static function provenance(Run $run): array
     {
         $filled = $run->configuration()->filled;
-        $out = $filled === null ? [] : [BuildWords::filled($filled)];
+        $ahead = $run->view()->ahead;
+        $out = [
+            ...($ahead === null ? [] : [MethodSheetWords::ahead($ahead->by, $ahead->note)]),
+            ...($filled === null ? [] : [BuildWords::filled($filled)]),
+        ];
         foreach ($run->trial()->revision()->view()->corrections as $correction) {
             if (new \DateTimeImmutable($correction->at) > $run->createdAt()) {
                 $out[] = $correction->sentence;

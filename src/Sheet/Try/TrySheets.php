@@ -88,7 +88,7 @@ final readonly class TrySheets
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
-            $trial->method()->safety()->inSight($view->signOff !== null), $before,
+            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(),
         );
     }
 }

@@ -2855,6 +2855,7 @@ export interface components {
             differs?: string;
             setAside?: string;
             takenIn?: boolean;
+            ahead?: components["schemas"]["Domain.Trial.SignOff"] | null;
             version?: number | null;
         };
         "Domain.Trial.RunView": {
@@ -2885,6 +2886,7 @@ export interface components {
             amendments: components["schemas"]["Domain.Trial.Amendment"][];
             filled: components["schemas"]["Core.Run.Filled"] | null;
             by: string;
+            ahead: components["schemas"]["Domain.Trial.SignOff"] | null;
         };
         "Domain.Trial.SaidPart": {
             text: string;
@@ -2903,6 +2905,7 @@ export interface components {
             by: string;
             note: string;
             at: string;
+            as: string;
         };
         "Domain.Trial.TakeUpInput": {
             taken?: components["schemas"]["Domain.Trial.TakenUp"][];
@@ -2935,7 +2938,7 @@ export interface components {
             plannedRuns?: number;
             repeats?: components["schemas"]["Domain.Trial.RepeatPurpose"];
             state?: components["schemas"]["Domain.Trial.TrialState"];
-            signOff?: components["schemas"]["Domain.Trial.SignOff"] | null;
+            signOffs?: components["schemas"]["Domain.Trial.SignOff"][];
             override?: components["schemas"]["Domain.Trial.SignOff"] | null;
             untilChannel?: string;
             untilWidth?: string;
@@ -2953,7 +2956,7 @@ export interface components {
             plannedRuns: number;
             repeats: components["schemas"]["Domain.Trial.RepeatPurpose"];
             state: components["schemas"]["Domain.Trial.TrialState"];
-            signOff: components["schemas"]["Domain.Trial.SignOff"] | null;
+            signOffs: components["schemas"]["Domain.Trial.SignOff"][];
             override: components["schemas"]["Domain.Trial.SignOff"] | null;
             untilChannel: string;
             untilWidth: string;
@@ -3438,6 +3441,7 @@ export interface components {
             aside: string;
             offered: components["schemas"]["Domain.Trial.Found"][];
             offeredFrom: number;
+            agreesNext: string | null;
         };
         "Sheet.Runs.RunPage": {
             rows: components["schemas"]["Sheet.Runs.RunRow"][];
@@ -3496,6 +3500,7 @@ export interface components {
             results: string[];
             mind: string;
             before: string;
+            agreesNext: string | null;
         };
         "Sheet.Try.TrySheet": {
             sentence: string;

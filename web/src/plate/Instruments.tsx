@@ -45,7 +45,7 @@ export function Instruments({ sheet }: { sheet: Schemas['MethodsSheet'] }) {
         { name: 'unit', label: 'Unit that it shows', half: true },
         { name: 'leftIn', label: 'Left showing', half: true, hint: 'The unit that its button was left in.' },
         { name: 'resolution', label: 'Its smallest step', kind: 'number', half: true },
-        { name: 'rate', label: 'Reads how often?', half: true, hint: '50 Hz, 30 1/min' },
+        { name: 'rate', label: 'Reads how often?', half: true, hint: '50 Hz: readings a second' },
         {
           name: 'lag',
           label: 'Its lag (time constant)',

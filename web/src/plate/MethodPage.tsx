@@ -184,7 +184,12 @@ function Said({
       <h2 className={`text-sm font-semibold ${grave ? 'text-oxide' : 'text-soft'}`}>{title}</h2>
       <div>{text}</div>
       {open !== null && (
-        <Button look="quiet" className="-ml-3 justify-self-start sm:ml-0" aria-label={`Change: ${title}`} onClick={open}>
+        <Button
+          look="quiet"
+          className="-ml-3 justify-self-start sm:ml-0"
+          aria-label={`Change: ${title}`}
+          onClick={open}
+        >
           {lines.length === 0 ? 'Say it' : 'Change'}
         </Button>
       )}

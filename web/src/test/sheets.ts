@@ -33,6 +33,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       amendments: [],
       filled: null,
       by: 'Ines',
+      ahead: null,
       ...changed,
     },
     missing: ['gap'],
@@ -46,7 +47,9 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       plannedRuns: 6,
       repeats: 'estimate',
       state: 'running',
-      signOff: null,
+      signOffs: [],
+      untilChannel: '',
+      untilWidth: '',
       override: null,
       createdAt: '2026-03-02T09:00:00Z',
     } as Schemas['TrialView'],
@@ -104,6 +107,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
     aside: '',
     offered: [],
     offeredFrom: 0,
+    agreesNext: null,
   };
 }
 

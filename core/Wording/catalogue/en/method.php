@@ -20,6 +20,8 @@ return [
     'unfit' => '{instrument} does not fit. {why}',
     'otherUnit' => '{instrument} shows {shows}, which is no {wanted}.',
     'before' => '{same, select, yes {this method} other {{method}}}{levelled, select, yes { at {levels} or harder} other {}} must have held on the same configuration{said, select, yes {: {why}} other {}}.',
+    'first' => '{asked} No run of this build has. Try that first, or let a named person go ahead, with a reason.',
+    'ahead' => '{by} went ahead although something that must have held before had not{why, select, none {} other {: {reason}}}.',
     'climbs' => 'Each level of {factor} waits until the one below has held on the same configuration.',
     'wait' => '{what}{timed, select, yes {: {time} after the run before} other {, as somebody says}}',
     'look' => '{what}{timed, select, yes {: {when}} other {}}',

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { Problem } from '../../ui/Problem';
+import { BeforeStart } from './BeforeStart';
 import { useStartRun } from './useStartRun';
 
 /** The next run of the same trial, with everything as it was: what lapsed is asked on its sheet. */
@@ -18,7 +18,13 @@ export function Again({ sheet, base }: { sheet: Schemas['RunSheet']; base: strin
       >
         {write.busy ? 'Starting …' : 'Again, all as before'}
       </Button>
-      <Problem says={write.problem} />
+      <BeforeStart
+        key={write.problem}
+        write={write}
+        trial={sheet.trial}
+        role={sheet.agreesNext}
+        start={(ahead, first) => start({ trial, article, firmware, levels, ahead }, first)}
+      />
     </div>
   );
 }

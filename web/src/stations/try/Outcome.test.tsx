@@ -100,6 +100,7 @@ describe('how a run ended', () => {
       differs: '',
       setAside: '',
       takenIn: false,
+      ahead: null,
       version: 2,
     });
   });

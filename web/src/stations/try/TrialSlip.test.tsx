@@ -13,8 +13,13 @@ const channel = (key: string, formula = '') => ({ key, formula }) as Schemas['Me
 const sheet = {
   revision: { id: 'build-1' },
   methods: [
-    { id: 'method-1', name: 'Drop', channels: [channel('force'), channel('time'), channel('work', 'force*time')] },
-    { id: 'method-2', name: 'Push', channels: [channel('push')] },
+    {
+      id: 'method-1',
+      name: 'Drop',
+      channels: [channel('force'), channel('time'), channel('work', 'force*time')],
+      safety: { agreedBy: ['the landowner', 'the safety officer'] },
+    },
+    { id: 'method-2', name: 'Push', channels: [channel('push')], safety: { agreedBy: [] as string[] } },
   ],
 } as Schemas['TrySheet'];
 
@@ -48,5 +53,19 @@ it('one that is there offers what its own method reads, and sends nothing where 
     untilWidth: '',
     untilChannel: '',
     version: 1,
+  });
+});
+
+it('each who must agree signs for themselves, and what stands is sent as it stands', async () => {
+  const sent = server();
+  const signOffs = [{ by: 'Odile', note: 'The far field', at: '2026-03-01T10:00:00Z', as: 'the landowner' }];
+  const trial = { ...runSheet({}).trial, signOffs };
+  show(<TrialSlip id={trial.id} trial={trial} sheet={sheet} onClose={() => undefined} />);
+  expect(screen.getByLabelText('Signed off: the landowner')).toHaveProperty('value', 'Odile');
+  await userEvent.type(screen.getByLabelText('Signed off: the safety officer'), 'Bram');
+  await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(of(sent, 'PUT', '/api/trials/trial-1')).toHaveLength(1));
+  expect(of(sent, 'PUT', '/api/trials/trial-1')[0]!.body).toMatchObject({
+    signOffs: [signOffs[0], { by: 'Bram', note: '', at: '', as: 'the safety officer' }],
   });
 });

@@ -19,6 +19,9 @@ export function TrialSlip({
 }) {
   const signed = (who: unknown, note: unknown, at = '') =>
     String(who ?? '').trim() === '' ? null : { by: String(who), note: String(note ?? ''), at };
+  const agreed = sheet.methods.find((m) => m.id === trial?.method)?.safety.agreedBy ?? [];
+  const roles = agreed.length > 0 ? agreed : [''];
+  const standing = (role: string) => trial?.signOffs.find((s) => role === '' || s.as === role);
   const channels = [
     ...new Set(
       sheet.methods
@@ -74,15 +77,17 @@ export function TrialSlip({
           },
         ]
       : []),
-    {
-      name: 'signedBy',
-      label: 'Signed off by',
-      half: true,
-      people: true,
-      hint: 'Needed where the method puts a person at risk.',
-    },
-    { name: 'signedNote', label: 'Sign-off note', half: true },
-    ...(trial?.signOff
+    ...roles.flatMap((role, i): Field[] => [
+      {
+        name: `signedBy${i}`,
+        label: role === '' ? 'Signed off by' : `Signed off: ${role}`,
+        half: true,
+        people: true,
+        ...(role === '' ? { hint: 'Needed where the method puts a person at risk.' } : {}),
+      },
+      { name: `signedNote${i}`, label: 'Note', half: true },
+    ]),
+    ...(trial !== null && trial.signOffs.length > 0
       ? [
           {
             name: 'signedAgain',
@@ -106,8 +111,12 @@ export function TrialSlip({
       ? { method: sheet.methods[0]?.id ?? '', plannedRuns: 3, repeats: 'estimate' }
       : {
           ...trial,
-          signedBy: trial.signOff?.by,
-          signedNote: trial.signOff?.note,
+          ...Object.fromEntries(
+            roles.flatMap((role, i) => [
+              [`signedBy${i}`, standing(role)?.by],
+              [`signedNote${i}`, standing(role)?.note],
+            ]),
+          ),
           overrideBy: trial.override?.by,
           overrideNote: trial.override?.note,
         };
@@ -118,13 +127,19 @@ export function TrialSlip({
         record={record}
         draft={trial === null ? `trial:${sheet.revision.id}:new` : `trial:${trial.id}`}
         label={trial === null ? 'Make trial' : 'Save'}
-        save={({ signedBy, signedNote, signedAgain, overrideBy, overrideNote, ...values }, version) =>
+        save={({ signedAgain, overrideBy, overrideNote, ...values }, version) =>
           putRecord('trials', id, {
             method: trial?.method,
-            ...values,
+            ...Object.fromEntries(Object.entries(values).filter(([name]) => !name.startsWith('signed'))),
             untilChannel: values['untilChannel'] ?? '',
             revision: sheet.revision.id,
-            signOff: signed(signedBy, signedNote, signedAgain === true ? '' : (trial?.signOff?.at ?? '')),
+            signOffs: roles
+              .map((role, i) => {
+                const at = signedAgain === true ? '' : (standing(role)?.at ?? '');
+                const one = signed(values[`signedBy${i}`], values[`signedNote${i}`], at);
+                return one === null ? null : { ...one, as: role };
+              })
+              .filter((one) => one !== null),
             override: signed(overrideBy, overrideNote),
             version,
           })

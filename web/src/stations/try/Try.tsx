@@ -12,6 +12,7 @@ import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { OUTCOME } from '../../ui/words';
 import { Waiting } from '../../ui/Waiting';
 import { AmendTogether } from './AmendTogether';
+import { BeforeStart } from './BeforeStart';
 import { ChangedSomething } from './ChangedSomething';
 import { LevelPicker } from './LevelPicker';
 import { useStartRun } from './useStartRun';
@@ -116,14 +117,18 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
 
   const { write, start } = useStartRun(base);
-  const { busy, problem } = write;
-  const startRun = () =>
-    start({
-      trial: row.trial.id,
-      article: article === '' ? null : article,
-      firmware: firmware.trim(),
-      levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
-    });
+  const { busy } = write;
+  const startRun = (ahead: Schemas['SignOff'] | null = null, first?: () => Promise<unknown>) =>
+    start(
+      {
+        trial: row.trial.id,
+        article: article === '' ? null : article,
+        firmware: firmware.trim(),
+        levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
+        ahead,
+      },
+      first,
+    );
 
   return (
     <Part
@@ -221,16 +226,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
         </div>
       )}
       {mayWrite && chosen !== undefined && <ChangedSomething key={chosen.id} article={chosen} />}
-      {problem !== '' && (
-        <p role="alert" className="mt-2 border-l-2 border-oxide pl-3 font-semibold text-oxide">
-          {problem}
-          {('signOff' in write.violations || 'override' in write.violations) && (
-            <Button look="quiet" onClick={edit}>
-              Record it on the trial
-            </Button>
-          )}
-        </p>
-      )}
+      <BeforeStart key={write.problem} write={write} trial={row.trial} role={row.agreesNext} start={startRun} />
     </Part>
   );
 }

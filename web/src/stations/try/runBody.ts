@@ -23,6 +23,7 @@ export function runBody(run: Schemas['RunView'], changed: Partial<Schemas['RunIn
     differs: run.differs,
     setAside: run.setAside,
     takenIn: run.takenIn,
+    ahead: run.ahead,
     version: run.version,
     ...changed,
   };

@@ -6,18 +6,26 @@ import { useWrite, type Writing } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import type { Schemas } from '../../api/client';
 
-type With = Pick<Schemas['RunInput'], 'trial' | 'article' | 'firmware' | 'levels'>;
+type With = Pick<Schemas['RunInput'], 'trial' | 'article' | 'firmware' | 'levels' | 'ahead'>;
 
 /** Starts a run, by whoever is signed in and now, and goes to its sheet. */
-export function useStartRun(base: string): { write: Writing; start: (what: With) => Promise<void> } {
+export function useStartRun(base: string): {
+  write: Writing;
+  start: (what: With, first?: () => Promise<unknown>) => Promise<void>;
+} {
   const navigate = useNavigate();
   const session = useSession();
   const write = useWrite();
 
-  async function start(what: With) {
+  /** @param first what has to be written down before it */
+  async function start(what: With, first?: () => Promise<unknown>) {
     const id = uuid();
     const body = { ...what, operator: session.data?.name ?? '', startedAt: new Date().toISOString() };
-    if (await write.run(() => putRecord('runs', id, body))) await navigate(`${base}/run/${id}`);
+    const kept = await write.run(async () => {
+      await first?.();
+      await putRecord('runs', id, body);
+    });
+    if (kept) await navigate(`${base}/run/${id}`);
   }
   return { write, start };
 }

@@ -330,6 +330,24 @@ function wrenRevisions(Story $s): void
     }
 }
 
+/** @return array<string, array{layout: array<string, mixed>}> how the runs of some trials are laid out */
+function wrenLayouts(): array
+{
+    $layout = static fn (string $kind, array $levels, array $arms, int $repeats, string $order, array $leftOut = []): array => ['layout' => [
+        'kind' => $kind, 'levels' => array_map(static fn (string $name, array $of): array => ['name' => $name, 'levels' => $of], array_keys($levels), $levels),
+        'arms' => $arms, 'repeats' => $repeats, 'order' => $order, 'seed' => 7, 'leftOut' => $leftOut,
+    ]];
+
+    return [
+        't-belt-F' => $layout('sweep', ['seed' => ['small', 'large']], [], 8, 'blocks'),
+        't-drop-D' => $layout('ladder', ['drop height' => ['0.5 m', '0.75 m', '1 m']], [], 3, 'asGiven'),
+        't-drop-F2' => $layout('ladder', ['drop height' => ['0.5 m', '0.75 m', '1 m']], [], 2, 'asGiven'),
+        't-shapes-E' => $layout('matrix', [], ['round', 'oval', 'bevelled', 'slot'], 8, 'blocks', [
+            ['levels' => [], 'arm' => 'keyhole', 'reason' => 'Beet seed wedges in the neck, seen by hand before a plate was cut.'],
+        ]),
+    ];
+}
+
 /** @return list<array<string, mixed>> five cell shapes that are compared within one build */
 function wrenShapes(): array
 {
@@ -340,7 +358,7 @@ function wrenShapes(): array
 
 function wrenTrials(Story $s): void
 {
-    $trial = static fn (string $id, string $letter, string $method, string $name, string $question, int $planned, string $day, string $repeats = 'estimate', string $state = 'done'): string => $s->add('trials', ['id' => $id, 'revision' => 'rev-'.$letter, 'method' => $method, 'name' => $name, 'question' => $question, 'plannedRuns' => $planned, 'repeats' => $repeats, 'state' => $state, 'signOff' => null, 'override' => null], $day.'T07:30:00+00:00', 'Yusuf Brandt');
+    $trial = static fn (string $id, string $letter, string $method, string $name, string $question, int $planned, string $day, string $repeats = 'estimate', string $state = 'done'): string => $s->add('trials', ['id' => $id, 'revision' => 'rev-'.$letter, 'method' => $method, 'name' => $name, 'question' => $question, 'plannedRuns' => $planned, 'repeats' => $repeats, 'state' => $state, 'override' => null] + (wrenLayouts()[$id] ?? []), $day.'T07:30:00+00:00', 'Yusuf Brandt');
     $at = static fn (string $day, int $minute): string => gmdate(DATE_ATOM, (int) strtotime($day.' 08:00 UTC') + 60 * $minute);
     $found = static fn (array $pairs): array => array_map(static fn (string $n, string $t): array => ['name' => $n, 'text' => $t], array_keys($pairs), array_values($pairs));
 
@@ -472,6 +490,7 @@ function wrenTrials(Story $s): void
     wrenRework($s, $trial, $at, $found);
 
     // Two runs that were begun this week and are not finished.
+    $trial('t-drop-F2', 'F', 'm-drop', 'Drop ladder with the strap off', 'Does the lid hold without the strap?', 6, '2026-11-19', 'ruleOutLuck', 'planned');
     $id = $trial('t-slope-F', 'F', 'm-push', 'Slope behind the barn', 'Does it still push under 45 N on the slope?', 6, '2026-11-18', 'estimate', 'running');
     foreach ([41.9, 43.4] as $i => $force) {
         $s->run($id, 'W-11', $at('2026-11-18', 18 * $i), ['operator' => 'Yusuf Brandt', 'conditions' => $found(['soil' => 'dry', 'ground' => 'slope', 'soil moisture' => '']), 'settings' => [], 'note' => ''] + ($i === 1 ? ['outcome' => null] : []), ['push' => [$force, 1]]);

@@ -15,6 +15,12 @@ final readonly class UsedUp
     ) {
     }
 
+    /** Of so many runs. */
+    public function times(int $runs): self
+    {
+        return new self($this->kind, $this->what, $this->amount * $runs, $this->unit);
+    }
+
     /** @param array<array-key, mixed> $row */
     public static function fromRow(array $row): self
     {

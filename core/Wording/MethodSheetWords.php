@@ -139,7 +139,7 @@ final class MethodSheetWords
     public static function usedUp(UsedUp $u): string
     {
         return Messages::say('method.usedUp', [
-            'amount' => Numbers::set($u->amount, $u->unit), 'what' => $u->what, 'kind' => $u->kind->value,
+            'amount' => Numbers::set($u->amount, $u->unit), 'what' => $u->what,
             'plain' => in_array($u->kind, [UsedUpKind::Material, UsedUpKind::Money], true),
         ]);
     }
@@ -171,12 +171,6 @@ final class MethodSheetWords
         ]);
     }
 
-    /** A day as people say it; one of another year with it. */
-    private static function day(string $iso): string
-    {
-        return $iso === '' ? '' : (new \DateTimeImmutable($iso))->format('D j M Y');
-    }
-
     /** Minutes as people say them. */
     public static function time(float $minutes): string
     {
@@ -200,13 +194,11 @@ final class MethodSheetWords
     }
 
     /**
-     * @param string|null $due day when it is to be checked; null: nobody said how often; empty: it never was
-     * @param string      $on  day of its last check
+     * @param string      $on  day of its last check, as people say it; empty: it never was
+     * @param string|null $due day when it is to be checked; null: nobody said how often; empty: now
      */
-    public static function checked(string $on, ?string $due, string $today): string
+    public static function checked(string $on, ?string $due, bool $isLate): string
     {
-        return Messages::say('method.checked', [
-            'ever' => $on !== '', 'on' => self::day($on), 'planned' => $due !== null, 'late' => $due !== null && $due < $today, 'due' => self::day((string) $due),
-        ]);
+        return Messages::say('method.checked', ['ever' => $on !== '', 'on' => $on, 'planned' => $due !== null, 'late' => $isLate, 'due' => (string) $due]);
     }
 }

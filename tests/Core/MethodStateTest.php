@@ -127,21 +127,21 @@ final class MethodStateTest extends TestCase
     public function testALevelWaitsUntilTheOneBelowHasHeld(): void
     {
         $of = self::configuration('m-drop', factors: [self::height()]);
-        $held = static fn (string ...$levels): array => array_map(
-            static fn (string $l): HeldRun => new HeldRun(self::configuration('m-drop', factors: [self::height()]), ['height' => $l]), $levels,
-        );
-        $missing = static fn (string $level, array $held): array => array_map(
-            static fn (HeldBefore $b): string => $b->levels['height'], HeldFirst::missing($of, [], ['height' => $level], $held),
+        $missing = static fn (string $level, string ...$held): array => array_map(
+            static fn (HeldBefore $b): string => $b->levels['height'],
+            HeldFirst::missing($of, [], ['height' => $level], array_values(array_map(
+                static fn (string $l): HeldRun => new HeldRun(self::configuration('m-drop', factors: [self::height()]), ['height' => $l]), $held,
+            ))),
         );
 
-        self::assertSame([], $missing('20 cm', []), 'The lowest waits for nothing.');
-        self::assertSame(['20 cm'], $missing('40 cm', []));
-        self::assertSame(['40 cm'], $missing('60 cm', $held('20 cm')));
-        self::assertSame([], $missing('60 cm', $held('400 mm')), 'In whichever unit.');
-        self::assertSame([], $missing('40 cm', $held('60 cm')), 'Harder will do.');
-        self::assertSame(['40 cm'], $missing('50 cm', $held('20 cm')), 'A level between waits for the listed one below.');
-        self::assertSame(['20 cm'], $missing('40 cm', $held('unknown')));
-        self::assertSame([], $missing('unknown', []), 'What nobody knows is asked elsewhere.');
+        self::assertSame([], $missing('20 cm'), 'The lowest waits for nothing.');
+        self::assertSame(['20 cm'], $missing('40 cm'));
+        self::assertSame(['40 cm'], $missing('60 cm', '20 cm'));
+        self::assertSame([], $missing('60 cm', '400 mm'), 'In whichever unit.');
+        self::assertSame([], $missing('40 cm', '60 cm'), 'Harder will do.');
+        self::assertSame(['40 cm'], $missing('50 cm', '20 cm'), 'A level between waits for the listed one below.');
+        self::assertSame(['20 cm'], $missing('40 cm', 'unknown'));
+        self::assertSame([], $missing('unknown'), 'What nobody knows is asked elsewhere.');
     }
 
     public function testAnotherMethodMustHaveHeldOnTheSameConfiguration(): void

@@ -8,6 +8,8 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\FirstStage;
+use Lustrum\Core\Plan\Layout;
+use Lustrum\Core\Plan\PlanKind;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Channel;
@@ -68,6 +70,9 @@ class Trial extends Record
     #[ORM\Column(length: 120)]
     private string $untilWidth = '';
 
+    #[ORM\Column(type: LayoutType::NAME, nullable: true)]
+    private ?Layout $layout = null;
+
     /** How often its answer was opened with new runs, from the one on where the planned number had ended. */
     #[ORM\Column]
     private int $looks = 0;
@@ -94,7 +99,30 @@ class Trial extends Record
         $this->state = $input->state;
         $this->signOffs = $this->agreed($input->signOffs);
         $this->override = $input->override;
+        $this->lay($input->layout);
         $this->until(trim($input->untilChannel), trim($input->untilWidth));
+    }
+
+    /** @throws Invalid at the field that is wrong */
+    private function lay(?LayoutInput $input): void
+    {
+        $this->layout = $input?->layout();
+        if ($this->layout === null) {
+            return;
+        }
+        try {
+            $slots = $this->layout->slots($this->method->factors());
+        } catch (CoreException $e) {
+            throw Invalid::at('layout.'.$e->path, $e->getMessage());
+        }
+        if ($this->layout->kind !== PlanKind::Free) {
+            $this->plannedRuns = count($slots);
+        }
+    }
+
+    public function layout(): ?Layout
+    {
+        return $this->layout;
     }
 
     private function until(string $key, string $width): void
@@ -187,6 +215,7 @@ class Trial extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->method->id()->toRfc4122(),
             $this->name, $this->question, $this->plannedRuns, $this->repeats, $this->state, $this->signOffs, $this->override,
             $this->untilChannel, $this->untilWidth, Instant::write($this->createdAt()),
+            $this->layout === null ? null : LayoutView::of($this->layout),
         );
     }
 

@@ -16,6 +16,7 @@ final readonly class TrialInput implements RecordInput
 {
     /**
      * @param list<SignOff> $signOffs who agreed to it, in the order that the method asks for
+     * @param LayoutInput|null $layout how its runs are laid out, which says how many there are; null: only their number is planned
      * @param string $untilChannel key of the channel whose mean is to be known; empty: the planned number is all there is
      * @param string $untilWidth   to which half-width, with its unit: '2 N'; the planned runs are the first stage then
      */
@@ -42,6 +43,8 @@ final readonly class TrialInput implements RecordInput
         public string $untilChannel = '',
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
         public string $untilWidth = '',
+        #[Assert\Valid]
+        public ?LayoutInput $layout = null,
         #[Version]
         public ?int $version = null,
     ) {

@@ -26,6 +26,7 @@ final readonly class TrialView
         public string $untilChannel,
         public string $untilWidth,
         public string $createdAt,
+        public ?LayoutView $layout,
     ) {
     }
 }

@@ -72,6 +72,12 @@ final readonly class MethodsSheets
         );
     }
 
+    /** A day as people say it. */
+    private static function day(string $iso): string
+    {
+        return $iso === '' ? '' : (new \DateTimeImmutable($iso))->format('D j M Y');
+    }
+
     /**
      * @param list<Instrument>            $instruments
      * @param array<string, list<string>> $reading     methods by the instrument that they name, in small letters
@@ -89,9 +95,11 @@ final readonly class MethodsSheets
                 $readBy = [...$readBy, ...($reading[mb_strtolower($name)] ?? [])];
             }
 
+            [$due, $isDue] = [$i->due(), $i->due() !== null && $i->due() < $today];
+
             return new InstrumentRow(
                 $view, MethodSheetWords::instrument($view->unit, $view->resolution, $view->low, $view->high, $view->lag, $view->rate),
-                MethodSheetWords::checked($view->checkedOn, $i->due(), $today), $i->due() !== null && $i->due() < $today,
+                MethodSheetWords::checked(self::day($view->checkedOn), $due === null ? null : self::day($due), $isDue), $isDue,
                 array_values(array_unique($readBy)),
             );
         }, $instruments);

@@ -14,6 +14,7 @@ final readonly class TrialRow
      * @param int           $total   how many there are
      * @param list<string>  $results what it measured so far, in words
      * @param string        $before what was never tried before it goes into use; empty: nothing, or it is no trial in use
+     * @param PlanRow|null  $plan   null where nothing is laid out
      * @param string|null   $agreesNext who has to agree before the next run; null: everybody has; empty: anybody
      * @param string        $mind    hazards and when to stop; empty where there are none
      */
@@ -29,6 +30,7 @@ final readonly class TrialRow
         public string $mind,
         public string $before,
         public ?string $agreesNext,
+        public ?PlanRow $plan,
     ) {
     }
 }

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Try;
 
+use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Plan\Made;
+use Lustrum\Core\Plan\PlanKind;
+use Lustrum\Core\Plan\Progress;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Method\Method;
@@ -17,6 +21,7 @@ use Lustrum\Domain\Trial\RepeatPurpose;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\PlanFacts;
 use Lustrum\Facts\RunDots;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Brief\Steps;
@@ -29,6 +34,7 @@ final readonly class TrySheets
         private Books $books,
         private RunDots $dots,
         private Steps $steps,
+        private PlanFacts $plans,
     ) {
     }
 
@@ -41,15 +47,22 @@ final readonly class TrySheets
         $plans = array_column($book->plans($build), null, 'trial');
         $dots = $this->dots->ofBuild($id);
         $counts = $this->dots->counts($id);
+        $made = $this->plans->made($id);
         $never = $this->steps->never($build, $book);
+        $articles = array_values(array_filter(
+            $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
+        ));
         $rows = [];
         foreach (array_reverse($this->records->all(Trial::class, ['revision' => $revision])) as $trial) {
             $key = $trial->id()->toRfc4122();
+            $marks = array_map(RunDot::fromRow(...), $dots[$key] ?? []);
+            $used = array_values(array_filter(array_map(static fn (RunDot $d): ?string => $d->article, $marks)));
             $rows[] = self::row(
-                $trial, array_map(RunDot::fromRow(...), $dots[$key] ?? []), $counts[$key] ?? [
+                $trial, $marks, $counts[$key] ?? [
                     'from' => null, 'to' => null, 'outcomes' => [],
                 ],
                 $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
+                self::plan($trial, $made[$key] ?? [], $articles, $used),
             );
         }
         $outcomes = [];
@@ -64,17 +77,34 @@ final readonly class TrySheets
             array_map(
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
-            array_values(array_map(static fn (Article $a): ArticleView => $a->view(), array_filter(
-                $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
-            ))),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $articles),
         );
+    }
+
+    /**
+     * @param list<Made>    $made
+     * @param list<Article> $articles that are here
+     * @param list<string>  $used     identifiers of articles, by run
+     */
+    private static function plan(Trial $trial, array $made, array $articles, array $used): ?PlanRow
+    {
+        $layout = $trial->layout();
+        if ($layout === null || $layout->kind === PlanKind::Free) {
+            return null;
+        }
+        try {
+            return PlanRow::of(Progress::of($layout, $trial->method()->factors(), $made), $trial->method()->minutes(), $articles, $used);
+        } catch (CoreException) {
+            // The method no longer varies what was planned; the plan stays, and can be laid out anew.
+            return null;
+        }
     }
 
     /**
      * @param list<RunDot>                                                          $dots
      * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
      */
-    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before): TrialRow
+    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before, ?PlanRow $laid): TrialRow
     {
         $view = $trial->view();
         $outcomes = $count['outcomes'];
@@ -88,7 +118,7 @@ final readonly class TrySheets
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
-            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(),
+            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid,
         );
     }
 }

@@ -636,6 +636,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/methods/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a plan would take, find and cost; nothing is kept of it. */
+        post: operations["lustrum_http_try_method_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/methods/{id}/sheet": {
         parameters: {
             query?: never;
@@ -1715,6 +1732,10 @@ export interface components {
         "Core.Judging.UseFit": "fits" | "withChanges" | "doesNot" | "notKnown";
         /** @enum {string} */
         "Core.Outcome.ResultKind": "equal" | "atLeast" | "atMost" | "held" | "failed" | "lost";
+        /** @enum {string} */
+        "Core.Plan.Order": "asGiven" | "random" | "blocks";
+        /** @enum {string} */
+        "Core.Plan.PlanKind": "free" | "ladder" | "sweep" | "matrix" | "pairs";
         "Core.Run.Amount": {
             what: string;
             text: string;
@@ -2803,6 +2824,37 @@ export interface components {
             name: string;
             text: string;
         };
+        "Domain.Trial.LayoutInput": {
+            kind?: components["schemas"]["Core.Plan.PlanKind"];
+            levels?: components["schemas"]["Domain.Trial.LevelsInput"][];
+            arms?: string[];
+            repeats?: number;
+            order?: components["schemas"]["Core.Plan.Order"];
+            seed?: number;
+            leftOut?: components["schemas"]["Domain.Trial.LeftOutInput"][];
+        };
+        "Domain.Trial.LayoutView": {
+            kind: components["schemas"]["Core.Plan.PlanKind"];
+            levels: components["schemas"]["Domain.Trial.LevelsInput"][];
+            arms: string[];
+            repeats: number;
+            order: components["schemas"]["Core.Plan.Order"];
+            seed: number;
+            leftOut: components["schemas"]["Domain.Trial.LeftOutInput"][];
+        };
+        "Domain.Trial.LeftOutInput": {
+            levels: components["schemas"]["Domain.Trial.Found"][];
+            reason: string;
+            arm?: string;
+        };
+        "Domain.Trial.LevelsInput": {
+            name: string;
+            levels?: string[];
+        };
+        "Domain.Trial.PlanInput": {
+            revision: string;
+            layout: components["schemas"]["Domain.Trial.LayoutInput"];
+        };
         "Domain.Trial.ReadingInput": {
             run: string;
             channel: string;
@@ -2942,6 +2994,7 @@ export interface components {
             override?: components["schemas"]["Domain.Trial.SignOff"] | null;
             untilChannel?: string;
             untilWidth?: string;
+            layout?: components["schemas"]["Domain.Trial.LayoutInput"] | null;
             version?: number | null;
         };
         /** @enum {string} */
@@ -2961,6 +3014,7 @@ export interface components {
             untilChannel: string;
             untilWidth: string;
             createdAt: string;
+            layout: components["schemas"]["Domain.Trial.LayoutView"] | null;
         };
         "Domain.Trial.TriedView": {
             device: string;
@@ -3479,6 +3533,28 @@ export interface components {
             build: string | null;
             article: string | null;
         };
+        "Sheet.Try.PlanPreview": {
+            sentence: string;
+            runs: number;
+            finds: string[];
+            costs: string[];
+            cells: components["schemas"]["Sheet.Try.PlannedCell"][];
+            order: string[];
+        };
+        "Sheet.Try.PlanRow": {
+            sentence: string;
+            slots: components["schemas"]["Sheet.Try.SlotRow"][];
+            leftOut: components["schemas"]["Sheet.Try.PlannedCell"][];
+            next: components["schemas"]["Sheet.Try.SlotRow"] | null;
+            article: string | null;
+            serial: string;
+        };
+        "Sheet.Try.PlannedCell": {
+            levels: components["schemas"]["Domain.Trial.Found"][];
+            arm: string;
+            text: string;
+            leftOut: string | null;
+        };
         "Sheet.Try.RunDot": {
             id: string;
             number: number;
@@ -3488,6 +3564,16 @@ export interface components {
             article: string | null;
             levels: components["schemas"]["Domain.Trial.Found"][];
             level: string;
+        };
+        "Sheet.Try.SlotRow": {
+            number: number;
+            repeat: number;
+            levels: components["schemas"]["Domain.Trial.Found"][];
+            arm: string;
+            text: string;
+            run: string | null;
+            outcome: components["schemas"]["Core.Run.RunOutcome"] | null;
+            lost: number;
         };
         "Sheet.Try.TrialRow": {
             trial: components["schemas"]["Domain.Trial.TrialView"];
@@ -3501,6 +3587,7 @@ export interface components {
             mind: string;
             before: string;
             agreesNext: string | null;
+            plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
         };
         "Sheet.Try.TrySheet": {
             sentence: string;
@@ -5033,6 +5120,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Method.MethodView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_method_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.PlanInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Try.PlanPreview"];
                 };
             };
             /** @description A problem, with a sentence for people */

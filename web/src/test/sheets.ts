@@ -50,6 +50,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       signOffs: [],
       untilChannel: '',
       untilWidth: '',
+      layout: null,
       override: null,
       createdAt: '2026-03-02T09:00:00Z',
     } as Schemas['TrialView'],

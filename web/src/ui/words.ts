@@ -117,6 +117,20 @@ export const SETTING_SCALE: Record<Schemas['SettingScale'], string> = {
   area: 'halfway by area (a diameter)',
 };
 
+export const PLAN_KIND: Record<Schemas['PlanKind'], string> = {
+  ladder: 'up a ladder: the mild end first, rung by rung',
+  sweep: 'over the levels of one thing',
+  matrix: 'through every combination',
+  pairs: 'two sides, pair by pair',
+  free: 'as they come',
+};
+
+export const ORDER: Record<Schemas['Order'], string> = {
+  blocks: 'by chance, in blocks that hold each once',
+  random: 'by chance over all',
+  asGiven: 'as given',
+};
+
 export const USED_UP: Record<Schemas['UsedUpKind'], string> = {
   article: 'an article',
   load: 'a load of something',

@@ -27,7 +27,7 @@ return [
     'look' => '{what}{timed, select, yes {: {when}} other {}}',
     'every' => 'every {time}',
     'after' => 'after {time}',
-    'usedUp' => '{amount} {plain, select, yes {of {what}} other {{kind, select, article {article: } load {load: } visit {visit: } other {}}{what}}}',
+    'usedUp' => '{amount} {plain, select, yes {of} other {×}} {what}',
     'takes' => '{prepared, select, yes {{setUp} to set up, } other {}}{run} a run{cleared, select, yes {, {reset} to reset} other {}}{changed, select, yes {, {change} to change a level} other {}}: {n, plural, other {# runs}} take {whole}.',
     'seconds' => '{n} s',
     'minutes' => '{n} min',

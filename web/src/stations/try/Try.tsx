@@ -15,9 +15,11 @@ import { AmendTogether } from './AmendTogether';
 import { BeforeStart } from './BeforeStart';
 import { ChangedSomething } from './ChangedSomething';
 import { LevelPicker } from './LevelPicker';
-import { useStartRun } from './useStartRun';
+import { PlanStrip } from './PlanStrip';
+import { useStartRun, type Wanted } from './useStartRun';
 
-/** The plan of a trial is written when the sheet stands. */
+/** Trials and their plans are written when the sheet stands. */
+const PlanSlip = lazy(() => import('./PlanSlip').then((late) => ({ default: late.PlanSlip })));
 const TrialSlip = lazy(() => import('./TrialSlip').then((late) => ({ default: late.TrialSlip })));
 
 /** Blocks that are known of every run, and that nobody types. */
@@ -103,6 +105,7 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
   );
 }
 
+/** A trial: what it measured, its runs, and the way to the next one. */
 function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Schemas['TrySheet']; edit: () => void }) {
   const { frame, write: mayWrite } = usePlace();
   const last = row.runs.at(-1);
@@ -118,17 +121,29 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
 
   const { write, start } = useStartRun(base);
   const { busy } = write;
-  const startRun = (ahead: Schemas['SignOff'] | null = null, first?: () => Promise<unknown>) =>
-    start(
-      {
-        trial: row.trial.id,
-        article: article === '' ? null : article,
-        firmware: firmware.trim(),
-        levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
-        ahead,
-      },
-      first,
-    );
+  const [planning, setPlanning] = useState(false);
+  /** A run that the plan does not have is started only where somebody asks for it. */
+  const [beside, setBeside] = useState(false);
+  /** The plan holds every run, so that no other list of them is wanted. */
+  const isWhole = row.plan !== null && row.total === row.plan.slots.filter((slot) => slot.run !== null).length;
+  const hasNext = row.plan !== null && row.plan.next !== null;
+  const typed: Wanted = {
+    trial: row.trial.id,
+    article: article === '' ? null : article,
+    firmware: firmware.trim(),
+    levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
+  };
+  const [wanted, setWanted] = useState<Wanted>(typed);
+  const begin = (what: Wanted) => {
+    setWanted(what);
+    void start(what);
+  };
+  /** Its levels and its article are the plan's; what the plan says nothing of stays as it is offered below. */
+  const planned = (slot: Schemas['SlotRow']): Wanted => ({
+    ...typed,
+    article: row.plan?.article ?? typed.article,
+    levels: (typed.levels ?? []).map((l) => slot.levels.find((s) => s.name === l.name) ?? l),
+  });
 
   return (
     <Part
@@ -140,9 +155,16 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       }
       actions={
         mayWrite && (
-          <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>
-            Edit
-          </Button>
+          <div className="flex">
+            {method !== undefined && (
+              <Button look="quiet" aria-label={`Lay out ${row.trial.name}`} onClick={() => setPlanning(true)}>
+                {row.plan === null ? 'Lay out its runs' : 'Plan'}
+              </Button>
+            )}
+            <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>
+              Edit
+            </Button>
+          </div>
         )
       }
     >
@@ -152,33 +174,43 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
           <li key={r}>{r}</li>
         ))}
       </ul>
-      <ol className="mt-2 flex flex-wrap gap-x-1 gap-y-1 text-sm" aria-label="Runs">
-        {row.total > row.runs.length && <li className="self-center text-soft">the last of {row.total}:</li>}
-        {row.runs.map((run) => (
-          <li key={run.id}>
-            <Link
-              to={`${base}/run/${run.id}`}
-              className={`block min-w-8 border px-1.5 py-0.5 text-center hover:bg-wash ${run.outcome === null ? 'border-dashed border-brass font-semibold text-brass' : run.outcome === 'failed' ? 'border-oxide text-oxide' : 'border-rule text-blue'}`}
-              aria-label={`Run ${run.number}${run.level === '' ? '' : ` at ${run.level}`}, ${run.outcome === null ? 'not finished' : OUTCOME[run.outcome]}`}
-              title={run.level === '' ? undefined : run.level}
-            >
-              {run.number}
-              {run.outcome === 'failed'
-                ? ' ✕'
-                : run.outcome === 'stoppedEarly'
-                  ? ' ↑'
-                  : run.outcome === 'lost'
-                    ? ' ○'
-                    : run.outcome === 'void'
-                      ? ' –'
-                      : run.outcome === null
-                        ? ' …'
-                        : ''}
-            </Link>
-          </li>
-        ))}
-      </ol>
-      {mayWrite && (
+      {!isWhole && (
+        <ol className="mt-2 flex flex-wrap gap-x-1 gap-y-1 text-sm" aria-label="Runs">
+          {row.total > row.runs.length && <li className="self-center text-soft">the last of {row.total}:</li>}
+          {row.runs.map((run) => (
+            <li key={run.id}>
+              <Link
+                to={`${base}/run/${run.id}`}
+                className={`block min-w-8 border px-1.5 py-0.5 text-center hover:bg-wash ${run.outcome === null ? 'border-dashed border-brass font-semibold text-brass' : run.outcome === 'failed' ? 'border-oxide text-oxide' : 'border-rule text-blue'}`}
+                aria-label={`Run ${run.number}${run.level === '' ? '' : ` at ${run.level}`}, ${run.outcome === null ? 'not finished' : OUTCOME[run.outcome]}`}
+                title={run.level === '' ? undefined : run.level}
+              >
+                {run.number}
+                {run.outcome === 'failed'
+                  ? ' ✕'
+                  : run.outcome === 'stoppedEarly'
+                    ? ' ↑'
+                    : run.outcome === 'lost'
+                      ? ' ○'
+                      : run.outcome === 'void'
+                        ? ' –'
+                        : run.outcome === null
+                          ? ' …'
+                          : ''}
+              </Link>
+            </li>
+          ))}
+        </ol>
+      )}
+      {row.plan !== null && (
+        <PlanStrip plan={row.plan} base={base} busy={busy} begin={mayWrite ? (slot) => begin(planned(slot)) : null} />
+      )}
+      {mayWrite && hasNext && (
+        <Button look="quiet" className="-ml-3" aria-expanded={beside} onClick={() => setBeside(!beside)}>
+          {beside ? 'As planned' : 'Another run, beside the plan'}
+        </Button>
+      )}
+      {mayWrite && (!hasNext || beside) && (
         <div className="mt-3 flex flex-wrap items-end gap-3">
           <label className="text-sm">
             <span className="mb-1 block font-semibold">Article</span>
@@ -212,21 +244,32 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
             </label>
           )}
           <Button
-            look="primary"
+            look={hasNext ? 'plain' : 'primary'}
             disabled={busy}
-            onClick={() => void startRun()}
+            onClick={() => begin(typed)}
             aria-label={`Start run of ${row.trial.name}`}
           >
             {busy ? 'Starting …' : 'Start run'}
           </Button>
-          {row.mind !== '' && <p className="text-sm text-soft">Mind: {row.mind}</p>}
-          {row.before !== '' && (
-            <p className="border-l-2 border-brass pl-3 text-sm font-semibold">Before it goes into use: {row.before}</p>
-          )}
         </div>
       )}
+      {mayWrite && row.mind !== '' && <p className="mt-2 text-sm text-soft">Mind: {row.mind}</p>}
+      {mayWrite && row.before !== '' && (
+        <p className="mt-2 border-l-2 border-brass pl-3 text-sm font-semibold">Before it goes into use: {row.before}</p>
+      )}
       {mayWrite && chosen !== undefined && <ChangedSomething key={chosen.id} article={chosen} />}
-      <BeforeStart key={write.problem} write={write} trial={row.trial} role={row.agreesNext} start={startRun} />
+      <BeforeStart
+        key={write.problem}
+        write={write}
+        trial={row.trial}
+        role={row.agreesNext}
+        start={(ahead, first) => start({ ...wanted, ahead }, first)}
+      />
+      {planning && method !== undefined && (
+        <Suspense fallback={null}>
+          <PlanSlip trial={row.trial} method={method} revision={sheet.revision} onClose={() => setPlanning(false)} />
+        </Suspense>
+      )}
     </Part>
   );
 }

@@ -6,19 +6,20 @@ import { useWrite, type Writing } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import type { Schemas } from '../../api/client';
 
-type With = Pick<Schemas['RunInput'], 'trial' | 'article' | 'firmware' | 'levels' | 'ahead'>;
+/** What a run is started with. */
+export type Wanted = Pick<Schemas['RunInput'], 'trial' | 'article' | 'firmware' | 'levels' | 'ahead'>;
 
 /** Starts a run, by whoever is signed in and now, and goes to its sheet. */
 export function useStartRun(base: string): {
   write: Writing;
-  start: (what: With, first?: () => Promise<unknown>) => Promise<void>;
+  start: (what: Wanted, first?: () => Promise<unknown>) => Promise<void>;
 } {
   const navigate = useNavigate();
   const session = useSession();
   const write = useWrite();
 
   /** @param first what has to be written down before it */
-  async function start(what: With, first?: () => Promise<unknown>) {
+  async function start(what: Wanted, first?: () => Promise<unknown>) {
     const id = uuid();
     const body = { ...what, operator: session.data?.name ?? '', startedAt: new Date().toISOString() };
     const kept = await write.run(async () => {

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Plan;
+
+/** How the runs of a trial are laid out. */
+enum PlanKind: string
+{
+    /** As one goes: a number of runs and nothing more. */
+    case Free = 'free';
+    /** One factor, its mild end first, each rung repeated before the next. */
+    case Ladder = 'ladder';
+    /** One factor over several levels. */
+    case Sweep = 'sweep';
+    /** All combinations of several factors and variants. */
+    case Matrix = 'matrix';
+    /** Two variants, or two levels, side by side in every pair. */
+    case Pairs = 'pairs';
+
+    /** Is chance asked at all? */
+    public function isShuffled(): bool
+    {
+        return $this !== self::Free && $this !== self::Ladder;
+    }
+}

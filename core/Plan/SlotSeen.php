@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Plan;
+
+/** A planned run, and the run that it became. */
+final readonly class SlotSeen
+{
+    /**
+     * @param Made|null $made null where it is still to be made
+     * @param int       $lost tries of it that were lost in handling before
+     */
+    public function __construct(
+        public Slot $slot,
+        public ?Made $made,
+        public int $lost,
+    ) {
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Plan\Layout;
+use Lustrum\Core\Plan\Minutes;
+use Lustrum\Core\Plan\Order;
+use Lustrum\Core\Plan\PlanKind;
+use Lustrum\Core\Plan\Progress;
+use Lustrum\Core\Plan\Slot;
+use Lustrum\Core\Quantity\Digits;
+
+/** What a plan takes, finds and costs, and how far it came. */
+final class PlanWords
+{
+    private const DIGITS = 2;
+
+    /** @param list<Slot> $slots */
+    public static function takes(array $slots, Minutes $minutes, int $leftOut): string
+    {
+        return Messages::say('plan.takes', [
+            'n' => count($slots), 'time' => MethodSheetWords::time($minutes->of(array_map(static fn (Slot $s): string => $s->text(), $slots))),
+            'left' => $leftOut,
+        ]);
+    }
+
+    /** The smallest difference that it finds four times out of five. */
+    public static function finds(string $metric, float $difference, string $unit, int $perSide): string
+    {
+        return Messages::say('plan.finds', [
+            'metric' => $metric, 'difference' => Numbers::withUnit(Digits::plain($difference, self::DIGITS), Numbers::differenceUnit($unit)), 'n' => $perSide,
+        ]);
+    }
+
+    public static function findsNothing(string $metric, int $perSide): string
+    {
+        return Messages::say('plan.findsNothing', ['metric' => $metric, 'n' => $perSide]);
+    }
+
+    /** All of one side holding says so much and no more. */
+    public static function proves(string $metric, int $perSide, float $mayFail): string
+    {
+        return Messages::say('plan.proves', ['metric' => $metric, 'n' => $perSide, 'percent' => Numbers::percent($mayFail)]);
+    }
+
+    /** @return list<string> which schools it follows, and what that costs */
+    public static function costs(Layout $layout, bool $wears, int $changes): array
+    {
+        $said = array_keys(array_filter([
+            'oneShot' => $layout->repeats === 1 && $layout->kind !== PlanKind::Free,
+            'asGiven' => $layout->kind->isShuffled() && $layout->order === Order::AsGiven,
+            'shuffled' => $layout->kind->isShuffled() && $layout->order === Order::Random && $changes > 1,
+            'blocks' => $layout->order === Order::Blocks && $layout->repeats > 1,
+            'climbing' => $layout->kind === PlanKind::Ladder && $wears,
+        ]));
+
+        return array_map(static fn (string $what): string => Messages::say('plan.'.$what, ['changes' => $changes]), $said);
+    }
+
+    /** @param list<string> $arms of which there is only one article */
+    public static function together(array $arms): string
+    {
+        return $arms === [] ? '' : Messages::say('plan.together', ['arms' => Messages::list($arms), 'n' => count($arms)]);
+    }
+
+    /** What the runs of it use up. */
+    public static function usesUp(string $text): string
+    {
+        return Messages::say('plan.usesUp', ['text' => $text]);
+    }
+
+    public static function progress(Progress $progress, Minutes $minutes): string
+    {
+        $left = array_map(static fn (Slot $s): string => $s->text(), $progress->left());
+
+        return Messages::say('plan.progress', [
+            'tried' => $progress->tried(), 'planned' => count($progress->slots), 'lost' => $progress->lost(), 'out' => count($progress->leftOut),
+            'beside' => count($progress->beside), 'left' => count($left), 'time' => MethodSheetWords::time($minutes->of($left)),
+        ]);
+    }
+}

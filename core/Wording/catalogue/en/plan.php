@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'takes' => '{n, plural, one {# run} other {# runs}}, about {time}{left, plural, =0 {} one {; # cell is left out before it is tried} other {; # cells are left out before they are tried}}.',
+    'finds' => '{metric}: with {n, plural, one {# run} other {# runs}} a side it finds a difference of {difference} four times out of five, at the scatter of runs so far.',
+    'findsNothing' => '{metric}: {n, plural, one {one run a side tells no difference from scatter} other {nobody knows the scatter of such runs yet, so nobody can say what # runs a side will find}}.',
+    'proves' => '{metric}: {n, plural, one {one run that holds} other {# that all hold}} on a side could still fail up to {percent} % of the time.',
+    'oneShot' => 'One shot a cell: quick, and drawn as thin, with no interval.',
+    'asGiven' => 'In the order given: warmth, wear and hands run along with the levels. By chance they would not.',
+    'shuffled' => 'By chance over all: spreads what drifts, and costs {changes, plural, one {# change} other {# changes}} of level.',
+    'blocks' => 'By chance within blocks that hold every level once: another rig or day hits all alike.',
+    'climbing' => 'Rung by rung on one article: damage adds up on the way, so that the last rung is harder than it says. A fresh article a rung would not.',
+    'together' => 'There is one article of {arms}: what the article is and what the variant is cannot be told apart. {n, plural, one {A second article of it} other {A second article of each}} would.',
+    'usesUp' => 'It uses up {text}.',
+    'progress' => '{tried, number} of {planned, plural, one {# run} other {# runs}} tried{lost, plural, =0 {} other {, # lost in handling}}{out, plural, =0 {} one {, # cell left out before it was tried} other {, # cells left out before they were tried}}{beside, plural, =0 {} one {, # run beside the plan} other {, # runs beside the plan}}{left, plural, =0 {: it is done.} other {; {time} to go.}}',
+];

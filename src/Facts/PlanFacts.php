@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Facts;
+
+use Doctrine\DBAL\Connection;
+use Lustrum\Core\Plan\Made;
+use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
+
+/** What plans are held against: the runs that were made of them, and those that tell how far such runs scatter. */
+final readonly class PlanFacts
+{
+    /** Trials of a method that its scatter is taken from, the last ones. */
+    private const RECENT = 6;
+
+    public function __construct(
+        private Connection $db,
+        private RunFacts $runs,
+    ) {
+    }
+
+    /** @return array<string, list<Made>> runs of the trials of a build that have a plan, by trial, in their order */
+    public function made(string $build): array
+    {
+        $out = [];
+        foreach ($this->db->iterateAssociative(
+            "SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, c.content->>'arm' arm FROM run r JOIN trial t ON t.id = r.trial_id
+             JOIN configuration c ON c.hash = r.configuration
+             WHERE t.revision_id = ? AND t.layout IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY r.trial_id, r.number", [$build],
+        ) as $row) {
+            $levels = [];
+            foreach (Row::rows(Row::json($row['levels'])) as $level) {
+                $levels[Row::text($level['name'] ?? '')] = Row::text($level['text'] ?? '');
+            }
+            $out[Row::text($row['trial_id'])][] = new Made(
+                Row::text($row['id']), Row::whole($row['number']), $levels, Row::text($row['arm']), RunOutcome::tryFrom(Row::text($row['outcome'])),
+            );
+        }
+
+        return $out;
+    }
+
+    /** @return list<RunFact> finished runs of the last trials with a method */
+    public function recent(string $method): array
+    {
+        $out = [];
+        foreach ($this->db->fetchFirstColumn(
+            'SELECT id FROM trial WHERE method_id = ? AND withdrawn_because IS NULL ORDER BY created_at DESC, id DESC LIMIT '.self::RECENT, [$method],
+        ) as $trial) {
+            $out = [...$out, ...$this->runs->ofTrial(Row::text($trial))];
+        }
+
+        return $out;
+    }
+}

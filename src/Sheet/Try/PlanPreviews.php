@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Try;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Judging\Scatter;
+use Lustrum\Core\Plan\Layout;
+use Lustrum\Core\Plan\PlanKind;
+use Lustrum\Core\Plan\Slot;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Statistics\Planning;
+use Lustrum\Core\Statistics\Proportion;
+use Lustrum\Core\Wording\MethodSheetWords;
+use Lustrum\Core\Wording\PlanWords;
+use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\LayoutInput;
+use Lustrum\Facts\PlanFacts;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Refusal\Invalid;
+
+/** Works out what a plan would take, what it could find, and what its order costs. */
+final readonly class PlanPreviews
+{
+    private const POWER = 0.8;
+
+    public function __construct(
+        private Records $records,
+        private PlanFacts $facts,
+    ) {
+    }
+
+    /** @throws Invalid at the field that is wrong */
+    public function of(Method $method, Revision $build, LayoutInput $input): PlanPreview
+    {
+        $layout = $input->layout();
+        try {
+            [$slots, $cells] = [$layout->slots($method->factors()), $layout->cells()];
+        } catch (CoreException $e) {
+            throw Invalid::at('layout.'.$e->path, $e->getMessage());
+        }
+        $texts = array_map(static fn (Slot $s): string => $s->text(), $slots);
+        $changes = 0;
+        for ($i = 1; $i < count($texts); ++$i) {
+            $changes += $texts[$i] === $texts[$i - 1] ? 0 : 1;
+        }
+        $usesUp = array_map(static fn ($u): string => MethodSheetWords::usedUp($u->times(count($slots))), $method->view()->usesUp);
+
+        return new PlanPreview(
+            PlanWords::takes($slots, $method->minutes(), count($layout->leftOut)), count($slots),
+            $this->finds($method, $layout, count($slots)),
+            array_values(array_filter([
+                ...PlanWords::costs($layout, $method->wears(), $changes), PlanWords::together($this->alone($build, $layout)),
+                $usesUp === [] ? '' : PlanWords::usesUp(implode(', ', $usesUp)),
+            ])),
+            array_map(static fn (array $cell): PlannedCell => new PlannedCell(
+                PlanRow::found($cell[0]), $cell[1], (new Slot(0, 0, $cell[0], $cell[1]))->text(), $layout->why($cell[0], $cell[1]),
+            ), $cells),
+            $texts,
+        );
+    }
+
+    /** @return list<string> */
+    private function finds(Method $method, Layout $layout, int $runs): array
+    {
+        $sides = max(1, count($layout->arms), ...array_map(count(...), array_values($layout->levels)) ?: [1]);
+        $each = intdiv($runs, $sides);
+        if ($layout->kind === PlanKind::Free || $sides < 2 || $each < 1) {
+            return [];
+        }
+        [$name, $confidence] = [$method->device()->metricName(...), $method->device()->view()->confidence];
+        $recent = $this->facts->recent($method->id()->toRfc4122());
+        $out = [];
+        foreach ($method->channels() as $channel) {
+            $sd = $each < 2 ? null : Scatter::within($recent, $channel->metric);
+            $out[] = $sd === null || $sd <= 0.0 ? PlanWords::findsNothing($name($channel->metric), $each) : PlanWords::finds(
+                $name($channel->metric),
+                Planning::difference($sd, $each, self::POWER, $confidence, $layout->kind === PlanKind::Pairs) / Units::parse($channel->unit)->factor,
+                $channel->unit, $each,
+            );
+        }
+        foreach ($method->questions() as $question) {
+            $out[] = PlanWords::proves($name($question->metric), $each, 1 - Proportion::of($each, $each)->lower($confidence));
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> variants of the plan that there is only one article of */
+    private function alone(Revision $build, Layout $layout): array
+    {
+        if (count($layout->arms) < 2) {
+            return [];
+        }
+        $articles = [];
+        foreach ($this->records->all(Article::class, ['revision' => $build]) as $article) {
+            $articles[$article->arm()] = ($articles[$article->arm()] ?? 0) + ($article->isHere() ? 1 : 0);
+        }
+
+        return array_values(array_filter($layout->arms, static fn (string $arm): bool => ($articles[$arm] ?? 0) < 2));
+    }
+}

@@ -1,0 +1,77 @@
+import { Link } from 'react-router';
+
+import type { Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { OUTCOME } from '../../ui/words';
+
+const MARK: Record<Schemas['RunOutcome'], string> = { held: '', failed: '✕', stoppedEarly: '↑', lost: '○', void: '–' };
+
+/** The plan of a trial as its runs in their order, and the next of them in one touch. */
+export function PlanStrip({
+  plan,
+  base,
+  busy,
+  begin,
+}: {
+  plan: Schemas['PlanRow'];
+  base: string;
+  busy: boolean;
+  /** Null where nobody may. */
+  begin: ((slot: Schemas['SlotRow']) => void) | null;
+}) {
+  const next = plan.next;
+  return (
+    <div className="mt-2">
+      <p>{plan.sentence}</p>
+      <ol aria-label="Planned runs" className="mt-2 flex flex-wrap gap-1 text-sm">
+        {plan.slots.map((slot) => (
+          <li key={slot.number}>
+            <Slot slot={slot} base={base} isNext={slot.number === next?.number} />
+          </li>
+        ))}
+      </ol>
+      {plan.leftOut.length > 0 && (
+        <ul aria-label="Left out before they were tried" className="mt-1 text-sm text-soft">
+          {plan.leftOut.map((cell) => (
+            <li key={cell.text}>
+              <s>{cell.text}</s> {cell.leftOut}
+            </li>
+          ))}
+        </ul>
+      )}
+      {begin !== null && next !== null && (
+        <Button look="primary" large className="mt-3 w-full sm:w-auto" disabled={busy} onClick={() => begin(next)}>
+          {busy ? 'Starting …' : `Start run ${next.number}: ${[next.text, plan.serial].filter(Boolean).join(', ')}`}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function Slot({ slot, base, isNext }: { slot: Schemas['SlotRow']; base: string; isNext: boolean }) {
+  const lost = slot.lost > 0 ? ` ○${slot.lost > 1 ? slot.lost : ''}` : '';
+  const state =
+    slot.run === null ? (isNext ? 'next' : 'planned') : slot.outcome === null ? 'not finished' : OUTCOME[slot.outcome];
+  const label = `${slot.number}: ${slot.text}, ${state}${slot.lost > 0 ? `, lost in handling before: ${slot.lost}` : ''}`;
+  const look = `block min-h-7 border px-1.5 py-0.5 ${
+    slot.run === null
+      ? isNext
+        ? 'border-dashed border-blue font-semibold text-blue'
+        : 'border-dashed border-rule text-soft'
+      : slot.outcome === 'failed'
+        ? 'border-oxide text-oxide'
+        : slot.outcome === null
+          ? 'border-brass text-brass'
+          : 'border-ink'
+  }`;
+  const text = `${slot.text}${slot.outcome === null ? (slot.run === null ? '' : ' …') : MARK[slot.outcome] === '' ? '' : ` ${MARK[slot.outcome]}`}${lost}`;
+  return slot.run === null ? (
+    <span className={look} role="img" aria-label={label}>
+      {text}
+    </span>
+  ) : (
+    <Link className={`${look} hover:bg-wash`} aria-label={label} to={`${base}/run/${slot.run}`}>
+      {text}
+    </Link>
+  );
+}

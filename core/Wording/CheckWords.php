@@ -9,6 +9,7 @@ use Lustrum\Core\Check\Implied;
 use Lustrum\Core\Check\Rehearsal;
 use Lustrum\Core\Check\RelationSeen;
 use Lustrum\Core\Check\Share;
+use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Quantity\Digits;
 
 /** What numbers say of each other, of instruments and of rehearsals, in words. */
@@ -43,7 +44,7 @@ final class CheckWords
     }
 
     /** Which readings of a run contradict each other, with the value that each pair implies. */
-    public static function contradiction(RelationSeen $relation): string
+    public static function contradiction(RelationSeen $relation, string $doubted = '', ?Figure $before = null): string
     {
         $implied = array_map(static fn (Implied $i): string => Messages::say('check.implied', [
             'what' => self::spoken($i->what), 'value' => Numbers::withUnit(Digits::plain($i->value, self::DIGITS), $i->unit),
@@ -52,7 +53,8 @@ final class CheckWords
 
         return Messages::begin(Messages::say('check.contradiction', [
             'what' => Messages::list(array_map(static fn (Implied $i): string => self::spoken($i->what), $relation->implied)),
-            'implied' => implode('; ', $implied), 'z' => Digits::plain(abs($relation->z ?? 0.0), 2),
+            'implied' => implode('; ', $implied), 'why' => $doubted === '' ? 'none' : ($before === null ? 'always' : 'before'),
+            'doubted' => self::spoken($doubted), 'before' => $before === null ? '' : Numbers::amount($before->value, $before->decimals, $before->unit), 'z' => Digits::plain(abs($relation->z ?? 0.0), 2),
         ]));
     }
 

@@ -9,6 +9,8 @@ use Lustrum\Core\Footing\Context;
 use Lustrum\Core\Footing\Difference;
 use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Judging\Contexts;
+use Lustrum\Core\Judging\Contradiction;
+use Lustrum\Core\Judging\Contradictions;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
@@ -42,6 +44,7 @@ final readonly class Noticing
     {
         return array_values(array_filter([
             ...self::recurrences($seen),
+            ...self::contradictions($run, $soFar),
             ...self::settings($run),
             ...($run->failed() ? [$this->differences($run, $good)] : []),
             self::past($run),
@@ -93,6 +96,18 @@ final readonly class Noticing
         }
 
         return $out;
+    }
+
+    /**
+     * @param array<string, Figure> $soFar
+     *
+     * @return list<string> numbers that do not agree with each other
+     */
+    private static function contradictions(RunFact $run, array $soFar): array
+    {
+        return array_map(
+            static fn (Contradiction $c): string => CheckWords::contradiction($c->relation, $c->doubted, $c->before), Contradictions::of($run, $soFar),
+        );
     }
 
     /** @return list<string> settings that were not where they should be */

@@ -180,6 +180,38 @@ final class MethodTest extends ApiTestCase
         self::assertSame(422, $this->answered(), 'It is here already.');
     }
 
+    /** 12 V through 30 Ω is 0.40 A; the third run says 4.0 A, as somebody read the wrong line of the display. */
+    public function testReadingsThatDoNotAgreeAreSaidWithTheOneThatIsDoubted(): void
+    {
+        $bench = $this->bench();
+        $channel = static fn (string $key, string $unit, string $measures): array => [
+            'key' => $key, 'metric' => $key, 'unit' => $unit, 'measures' => $measures,
+        ];
+        $method = $this->put('methods', ['device' => $bench->device, 'name' => 'Heat', 'channels' => [
+            $channel('volts', 'V', 'voltage'), $channel('amps', 'A', 'current'), $channel('ohms', 'Ω', 'resistance'),
+        ]] + self::SAFE);
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Heating']);
+        $noticed = function (string ...$texts) use ($trial): string {
+            $run = $this->put('runs', ['trial' => $trial]);
+            foreach ($texts as $channel => $text) {
+                $this->put('readings', ['run' => $run, 'channel' => $channel, 'text' => $text, 'confirmed' => 'as read']);
+            }
+            $said = implode(' ', array_filter((array) $this->json('GET', '/api/runs/'.$run)['noticed'], is_string(...)));
+            $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'outcome' => 'held', 'version' => 1]);
+            self::assertSame(200, $this->answered());
+
+            return $said;
+        };
+
+        $first = $noticed(volts: '12.0 V', amps: '4.00 A', ohms: '30.0 Ω');
+        self::assertStringContainsString('Voltage, current and resistance do not agree', $first);
+        self::assertStringContainsString('voltage and resistance imply a current of 0.400 A', $first);
+        self::assertStringContainsString('One of them is wrong, or was read at another moment.', $first);
+        foreach ([1, 2] as $ignored) {
+            self::assertStringNotContainsString('do not agree', $noticed(volts: '12.1 V', amps: '0.40 A', ohms: '30.1 Ω'));
+        }
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrong(): iterable
     {

@@ -14,7 +14,14 @@ use Lustrum\Core\Check\Relations;
 use Lustrum\Core\Check\RelationSeen;
 use Lustrum\Core\Check\StandardPart;
 use Lustrum\Core\InvalidInput;
+use Lustrum\Core\Judging\Contradictions;
+use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\ReadingFact;
+use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Setting\NextReason;
 use Lustrum\Core\Setting\NextSetting;
 use Lustrum\Core\Setting\SettingResult;
@@ -64,6 +71,42 @@ final class CheckTest extends TestCase
         self::assertStringContainsString('Voltage, current and resistance do not agree', $words);
         self::assertStringContainsString('voltage and resistance imply a current of 0.400 A', $words);
         self::assertStringContainsString('One of them is wrong, or was read at another moment.', $words);
+    }
+
+    /** Before it, runs read 12 V, 0.40 A and 30 Ω: the current alone is far from that. */
+    public function testTheReadingThatAloneIsNotAsBeforeIsDoubted(): void
+    {
+        $before = ['m-u' => 12.0, 'm-i' => 0.4, 'm-r' => 30.0];
+        $soFar = array_map(
+            static fn (float $v, string $unit): Figure => new Figure($v, null, null, $unit, 2, 3), $before, ['V', 'A', 'Ω'],
+        );
+        $soFar = array_combine(array_keys($before), $soFar);
+        $found = Contradictions::of(self::heated(12.1, 4.0, 30.0), $soFar);
+
+        self::assertCount(1, $found);
+        self::assertSame('current', $found[0]->doubted);
+        self::assertStringEndsWith(
+            'The current is doubted: runs before read 0.40 A, and the others are as they were.',
+            CheckWords::contradiction($found[0]->relation, $found[0]->doubted, $found[0]->before),
+        );
+        self::assertSame('', Contradictions::of(self::heated(12.1, 4.0, 30.0), array_slice($soFar, 0, 2))[0]->doubted, 'Nobody read the third before.');
+        self::assertSame('', Contradictions::of(self::heated(30.0, 4.0, 30.0), $soFar)[0]->doubted, 'Two are not as before.');
+        self::assertSame([], Contradictions::of(self::heated(12.1, 0.403, 30.0), $soFar));
+        self::assertSame([], Contradictions::of(self::heated(12.1, 4.0, 30.0, ResultKind::AtLeast), $soFar), 'A bound says nothing of it.');
+    }
+
+    private static function heated(float $volts, float $amps, float $ohms, ResultKind $kind = ResultKind::Equal): RunFact
+    {
+        $channels = [
+            new Channel('u', 'm-u', 'V', measures: 'voltage'), new Channel('i', 'm-i', 'A', measures: 'current'),
+            new Channel('r', 'm-r', 'Ω', measures: 'resistance'),
+        ];
+        $configuration = new Configuration('r', 'A', '', [], [], null, '', '', '', [], 'm', 'Heat', 1, '', $channels, [], []);
+
+        return new RunFact('run', 't', 'Heating', 'm', 'r', 3, null, '', '2026-03-02T10:00:00Z', '', [], [], [], $configuration, 0, 0, [
+            new ReadingFact('u', 'm-u', 'V', $volts, 0.1, ResultKind::Equal, ''), new ReadingFact('i', 'm-i', 'A', $amps, 0.001, $kind, ''),
+            new ReadingFact('r', 'm-r', 'Ω', $ohms, 0.1, ResultKind::Equal, ''),
+        ], false);
     }
 
     /** What has no uncertainty contradicts nothing unless it is known to: it agrees, or nobody can say. */

@@ -16,7 +16,7 @@ final readonly class LeftOutInput
         #[Assert\Valid]
         #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} levels.')]
         public array $levels,
-        #[Assert\NotBlank(message: 'Why is it left out? It stays in every count.')]
+        #[Assert\NotBlank(message: 'Why is it left out? It stays in every count.', normalizer: 'trim')]
         #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
         public string $reason,
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]

@@ -2,7 +2,7 @@ import { useState } from 'react';
 
 import type { Schemas } from '../api/client';
 import { Button } from '../ui/Button';
-import type { Values } from '../ui/fields';
+import type { FieldOrRows, Values } from '../ui/fields';
 import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { useWrite } from '../api/useWrite';
 import { Problem } from '../ui/Problem';
@@ -40,7 +40,7 @@ export function MethodLines({
     keepMethod(
       sheet.method,
       // What the form does not ask stays as it was, such as the name that answers know a question by.
-      { [section.name]: put(sent, editing.at, { ...sent[editing.at], ...values }) },
+      { [section.name]: put(sent, editing.at, { ...sent[editing.at], ...chosen(section.fields(sheet), values) }) },
       version,
       `${section.name}[${editing.at}]`,
     );
@@ -104,6 +104,15 @@ export function MethodLines({
     </div>
   );
 }
+
+/** Nothing chosen is an empty text here, and no reference that is missing. */
+const chosen = (fields: FieldOrRows[], values: Values): Values =>
+  Object.fromEntries(
+    Object.entries(values).map(([name, value]) => [
+      name,
+      value === null && fields.find((f) => f.name === name)?.kind === 'select' ? '' : value,
+    ]),
+  );
 
 const put = (rows: Values[], at: number, row: Values): Values[] => [...rows.slice(0, at), row, ...rows.slice(at + 1)];
 

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\App;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Uid\Uuid;
+
+/** Plans of trials: what they would take and find, how far they came, and which run is next with which article. */
+final class PlanTest extends ApiTestCase
+{
+    private const HEIGHT = ['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'harder' => 'more', 'levels' => ['20 cm', '40 cm']];
+
+    private string $build = '';
+
+    private string $method = '';
+
+    /** @param array<string, mixed> $more of the method */
+    private function world(array $more = []): void
+    {
+        $bench = $this->bench();
+        $this->build = $this->put('revisions', [
+            'device' => $bench->device, 'letter' => 'P', 'arms' => [
+                ['name' => 'round', 'values' => [], 'planned' => 2], ['name' => 'oval', 'values' => [], 'planned' => 1],
+            ],
+        ]);
+        $this->method = $this->put('methods', [
+            'device' => $bench->device, 'name' => 'Drop', 'minutes' => 6.0, 'setUpMinutes' => 10.0, 'resetMinutes' => 2.0, 'changeMinutes' => 4.0,
+            'safety' => ['abort' => 'When it slips.'], 'factors' => [self::HEIGHT], 'channels' => [['key' => 'blow', 'metric' => 'blow', 'unit' => 'N']],
+            'questions' => [['metric' => 'opens', 'text' => 'Opens']], 'usesUp' => [['what' => 'seed', 'kind' => 'material', 'amount' => 40.0, 'unit' => 'g']],
+        ] + $more);
+    }
+
+    /**
+     * @param array<string, mixed> $layout
+     *
+     * @return array<array-key, mixed>
+     */
+    private function look(array $layout): array
+    {
+        return $this->json('POST', '/api/methods/'.$this->method.'/plan', ['revision' => $this->build, 'layout' => $layout]);
+    }
+
+    public function testWhatAPlanTakesFindsAndCostsIsSaidBeforeItIsKept(): void
+    {
+        $this->world();
+        $ladder = ['kind' => 'ladder', 'levels' => [['name' => 'height', 'levels' => ['40 cm', '20 cm']]], 'repeats' => 2];
+        $plan = $this->look($ladder);
+
+        // 10 to set up, 4 runs of 6, 3 resets of 2, one change of level of 4.
+        self::assertSame('4 runs, about 44 min.', self::text($plan, 'sentence'));
+        self::assertSame(['20 cm', '20 cm', '40 cm', '40 cm'], $plan['order']);
+        self::assertSame('blow: nobody knows the scatter of such runs yet, so nobody can say what 2 runs a side will find.', self::text($plan, 'finds', 0));
+        // One-sided: 1 − 0.05^(1/2) = 0.776.
+        self::assertSame('opens: 2 that all hold on a side could still fail up to 78 % of the time.', self::text($plan, 'finds', 1));
+        self::assertContains('It uses up 160 g of seed.', (array) $plan['costs']);
+        self::assertSame(0, count((array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials')), 'Nothing is kept.');
+    }
+
+    public function testTheScatterOfEarlierRunsSaysWhatAPlanCanFind(): void
+    {
+        $this->world();
+        $earlier = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Earlier']);
+        foreach (['20 cm' => [10.0, 12.0, 14.0], '40 cm' => [30.0, 32.0, 34.0]] as $level => $values) {
+            foreach ($values as $value) {
+                $about = ['trial' => $earlier, 'levels' => [['name' => 'height', 'text' => $level]]];
+                $run = $this->put('runs', $about);
+                $this->put('readings', ['run' => $run, 'channel' => 'blow', 'text' => number_format($value, 1).' N', 'confirmed' => 'as read']);
+                $this->json('PUT', '/api/runs/'.$run, $about + ['outcome' => 'held', 'version' => 1]);
+                self::assertSame(200, $this->answered());
+            }
+        }
+        $plan = $this->look(['kind' => 'sweep', 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]], 'repeats' => 16, 'order' => 'blocks']);
+
+        // Within the levels the spread is 2 N, however far apart they lie; for n = 16 a side, power 0.8 at 95 % two-sided:
+        // 1.0234 sd (Cohen 1988, table 2.3.5: d = 1.02), which is 2.0 N.
+        self::assertSame('blow: with 16 runs a side it finds a difference of 2.0 N four times out of five, at the scatter of runs so far.', self::text($plan, 'finds', 0));
+    }
+
+    public function testTheNextRunIsThePlansWithTheArticleThatWasUsedLeast(): void
+    {
+        $this->world();
+        $articles = [];
+        foreach (['R-1' => 'round', 'R-2' => 'round', 'O-1' => 'oval'] as $serial => $arm) {
+            $articles[$serial] = $this->put('articles', ['revision' => $this->build, 'serial' => $serial, 'arm' => $arm]);
+        }
+        $layout = ['kind' => 'pairs', 'arms' => ['round', 'oval'], 'repeats' => 2, 'levels' => [['name' => 'height', 'levels' => ['20 cm']]]];
+        self::assertSame(
+            'There is one article of oval: what the article is and what the variant is cannot be told apart. A second article of it would.',
+            array_values(array_filter((array) $this->look($layout)['costs'], static fn (mixed $c): bool => is_string($c) && str_starts_with($c, 'There')))[0] ?? '',
+        );
+        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Pairs', 'plannedRuns' => 99, 'layout' => $layout]);
+        $plan = fn (): array => (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'plan');
+        $make = function (string $outcome, string $reason = '') use ($plan, $trial): string {
+            $now = $plan();
+            $about = ['trial' => $trial, 'article' => self::text($now, 'article'), 'levels' => (array) self::at($now, 'next', 'levels')];
+            $run = $this->put('runs', $about);
+            $this->json('PUT', '/api/runs/'.$run, $about + ['outcome' => $outcome, 'outcomeReason' => $reason, 'version' => 1]);
+            self::assertSame(200, $this->answered());
+
+            return self::text($now, 'serial');
+        };
+
+        self::assertSame('0 of 4 runs tried; 52 min to go.', self::text($plan(), 'sentence'));
+        self::assertSame(4, self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'trial', 'plannedRuns'), 'The plan says how many.');
+        self::assertSame(['R-1', 'O-1'], [$make('held'), $make('held')]);
+        self::assertSame('R-2', $make('lost', 'It rolled off'), 'The other round one has done nothing yet.');
+        self::assertSame('2 of 4 runs tried, 1 lost in handling; 28 min to go.', self::text($plan(), 'sentence'));
+        $make('failed', 'The latch stuck');
+        self::assertSame('O-1', $make('held'));
+        self::assertSame('4 of 4 runs tried, 1 lost in handling: it is done.', self::text($plan(), 'sentence'));
+        self::assertNull($plan()['next']);
+        self::assertSame('failed', self::at($plan(), 'slots', 2, 'outcome'));
+    }
+
+    public function testAPlanTravelsWithItsDevice(): void
+    {
+        $this->world();
+        $layout = [
+            'kind' => 'matrix', 'arms' => ['round', 'oval'], 'repeats' => 3, 'order' => 'random', 'seed' => 11,
+            'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]],
+            'leftOut' => [['levels' => [['name' => 'height', 'text' => '40 cm']], 'arm' => 'oval', 'reason' => 'It cracks at 30 cm']],
+        ];
+        $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'All', 'layout' => $layout]);
+        $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'revision', 'device');
+        $this->client->request('GET', '/api/devices/'.$device.'/export.json');
+        $text = $this->client->getInternalResponse()->getContent();
+        $file = (array) json_decode($text, true, 64, JSON_THROW_ON_ERROR);
+        self::assertEquals($layout, array_intersect_key((array) self::at($file, 'trials', 0, 'layout'), $layout));
+        self::assertArrayNotHasKey('instruments', $file, 'They belong to the workspace.');
+        $this->raw('POST', '/api/workspaces/'.$this->workspace.'/import', $text);
+        self::assertSame(201, $this->answered());
+        $copies = array_filter(
+            (array) $this->json('GET', '/api/workspaces/'.$this->workspace.'/devices'),
+            static fn (mixed $card): bool => self::text((array) $card, 'device', 'id') !== $device,
+        );
+        $frame = $this->json('GET', '/api/devices/'.self::text(array_values($copies), 0, 'device', 'id').'/frame');
+        $build = '';
+        foreach ((array) $frame['spine'] as $tag) {
+            $build = self::text((array) $tag, 'revision', 'letter') === 'P' ? self::text((array) $tag, 'revision', 'id') : $build;
+        }
+        $sheet = $this->json('GET', '/api/revisions/'.$build.'/try');
+        self::assertSame('It cracks at 30 cm', self::text($sheet, 'trials', 0, 'plan', 'leftOut', 0, 'leftOut'));
+        self::assertCount(9, (array) self::at($sheet, 'trials', 0, 'plan', 'slots'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrong(): iterable
+    {
+        $many = array_map(static fn (int $i): string => $i.' cm', range(1, 60));
+        yield 'a million runs' => [['kind' => 'sweep', 'repeats' => 100, 'levels' => [['name' => 'height', 'levels' => $many]]], 'layout.repeats'];
+        yield 'a level twice' => [['kind' => 'sweep', 'levels' => [['name' => 'height', 'levels' => ['20 cm', '0.2 m']]]], 'layout.levels'];
+        yield 'what the method does not vary' => [['kind' => 'sweep', 'levels' => [['name' => 'colour', 'levels' => ['red', 'blue']]]], 'layout.levels'];
+        yield 'no repeat' => [['kind' => 'matrix', 'repeats' => 0, 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]]], 'layout.repeats'];
+        yield 'left out without a reason' => [['kind' => 'free', 'leftOut' => [['levels' => [], 'reason' => ' ']]], 'layout.leftOut[0].reason'];
+    }
+
+    /** @param array<string, mixed> $layout */
+    #[DataProvider('wrong')]
+    public function testWhatCannotBeLaidOutIsSaidAtItsField(array $layout, string $path): void
+    {
+        $this->world();
+        $about = ['revision' => $this->build, 'method' => $this->method, 'name' => 'Odd', 'layout' => $layout];
+        $answer = $this->json('PUT', '/api/trials/'.Uuid::v7()->toRfc4122(), $about);
+
+        self::assertSame([422, $path], [$this->answered(), self::text($answer, 'violations', 0, 'path')], json_encode($answer) ?: '');
+        self::assertSame(422, (function () use ($layout): int {
+            $this->look($layout);
+
+            return $this->answered();
+        })());
+    }
+
+    /** What the method no longer varies cannot be begun: the plan stays, and is laid out anew. */
+    public function testAPlanWhoseMethodChangedStandsAside(): void
+    {
+        $this->world();
+        $layout = ['kind' => 'ladder', 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]]];
+        $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Ladder', 'layout' => $layout]);
+        $sheet = $this->json('GET', '/api/methods/'.$this->method.'/sheet');
+        $this->json('PUT', '/api/methods/'.$this->method, [
+            'device' => self::text($sheet, 'method', 'device'), 'name' => 'Drop', 'safety' => ['abort' => 'When it slips.'], 'version' => 1,
+        ]);
+        self::assertSame(200, $this->answered());
+        $row = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0);
+
+        self::assertNull($row['plan']);
+        self::assertSame('ladder', self::at($row, 'trial', 'layout', 'kind'));
+    }
+}

@@ -96,7 +96,8 @@ final class Story
                 + (($article['deviants'] ?? []) === [] ? [] : ['deviants' => $article['deviants']])),
         ], $at, $fields['operator'] ?? null);
         $outcome = $fields['outcome'] ?? 'held';
-        if ($outcome !== 'void' && $unit !== '') {
+        // A check that leaves no mark adds nothing to what an article has been through.
+        if ($outcome !== 'void' && $unit !== '' && ($method['wears'] ?? true)) {
             $this->past[$unit] = ['runs' => $past['runs'] + 1, 'failures' => $past['failures'] + ($outcome === 'failed' ? 1 : 0)];
         }
         foreach ($readings as $key => $reading) {

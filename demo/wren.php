@@ -183,6 +183,10 @@ function wrenMethods(Story $s): void
             [$channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40)],
             [$number('humidity', '%', 8.0)], [],
             $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
+        ['m-gap', 'Brush gap by eye', 'Which gap lets one seed at a time past?', 'Greased belt', '', 'The plate has gone round twenty times', 'Damp seed.', '', 4.0,
+            [], [$number('humidity', '%', 8.0)],
+            [['name' => 'brush gap', 'unit' => 'mm', 'intended' => null, 'tolerance' => 0.05, 'lock' => 'two grub screws', 'low' => 0.2, 'high' => 2.0, 'step' => 0.1, 'more' => 'lets two seeds through', 'way' => 'clockwise, seen from the hopper', 'readOff' => 'with the feeler gauge at the middle bristle', 'tool' => '2 mm hex key']],
+            $safety(['moving plate'], ['Motor off before reaching in'], 'Stop when the plate jams.')],
         ['m-rating', 'Growers rate the handling', 'How growers like it, blind to which tread is on.', 'Test bed, 20 m', 'Rated after three passes', 'Three passes', 'A whole day of work.', '', 20.0,
             [$channel('rating', 'handling rating', '%', 'Rating sheet', 1.0, 0, 100)],
             [$words('soil', 'dry', 'moist')], [], $safety(['strain on back and shoulders'], ['A rater may stop at any time'], 'Stop when the rater says so.')],
@@ -204,7 +208,7 @@ function wrenMethods(Story $s): void
             $id === 'm-bracket' => [['key' => 'carries', 'metric' => 'carries 400 N', 'text' => 'Carried 400 N']],
             $outcome === '' => [],
             default => [['key' => 'held', 'metric' => $outcome, 'text' => $heldWhen]],
-        }, 'factors' => $factors[$id] ?? [], 'wears' => $id !== 'm-rating', 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow, 'steps' => $through[$id] ?? [], 'inUse' => in_array($id, ['m-push', 'm-rating'], true)] + ($conduct[$id] ?? []), '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
+        }, 'factors' => $factors[$id] ?? [], 'wears' => !in_array($id, ['m-rating', 'm-gap'], true), 'minutes' => $minutes, 'channels' => $channels, 'conditions' => $conditions, 'settings' => $settings, 'safety' => $safetyRow, 'steps' => $through[$id] ?? [], 'inUse' => in_array($id, ['m-push', 'm-rating'], true)] + ($conduct[$id] ?? []), '2026-02-26T18:00:00+00:00', 'Yusuf Brandt');
     }
 }
 
@@ -342,6 +346,7 @@ function wrenLayouts(): array
         't-belt-F' => $layout('sweep', ['seed' => ['small', 'large']], [], 8, 'blocks'),
         't-drop-D' => $layout('ladder', ['drop height' => ['0.5 m', '0.75 m', '1 m']], [], 3, 'asGiven'),
         't-drop-F2' => $layout('ladder', ['drop height' => ['0.5 m', '0.75 m', '1 m']], [], 2, 'asGiven'),
+        't-gap-E' => ['layout' => ['kind' => 'setting', 'setting' => 'brush gap']],
         't-shapes-E' => $layout('matrix', [], ['round', 'oval', 'bevelled', 'slot'], 8, 'blocks', [
             ['levels' => [], 'arm' => 'keyhole', 'reason' => 'Beet seed wedges in the neck, seen by hand before a plate was cut.'],
         ]),
@@ -402,6 +407,14 @@ function wrenTrials(Story $s): void
                 'doubles' => [max(0.1, Story::normal($doubles + $swell + ($moved ? 9.0 : 0), 0.12 * $doubles)), 1],
             ]);
         }
+    }
+
+    // The brush gap of E was found in an evening, before anything was counted.
+    $id = $trial('t-gap-E', 'E', 'm-gap', 'Which gap?', 'Which gap lets one seed at a time past?', 0, '2026-08-10');
+    foreach ([['0.2 mm', 'low'], ['2 mm', 'high'], ['1.1 mm', 'high'], ['0.7 mm', 'low'], ['0.9 mm', 'high'], ['0.8 mm', 'good']] as $i => [$gap, $stands]) {
+        $s->run($id, 'W-09', $at('2026-08-10', 9 * $i), [
+            'operator' => 'Tobias Lind', 'conditions' => $found(['humidity' => '56 %']), 'settings' => $found(['brush gap' => $gap]), 'note' => '', 'stands' => $stands,
+        ], []);
     }
 
     // Push force: revision => day, units, runs, mean on dry level ground

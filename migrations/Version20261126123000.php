@@ -44,7 +44,8 @@ final class Version20261126123000 extends AbstractMigration
         $this->addSql('UPDATE trial SET sign_offs = jsonb_build_array(sign_off) WHERE sign_off IS NOT NULL');
         $this->addSql('ALTER TABLE trial DROP sign_off, ALTER sign_offs DROP DEFAULT');
         $this->addSql('ALTER TABLE trial ADD layout JSONB DEFAULT NULL');
-        $this->addSql('ALTER TABLE run ADD ahead JSONB DEFAULT NULL');
+        $this->addSql('ALTER TABLE run ADD ahead JSONB DEFAULT NULL, ADD stands VARCHAR(4) DEFAULT NULL');
+        $this->addSql("ALTER TABLE run ADD CONSTRAINT run_stands_known CHECK (stands IN ('low', 'high', 'good'))");
         $this->addSql("ALTER TABLE use_case ADD loads JSONB NOT NULL DEFAULT '[]'");
         $this->addSql('ALTER TABLE use_case ALTER loads DROP DEFAULT');
         $this->addSql(sprintf(

@@ -19,6 +19,7 @@ final readonly class Layout
      * @param array<string, list<string>> $levels  by factor
      * @param list<string>                $arms    variants within the build; none: it has none, or all of them are one
      * @param list<LeftOut>               $leftOut
+     * @param string                      $setting that is being found; empty: none
      */
     public function __construct(
         public PlanKind $kind = PlanKind::Free,
@@ -28,6 +29,7 @@ final readonly class Layout
         public Order $order = Order::AsGiven,
         public int $seed = 1,
         public array $leftOut = [],
+        public string $setting = '',
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class Layout
             PlanKind::tryFrom(Row::text($row['kind'] ?? '')) ?? PlanKind::Free, $levels, Row::texts($row['arms'] ?? []),
             max(1, Row::whole($row['repeats'] ?? 1)), Order::tryFrom(Row::text($row['order'] ?? '')) ?? Order::AsGiven,
             Row::whole($row['seed'] ?? 1), array_map(LeftOut::fromRow(...), Row::rows($row['leftOut'] ?? [])),
+            Row::text($row['setting'] ?? ''),
         );
     }
 
@@ -94,6 +97,9 @@ final readonly class Layout
     public function slots(array $factors): array
     {
         $this->mustBeSound($factors);
+        if (!$this->kind->isLaidOut()) {
+            return [];
+        }
         $cells = array_values(array_filter($this->cells(), fn (array $cell): bool => $this->why($cell[0], $cell[1]) === null));
         if (count($cells) * $this->repeats > self::MOST_RUNS) {
             throw InvalidInput::because(sprintf('At most %d runs can be planned at once.', self::MOST_RUNS), 'repeats');
@@ -161,7 +167,7 @@ final readonly class Layout
                 : throw InvalidInput::because('It goes along one factor: two levels of it at least, and one of each other.', 'levels'),
             PlanKind::Matrix => $sides > 1 ? null : throw InvalidInput::because('A matrix has two levels or two variants at least.', 'levels'),
             PlanKind::Pairs => $sides === 2 ? null : throw InvalidInput::because('A pair has two sides: two variants, or two levels.', 'levels'),
-            PlanKind::Free => null,
+            PlanKind::Free, PlanKind::Setting => null,
         };
     }
 

@@ -17,10 +17,18 @@ enum PlanKind: string
     case Matrix = 'matrix';
     /** Two variants, or two levels, side by side in every pair. */
     case Pairs = 'pairs';
+    /** One setting, from its untried ends to the middle, until it is good. */
+    case Setting = 'setting';
+
+    /** Does it say beforehand which runs there are? */
+    public function isLaidOut(): bool
+    {
+        return $this !== self::Free && $this !== self::Setting;
+    }
 
     /** Is chance asked at all? */
     public function isShuffled(): bool
     {
-        return $this !== self::Free && $this !== self::Ladder;
+        return $this !== self::Free && $this !== self::Ladder && $this !== self::Setting;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Run;
 
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Setting\SettingScale;
 
 /** A setting that is read off the article before each run, with its intended value. */
@@ -35,6 +37,25 @@ final readonly class SettingRule
         public string $readOff = '',
         public string $tool = '',
     ) {
+    }
+
+    /** The same, meant to be at no value in particular. */
+    public function wherever(): self
+    {
+        return new self(
+            $this->name, $this->unit, null, $this->tolerance, $this->lock, $this->low, $this->high, $this->step, $this->scale, $this->more,
+            $this->way, $this->readOff, $this->tool,
+        );
+    }
+
+    /** What somebody typed of it, in its unit; null where that is no such quantity. */
+    public function value(string $typed): ?float
+    {
+        try {
+            return Quantity::typedBeside($typed, $this->unit === '' ? '1' : $this->unit)->to($this->unit === '' ? '1' : $this->unit)->value;
+        } catch (CoreException) {
+            return null;
+        }
     }
 
     /** @param array<array-key, mixed> $row */

@@ -9,8 +9,11 @@ use Lustrum\Core\Plan\Minutes;
 use Lustrum\Core\Plan\Order;
 use Lustrum\Core\Plan\PlanKind;
 use Lustrum\Core\Plan\Progress;
+use Lustrum\Core\Plan\SettingSearch;
+use Lustrum\Core\Plan\SettingTried;
 use Lustrum\Core\Plan\Slot;
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\SettingRule;
 
 /** What a plan takes, finds and costs, and how far it came. */
 final class PlanWords
@@ -69,6 +72,33 @@ final class PlanWords
     public static function usesUp(string $text): string
     {
         return Messages::say('plan.usesUp', ['text' => $text]);
+    }
+
+    /** A setting that is being found: how far it came, and what to try next, with the reason. */
+    public static function search(SettingSearch $search): string
+    {
+        $rule = $search->rule;
+        $set = static fn (?float $v): string => $v === null ? '' : Numbers::set($v, $rule->unit);
+
+        return Messages::say('plan.search', [
+            'name' => $rule->name, 'n' => count($search->tried), 'reason' => $search->next->reason->value ?? 'contradict',
+            'value' => $set($search->next?->value), 'from' => $set($rule->low), 'to' => $set($rule->high),
+            'low' => $set($search->next?->low), 'high' => $set($search->next?->high), 'bracketed' => $search->next?->low !== null && $search->next->high !== null,
+        ]);
+    }
+
+    /** What a range that is used up asks for. */
+    public static function widen(SettingRule $rule): string
+    {
+        return Messages::say('plan.widen', ['name' => $rule->name, 'from' => Digits::short($rule->low ?? 0.0), 'to' => Numbers::set($rule->high ?? 0.0, $rule->unit)]);
+    }
+
+    /** Where a setting stood on a run. */
+    public static function stands(SettingTried $tried): string
+    {
+        return Messages::say('plan.stands', [
+            'known' => $tried->text !== '', 'text' => $tried->text, 'stands' => $tried->result->value ?? 'unsaid', 'number' => $tried->number,
+        ]);
     }
 
     public static function progress(Progress $progress, Minutes $minutes): string

@@ -6,9 +6,12 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Plan\Made;
+use Lustrum\Core\Plan\SettingTried;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Run\SettingRule;
+use Lustrum\Core\Setting\SettingResult;
 
 /** What plans are held against: the runs that were made of them, and those that tell how far such runs scatter. */
 final readonly class PlanFacts
@@ -37,6 +40,26 @@ final readonly class PlanFacts
             }
             $out[Row::text($row['trial_id'])][] = new Made(
                 Row::text($row['id']), Row::whole($row['number']), $levels, Row::text($row['arm']), RunOutcome::tryFrom(Row::text($row['outcome'])),
+            );
+        }
+
+        return $out;
+    }
+
+    /** @return list<SettingTried> runs of a trial that is to find a setting, in their order; what was lost or void tried none */
+    public function tried(string $trial, SettingRule $rule): array
+    {
+        $out = [];
+        foreach ($this->db->fetchAllAssociative(
+            "SELECT id, number, settings, stands FROM run WHERE trial_id = ? AND withdrawn_because IS NULL AND coalesce(outcome, '') NOT IN ('void', 'lost') ORDER BY number",
+            [$trial],
+        ) as $row) {
+            $text = '';
+            foreach (Row::rows(Row::json($row['settings'])) as $found) {
+                $text = Row::text($found['name'] ?? '') === $rule->name ? Row::text($found['text'] ?? '') : $text;
+            }
+            $out[] = new SettingTried(
+                Row::text($row['id']), Row::whole($row['number']), $text, $rule->value($text), SettingResult::tryFrom(Row::text($row['stands'])),
             );
         }
 

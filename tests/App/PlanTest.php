@@ -114,6 +114,61 @@ final class PlanTest extends ApiTestCase
         self::assertSame('failed', self::at($plan(), 'slots', 2, 'outcome'));
     }
 
+    public function testASettingIsFoundFromItsEndsToTheMiddle(): void
+    {
+        $gap = ['name' => 'gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1, 'low' => 0.2, 'high' => 2.0, 'step' => 0.1];
+        $this->world(['factors' => [], 'channels' => [], 'questions' => [], 'settings' => [$gap]]);
+        $layout = ['kind' => 'setting', 'setting' => 'gap'];
+        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Gap', 'plannedRuns' => 0, 'layout' => $layout]);
+        $plan = fn (): array => (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'plan');
+        $try = function (string $stands) use ($plan, $trial): string {
+            $about = ['trial' => $trial, 'settings' => [(array) $plan()['sets']]];
+            $run = $this->put('runs', $about);
+            $this->json('PUT', '/api/runs/'.$run, $about + ['outcome' => 'held', 'stands' => $stands, 'version' => 1]);
+            self::assertSame(200, $this->answered());
+            $noticed = implode(' ', array_filter((array) $this->json('GET', '/api/runs/'.$run)['noticed'], is_string(...)));
+            self::assertStringNotContainsString('0.8 mm', $noticed, 'What is set to another value on purpose deviates from nothing.');
+
+            return self::text($about, 'settings', 0, 'text');
+        };
+
+        self::assertSame('gap: nothing tried yet; try 0.2 mm next, an end that nobody tried.', self::text($plan(), 'sentence'));
+        self::assertSame(['0.2 mm', '2 mm', '1.1 mm'], [$try('low'), $try('high'), $try('high')]);
+        // (0.2 + 1.1)/2 = 0.65, half a step goes up: 0.7.
+        self::assertSame('gap: too low at 0.2 mm, too high at 1.1 mm; try 0.7 mm next, the middle.', self::text($plan(), 'sentence'));
+        self::assertSame('gap 0.7 mm', self::text($plan(), 'next', 'text'));
+        $try('good');
+        self::assertSame('gap: good at 0.7 mm; too low at 0.2 mm, too high at 1.1 mm.', self::text($plan(), 'sentence'));
+        self::assertNull($plan()['next']);
+        self::assertSame(['0.2 mm, too low', '2 mm, too high', '1.1 mm, too high', '0.7 mm, good'], array_column((array) $plan()['slots'], 'text'));
+        self::assertSame('', $plan()['widen']);
+    }
+
+    public function testARangeThatIsUsedUpAsksToBeWidened(): void
+    {
+        $gap = ['name' => 'gap', 'unit' => 'mm', 'low' => 1.0, 'high' => 2.0, 'step' => 1.0];
+        $this->world(['factors' => [], 'settings' => [$gap, ['name' => 'speed', 'unit' => 'rpm']]]);
+        $about = ['revision' => $this->build, 'method' => $this->method, 'name' => 'Gap', 'layout' => ['kind' => 'setting', 'setting' => 'gap']];
+        $trial = $this->put('trials', $about);
+        foreach (['1 mm' => 'low', '2 mm' => 'high'] as $text => $stands) {
+            $run = ['trial' => $trial, 'settings' => [['name' => 'gap', 'text' => $text]], 'stands' => $stands];
+            $this->put('runs', $run);
+        }
+        $plan = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'plan');
+        self::assertStringContainsString('no setting between: none of them is good', self::text($plan, 'sentence'));
+        self::assertSame('Widen gap beyond 1 to 2 mm: no setting in that range was good', $plan['widen']);
+
+        $this->put('runs', ['trial' => $trial, 'settings' => [['name' => 'gap', 'text' => '0.5 mm']], 'stands' => 'high']);
+        $plan = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'plan');
+        self::assertStringContainsString('one of these runs stood at something else', self::text($plan, 'sentence'));
+        self::assertNull($plan['next']);
+
+        foreach (['speed', 'colour', ''] as $none) {
+            $answer = $this->json('PUT', '/api/trials/'.Uuid::v7()->toRfc4122(), ['layout' => ['kind' => 'setting', 'setting' => $none]] + $about);
+            self::assertSame([422, 'layout.setting'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], 'It has no range.');
+        }
+    }
+
     public function testAPlanTravelsWithItsDevice(): void
     {
         $this->world();

@@ -11,6 +11,7 @@ use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Domain\Revision\ArmValue;
 use Lustrum\Domain\Revision\Article;
@@ -121,8 +122,22 @@ final readonly class RunBeginning implements Beginning
             array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
             $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '', $article?->lots() ?? [],
             $method->id()->toRfc4122(), $method->name(), $method->edition(), $method->rig(), $method->channels(), $method->conditions(),
-            $method->settings(), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(), $method->represents(), $article?->deviants() ?? [],
+            self::settings($trial), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(), $method->represents(), $article?->deviants() ?? [],
             $article?->arm() ?? '', $method->constants(),
+        );
+    }
+
+    /**
+     * What is set to another value on purpose deviates from nothing.
+     *
+     * @return list<SettingRule>
+     */
+    private static function settings(Trial $trial): array
+    {
+        $finds = $trial->finds();
+
+        return array_map(
+            static fn (SettingRule $s): SettingRule => $s->name === $finds?->name ? $s->wherever() : $s, $trial->method()->settings(),
         );
     }
 

@@ -398,6 +398,11 @@ class Method extends Record
         return $this->carries;
     }
 
+    public function setting(string $name): ?SettingRule
+    {
+        return array_column($this->settings, null, 'name')[$name] ?? null;
+    }
+
     public function safety(): Safety
     {
         return $this->safety;

@@ -19,6 +19,7 @@ final readonly class LayoutInput
      * @param list<LevelsInput>  $levels  of each factor that is laid out
      * @param list<string>       $arms    variants within the build
      * @param list<LeftOutInput> $leftOut
+     * @param string             $setting that is being found, where it goes so
      */
     public function __construct(
         public PlanKind $kind = PlanKind::Free,
@@ -35,6 +36,8 @@ final readonly class LayoutInput
         #[Assert\Valid]
         #[Assert\Count(max: 500, maxMessage: 'At most {{ limit }} cells.')]
         public array $leftOut = [],
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $setting = '',
     ) {
     }
 
@@ -49,6 +52,7 @@ final readonly class LayoutInput
         return new Layout(
             $this->kind, $levels, $this->arms, $this->repeats, $this->order, $this->seed,
             array_map(static fn (LeftOutInput $l): LeftOut => $l->leftOut(), $this->leftOut),
+            trim($this->setting),
         );
     }
 }

@@ -25,6 +25,7 @@ final readonly class LayoutView
         public Order $order,
         public int $seed,
         public array $leftOut,
+        public string $setting,
     ) {
     }
 
@@ -35,7 +36,7 @@ final readonly class LayoutView
             $l->arms, $l->repeats, $l->order, $l->seed, array_map(static fn (LeftOut $c): LeftOutInput => new LeftOutInput(
                 array_map(static fn (string $name, string $text): Found => new Found($name, $text), array_keys($c->levels), $c->levels),
                 $c->reason, $c->arm,
-            ), $l->leftOut),
+            ), $l->leftOut), $l->setting,
         );
     }
 }

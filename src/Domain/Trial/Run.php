@@ -16,6 +16,7 @@ use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Run\SettingRule;
+use Lustrum\Core\Setting\SettingResult;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -121,6 +122,10 @@ class Run extends Record
     #[ORM\Column(type: SignOffType::NAME, nullable: true)]
     private ?SignOff $ahead = null;
 
+    /** Where the setting stood that it is to find; null: it finds none, or nobody said. */
+    #[ORM\Column(length: 4, nullable: true)]
+    private ?SettingResult $stands = null;
+
     /** What the article had been through when the run began. */
     #[ORM\Column]
     private int $earlierRuns = 0;
@@ -207,6 +212,7 @@ class Run extends Record
         $this->differs = trim($input->differs);
         $this->setAside = trim($input->setAside);
         $this->takenIn = $input->takenIn;
+        $this->stands = $input->stands;
         $this->note = $input->note;
         $this->outcome = $input->outcome;
         $this->outcomeReason = $input->outcomeReason;
@@ -219,7 +225,7 @@ class Run extends Record
             $this->operator, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->levels, $this->note,
             $this->outcome, $this->outcomeReason, $this->ended, $this->answers, $this->purpose, $this->firmware, $this->lookedFor,
             $this->others, $this->person, $this->goes, $this->differs, $this->setAside, $this->takenIn, $this->amendments, $this->configuration()->filled, $this->createdBy(),
-            $this->ahead,
+            $this->ahead, $this->stands,
         );
     }
 

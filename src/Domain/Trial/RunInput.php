@@ -7,6 +7,7 @@ namespace Lustrum\Domain\Trial;
 use Lustrum\Core\Run\Ended;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Setting\SettingResult;
 use Lustrum\Record\RecordInput;
 use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
@@ -31,6 +32,7 @@ final readonly class RunInput implements RecordInput
      * @param string      $differs    in what they differ from the users of the brief
      * @param string      $setAside   why it says nothing of the design; empty: it does
      * @param SignOff|null $ahead     who begins it although something that must have held before has not, and why; frozen with it
+     * @param SettingResult|null $stands where the setting stood that its trial is to find
      * @param bool        $takenIn    it counts although a confirmed cause would set it aside
      */
     public function __construct(
@@ -79,6 +81,7 @@ final readonly class RunInput implements RecordInput
         public bool $takenIn = false,
         #[Assert\Valid]
         public ?SignOff $ahead = null,
+        public ?SettingResult $stands = null,
         #[Version]
         public ?int $version = null,
     ) {

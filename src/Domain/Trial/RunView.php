@@ -8,6 +8,7 @@ use Lustrum\Core\Run\Ended;
 use Lustrum\Core\Run\Filled;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Setting\SettingResult;
 
 final readonly class RunView
 {
@@ -50,6 +51,7 @@ final readonly class RunView
         public ?Filled $filled,
         public string $by,
         public ?SignOff $ahead,
+        public ?SettingResult $stands,
     ) {
     }
 }

@@ -10,10 +10,12 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\FirstStage;
 use Lustrum\Core\Plan\Layout;
 use Lustrum\Core\Plan\PlanKind;
+use Lustrum\Core\Plan\SettingSearch;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Revision;
@@ -115,9 +117,18 @@ class Trial extends Record
         } catch (CoreException $e) {
             throw Invalid::at('layout.'.$e->path, $e->getMessage());
         }
-        if ($this->layout->kind !== PlanKind::Free) {
+        if ($this->layout->kind === PlanKind::Setting && !SettingSearch::isOpen($this->method->setting($this->layout->setting))) {
+            throw Invalid::at('layout.setting', 'Which setting of the method? It has to say from where to where it goes.');
+        }
+        if ($this->layout->kind->isLaidOut()) {
             $this->plannedRuns = count($slots);
         }
+    }
+
+    /** The setting that its runs are to find; null where they find none. */
+    public function finds(): ?SettingRule
+    {
+        return $this->layout?->kind === PlanKind::Setting ? $this->method->setting($this->layout->setting) : null;
     }
 
     public function layout(): ?Layout

@@ -68,7 +68,7 @@ final readonly class PlanPreviews
     {
         $sides = max(1, count($layout->arms), ...array_map(count(...), array_values($layout->levels)) ?: [1]);
         $each = intdiv($runs, $sides);
-        if ($layout->kind === PlanKind::Free || $sides < 2 || $each < 1) {
+        if (!$layout->kind->isLaidOut() || $sides < 2 || $each < 1) {
             return [];
         }
         [$name, $confidence] = [$method->device()->metricName(...), $method->device()->view()->confidence];

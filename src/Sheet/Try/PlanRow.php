@@ -7,8 +7,13 @@ namespace Lustrum\Sheet\Try;
 use Lustrum\Core\Plan\LeftOut;
 use Lustrum\Core\Plan\Minutes;
 use Lustrum\Core\Plan\Progress;
+use Lustrum\Core\Plan\SettingSearch;
+use Lustrum\Core\Plan\SettingTried;
 use Lustrum\Core\Plan\Slot;
 use Lustrum\Core\Plan\SlotSeen;
+use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Setting\NextReason;
+use Lustrum\Core\Wording\Numbers;
 use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Trial\Found;
@@ -20,6 +25,8 @@ final readonly class PlanRow
      * @param list<SlotRow>       $slots
      * @param list<PlannedCell>   $leftOut
      * @param SlotRow|null        $next    the run that is begun in one touch; null: it is done
+     * @param Found|null          $sets    what it is set to, where a setting is being found
+     * @param string              $widen   what a range that is used up asks for; empty: it is not
      * @param string|null         $article that it is begun with; null: none is here
      */
     private function __construct(
@@ -29,6 +36,8 @@ final readonly class PlanRow
         public ?SlotRow $next,
         public ?string $article,
         public string $serial,
+        public ?Found $sets = null,
+        public string $widen = '',
     ) {
     }
 
@@ -48,6 +57,28 @@ final readonly class PlanRow
             ), $progress->leftOut),
             $next === null ? null : $slots[$next->number - 1],
             $article?->id()->toRfc4122(), $article?->serial() ?? '',
+        );
+    }
+
+    /**
+     * @param list<Article> $articles that are here
+     * @param list<string>  $used     articles of the runs of the trial, in their order
+     */
+    public static function searching(SettingSearch $search, array $articles, array $used): self
+    {
+        $slots = array_map(
+            static fn (SettingTried $t): SlotRow => SlotRow::trying($t->number, PlanWords::stands($t), $t->run, $t->result === null ? null : RunOutcome::Held),
+            $search->tried,
+        );
+        $value = $search->next?->reason === NextReason::Good ? null : $search->next?->value;
+        $text = $value === null ? '' : Numbers::set($value, $search->rule->unit);
+        $article = $value === null ? null : self::article('', $articles, $used);
+        $numbers = array_map(static fn (SettingTried $t): int => $t->number, $search->tried);
+
+        return new self(
+            PlanWords::search($search), $slots, [], $value === null ? null : SlotRow::trying(max([0, ...$numbers]) + 1, $search->rule->name.' '.$text, null, null),
+            $article?->id()->toRfc4122(), $article?->serial() ?? '', $value === null ? null : new Found($search->rule->name, $text),
+            $search->isUsedUp() ? PlanWords::widen($search->rule) : '',
         );
     }
 

@@ -29,6 +29,12 @@ final readonly class SlotRow
     ) {
     }
 
+    /** A run that tried a setting, or the one that is to try it next. */
+    public static function trying(int $number, string $text, ?string $run, ?RunOutcome $outcome): self
+    {
+        return new self($number, 1, [], '', $text, $run, $outcome, 0);
+    }
+
     public static function of(SlotSeen $s): self
     {
         return new self(

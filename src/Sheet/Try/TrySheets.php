@@ -8,8 +8,8 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Plan\Made;
-use Lustrum\Core\Plan\PlanKind;
 use Lustrum\Core\Plan\Progress;
+use Lustrum\Core\Plan\SettingSearch;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Method\Method;
@@ -62,7 +62,7 @@ final readonly class TrySheets
                     'from' => null, 'to' => null, 'outcomes' => [],
                 ],
                 $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
-                self::plan($trial, $made[$key] ?? [], $articles, $used),
+                $this->plan($trial, $made[$key] ?? [], $articles, $used),
             );
         }
         $outcomes = [];
@@ -86,10 +86,14 @@ final readonly class TrySheets
      * @param list<Article> $articles that are here
      * @param list<string>  $used     identifiers of articles, by run
      */
-    private static function plan(Trial $trial, array $made, array $articles, array $used): ?PlanRow
+    private function plan(Trial $trial, array $made, array $articles, array $used): ?PlanRow
     {
+        $finds = $trial->finds();
+        if ($finds !== null && SettingSearch::isOpen($finds)) {
+            return PlanRow::searching(SettingSearch::of($finds, $this->plans->tried($trial->id()->toRfc4122(), $finds)), $articles, $used);
+        }
         $layout = $trial->layout();
-        if ($layout === null || $layout->kind === PlanKind::Free) {
+        if ($layout === null || !$layout->kind->isLaidOut()) {
             return null;
         }
         try {

@@ -1735,7 +1735,7 @@ export interface components {
         /** @enum {string} */
         "Core.Plan.Order": "asGiven" | "random" | "blocks";
         /** @enum {string} */
-        "Core.Plan.PlanKind": "free" | "ladder" | "sweep" | "matrix" | "pairs";
+        "Core.Plan.PlanKind": "free" | "ladder" | "sweep" | "matrix" | "pairs" | "setting";
         "Core.Run.Amount": {
             what: string;
             text: string;
@@ -1827,6 +1827,8 @@ export interface components {
             what: string;
             minutes: number | null;
         };
+        /** @enum {string} */
+        "Core.Setting.SettingResult": "low" | "high" | "good";
         /** @enum {string} */
         "Core.Setting.SettingScale": "linear" | "log" | "area";
         "Core.Wording.Estimate": {
@@ -2832,6 +2834,7 @@ export interface components {
             order?: components["schemas"]["Core.Plan.Order"];
             seed?: number;
             leftOut?: components["schemas"]["Domain.Trial.LeftOutInput"][];
+            setting?: string;
         };
         "Domain.Trial.LayoutView": {
             kind: components["schemas"]["Core.Plan.PlanKind"];
@@ -2841,6 +2844,7 @@ export interface components {
             order: components["schemas"]["Core.Plan.Order"];
             seed: number;
             leftOut: components["schemas"]["Domain.Trial.LeftOutInput"][];
+            setting: string;
         };
         "Domain.Trial.LeftOutInput": {
             levels: components["schemas"]["Domain.Trial.Found"][];
@@ -2908,6 +2912,7 @@ export interface components {
             setAside?: string;
             takenIn?: boolean;
             ahead?: components["schemas"]["Domain.Trial.SignOff"] | null;
+            stands?: components["schemas"]["Core.Setting.SettingResult"] | null;
             version?: number | null;
         };
         "Domain.Trial.RunView": {
@@ -2939,6 +2944,7 @@ export interface components {
             filled: components["schemas"]["Core.Run.Filled"] | null;
             by: string;
             ahead: components["schemas"]["Domain.Trial.SignOff"] | null;
+            stands: components["schemas"]["Core.Setting.SettingResult"] | null;
         };
         "Domain.Trial.SaidPart": {
             text: string;
@@ -3548,6 +3554,8 @@ export interface components {
             next: components["schemas"]["Sheet.Try.SlotRow"] | null;
             article: string | null;
             serial: string;
+            sets: components["schemas"]["Domain.Trial.Found"] | null;
+            widen: string;
         };
         "Sheet.Try.PlannedCell": {
             levels: components["schemas"]["Domain.Trial.Found"][];

@@ -34,6 +34,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       filled: null,
       by: 'Ines',
       ahead: null,
+      stands: null,
       ...changed,
     },
     missing: ['gap'],

@@ -122,6 +122,7 @@ export const PLAN_KIND: Record<Schemas['PlanKind'], string> = {
   sweep: 'over the levels of one thing',
   matrix: 'through every combination',
   pairs: 'two sides, pair by pair',
+  setting: 'to find a setting: its ends, then the middle',
   free: 'as they come',
 };
 

@@ -14,5 +14,8 @@ return [
     'climbing' => 'Rung by rung on one article: damage adds up on the way, so that the last rung is harder than it says. A fresh article a rung would not.',
     'together' => 'There is one article of {arms}: what the article is and what the variant is cannot be told apart. {n, plural, one {A second article of it} other {A second article of each}} would.',
     'usesUp' => 'It uses up {text}.',
+    'search' => '{name}: {reason, select, end {{n, plural, =0 {nothing tried yet} one {# run so far} other {# runs so far}}; try {value} next, an end that nobody tried.} middle {too low at {low}, too high at {high}; try {value} next, the middle.} good {good at {value}{bracketed, select, yes {; too low at {low}, too high at {high}} other {}}.} beyond {from {from} to {to} there is none that is good: even the end is not enough.} exhausted {too low at {low}, too high at {high}, and no setting between: none of them is good.} other {what was too low does not lie below what was good or too high: one of these runs stood at something else.}}',
+    'widen' => 'Widen {name} beyond {from} to {to}: no setting in that range was good',
+    'stands' => '{known, select, yes {{text}} other {run {number, number}}}{stands, select, low {, too low} high {, too high} good {, good} other {}}',
     'progress' => '{tried, number} of {planned, plural, one {# run} other {# runs}} tried{lost, plural, =0 {} other {, # lost in handling}}{out, plural, =0 {} one {, # cell left out before it was tried} other {, # cells left out before they were tried}}{beside, plural, =0 {} one {, # run beside the plan} other {, # runs beside the plan}}{left, plural, =0 {: it is done.} other {; {time} to go.}}',
 ];

@@ -101,6 +101,7 @@ describe('how a run ended', () => {
       setAside: '',
       takenIn: false,
       ahead: null,
+      stands: null,
       version: 2,
     });
   });

@@ -35,6 +35,13 @@ const BUTTONS: { outcome: RunOutcome; words: string; just?: boolean }[] = [
   { outcome: 'void', words: 'Void' },
 ];
 
+/** Where a setting stands that is being found: it ends the run in one touch. */
+const STANDS: [Schemas['SettingResult'], string][] = [
+  ['low', 'Too low'],
+  ['good', 'Good'],
+  ['high', 'Too high'],
+];
+
 const ASKS: Record<RunOutcome, string> = {
   held: '',
   failed: 'What failed, in a few words?',
@@ -129,7 +136,7 @@ function NewOutcome({
     draft.answers[key] ?? (draft.outcome === 'held' ? (draft.just ? 'onlyJust' : 'held') : 'notLooked');
 
   /** @param without whether it ends although a value on the sheet could not be kept */
-  async function keep(outcome: RunOutcome, without = false) {
+  async function keep(outcome: RunOutcome, without = false, stands: Schemas['SettingResult'] | null = run.stands) {
     setLeft(null);
     const kept = await write.run(async () => {
       const along = amending ? {} : await (without ? typedBeside(sheet) : takeAlong(sheet)).catch(leave);
@@ -158,6 +165,7 @@ function NewOutcome({
             outcomeReason: draft.just ? '' : draft.reason,
             ended: ends.length > 0 ? (draft.ended ?? ends[0]!.ended) : null,
             answers: answers(),
+            stands,
           }),
         );
       }
@@ -185,6 +193,19 @@ function NewOutcome({
 
   return (
     <form onSubmit={submit} noValidate className="space-y-3">
+      {!amending && sheet.trial.layout?.kind === 'setting' && (
+        <div
+          role="group"
+          aria-label={`Where does ${sheet.trial.layout.setting} stand?`}
+          className="grid grid-cols-3 gap-2"
+        >
+          {STANDS.map(([stands, words]) => (
+            <Button key={stands} large disabled={busy} onClick={() => void keep('held', false, stands)}>
+              {words}
+            </Button>
+          ))}
+        </div>
+      )}
       <div role="group" aria-label="How did it end?" className="grid grid-cols-2 gap-2 [&>:last-child]:col-span-2">
         {BUTTONS.filter((b) => b.just !== true || (questions.length > 0 && !amending)).map((b) => (
           <Button

@@ -65,7 +65,22 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
             ))}
           </select>
         </Labelled>
-        {typed.kind !== 'free' && (
+        {typed.kind === 'setting' && (
+          <Labelled id={`${id}-setting`} label="Which setting?" wide>
+            <select
+              id={`${id}-setting`}
+              className="field"
+              value={typed.setting}
+              onChange={(e) => change({ setting: e.target.value })}
+            >
+              <option value="">none of them</option>
+              {method.settings.map((s) => (
+                <option key={s.name}>{s.name}</option>
+              ))}
+            </select>
+          </Labelled>
+        )}
+        {typed.kind !== 'free' && typed.kind !== 'setting' && (
           <>
             {factors.map((f) => (
               <Labelled key={f.name} id={`${id}-${f.name}`} label={`Levels of ${f.name}, one a line`}>
@@ -158,6 +173,7 @@ const layoutOf = (typed: TypedLayout): Schemas['LayoutInput'] => ({
   order: typed.order,
   seed: typed.seed,
   leftOut: typed.leftOut,
+  setting: typed.setting,
 });
 
 const same = (a: Schemas['LeftOutInput'], b: Schemas['PlannedCell']) =>
@@ -211,10 +227,17 @@ function Preview({
           body: { revision: trial.revision, layout },
         }),
       ),
-    enabled: layout.kind !== 'free',
+    enabled: layout.kind !== 'free' && layout.kind !== 'setting',
     placeholderData: (before) => before,
     retry: false,
   });
+  if (layout.kind === 'setting')
+    return (
+      <p className="basis-full text-sm text-soft">
+        Each run says too low, good or too high; the next one to try, and why, stands on the trial. The method says from
+        where to where it goes.
+      </p>
+    );
   if (layout.kind === 'free')
     return (
       <p className="basis-full text-sm text-soft">

@@ -1,7 +1,13 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 
 import type { Schemas } from '../../api/client';
+import { putRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
+import { uuid } from '../../api/uuid';
 import { Button } from '../../ui/Button';
+import { usePlace } from '../../ui/place';
+import { Problem } from '../../ui/Problem';
 import { OUTCOME } from '../../ui/words';
 
 const MARK: Record<Schemas['RunOutcome'], string> = { held: '', failed: '✕', stoppedEarly: '↑', lost: '○', void: '–' };
@@ -39,11 +45,35 @@ export function PlanStrip({
           ))}
         </ul>
       )}
+      {plan.widen !== '' && begin !== null && <Widen what={plan.widen} />}
       {begin !== null && next !== null && (
         <Button look="primary" large className="mt-3 w-full sm:w-auto" disabled={busy} onClick={() => begin(next)}>
-          {busy ? 'Starting …' : `Start run ${next.number}: ${[next.text, plan.serial].filter(Boolean).join(', ')}`}
+          {busy
+            ? 'Starting …'
+            : `${plan.sets === null ? 'Start' : 'Set it and start'} run ${next.number}: ${[next.text, plan.serial].filter(Boolean).join(', ')}`}
         </Button>
       )}
+    </div>
+  );
+}
+
+/** A range that is used up without a good value asks for a change of the design. */
+function Widen({ what }: { what: string }) {
+  const { tag } = usePlace();
+  const write = useWrite();
+  const [kept, setKept] = useState(false);
+  if (kept) return <p className="mt-2 text-sm text-soft">It waits on Next.</p>;
+  return (
+    <div className="mt-2">
+      <Button
+        disabled={write.busy}
+        onClick={() =>
+          void write.run(() => putRecord('candidates', uuid(), { revision: tag.revision.id, what })).then(setKept)
+        }
+      >
+        Propose: {what}
+      </Button>
+      <Problem says={write.problem} />
     </div>
   );
 }

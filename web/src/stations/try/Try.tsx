@@ -143,6 +143,8 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
     ...typed,
     article: row.plan?.article ?? typed.article,
     levels: (typed.levels ?? []).map((l) => slot.levels.find((s) => s.name === l.name) ?? l),
+    // Setting it to this is the run itself.
+    ...(row.plan?.sets ? { settings: [row.plan.sets] } : {}),
   });
 
   return (

@@ -9,6 +9,7 @@ export type TypedLayout = {
   order: Schemas['Order'];
   seed: number;
   leftOut: Schemas['LeftOutInput'][];
+  setting: string;
 };
 
 export const linesOf = (text: string): string[] =>
@@ -39,5 +40,6 @@ export function typedLayout(
     order: climbing ? 'asGiven' : 'blocks',
     seed: 1,
     leftOut: [],
+    setting: '',
   };
 }

@@ -24,6 +24,7 @@ export function runBody(run: Schemas['RunView'], changed: Partial<Schemas['RunIn
     setAside: run.setAside,
     takenIn: run.takenIn,
     ahead: run.ahead,
+    stands: run.stands,
     version: run.version,
     ...changed,
   };

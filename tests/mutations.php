@@ -87,6 +87,25 @@ return [
         'RuleTest|LoopTest|JudgementTest|ExchangeTest',
     ],
     ['core/Judging/Forecasts.php', '[true, true] => Meets::Would,', '[true, false] => Meets::Would,', 'RuleTest|LoopTest|ExchangeTest'],
+    // What numbers say of each other, and of instruments.
+    ['core/Check/Relations.php', 'private const OFF = 2.0;', 'private const OFF = 200.0;', 'CheckTest|CasesTest|MethodTest'],
+    ['core/Check/Relations.php', 'abs($off) <= self::EQUAL * $scale ? false : null', 'false', 'CheckTest|CasesTest'],
+    ['core/Check/FitCheck.php', '$value >= $needed * (1 - self::EQUAL)', '$value > $needed', 'CheckTest|CasesTest'],
+    ['core/Judging/Contradictions.php', 'count($off) === count($relation->implied)', 'true', 'CheckTest'],
+    ['core/Setting/NextSetting.php', 'max($by[$below]) >= min($by[$above])', 'max($by[$below]) > 1e99', 'CheckTest|PlanTest|CasesTest'],
+    // An order that is kept, editions, plans.
+    ['core/Judging/HeldFirst.php', '$made->arm !== $of->arm ||', '', 'MethodStateTest'],
+    ['core/Judging/HeldFirst.php', 'Differences::made($made, $of) !== []', 'false', 'MethodStateTest|MethodTest'],
+    ['core/Judging/HeldFirst.php', '!== Hardness::AtLeast', '=== Hardness::Apart', 'MethodStateTest|MethodTest'],
+    ['core/Run/MethodChanges.php', 'in_array($field, self::MEANING[$what], true)', 'false', 'MethodStateTest|MethodTest'],
+    ['core/Run/MethodChanges.php', '$breaks && trim($was->$field) !== \'\'', '$breaks', 'MethodStateTest'],
+    ['core/Run/Calibration.php', 'hypot($this->slope * $u, $this->sd ?? 0.0)', '$this->slope * $u', 'MethodStateTest'],
+    ['core/Plan/Progress.php', 'if ($run->outcome === RunOutcome::Void) {', 'if (false) {', 'LayoutTest'],
+    ['core/Plan/Progress.php', 'if ($run->outcome === RunOutcome::Lost) {', 'if (false) {', 'LayoutTest|PlanTest'],
+    ['core/Plan/Layout.php', '($this->kind === PlanKind::Pairs && $this->order === Order::Random)', 'false', 'LayoutTest'],
+    ['core/Judging/Scatter.php', '[$c->revision, $c->arm, Alikeness::of($run)->cell]', '[$c->revision]', 'PlanTest'],
+    ['src/Domain/Trial/Trial.php', 'if ($has && $waits !== \'\') {', 'if (false) {', 'MethodTest'],
+    ['src/Action/Run/RunBeginning.php', '$s->name === $finds?->name ? $s->wherever() : $s', '$s', 'PlanTest'],
     // What may be started, typed, decided.
     [
         'src/Domain/Trial/Trial.php', 'if ($next !== null) {', 'if (false) {',

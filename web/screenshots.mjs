@@ -29,6 +29,10 @@ await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
   await shot('devices', '');
   await shot('brief', 'brief', (page) => page.getByRole('heading', { name: /^Uses/ }).scrollIntoViewIfNeeded());
   await shot('methods', 'methods');
+  await shot('method', 'methods', async (page) => {
+    await page.getByRole('link', { name: 'Handle bracket to failure' }).click();
+    await page.getByRole('heading', { name: 'Rig' }).waitFor();
+  });
   await shot('build', 'F/build');
   await shot('workshop', 'F/build', async (page) => {
     await page.getByRole('heading', { name: /Hours and money/ }).waitFor();
@@ -36,6 +40,10 @@ await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
     await page.waitForTimeout(500);
   });
   await shot('try', 'F/try');
+  await shot('plan', 'F/try', async (page) => {
+    await page.getByRole('button', { name: 'Lay out Drop ladder with the strap off' }).click();
+    await page.getByRole('dialog').getByRole('status').waitFor();
+  });
   await shot('find', 'C/find');
   await shot('weigh', 'F/weigh');
   await shot('weigh-compare', 'E/weigh', (page) =>

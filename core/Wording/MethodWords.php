@@ -97,6 +97,15 @@ final class MethodWords
         ]);
     }
 
+    /** What to know while a setting is adjusted; empty where the method says nothing of it. */
+    public static function adjusting(SettingRule $s): string
+    {
+        return trim(Messages::say('method.adjusting', [
+            'told' => $s->more !== '', 'more' => $s->more, 'turned' => $s->way !== '', 'way' => $s->way, 'seen' => $s->readOff !== '', 'readOff' => $s->readOff,
+            'tooled' => $s->tool !== '', 'tool' => $s->tool, 'locked' => $s->lock !== '', 'lock' => $s->lock,
+        ]));
+    }
+
     /**
      * @param list<string> $hazards
      * @param list<string> $cautions

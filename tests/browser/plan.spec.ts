@@ -152,3 +152,46 @@ test('an unsafe start is blocked, signed off on the spot in the order that the m
   await press(page, 'Start without limits');
   await expect(sentence(page)).toContainText('Run 1 of Flight');
 });
+
+test('a setting is found from its ends to the middle, each try ended in one touch', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page);
+  const d = await device(page, 'Gapped');
+  const gap = { name: 'gap', unit: 'mm', low: 1, high: 3, step: 1, more: 'lets two through', way: 'clockwise' };
+  const method = await put(page, 'methods', {
+    device: d.id,
+    name: 'By eye',
+    safety: { hazards: [], cautions: [], abort: 'When it jams.', needsSignOff: false },
+    settings: [gap],
+  });
+  await put(page, 'articles', { revision: d.a, serial: 'U-1' });
+  await put(page, 'trials', { revision: d.a, method, name: 'Which gap', plannedRuns: 0 });
+  const runs = () => page.goto(`/d/${d.id}/A/try`);
+
+  await runs();
+  await press(page, 'Lay out Which gap');
+  await fill(page, { 'The runs go': 'to find a setting: its ends, then the middle' });
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByText(/Which setting of the method\? It has to say from where to where/).first()).toBeVisible();
+  await fill(page, { 'Which setting?': 'gap' });
+  await saveSlip(page, 'Keep this plan');
+
+  await press(page, 'Set it and start run 1: gap 1 mm, U-1');
+  await expect(page.getByText('More lets two through: clockwise.').first()).toBeVisible();
+  await press(page, 'Too low');
+  await expect(sentence(page)).toContainText('held');
+  await runs();
+  await press(page, 'Set it and start run 2: gap 3 mm, U-1');
+  await press(page, 'Too high');
+  await expect(sentence(page)).toContainText('held');
+  await runs();
+  await expect(page.getByText('gap: too low at 1 mm, too high at 3 mm; try 2 mm next, the middle.')).toBeVisible();
+  await press(page, 'Set it and start run 3: gap 2 mm, U-1');
+  await press(page, 'Too low');
+  await expect(sentence(page)).toContainText('held');
+  await runs();
+  await expect(page.getByText(/no setting between: none of them is good/)).toBeVisible();
+  await isAccessible(page, 'a setting that is being found');
+  await press(page, /^Propose: Widen gap beyond 1 to 3 mm/);
+  await expect(page.getByText('It waits on Next.')).toBeVisible();
+});

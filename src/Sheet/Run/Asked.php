@@ -11,6 +11,8 @@ use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\SettingRule;
+use Lustrum\Core\Wording\MethodWords;
+use Lustrum\Domain\Trial\Found;
 
 /** What a run asks of whoever makes it: as its method was when it began. */
 final readonly class Asked
@@ -20,6 +22,7 @@ final readonly class Asked
      * @param list<AskedChannel> $channels
      * @param list<Condition>    $conditions
      * @param list<SettingRule>  $settings
+     * @param list<Found>        $adjusting what to know while a setting is adjusted, by its name
      * @param list<Factor>       $factors   levels that whoever makes it says
      * @param list<AskedQuestion> $questions
      */
@@ -31,10 +34,19 @@ final readonly class Asked
         public array $channels,
         public array $conditions,
         public array $settings,
+        public array $adjusting,
         public array $factors,
         public array $questions,
         public bool $waits,
     ) {
+    }
+
+    /** @return list<Found> */
+    private static function adjusting(Configuration $c): array
+    {
+        $said = array_map(static fn (SettingRule $s): Found => new Found($s->name, MethodWords::adjusting($s)), $c->settings);
+
+        return array_values(array_filter($said, static fn (Found $f): bool => $f->text !== ''));
     }
 
     /**
@@ -49,7 +61,7 @@ final readonly class Asked
                 $one->key, $names[$one->metric] ?? '', $one->unit, $one->instrument, $one->resolution, $one->whenStopped, $one->formula,
                 $words[$one->metric] ?? [],
             ), $c->channels),
-            $c->conditions, $c->settings,
+            $c->conditions, $c->settings, self::adjusting($c),
             array_values(array_filter($c->factors, static fn (Factor $f): bool => $f->isAsked())),
             array_map(
                 static fn (Question $q): AskedQuestion => new AskedQuestion($q->key, $names[$q->metric] ?? '', $q->text), $c->questions,

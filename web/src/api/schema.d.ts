@@ -3452,6 +3452,7 @@ export interface components {
             channels: components["schemas"]["Sheet.Run.AskedChannel"][];
             conditions: components["schemas"]["Core.Run.Condition"][];
             settings: components["schemas"]["Core.Run.SettingRule"][];
+            adjusting: components["schemas"]["Domain.Trial.Found"][];
             factors: components["schemas"]["Core.Run.Factor"][];
             questions: components["schemas"]["Sheet.Run.AskedQuestion"][];
             waits: boolean;

@@ -79,6 +79,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
           tool: '',
         },
       ],
+      adjusting: [{ name: 'gap', text: 'More closes the throat: clockwise. Takes a hex key.' }],
       factors: [
         {
           name: 'height',

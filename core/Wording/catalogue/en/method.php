@@ -9,6 +9,7 @@ return [
     'factor' => '{name}{inUnit, select, yes { in {unit}} other {}}{named, select, yes {: {levels}} other {}}{stepped, select, yes {, to the nearest {step}} other {}}{harder, select, more {, more is harder} less {, less is harder} other {}}{role, select, block { (pairs the runs)} other {}}',
     'condition' => '{name}{inUnit, select, yes { ({unit}{tolerated, select, yes {, equal within {tolerance}} other {}})} other {}}{aim, select, worst {, at its worst} uncontrolled {, as it comes} other {}}{meant, select, yes {: {intended}} other {}}',
     'setting' => '{name}{set, select, yes { {intended}} other {}}{tolerated, select, yes { ± {tolerance}} other {}}{ranged, select, yes {, from {low} to {high}{stepped, select, yes { by {step}} other {}}} other {}}{locked, select, yes {, locked by {lock}} other {}}{told, select, yes {; more {more}{turned, select, yes { ({way})} other {}}} other {{turned, select, yes {; more is {way}} other {}}}}{seen, select, yes {, read off {readOff}} other {}}{tooled, select, yes {; takes {tool}} other {}}',
+    'adjusting' => '{told, select, yes {More {more}{turned, select, yes {: {way}} other {}}. } other {{turned, select, yes {More is {way}. } other {}}}}{seen, select, yes {Read off {readOff}. } other {}}{tooled, select, yes {Takes {tool}. } other {}}{locked, select, yes {Lock it by {lock}.} other {}}',
     'unnamed' => 'First try',
     'hurtsNobody' => 'It can hurt nobody: stop when there is nothing more to see.',
     'wanted' => '{name} {atLeast, select, yes {at least} other {at most}} {limit}',

@@ -27,7 +27,12 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
       intended: null,
       list: 'levels' as const,
     })),
-    ...asked.settings.map((s) => ({ ...s, states: [] as string[], list: 'settings' as const })),
+    ...asked.settings.map((s) => ({
+      ...s,
+      states: [] as string[],
+      list: 'settings' as const,
+      how: asked.adjusting.find((a) => a.name === s.name)?.text,
+    })),
     ...asked.conditions.map((c) => ({ ...c, intended: null, list: 'conditions' as const })),
   ];
 
@@ -76,6 +81,7 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
           offered={offered[rule.name]}
           missing={sheet.missing.includes(rule.name)}
           problem={problemOf(rule)}
+          how={'how' in rule ? rule.how : undefined}
           write={mayWrite}
           onChange={(text) => setDraft({ ...draft, [rule.name]: text })}
         />
@@ -133,6 +139,7 @@ function FoundField({
   offered,
   missing,
   problem,
+  how,
   write,
   onChange,
 }: {
@@ -141,6 +148,8 @@ function FoundField({
   offered: string | undefined;
   missing: boolean;
   problem: string | undefined;
+  /** What to know while it is adjusted. */
+  how: string | undefined;
   write: boolean;
   onChange: (text: string) => void;
 }) {
@@ -185,6 +194,7 @@ function FoundField({
         {problem ??
           (missing ? 'Not recorded yet.' : rule.intended !== null ? `Should be ${rule.intended} ${rule.unit}.` : '')}
       </p>
+      {write && how !== undefined && <p className="text-xs text-soft">{how}</p>}
     </div>
   );
 }

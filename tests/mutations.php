@@ -80,7 +80,7 @@ return [
     ['core/Judging/SidesWithin.php', '$found = $bounds > 0', '$found = false', 'Core'],
     ['core/Wording/ComparisonWords.php', 'if ($life->ended < self::EVENTS) {', 'if (false) {', 'ExchangeTest'],
     ['src/Facts/RunFacts.php', 'ResultKind::tryFrom($bound) ??', 'null ??', 'SaidTest'],
-    ['src/Domain/Trial/Trial.php', '$changed > $this->signedAt()', 'false', 'LoopTest'],
+    ['src/Domain/Trial/Trial.php', '$changed > new \DateTimeImmutable($signed->at)', 'false', 'LoopTest'],
     ['src/Action/Read/ReadingCheck.php', '(int) Row::number($row[1]) >= $least', 'true', 'SaidTest'],
     [
         'core/Judging/Forecasts.php', 'count($chosen) > $device->changesLimit', 'count($chosen) >= $device->changesLimit',

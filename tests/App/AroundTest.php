@@ -51,7 +51,7 @@ final class AroundTest extends ApiTestCase
     /** @return array<string, mixed> of the method as it is sent */
     private function method(): array
     {
-        $method = (array) self::at($this->json('GET', '/api/devices/'.$this->bench->device.'/methods'), 'methods', 0, 'method');
+        $method = (array) self::at($this->json('GET', '/api/methods/'.$this->bench->method.'/sheet'), 'method');
         $channels = array_map(static fn (mixed $c): array => array_diff_key((array) $c, ['metricId' => '']), (array) $method['channels']);
 
         return array_intersect_key($method, array_flip(['device', 'name', 'conditions', 'safety', 'version'])) + ['channels' => $channels];

@@ -53,7 +53,7 @@ final class FreezeTest extends ApiTestCase
     public function testAMethodThatIsEditedLaterChangesNoConclusion(array $edit): void
     {
         $before = $this->conclusions();
-        $method = (array) self::at($this->json('GET', '/api/devices/'.$this->bench->device.'/methods'), 'methods', 0, 'method');
+        $method = (array) self::at($this->json('GET', '/api/methods/'.$this->bench->method.'/sheet'), 'method');
         unset($method['id'], $method['createdAt'], $method['createdBy']);
         $fields = array_intersect_key(
             $method,

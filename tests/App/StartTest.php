@@ -65,8 +65,8 @@ final class StartTest extends ApiTestCase
         ]);
         self::assertSame(200, $this->answered());
         self::assertSame(
-            [2, 2], array_map(fn (string $r): mixed => self::at($this->json('GET', '/api/runs/'.$r), 'asked', 'version'), [$run, $second]),
-            'What the method has already makes no other version of it.',
+            [1, 1], array_map(fn (string $r): mixed => self::at($this->json('GET', '/api/runs/'.$r), 'asked', 'version'), [$run, $second]),
+            'What is taken up makes no other edition of it.',
         );
         $this->end($second);
         $weigh = $this->json('GET', '/api/revisions/'.self::text($first, 'build').'/weigh');

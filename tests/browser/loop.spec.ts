@@ -52,10 +52,12 @@ test('one person goes once round, from an empty device to the decided next build
   await page.getByRole('link', { name: 'Write a method' }).click();
   await press(page, 'New method');
   await fill(page, { Name: 'Pull', 'When to stop at once': 'When it slips.' });
-  await page.getByRole('dialog').getByLabel('Metric').fill('clamp force');
-  await page.getByRole('dialog').getByLabel('Short name').fill('pull');
-  await page.getByRole('dialog').getByLabel('Unit that the instrument shows').fill('N');
+  await saveSlip(page, 'Write it');
+  await expect(sentence(page)).toContainText('Pull: nobody ran it yet.');
+  await press(page, 'Read something');
+  await fill(page, { 'What?': 'clamp force', 'Short name': 'pull', 'Unit that the instrument shows': 'N' });
   await saveSlip(page);
+  await page.getByRole('link', { name: 'All methods' }).click();
   await expect(sentence(page)).toContainText('1 method; all say when to stop');
   await page.keyboard.press('2');
   await press(page, 'New trial');

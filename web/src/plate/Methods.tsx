@@ -14,7 +14,7 @@ import { RecordSlip, type Editing } from '../ui/RecordSlip';
 import { Empty, Part, Sheet } from '../ui/Sheet';
 import { Waiting } from '../ui/Waiting';
 import { Instruments } from './Instruments';
-import { PURPOSE } from './methodFields';
+import { MIND, PURPOSE } from './methodFields';
 
 /** The library: how each kind of trial is done here and on the other devices, and what the team measures with. */
 export default function Methods() {
@@ -65,11 +65,11 @@ function MethodList({ sheet }: { sheet: Schemas['MethodsSheet'] }) {
         title="New method"
         kind={`method:${frame.device.id}`}
         editing={editing}
-        fields={PURPOSE}
+        fields={[...PURPOSE, ...MIND.filter((f) => f.name === 'abort')]}
         label="Write it"
         onClose={() => setEditing(null)}
-        save={async (id, values) => {
-          await putRecord('methods', id, { ...values, device: frame.device.id });
+        save={async (id, { abort, ...values }) => {
+          await putRecord('methods', id, { ...values, safety: { abort }, device: frame.device.id });
           void go(`/d/${frame.device.id}/methods/${id}`);
         }}
       />

@@ -211,7 +211,7 @@ final class AccessTest extends ApiTestCase
             'because' => 'x', 'id' => '0190a4b0-0000-7000-8000-00000000000a', 'design' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
             'email' => 'new@example.test', 'role' => 'viewer',
             'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'],
-            'method' => $this->records['method'], 'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
+            'method' => $this->records['method'], 'layout' => ['kind' => 'free'], 'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
         ];
 
         return $this->sound($name) + $more + ['route' => $route->getPath()];

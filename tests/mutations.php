@@ -104,7 +104,7 @@ return [
     ['core/Plan/Progress.php', 'if ($run->outcome === RunOutcome::Lost) {', 'if (false) {', 'LayoutTest|PlanTest'],
     ['core/Plan/Layout.php', '($this->kind === PlanKind::Pairs && $this->order === Order::Random)', 'false', 'LayoutTest'],
     ['core/Judging/Scatter.php', '[$c->revision, $c->arm, Alikeness::of($run)->cell]', '[$c->revision]', 'PlanTest'],
-    ['src/Domain/Trial/Trial.php', 'if ($has && $waits !== \'\') {', 'if (false) {', 'MethodTest'],
+    ['src/Domain/Trial/Trial.php', 'if ($waits !== \'\' && array_filter($new', 'if (false && array_filter($new', 'MethodTest'],
     ['src/Action/Run/RunBeginning.php', '$s->name === $finds?->name ? $s->wherever() : $s', '$s', 'PlanTest'],
     // What may be started, typed, decided.
     [

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Lustrum\Core\Plan;
 
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Setting\SettingResult;
 
 /** A run of a trial, as its plan looks at it. */
 final readonly class Made
 {
     /**
      * @param array<string, string> $levels  by factor, as recorded
-     * @param RunOutcome|null       $outcome null where it has not ended
+     * @param RunOutcome|null       $outcome  null where it has not ended
+     * @param array<string, string> $settings as found
+     * @param SettingResult|null    $stands   where the setting stood that its trial is to find
      */
     public function __construct(
         public string $run,
@@ -19,6 +22,8 @@ final readonly class Made
         public array $levels,
         public string $arm,
         public ?RunOutcome $outcome,
+        public array $settings = [],
+        public ?SettingResult $stands = null,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Plan;
 
 use Lustrum\Core\CoreException;
+use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Setting\NextReason;
 use Lustrum\Core\Setting\NextSetting;
@@ -29,11 +30,16 @@ final readonly class SettingSearch
         return $rule?->low !== null && $rule->high !== null;
     }
 
-    /** @param list<SettingTried> $tried */
-    public static function of(SettingRule $rule, array $tried): self
+    /** @param list<Made> $made in their order; what was lost or void tried none */
+    public static function of(SettingRule $rule, array $made): self
     {
-        $said = [];
-        foreach ($tried as $one) {
+        $said = $tried = [];
+        foreach ($made as $run) {
+            if ($run->outcome === RunOutcome::Void || $run->outcome === RunOutcome::Lost) {
+                continue;
+            }
+            $text = $run->settings[$rule->name] ?? '';
+            $tried[] = $one = new SettingTried($run->run, $run->number, $text, $rule->value($text), $run->stands);
             if ($one->value !== null && $one->result !== null) {
                 $said[] = [$one->value, $one->result];
             }

@@ -53,6 +53,21 @@ final class Row
         return is_array($value) ? array_values(array_filter($value, is_array(...))) : [];
     }
 
+    /**
+     * Texts by name, as levels, conditions and settings of a run are kept.
+     *
+     * @return array<string, string>
+     */
+    public static function found(mixed $json): array
+    {
+        $out = [];
+        foreach (self::rows(self::json($json)) as $row) {
+            $out[self::text($row['name'] ?? '')] = self::text($row['text'] ?? '');
+        }
+
+        return $out;
+    }
+
     /** @return list<string> */
     public static function texts(mixed $value): array
     {

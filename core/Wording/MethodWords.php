@@ -14,10 +14,10 @@ use Lustrum\Core\Run\SettingRule;
 /** What a method asks for, in words. */
 final class MethodWords
 {
-    public static function aside(string $rig, int $version, float $minutes): string
+    public static function aside(string $rig, int $version, float $minutes, int $runs): string
     {
         return Messages::say(
-            'method.aside', ['rigged' => $rig !== '', 'rig' => $rig, 'version' => $version, 'minutes' => Digits::short($minutes)],
+            'method.aside', ['rigged' => $rig !== '', 'rig' => $rig, 'version' => $version, 'minutes' => Digits::short($minutes), 'runs' => $runs],
         );
     }
 

@@ -26,17 +26,6 @@ final readonly class HeldRuns
         );
         $made = $this->runs->configurations(array_values(array_unique(array_map(static fn (array $r): string => Row::text($r['configuration']), $rows))));
 
-        return array_map(static fn (array $r): HeldRun => new HeldRun($made[Row::text($r['configuration'])], self::levels($r['levels'])), $rows);
-    }
-
-    /** @return array<string, string> */
-    private static function levels(mixed $json): array
-    {
-        $out = [];
-        foreach (Row::rows(Row::json($json)) as $row) {
-            $out[Row::text($row['name'] ?? '')] = Row::text($row['text'] ?? '');
-        }
-
-        return $out;
+        return array_map(static fn (array $r): HeldRun => new HeldRun($made[Row::text($r['configuration'])], Row::found($r['levels'])), $rows);
     }
 }

@@ -6,11 +6,9 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Plan\Made;
-use Lustrum\Core\Plan\SettingTried;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
-use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Setting\SettingResult;
 
 /** What plans are held against: the runs that were made of them, and those that tell how far such runs scatter. */
@@ -30,36 +28,13 @@ final readonly class PlanFacts
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            "SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, c.content->>'arm' arm FROM run r JOIN trial t ON t.id = r.trial_id
+            "SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, r.settings, r.stands, c.content->>'arm' arm FROM run r JOIN trial t ON t.id = r.trial_id
              JOIN configuration c ON c.hash = r.configuration
              WHERE t.revision_id = ? AND t.layout IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY r.trial_id, r.number", [$build],
         ) as $row) {
-            $levels = [];
-            foreach (Row::rows(Row::json($row['levels'])) as $level) {
-                $levels[Row::text($level['name'] ?? '')] = Row::text($level['text'] ?? '');
-            }
             $out[Row::text($row['trial_id'])][] = new Made(
-                Row::text($row['id']), Row::whole($row['number']), $levels, Row::text($row['arm']), RunOutcome::tryFrom(Row::text($row['outcome'])),
-            );
-        }
-
-        return $out;
-    }
-
-    /** @return list<SettingTried> runs of a trial that is to find a setting, in their order; what was lost or void tried none */
-    public function tried(string $trial, SettingRule $rule): array
-    {
-        $out = [];
-        foreach ($this->db->fetchAllAssociative(
-            "SELECT id, number, settings, stands FROM run WHERE trial_id = ? AND withdrawn_because IS NULL AND coalesce(outcome, '') NOT IN ('void', 'lost') ORDER BY number",
-            [$trial],
-        ) as $row) {
-            $text = '';
-            foreach (Row::rows(Row::json($row['settings'])) as $found) {
-                $text = Row::text($found['name'] ?? '') === $rule->name ? Row::text($found['text'] ?? '') : $text;
-            }
-            $out[] = new SettingTried(
-                Row::text($row['id']), Row::whole($row['number']), $text, $rule->value($text), SettingResult::tryFrom(Row::text($row['stands'])),
+                Row::text($row['id']), Row::whole($row['number']), Row::found($row['levels']), Row::text($row['arm']),
+                RunOutcome::tryFrom(Row::text($row['outcome'])), Row::found($row['settings']), SettingResult::tryFrom(Row::text($row['stands'])),
             );
         }
 

@@ -155,11 +155,11 @@ final class RunFacts
             $leavesBound = Ended::tryFrom($ended)?->leavesBound() ?? $outcome === RunOutcome::StoppedEarly;
             $runs[] = new RunFact(
                 $id, $texts[$trial] ??= $trial, $texts[$trialName] ??= $trialName, $texts[$method] ??= $method, $texts[$build] ??= $build,
-                (int) $number, $outcome, $reason, $at, $texts[$operator] ??= $operator, $found[$levels] ??= self::found($levels),
-                $found[$conditions] ??= self::found($conditions), $found[$settings] ??= self::found($settings), $configuration,
+                (int) $number, $outcome, $reason, $at, $texts[$operator] ??= $operator, $found[$levels] ??= Row::found($levels),
+                $found[$conditions] ??= Row::found($conditions), $found[$settings] ??= Row::found($settings), $configuration,
                 (int) $earlier, (int) $failed, $read === '' ? [] : $this->facts($hash, $leavesBound, $read),
                 $repeats === 'untilItHolds', $given[$answers] ??= self::answers($answers), Purpose::from($purpose), $aside,
-                $found[$others] ??= self::found($others), $goes === '' ? null : (int) $goes,
+                $found[$others] ??= Row::found($others), $goes === '' ? null : (int) $goes,
             );
         }
 
@@ -271,17 +271,6 @@ final class RunFacts
         $out = [];
         foreach (Row::rows(Row::json($json)) as $row) {
             $out[Row::text($row['question'] ?? '')] = Answer::tryFrom(Row::text($row['answer'] ?? '')) ?? Answer::NotLooked;
-        }
-
-        return $out;
-    }
-
-    /** @return array<string, string> */
-    private static function found(string $json): array
-    {
-        $out = [];
-        foreach (Row::rows(Row::json($json)) as $row) {
-            $out[Row::text($row['name'] ?? '')] = Row::text($row['text'] ?? '');
         }
 
         return $out;

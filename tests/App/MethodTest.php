@@ -112,6 +112,33 @@ final class MethodTest extends ApiTestCase
         $this->change('trials', $trial, ['signOffs' => [$owner, $officer]] + $about, 2);
         self::assertNull($next());
         self::assertSame('begun', $begin());
+        // The method asks for somebody before them now: who agreed goes on having agreed, and the trial can still be edited.
+        $this->json('PUT', '/api/methods/'.$method, [
+            'device' => $bench->device, 'name' => 'Fly', 'version' => 1,
+            'safety' => ['abort' => 'In gusts.', 'agreedBy' => ['the pilot', 'the landowner', 'the safety officer']],
+        ]);
+        $stand = array_filter((array) self::at($this->json('GET', '/api/revisions/'.$bench->a.'/try'), 'trials', 0, 'trial', 'signOffs'), is_array(...));
+        $this->change('trials', $trial, ['name' => 'Flying again', 'signOffs' => $stand] + $about, (int) self::text(
+            $this->json('GET', '/api/revisions/'.$bench->a.'/try'), 'trials', 0, 'trial', 'version',
+        ));
+        self::assertStringStartsWith('The pilot must agree', $begin());
+    }
+
+    /** Before there were editions, runs were made with the version of the record. */
+    public function testAFileOfBeforeEditionsKeepsCounting(): void
+    {
+        $bench = $this->bench();
+        $this->client->request('GET', '/api/devices/'.$bench->device.'/export.json');
+        $file = (array) json_decode($this->client->getInternalResponse()->getContent(), true, 64, JSON_THROW_ON_ERROR);
+        $method = (array) self::at($file, 'methods', 0);
+        unset($method['edition']);
+        $file['methods'] = [['origin' => ['version' => 3] + (array) $method['origin']] + $method];
+        $made = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $file);
+        self::assertSame(201, $this->answered(), json_encode($made) ?: '');
+        $device = self::text($made, 'device');
+        $id = self::text($this->json('GET', '/api/devices/'.$device.'/methods'), 'methods', 0, 'id');
+
+        self::assertSame([3, 3], $this->counts($id));
     }
 
     public function testAnInstrumentFitsOrSaysWhyNot(): void
@@ -219,6 +246,9 @@ final class MethodTest extends ApiTestCase
         yield 'a calibration of one point' => [['channels' => [['calibration' => [['shown' => 1.0, 'really' => 2.0]]] + $channel]], 'channels[0].calibration'];
         yield 'a constant called as a channel' => [['channels' => [$channel], 'constants' => [['key' => 'pull', 'value' => 2.0]]], 'constants[0].key'];
         yield 'another kind of quantity' => [['channels' => [['measures' => 'voltage'] + $channel]], 'channels[0].measures'];
+        yield 'the same quantity twice' => [
+            ['channels' => [['measures' => 'massLost', 'unit' => 'g'] + $channel, ['key' => 'b', 'metric' => 'b', 'measures' => 'massLost', 'unit' => 'g']]], 'channels[1].measures',
+        ];
         yield 'a quantity that no relation knows' => [['channels' => [['measures' => 'torsion'] + $channel]], 'channels[0].measures'];
         yield 'an event of no time' => [['channels' => [['lasts' => '0 s'] + $channel]], 'channels[0].lasts'];
         yield 'an event in newtons' => [['channels' => [['lasts' => '3 N'] + $channel]], 'channels[0].lasts'];

@@ -101,11 +101,10 @@ final readonly class TakingUp
             $method = $run->trial()->method();
             $results = array_filter($input->taken, static fn (TakenUp $t): bool => !$t->isLevel);
             $levels = array_filter($input->taken, static fn (TakenUp $t): bool => $t->isLevel);
-            $wasCurrent = $run->configuration()->methodVersion === $method->edition();
             $this->teach($method, $this->channels($method, $results), self::factors($method, $levels));
             $found = array_map(static fn (TakenUp $l): Found => new Found(trim($l->name), trim($l->text)), array_values($levels));
             $this->writer->amend(Run::class, $run->id(), $run->version(), fn (Run $r) => $r->learned($this->configurations->stored(
-                self::with($r->configuration(), $method, $wasCurrent), $r->belongsTo(),
+                self::with($r->configuration(), $method), $r->belongsTo(),
             ), $found));
             $written = [...$this->readings($run, $results), ...$this->requirements($run, $results)];
             $this->em->flush();
@@ -145,18 +144,15 @@ final readonly class TakingUp
 
     /**
      * The same as it was, with what its method asks beside that now. What it was judged by already stays as it was, whatever became
-     * of the method since.
-     *
-     * @param bool $wasCurrent was it made with the version of the method that there was until now?
+     * of the method since; what it learns is no other edition.
      */
-    private static function with(Configuration $made, Method $method, bool $wasCurrent): Configuration
+    private static function with(Configuration $made, Method $method): Configuration
     {
         $channels = array_column($made->channels, null, 'key') + array_column($method->channels(), null, 'key');
         $factors = array_column($made->factors, null, 'name') + array_column($method->factors(), null, 'name');
 
         return Configuration::fromRow(Row::json(json_encode([
             'channels' => array_values($channels), 'factors' => array_values($factors),
-            'methodVersion' => $wasCurrent ? $method->edition() : $made->methodVersion,
         ], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)) + $made->toRow());
     }
 

@@ -226,7 +226,9 @@ class Method extends Record
 
     public function restore(array $row, Records $records): void
     {
-        $this->edition = max(1, Row::whole($row['edition'] ?? $row['version'] ?? 1));
+        // Before there were editions, runs were made with the version of the record.
+        $origin = is_array($row['origin'] ?? null) ? $row['origin'] : [];
+        $this->edition = max(1, Row::whole($row['edition'] ?? $origin['version'] ?? 1));
     }
 
     /**

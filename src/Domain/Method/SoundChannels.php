@@ -27,8 +27,12 @@ final class SoundChannels
     public static function of(array $inputs, array $constants): array
     {
         $channels = array_map(static fn (ChannelInput $c, int $i): Channel => $c->channel($i), $inputs, array_keys($inputs));
-        $keys = [];
+        $keys = $measured = [];
         foreach ($channels as $i => $channel) {
+            if ($channel->measures !== '' && isset($measured[$channel->measures])) {
+                throw self::invalid($i, 'measures', 'Another channel is held against the others as that already.');
+            }
+            $measured[$channel->measures] = true;
             if (isset($keys[$channel->key])) {
                 throw self::invalid($i, 'key', 'Two channels cannot have the same short name.');
             }

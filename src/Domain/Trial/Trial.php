@@ -190,14 +190,16 @@ class Trial extends Record
      */
     private function agreed(array $sent): array
     {
-        $out = array_map(static fn (SignOff $s, ?SignOff $stood): SignOff => $s->after($stood), $sent, array_map(
-            fn (SignOff $s): ?SignOff => array_values(array_filter($this->signOffs, static fn (SignOff $o): bool => $o->isAs($s->as) && $o->by === $s->by))[0] ?? null,
-            $sent,
-        ));
+        $stood = fn (SignOff $s): ?SignOff => array_values(array_filter(
+            $this->signOffs, static fn (SignOff $o): bool => $o->isAs($s->as) && $o->by === $s->by,
+        ))[0] ?? null;
+        $out = array_map(static fn (SignOff $s): SignOff => $s->after($stood($s)), $sent);
+        // Who agreed before the method asked for somebody else goes on having agreed.
+        $new = array_filter($out, fn (SignOff $s): bool => !in_array($s, $this->signOffs, true));
         $waits = '';
         foreach ($this->method->safety()->agreedBy as $role) {
             $has = array_filter($out, static fn (SignOff $s): bool => $s->isAs($role)) !== [];
-            if ($has && $waits !== '') {
+            if ($waits !== '' && array_filter($new, static fn (SignOff $s): bool => $s->isAs($role)) !== []) {
                 throw Invalid::at('signOffs', sprintf('In this order: %s agrees before %s does.', $waits, $role));
             }
             $waits = $has || $waits !== '' ? $waits : $role;

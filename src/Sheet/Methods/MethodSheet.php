@@ -21,7 +21,7 @@ final readonly class MethodSheet
      * @param list<string>                    $methods     the others of the device
      * @param list<Pick>                      $steps       of use, in their order
      * @param list<Pick>                      $uses
-     * @param list<string>                    $measurable  what relations between readings know
+     * @param list<Pick>                      $measurable  what relations between readings know
      */
     public function __construct(
         public string $sentence,

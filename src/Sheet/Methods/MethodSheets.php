@@ -20,6 +20,7 @@ use Lustrum\Core\Wording\MethodWords;
 use Lustrum\Domain\Device\UseCase;
 use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Method\QuestionView;
 use Lustrum\Facts\BriefFacts;
 use Lustrum\Facts\DeviceFacts;
 use Lustrum\Facts\MethodEdition;
@@ -65,7 +66,8 @@ final readonly class MethodSheets
             array_map(static fn (Instrument $i): string => $i->name(), $instruments),
             array_values(array_map(static fn (Method $m): string => $m->name(), $others)),
             array_map(static fn (string $step, string $name): Pick => new Pick($step, $name), array_keys($steps), $steps),
-            array_map(static fn (UseCase $u): Pick => new Pick($u->id()->toRfc4122(), $u->name()), $uses), array_keys(Known::UNITS),
+            array_map(static fn (UseCase $u): Pick => new Pick($u->id()->toRfc4122(), $u->name()), $uses),
+            array_map(static fn (string $what): Pick => new Pick($what, CheckWords::spoken($what)), array_keys(Known::UNITS)),
         );
     }
 
@@ -77,7 +79,7 @@ final readonly class MethodSheets
         return array_map(MethodSheetWords::gap(...), array_keys(array_filter([
             'reads' => $view->channels === [] && $view->questions === [], 'ends' => trim($view->endPoint) === '',
             'held' => $view->questions !== [] && trim($view->heldWhen) === '' && array_filter(
-                $view->questions, static fn ($q): bool => trim($q->text) !== '',
+                $view->questions, static fn (QuestionView $q): bool => trim($q->text) !== '',
             ) === [],
             'rig' => $view->rig === '', 'use' => $method->useCase() !== null && $method->useCase()->loads() !== [] && $view->carries === [],
         ])));

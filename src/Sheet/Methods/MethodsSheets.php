@@ -40,7 +40,7 @@ final readonly class MethodsSheets
         );
         $shelf = $this->shelf($instruments, $this->facts->reading($workspace->id()->toRfc4122()));
         $unsafe = count(array_filter($methods, static fn (Method $m): bool => trim($m->safety()->abort) === ''));
-        $unfit = count(array_filter($methods, static fn (Method $m): bool => Fitting::ofMethod($m, $instruments) !== []));
+        $unfit = count(array_filter($rows, static fn (MethodRow $r): bool => $r->unfit !== []));
 
         return new MethodsSheet(
             MethodSheetWords::library(count($methods), $unsafe, $unfit, count(array_filter($shelf, static fn (InstrumentRow $r): bool => $r->isDue))),
@@ -65,10 +65,10 @@ final readonly class MethodsSheets
         $isBlank = trim($m->safety()->abort) === '';
 
         return new MethodRow(
-            $view->id, $view->name, $view->purpose, MethodWords::aside($view->rig, $view->edition, $view->minutes), $runs,
+            $view->id, $view->name, $view->purpose, MethodWords::aside($view->rig, $view->edition, $view->minutes, $runs),
             Messages::list($reads), implode(', ', array_intersect_key($steps, array_flip($view->steps))),
             Messages::begin(Messages::list($m->safety()->hazards)),
-            implode(' ', [...($isBlank ? [MethodWords::cannotStart()] : []), ...Fitting::ofMethod($m, $instruments)]),
+            $isBlank ? MethodWords::cannotStart() : '', Fitting::ofMethod($m, $instruments),
         );
     }
 

@@ -10,6 +10,7 @@ use Lustrum\Core\Plan\Layout;
 use Lustrum\Core\Plan\PlanKind;
 use Lustrum\Core\Plan\Slot;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\UsedUp;
 use Lustrum\Core\Statistics\Planning;
 use Lustrum\Core\Statistics\Proportion;
 use Lustrum\Core\Wording\MethodSheetWords;
@@ -47,7 +48,7 @@ final readonly class PlanPreviews
         for ($i = 1; $i < count($texts); ++$i) {
             $changes += $texts[$i] === $texts[$i - 1] ? 0 : 1;
         }
-        $usesUp = array_map(static fn ($u): string => MethodSheetWords::usedUp($u->times(count($slots))), $method->view()->usesUp);
+        $usesUp = array_map(static fn (UsedUp $u): string => MethodSheetWords::usedUp($u->times(count($slots))), $method->view()->usesUp);
 
         return new PlanPreview(
             PlanWords::takes($slots, $method->minutes(), count($layout->leftOut)), count($slots),

@@ -62,7 +62,7 @@ final readonly class TrySheets
                     'from' => null, 'to' => null, 'outcomes' => [],
                 ],
                 $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
-                $this->plan($trial, $made[$key] ?? [], $articles, $used),
+                self::plan($trial, $made[$key] ?? [], $articles, $used),
             );
         }
         $outcomes = [];
@@ -86,11 +86,11 @@ final readonly class TrySheets
      * @param list<Article> $articles that are here
      * @param list<string>  $used     identifiers of articles, by run
      */
-    private function plan(Trial $trial, array $made, array $articles, array $used): ?PlanRow
+    private static function plan(Trial $trial, array $made, array $articles, array $used): ?PlanRow
     {
         $finds = $trial->finds();
         if ($finds !== null && SettingSearch::isOpen($finds)) {
-            return PlanRow::searching(SettingSearch::of($finds, $this->plans->tried($trial->id()->toRfc4122(), $finds)), $articles, $used);
+            return PlanRow::searching(SettingSearch::of($finds, $made), $articles, $used);
         }
         $layout = $trial->layout();
         if ($layout === null || !$layout->kind->isLaidOut()) {

@@ -3348,11 +3348,11 @@ export interface components {
             name: string;
             purpose: string;
             aside: string;
-            runs: number;
             reads: string;
             through: string;
             hazards: string;
             lacks: string;
+            unfit: string[];
         };
         "Sheet.Methods.MethodSection": {
             field: string;
@@ -3372,7 +3372,7 @@ export interface components {
             methods: string[];
             steps: components["schemas"]["Sheet.Build.Pick"][];
             uses: components["schemas"]["Sheet.Build.Pick"][];
-            measurable: string[];
+            measurable: components["schemas"]["Sheet.Build.Pick"][];
         };
         "Sheet.Methods.MethodsSheet": {
             sentence: string;

@@ -85,14 +85,16 @@ function MethodLine({ row }: { row: Schemas['MethodRow'] }) {
         <Link className="font-semibold text-blue hover:underline" to={`/d/${device.id}/methods/${row.id}`}>
           {row.name}
         </Link>
-        <span className="text-sm text-soft">
-          {row.runs === 0 ? 'never run' : row.runs === 1 ? '1 run' : `${row.runs} runs`} · {row.aside}
-        </span>
+        <span className="text-sm text-soft">{row.aside}</span>
       </div>
       {row.purpose !== '' && <p>{row.purpose}</p>}
       {row.reads !== '' && <p className="text-sm text-soft">Reads {row.reads}</p>}
       {row.hazards !== '' && <p className="text-sm text-oxide">{row.hazards}</p>}
-      {row.lacks !== '' && <p className="border-l-2 border-brass pl-2 text-sm">{row.lacks}</p>}
+      {[row.lacks, ...row.unfit].filter(Boolean).map((said) => (
+        <p key={said} className="border-l-2 border-brass pl-2 text-sm">
+          {said}
+        </p>
+      ))}
     </li>
   );
 }

@@ -17,10 +17,6 @@ export type RowSection = {
 
 const half = { half: true } as const;
 
-/** 'rimSpeed' as people say it. */
-const spoken = (what: string) =>
-  what.replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);
-
 export const READS: RowSection = {
   name: 'channels',
   title: 'Read',
@@ -68,7 +64,7 @@ export const READS: RowSection = {
       name: 'measures',
       label: 'Checked against other readings as',
       kind: 'select',
-      options: [{ value: '', label: 'nothing' }, ...sheet.measurable.map((m) => ({ value: m, label: spoken(m) }))],
+      options: [{ value: '', label: 'nothing' }, ...sheet.measurable.map((m) => ({ value: m.id, label: m.label }))],
       hint: 'Voltage against current and resistance, speed against radius and turns: what contradicts is said at once.',
     },
     {

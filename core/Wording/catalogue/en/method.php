@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'aside' => '{rigged, select, yes {{rig} · } other {}}edition {version} · {minutes} min a run',
+    'aside' => '{runs, plural, =0 {never run} one {# run} other {# runs}} · {rigged, select, yes {{rig} · } other {}}edition {version} · {minutes} min a run',
     'channel' => '{metric} in {unit}{derived, select, yes {, worked out as {formula}} other {}}{named, select, yes {, {instrument}} other {}}{stepped, select, yes {, steps of {step}} other {}}{limits, select, yes {, plausible {low} to {high}} other {}}',
     'question' => '{metric}{told, select, yes {: {text}} other {}}',
     'factor' => '{name}{inUnit, select, yes { in {unit}} other {}}{named, select, yes {: {levels}} other {}}{stepped, select, yes {, to the nearest {step}} other {}}{harder, select, more {, more is harder} less {, less is harder} other {}}{role, select, block { (pairs the runs)} other {}}',

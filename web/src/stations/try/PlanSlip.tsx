@@ -8,6 +8,7 @@ import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { Problem } from '../../ui/Problem';
 import { Slip } from '../../ui/Slip';
+import { useSettled } from '../../ui/useSettled';
 import { options, ORDER, PLAN_KIND } from '../../ui/words';
 import { CellsToTry } from './CellsToTry';
 import { linesOf, typedLayout, type TypedLayout } from './layout';
@@ -32,6 +33,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
   const id = useId();
   const change = (part: Partial<TypedLayout>) => setTyped({ ...typed, ...part });
   const layout = layoutOf(typed);
+  const settled = useSettled(layout);
 
   async function keep() {
     const kept = await write.run(() => putRecord('trials', trial.id, { ...trialBody(trial, {}), layout }));
@@ -150,7 +152,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
         <Preview
           trial={trial}
           method={method.id}
-          layout={layout}
+          layout={settled}
           leaveOut={(cell, reason) => change({ leftOut: without(typed.leftOut, cell, reason) })}
         />
         <Problem says={write.problem} />

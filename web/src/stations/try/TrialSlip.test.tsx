@@ -69,3 +69,14 @@ it('each who must agree signs for themselves, and what stands is sent as it stan
     signOffs: [signOffs[0], { by: 'Bram', note: '', at: '', as: 'the safety officer' }],
   });
 });
+
+it('leaves the plan as it is laid out', async () => {
+  const sent = server();
+  const layout = { kind: 'ladder', levels: [{ name: 'height', levels: ['20 cm', '40 cm'] }] } as Schemas['LayoutView'];
+  const trial = { ...runSheet({}).trial, layout };
+  show(<TrialSlip id={trial.id} trial={trial} sheet={sheet} onClose={() => undefined} />);
+  await userEvent.type(screen.getByLabelText('Name'), ' again');
+  await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(of(sent, 'PUT', '/api/trials/trial-1')).toHaveLength(1));
+  expect(of(sent, 'PUT', '/api/trials/trial-1')[0]!.body).toMatchObject({ name: 'Drop onto gravel again', layout });
+});

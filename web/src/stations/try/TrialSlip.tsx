@@ -3,6 +3,7 @@ import { putRecord } from '../../api/records';
 import type { Field, Values } from '../../ui/fields';
 import { RecordForm } from '../../ui/RecordForm';
 import { Slip } from '../../ui/Slip';
+import { trialBody } from './trialBody';
 import { options, REPEATS } from '../../ui/words';
 
 /** Starts a trial with a method, or changes one. What a repeat is for is said before the first run. */
@@ -129,7 +130,8 @@ export function TrialSlip({
         label={trial === null ? 'Make trial' : 'Save'}
         save={({ signedAgain, overrideBy, overrideNote, ...values }, version) =>
           putRecord('trials', id, {
-            method: trial?.method,
+            // What this form does not ask, such as how the runs are laid out, stays as it is.
+            ...(trial === null ? {} : trialBody(trial, {})),
             ...Object.fromEntries(Object.entries(values).filter(([name]) => !name.startsWith('signed'))),
             untilChannel: values['untilChannel'] ?? '',
             revision: sheet.revision.id,

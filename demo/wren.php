@@ -233,7 +233,7 @@ function wrenConduct(): array
         'm-bracket' => [
             'constants' => [['key' => 'ratio', 'name' => 'Ratio of the lever', 'value' => 4.0, 'unit' => '1', 'u' => 0.02], ['key' => 'hook', 'name' => 'Hook and chain', 'value' => 11.5, 'unit' => 'N', 'u' => 0.3]],
             'tools' => ['Feeler gauge', '13 mm spanner'], 'reference' => 'W-02', 'setUpMinutes' => 30.0, 'resetMinutes' => 10.0,
-            'usesUp' => [$uses('article', 'handle bracket')], 'use' => 'use-beds', 'carries' => [['what' => 'mass', 'text' => '0.15 kg']],
+            'usesUp' => [$uses('article', 'handle bracket')],
         ],
         'm-drop' => [
             'tools' => ['Release line, 3 m'], 'setUpMinutes' => 15.0, 'resetMinutes' => 10.0, 'changeMinutes' => 4.0, 'use' => 'use-hire',

@@ -61,6 +61,11 @@ export function Outcome({ sheet, write }: { sheet: Schemas['RunSheet']; write: b
   return (
     <>
       <p className={`text-2xl font-semibold ${run.outcome === 'failed' ? 'text-oxide' : ''}`}>{OUTCOME[run.outcome]}</p>
+      {run.stands !== null && (
+        <p>
+          {sheet.trial.layout?.setting}: {STANDS.find(([stands]) => stands === run.stands)?.[1]}
+        </p>
+      )}
       {run.outcomeReason !== '' && <p>{run.outcomeReason}</p>}
       <Answered sheet={sheet} />
       {run.amendments.map((a) => (

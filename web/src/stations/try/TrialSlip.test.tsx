@@ -75,6 +75,7 @@ it('leaves the plan as it is laid out', async () => {
   const layout = { kind: 'ladder', levels: [{ name: 'height', levels: ['20 cm', '40 cm'] }] } as Schemas['LayoutView'];
   const trial = { ...runSheet({}).trial, layout };
   show(<TrialSlip id={trial.id} trial={trial} sheet={sheet} onClose={() => undefined} />);
+  expect(screen.queryByLabelText('Planned runs'), 'The plan says how many.').toBeNull();
   await userEvent.type(screen.getByLabelText('Name'), ' again');
   await userEvent.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(of(sent, 'PUT', '/api/trials/trial-1')).toHaveLength(1));

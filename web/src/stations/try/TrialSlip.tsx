@@ -23,6 +23,7 @@ export function TrialSlip({
   const agreed = sheet.methods.find((m) => m.id === trial?.method)?.safety.agreedBy ?? [];
   const roles = agreed.length > 0 ? agreed : [''];
   const standing = (role: string) => trial?.signOffs.find((s) => role === '' || s.as === role);
+  const isLaidOut = trial?.layout != null && trial.layout.kind !== 'free' && trial.layout.kind !== 'setting';
   const channels = [
     ...new Set(
       sheet.methods
@@ -43,13 +44,18 @@ export function TrialSlip({
       : []),
     { name: 'name', label: 'Name' },
     { name: 'question', label: 'What should it answer?', kind: 'area' },
-    {
-      name: 'plannedRuns',
-      label: 'Planned runs',
-      kind: 'number',
-      half: true,
-      hint: 'Until then its answers read “so far”. 0: nobody says how many, until it is done.',
-    },
+    // Where the runs are laid out, the plan says how many.
+    ...(isLaidOut
+      ? []
+      : [
+          {
+            name: 'plannedRuns',
+            label: 'Planned runs',
+            kind: 'number' as const,
+            half: true,
+            hint: 'Until then its answers read “so far”. 0: nobody says how many, until it is done.',
+          },
+        ]),
     { name: 'repeats', label: 'Repeats are', kind: 'select', half: true, options: options(REPEATS) },
     {
       name: 'untilWidth',

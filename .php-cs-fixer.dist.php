@@ -6,6 +6,7 @@ $finder = PhpCsFixer\Finder::create()->in([__DIR__.'/core', __DIR__.'/src', __DI
 
 return (new PhpCsFixer\Config())
     ->setRiskyAllowed(true)
+    ->setParallelConfig(PhpCsFixer\Runner\Parallel\ParallelConfigFactory::detect())
     ->setCacheFile(__DIR__.'/var/php-cs-fixer.cache')
     ->setRules([
         '@Symfony' => true,

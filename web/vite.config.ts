@@ -5,6 +5,7 @@ import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** Scripts and styles are packed once, as small as they get, and handed out as they lie. */
 function packed(): Plugin {
@@ -27,7 +28,35 @@ function packed(): Plugin {
 }
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), packed()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    packed(),
+    VitePWA({
+      // Registered by the application itself: the policy allows no script in the page.
+      injectRegister: null,
+      registerType: 'autoUpdate',
+      manifest: {
+        name: 'Lustrum',
+        short_name: 'Lustrum',
+        description: 'Builds, trials and what they show',
+        start_url: '/field',
+        display: 'standalone',
+        background_color: '#f4efe4',
+        theme_color: '#f4efe4',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        // Drawings of solids are looked at at a desk.
+        globIgnores: ['**/three*', '**/Solid*'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+        sourcemap: false,
+      },
+    }),
+  ],
   build: { outDir: '../public/app', emptyOutDir: true, assetsInlineLimit: 0, manifest: true },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
 });

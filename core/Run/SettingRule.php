@@ -11,6 +11,9 @@ use Lustrum\Core\Setting\SettingScale;
 /** A setting that is read off the article before each run, with its intended value. */
 final readonly class SettingRule
 {
+    /** Against the rounding of a conversion of units. */
+    private const SLACK = 1e-9;
+
     /**
      * @param string       $lock    how it is kept from moving
      * @param float|null   $low     least that it can be set to, in $unit
@@ -56,6 +59,14 @@ final readonly class SettingRule
         } catch (CoreException) {
             return null;
         }
+    }
+
+    /** Is what was found what was intended? Where nothing was intended, or it is no such quantity, whatever was found is. */
+    public function isMeant(string $found): bool
+    {
+        $value = $this->intended === null ? null : $this->value($found);
+
+        return $value === null || abs($value - $this->intended) <= ($this->tolerance ?? 0.0) + self::SLACK;
     }
 
     /** @param array<array-key, mixed> $row */

@@ -14,6 +14,9 @@ use Lustrum\Core\Quantity\Digits;
 /** Sentences about candidates, their consequences, and decisions. */
 final class DecisionWords
 {
+    /** Things that are odd and stand in the sentence. */
+    private const NAMED = 3;
+
     /** @return list<string> the limits that are passed */
     public static function over(Consequences $c, Device $device): array
     {
@@ -112,5 +115,19 @@ final class DecisionWords
             'over' => $c->over(), 'within' => $c->over() === 0 && $c->chosen > 0 && $limited,
             'entangled' => count($c->entangled()), 'undecided' => $undecided, 'decidable' => $c->chosen > 0,
         ]);
+    }
+
+    /**
+     * What was odd and is not explained: nobody should decide on it unawares.
+     *
+     * @param list<array{text: string, run: string, number: int, trial: string}> $odd
+     */
+    public static function odd(array $odd): string
+    {
+        $said = array_map(static fn (array $one): string => Messages::say('decision.oddOne', [
+            'text' => rtrim($one['text'], '. '), 'on' => $one['number'] > 0, 'number' => $one['number'], 'trial' => $one['trial'],
+        ]), array_slice($odd, 0, self::NAMED));
+
+        return $odd === [] ? '' : Messages::say('decision.odd', ['said' => Messages::list($said), 'more' => count($odd) - count($said)]);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
-use Lustrum\Core\CoreException;
 use Lustrum\Core\Footing\Context;
 use Lustrum\Core\Footing\Difference;
 use Lustrum\Core\Footing\FootingCheck;
@@ -13,17 +12,12 @@ use Lustrum\Core\Judging\Contradiction;
 use Lustrum\Core\Judging\Contradictions;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Quantity\Digits;
-use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\RunFact;
-use Lustrum\Core\Run\SettingRule;
 
 /** What Lustrum notices about a run that the person at the bench may not know. */
 final readonly class Noticing
 {
-    /** Slack against the rounding of a conversion of units. */
-    private const SLACK = 1e-9;
-
     /** So many differences from the last good run stand in the sentence. */
     private const NAMED = 4;
 
@@ -116,7 +110,7 @@ final readonly class Noticing
         $out = [];
         foreach ($run->configuration->settings as $rule) {
             $text = $run->settings[$rule->name] ?? '';
-            if ($rule->intended !== null && self::hasMoved($text, $rule, $rule->intended)) {
+            if ($rule->intended !== null && !$rule->isMeant($text)) {
                 $out[] = Messages::say('notice.moved', [
                     'name' => Messages::begin($rule->name), 'found' => $text, 'intended' => Numbers::set($rule->intended, $rule->unit),
                     'tolerated' => $rule->tolerance !== null, 'tolerance' => Digits::short($rule->tolerance ?? 0.0),
@@ -125,17 +119,6 @@ final readonly class Noticing
         }
 
         return $out;
-    }
-
-    private static function hasMoved(string $text, SettingRule $rule, float $intended): bool
-    {
-        try {
-            $value = $rule->unit === '' && is_numeric($text) ? (float) $text : Quantity::typed($text)->to($rule->unit)->value;
-        } catch (CoreException) {
-            return false;
-        }
-
-        return abs($value - $intended) > ($rule->tolerance ?? 0.0) + self::SLACK;
     }
 
     /** After a failure: what differs from the last run of this kind that held. */

@@ -12,6 +12,7 @@ use Lustrum\Core\Plan\Progress;
 use Lustrum\Core\Plan\SettingSearch;
 use Lustrum\Core\Plan\SettingTried;
 use Lustrum\Core\Plan\Slot;
+use Lustrum\Core\Plan\SlotSeen;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Run\SettingRule;
 
@@ -109,5 +110,24 @@ final class PlanWords
             'tried' => $progress->tried(), 'planned' => count($progress->slots), 'lost' => $progress->lost(), 'out' => count($progress->leftOut),
             'beside' => count($progress->beside), 'left' => count($left), 'time' => MethodSheetWords::time($minutes->of($left)),
         ]);
+    }
+
+    /** Where a run stands in the plan: which cell, which of its runs, which of all. Empty where the plan does not have it. */
+    public static function position(Progress $progress, string $run): string
+    {
+        foreach ($progress->slots as $i => $seen) {
+            if ($seen->made?->run !== $run) {
+                continue;
+            }
+            $here = $seen->slot->text();
+            $alike = array_filter($progress->slots, static fn (SlotSeen $s): bool => $s->slot->text() === $here);
+            $before = array_filter(array_slice($progress->slots, 0, $i + 1), static fn (SlotSeen $s): bool => $s->slot->text() === $here);
+
+            return Messages::say('plan.position', [
+                'cell' => $here, 'any' => $here !== '', 'k' => count($before), 'n' => count($alike), 'i' => $i + 1, 'all' => count($progress->slots),
+            ]);
+        }
+
+        return '';
     }
 }

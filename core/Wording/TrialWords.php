@@ -61,6 +61,14 @@ final class TrialWords
         ]);
     }
 
+    /** How far the planned number is, and when it is enough. */
+    public static function enough(TrialPlan $plan, bool $isOpen): string
+    {
+        return Messages::say('trial.enough', [
+            'ended' => $plan->ended, 'planned' => $plan->planned, 'reached' => $plan->isReached, 'last' => $isOpen && $plan->ended + 1 === $plan->planned,
+        ]);
+    }
+
     /** @param array<string, int> $outcomes how many of each; '' for unfinished ones */
     public static function sentence(string $letter, int $trials, array $outcomes): string
     {

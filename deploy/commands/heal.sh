@@ -76,7 +76,7 @@ heal_begin() {
 	heal_lustrum stop >/dev/null 2>&1 || true
 	rm -rf "$HEAL_STATE"
 	mkdir -p "$HEAL_STATE"
-	heal_lustrum start --empty >"$VAR/test.log" 2>&1 || { cat "$VAR/test.log"; return 1; }
+	heal_lustrum start --empty || return 1
 	heal_php begin
 	# Not by way of a function: what is to be ended is the writer itself.
 	php deploy/heal.php write "http://127.0.0.1:$HEAL_PORT" "$HEAL_STATE/written.log" >"$HEAL_STATE/writer.log" 2>&1 &

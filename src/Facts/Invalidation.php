@@ -22,6 +22,7 @@ use Lustrum\Domain\Finding\Photo;
 use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\Happening;
 use Lustrum\Domain\Revision\Making;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
@@ -72,6 +73,8 @@ final readonly class Invalidation implements AfterWrite
         Observation::class => [self::NOTHING, ['find', 'run']],
         Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],
+        // What was verified is asked for again; no conclusion rests on it.
+        Happening::class => [self::NOTHING, ['build', 'try', 'run']],
         Making::class => [self::NOTHING, ['build']],
         Spending::class => [self::NOTHING, ['build']],
         Document::class => [self::NOTHING, ['build']],

@@ -17,6 +17,9 @@ final readonly class PlanFacts
     /** Trials of a method that its scatter is taken from, the last ones. */
     private const RECENT = 6;
 
+    private const MADE = "SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, r.settings, r.stands, c.content->>'arm' arm
+        FROM run r JOIN trial t ON t.id = r.trial_id JOIN configuration c ON c.hash = r.configuration WHERE ";
+
     public function __construct(
         private Connection $db,
         private RunFacts $runs,
@@ -28,17 +31,27 @@ final readonly class PlanFacts
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            "SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, r.settings, r.stands, c.content->>'arm' arm FROM run r JOIN trial t ON t.id = r.trial_id
-             JOIN configuration c ON c.hash = r.configuration
-             WHERE t.revision_id = ? AND t.layout IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY r.trial_id, r.number", [$build],
+            self::MADE.'t.revision_id = ? AND t.layout IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY r.trial_id, r.number', [$build],
         ) as $row) {
-            $out[Row::text($row['trial_id'])][] = new Made(
-                Row::text($row['id']), Row::whole($row['number']), Row::found($row['levels']), Row::text($row['arm']),
-                RunOutcome::tryFrom(Row::text($row['outcome'])), Row::found($row['settings']), SettingResult::tryFrom(Row::text($row['stands'])),
-            );
+            $out[Row::text($row['trial_id'])][] = self::read($row);
         }
 
         return $out;
+    }
+
+    /** @return list<Made> runs of one trial, in their order */
+    public function madeOf(string $trial): array
+    {
+        return array_map(self::read(...), $this->db->fetchAllAssociative(self::MADE.'t.id = ? AND r.withdrawn_because IS NULL ORDER BY r.number', [$trial]));
+    }
+
+    /** @param array<string, mixed> $row */
+    private static function read(array $row): Made
+    {
+        return new Made(
+            Row::text($row['id']), Row::whole($row['number']), Row::found($row['levels']), Row::text($row['arm']),
+            RunOutcome::tryFrom(Row::text($row['outcome'])), Row::found($row['settings']), SettingResult::tryFrom(Row::text($row['stands'])),
+        );
     }
 
     /** @return list<RunFact> finished runs of the last trials with a method */

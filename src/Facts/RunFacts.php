@@ -51,6 +51,9 @@ final class RunFacts
     /** @var \WeakMap<Configuration, string> what each is stored under: an older way of summing up may have given it */
     public readonly \WeakMap $hashes;
 
+    /** Runs that are gone through to see whether a result is a surprise. */
+    private const BEFORE = 24;
+
     public function __construct(
         private readonly Connection $db,
     ) {
@@ -129,6 +132,22 @@ final class RunFacts
         );
 
         return is_string($id) ? $this->one($id) : null;
+    }
+
+    /**
+     * Runs of a method that ended before a moment, without what they read.
+     *
+     * @return list<RunFact> newest first
+     */
+    public function before(string $method, string $before, string $not): array
+    {
+        $ids = $this->db->fetchFirstColumn(
+            'SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.method_id = ? AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
+             ORDER BY r.started_at DESC, r.number DESC LIMIT '.self::BEFORE, [$method, $before, $not],
+        );
+
+        return array_reverse($this->bare(array_map(Row::text(...), $ids)));
     }
 
     /**

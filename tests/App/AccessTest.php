@@ -229,6 +229,7 @@ final class AccessTest extends ApiTestCase
             'decision' => ['next' => Uuid::v7()->toRfc4122(), 'letter' => 'Z', 'note' => 'other'] + $refs,
             'parameter' => ['name' => 'arm', 'text' => '3 mm'] + $refs,
             'instrument' => ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N'],
+            'happening' => ['article' => $this->records['article'] ?? '', 'kind' => 'moved'],
             'making' => ['article' => $this->records['article'] ?? '', 'name' => 'Glue'],
             'document' => ['name' => 'plate.svg', 'role' => 'drawing'] + $refs,
             default => [
@@ -276,6 +277,7 @@ final class AccessTest extends ApiTestCase
             'assumption' => $this->put('assumptions', ['device' => $bench->device, 'text' => 'It floats']),
             'document' => $this->document($bench->a, '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>', 'plate.svg'),
             'spending' => $this->put('spendings', ['revision' => $bench->a, 'what' => 'Wood', 'cost' => 4.0]),
+            'happening' => $this->put('happenings', ['article' => $bench->unitA, 'kind' => 'moved']),
             'making' => $this->put('makings', ['article' => $bench->unitA, 'name' => 'Glue', 'minutes' => 12.0]),
             'cause' => $this->put('causes', ['failure' => $failure, 'text' => 'Stone']), 'observation' => $this->put(
                 'observations', ['revision' => $bench->a, 'text' => 'Squeaks'],

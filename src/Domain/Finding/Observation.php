@@ -36,6 +36,17 @@ class Observation extends Record
     #[ORM\Column(length: 120)]
     private string $saidBy = '';
 
+    /** Seconds into its run. */
+    #[ORM\Column(name: 'into_run', nullable: true)]
+    private ?float $after = null;
+
+    /** It must be explained or dismissed before anything rests on its run. */
+    #[ORM\Column]
+    private bool $odd = false;
+
+    #[ORM\Column(length: 300)]
+    private string $explained = '';
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -49,6 +60,9 @@ class Observation extends Record
         $this->run = $records->namedOrNull(Run::class, $input->run, 'run');
         $this->text = trim($input->text);
         $this->saidBy = trim($input->saidBy);
+        $this->after = $input->after;
+        $this->odd = $input->odd;
+        $this->explained = trim($input->explained);
     }
 
     /** The run that it was seen on is another build's. */
@@ -66,7 +80,7 @@ class Observation extends Record
     {
         return new ObservationView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->text,
-            $this->saidBy, $this->createdBy(), Instant::write($this->createdAt()),
+            $this->saidBy, $this->createdBy(), Instant::write($this->createdAt()), $this->after, $this->odd, $this->explained,
         );
     }
 }

@@ -13,7 +13,12 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class ObservationInput implements RecordInput
 {
-    /** @param string $saidBy who said so, where it was not whoever wrote it down */
+    /**
+     * @param string     $saidBy    who said so, where it was not whoever wrote it down
+     * @param float|null $after     seconds into its run; null: nobody looked at the clock
+     * @param bool       $odd       it must be explained or dismissed before anything rests on its run
+     * @param string     $explained what it was, or why it does not matter; empty: nobody has said yet
+     */
     public function __construct(
         #[Identifier]
         public string $revision,
@@ -24,6 +29,11 @@ final readonly class ObservationInput implements RecordInput
         public ?string $run = null,
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
         public string $saidBy = '',
+        #[Assert\Range(notInRangeMessage: 'Between nought and a hundred days into the run.', min: 0, max: 8640000)]
+        public ?float $after = null,
+        public bool $odd = false,
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $explained = '',
         #[Version]
         public ?int $version = null,
     ) {

@@ -15,6 +15,9 @@ final readonly class ObservationView
         public string $saidBy,
         public string $by,
         public string $at,
+        public ?float $after,
+        public bool $odd,
+        public string $explained,
     ) {
     }
 }

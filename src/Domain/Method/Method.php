@@ -384,6 +384,18 @@ class Method extends Record
         return $this->before;
     }
 
+    /** @return list<Wait> what has to be over before a run begins */
+    public function ready(): array
+    {
+        return $this->ready;
+    }
+
+    /** @return list<LookOut> */
+    public function looks(): array
+    {
+        return $this->looks;
+    }
+
     public function minutes(): Minutes
     {
         return new Minutes($this->setUpMinutes, $this->minutes, $this->resetMinutes, $this->changeMinutes);

@@ -22,6 +22,7 @@ final class RevisionKinds implements Registration
             new Kind('part', 'parts', Part::class, PartInput::class, PartView::class, $of),
             new Kind('spending', 'spendings', Spending::class, SpendingInput::class, SpendingView::class, $of),
             new Kind('making', 'makings', Making::class, MakingInput::class, MakingView::class, ['article' => 'article']),
+            new Kind('happening', 'happenings', Happening::class, HappeningInput::class, HappeningView::class, ['article' => 'article']),
             new Kind('article', 'articles', Article::class, ArticleInput::class, ArticleView::class, $of + ['earlier' => 'revision'], withdrawable: false),
         ];
     }

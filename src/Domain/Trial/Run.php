@@ -8,6 +8,8 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\Typed;
+use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Ended;
@@ -126,6 +128,21 @@ class Run extends Record
     #[ORM\Column(length: 4, nullable: true)]
     private ?SettingResult $stands = null;
 
+    /** @var list<Found> what its readings are expected to be, by channel */
+    #[ORM\Column(type: FoundType::NAME)]
+    private array $forecast = [];
+
+    #[ORM\Column(type: InstantType::NAME, nullable: true)]
+    private ?\DateTimeImmutable $clockAt = null;
+
+    /** When its settings were looked at; null: nobody said, so not after it began. */
+    #[ORM\Column(type: InstantType::NAME, nullable: true)]
+    private ?\DateTimeImmutable $foundAt = null;
+
+    /** Seconds by its clock. */
+    #[ORM\Column(nullable: true)]
+    private ?float $lasted = null;
+
     /** What the article had been through when the run began. */
     #[ORM\Column]
     private int $earlierRuns = 0;
@@ -198,6 +215,10 @@ class Run extends Record
                 default => 'A void run keeps its number; say why it does not count.',
             });
         }
+        $this->forecast = $this->soundForecast($input->forecast, $records);
+        $this->clockAt = $input->clockAt === null ? null : Instant::read($input->clockAt, 'clockAt');
+        $this->lasted = $input->lasted;
+        $this->foundAt = $input->foundAt === null ? null : Instant::read($input->foundAt, 'foundAt');
         $this->operator = trim($input->operator);
         $this->conditions = $conditions;
         $this->settings = $settings;
@@ -225,7 +246,8 @@ class Run extends Record
             $this->operator, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->levels, $this->note,
             $this->outcome, $this->outcomeReason, $this->ended, $this->answers, $this->purpose, $this->firmware, $this->lookedFor,
             $this->others, $this->person, $this->goes, $this->differs, $this->setAside, $this->takenIn, $this->amendments, $this->configuration()->filled, $this->createdBy(),
-            $this->ahead, $this->stands,
+            $this->ahead, $this->stands, $this->forecast, $this->clockAt === null ? null : Instant::write($this->clockAt), $this->lasted,
+            $this->foundAt === null ? null : Instant::write($this->foundAt),
         );
     }
 
@@ -259,6 +281,38 @@ class Run extends Record
         $this->amendments = [...$this->amendments, Amendment::now($this->outcome->value, $reason, $by)];
         $this->outcome = $outcome;
         $this->outcomeReason = trim($reason);
+    }
+
+    /**
+     * What somebody expects is said before it is read: afterwards nobody can forecast.
+     *
+     * @param list<Found> $forecast
+     *
+     * @return list<Found>
+     */
+    private function soundForecast(array $forecast, Records $records): array
+    {
+        $forecast = array_values(array_filter($forecast, static fn (Found $f): bool => trim($f->text) !== ''));
+        if ($forecast == $this->forecast) {
+            return $this->forecast;
+        }
+        if ($this->outcome !== null || $records->all(Reading::class, ['run' => $this]) !== []) {
+            throw Invalid::at('forecast', 'A forecast is locked with the first reading. It stays as it was said before.');
+        }
+        foreach ($forecast as $i => $one) {
+            $channel = $this->configuration()->channel($one->name);
+            $unit = $channel === null ? throw Invalid::at(sprintf('forecast[%d].name', $i), 'This run reads no such channel.') : $channel->unit;
+            try {
+                $typed = Typed::read($one->text, null, $unit);
+            } catch (CoreException $e) {
+                throw Invalid::at(sprintf('forecast[%d].text', $i), $e->getMessage());
+            }
+            if ($typed->unit !== null && !Units::fit($typed->unit->symbol, $unit)) {
+                throw Invalid::at(sprintf('forecast[%d].text', $i), sprintf('This is read in %s: %s does not fit.', $unit, $typed->unit->symbol));
+            }
+        }
+
+        return $forecast;
     }
 
     public function firmware(): string

@@ -33,6 +33,10 @@ final readonly class RunInput implements RecordInput
      * @param string      $setAside   why it says nothing of the design; empty: it does
      * @param SignOff|null $ahead     who begins it although something that must have held before has not, and why; frozen with it
      * @param SettingResult|null $stands where the setting stood that its trial is to find
+     * @param list<Found> $forecast  what its readings are expected to be, by channel; it is locked with the first reading
+     * @param string|null $clockAt   RFC 3339: when its clock was started; null: nobody started one
+     * @param float|null  $lasted    seconds by that clock; null: it was not stopped
+     * @param string|null $foundAt   RFC 3339: when its settings were looked at; null: when it began
      * @param bool        $takenIn    it counts although a confirmed cause would set it aside
      */
     public function __construct(
@@ -82,6 +86,15 @@ final readonly class RunInput implements RecordInput
         #[Assert\Valid]
         public ?SignOff $ahead = null,
         public ?SettingResult $stands = null,
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} forecasts.')]
+        public array $forecast = [],
+        #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
+        public ?string $clockAt = null,
+        #[Assert\Range(notInRangeMessage: 'Between nought and a hundred days.', min: 0, max: 8640000)]
+        public ?float $lasted = null,
+        #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
+        public ?string $foundAt = null,
         #[Version]
         public ?int $version = null,
     ) {

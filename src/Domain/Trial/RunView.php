@@ -19,6 +19,7 @@ final readonly class RunView
      * @param list<Answered> $answers
      * @param list<string> $lookedFor
      * @param list<Found>  $others
+     * @param list<Found>  $forecast  by channel, as it was said before the run
      * @param list<Amendment> $amendments earlier outcomes with why they were amended
      * @param Filled|null     $filled     where its configuration was filled from afterwards; null: frozen when it began
      */
@@ -52,6 +53,10 @@ final readonly class RunView
         public string $by,
         public ?SignOff $ahead,
         public ?SettingResult $stands,
+        public array $forecast,
+        public ?string $clockAt,
+        public ?float $lasted,
+        public ?string $foundAt,
     ) {
     }
 }

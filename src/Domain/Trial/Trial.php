@@ -259,12 +259,23 @@ class Trial extends Record
                 ));
             }
         }
-        if (trim($safety->abort) === '' && $this->override === null) {
+        if ($this->lacksLimits()) {
             throw Invalid::at(
                 'override',
                 'The method does not say when to stop. Fill in its abort criteria, or let a named person start it without, with a reason.',
             );
         }
+    }
+
+    /** Does its method not say when to stop, and nobody started it without by name? */
+    public function lacksLimits(): bool
+    {
+        return trim($this->method->safety()->abort) === '' && $this->override === null;
+    }
+
+    public function state(): TrialState
+    {
+        return $this->state;
     }
 
     public function began(): void

@@ -18,6 +18,8 @@ use Lustrum\Sheet\Build\BuildSheet;
 use Lustrum\Sheet\Build\BuildSheets;
 use Lustrum\Sheet\Explain\Explanation;
 use Lustrum\Sheet\Explain\Explanations;
+use Lustrum\Sheet\Field\FieldSheet;
+use Lustrum\Sheet\Field\FieldSheets;
 use Lustrum\Sheet\Find\FailurePage;
 use Lustrum\Sheet\Find\FindSheet;
 use Lustrum\Sheet\Find\FindSheets;
@@ -70,6 +72,16 @@ final readonly class BuildSheetController
         $build = $this->records->find(Revision::class, $id);
 
         return $this->cached->sheet($request, $build, static fn (): BuildSheet => $sheets->of($build));
+    }
+
+    /** What a phone takes along of a build. */
+    #[Route('/api/revisions/{id}/field', requirements: self::ID, methods: ['GET'])]
+    #[Answers(FieldSheet::class)]
+    public function field(Uuid $id, Request $request, FieldSheets $sheets): Response
+    {
+        $build = $this->records->find(Revision::class, $id);
+
+        return $this->cached->sheet($request, $build, static fn (): FieldSheet => $sheets->of($build));
     }
 
     /** The Try station. */

@@ -24,6 +24,7 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\Candidates;
+use Lustrum\Facts\OddThings;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Brief\AssumptionRow;
 use Lustrum\Sheet\Brief\Beliefs;
@@ -43,6 +44,7 @@ final readonly class NextSheets
         private Steps $steps,
         private Beliefs $beliefs,
         private Standing $standing,
+        private OddThings $odd,
     ) {
     }
 
@@ -71,7 +73,7 @@ final readonly class NextSheets
                 ...$this->standing->wouldTouch($revision, $open),
             ],
             array_map(static fn (Part $p): Pick => new Pick($p->id()->toRfc4122(), $p->name(), $p->view()->material), $this->standing->forNow($revision)),
-            array_values(array_filter([$this->steps->never($build, $book), $this->believed($revision->device())])),
+            array_values(array_filter([$this->steps->never($build, $book), $this->believed($revision->device()), DecisionWords::odd($this->odd->open($build->id))])),
             array_values(array_filter(
                 array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
                 static fn (ArticleView $a): bool => $a->gathers,

@@ -12,6 +12,7 @@ use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Wording\MethodWords;
+use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Trial\Found;
 
 /** What a run asks of whoever makes it: as its method was when it began. */
@@ -41,10 +42,14 @@ final readonly class Asked
     ) {
     }
 
-    /** @return list<Found> */
-    private static function adjusting(Configuration $c): array
+    /**
+     * @param list<SettingRule> $settings
+     *
+     * @return list<Found>
+     */
+    private static function adjusting(array $settings): array
     {
-        $said = array_map(static fn (SettingRule $s): Found => new Found($s->name, MethodWords::adjusting($s)), $c->settings);
+        $said = array_map(static fn (SettingRule $s): Found => new Found($s->name, MethodWords::adjusting($s)), $settings);
 
         return array_values(array_filter($said, static fn (Found $f): bool => $f->text !== ''));
     }
@@ -55,18 +60,44 @@ final readonly class Asked
      */
     public static function of(Configuration $c, array $names, array $words): self
     {
+        return self::with($c->method, $c->methodName, $c->methodVersion, $c->heldWhen, $c->channels, $c->conditions, $c->settings, $c->factors, $c->questions, $names, $words);
+    }
+
+    /**
+     * What a run that is begun now would be asked.
+     *
+     * @param array<string, string>       $names of metrics
+     * @param array<string, list<string>> $words of those on an ordered scale
+     */
+    public static function ofMethod(Method $m, array $names, array $words): self
+    {
+        return self::with(
+            $m->id()->toRfc4122(), $m->name(), $m->edition(), $m->heldWhen(), $m->channels(), $m->conditions(), $m->settings(), $m->factors(),
+            $m->questions(), $names, $words,
+        );
+    }
+
+    /**
+     * @param list<Channel>               $channels
+     * @param list<Condition>             $conditions
+     * @param list<SettingRule>           $settings
+     * @param list<Factor>                $factors
+     * @param list<Question>              $questions
+     * @param array<string, string>       $names     of metrics
+     * @param array<string, list<string>> $words     of those on an ordered scale
+     */
+    private static function with(
+        string $method, string $name, int $edition, string $heldWhen, array $channels, array $conditions, array $settings, array $factors,
+        array $questions, array $names, array $words,
+    ): self {
         return new self(
-            $c->method, $c->methodName, $c->methodVersion, $c->heldWhen,
-            array_map(static fn (Channel $one): AskedChannel => new AskedChannel(
+            $method, $name, $edition, $heldWhen, array_map(static fn (Channel $one): AskedChannel => new AskedChannel(
                 $one->key, $names[$one->metric] ?? '', $one->unit, $one->instrument, $one->resolution, $one->whenStopped, $one->formula,
                 $words[$one->metric] ?? [],
-            ), $c->channels),
-            $c->conditions, $c->settings, self::adjusting($c),
-            array_values(array_filter($c->factors, static fn (Factor $f): bool => $f->isAsked())),
-            array_map(
-                static fn (Question $q): AskedQuestion => new AskedQuestion($q->key, $names[$q->metric] ?? '', $q->text), $c->questions,
-            ),
-            array_filter($c->channels, static fn (Channel $one): bool => $one->whenStopped !== ResultKind::Equal) !== [],
+            ), $channels),
+            $conditions, $settings, self::adjusting($settings), array_values(array_filter($factors, static fn (Factor $f): bool => $f->isAsked())),
+            array_map(static fn (Question $q): AskedQuestion => new AskedQuestion($q->key, $names[$q->metric] ?? '', $q->text), $questions),
+            array_filter($channels, static fn (Channel $one): bool => $one->whenStopped !== ResultKind::Equal) !== [],
         );
     }
 }

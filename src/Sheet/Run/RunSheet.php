@@ -21,6 +21,7 @@ final readonly class RunSheet
     /**
      * @param list<string>          $noticed      in sentences
      * @param string                $mind         hazards and when to stop; empty where there are none, or it has ended
+     * @param list<string>          $surprise     what nobody expected, and what does not fit, before anything else; empty: it was no surprise
      * @param list<string>          $missing      conditions and settings that nobody recorded
      * @param list<ReadingView>     $readings
      * @param list<DerivedView>     $derived
@@ -38,7 +39,10 @@ final readonly class RunSheet
      */
     public function __construct(
         public string $sentence,
+        public array $surprise,
         public array $noticed,
+        public RigView $rig,
+        public Console $console,
         public RunView $run,
         public array $missing,
         public TrialView $trial,

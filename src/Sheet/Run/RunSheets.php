@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Run;
 
+use Lustrum\Core\Rig\RigCheck;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Derivation;
 use Lustrum\Core\Run\DerivedReading;
@@ -41,6 +42,8 @@ final readonly class RunSheets
         private FailureFacts $failures,
         private RunDots $dots,
         private Standing $standing,
+        private Rigs $rigs,
+        private Consoles $consoles,
     ) {
     }
 
@@ -54,22 +57,24 @@ final readonly class RunSheets
         $view = $run->view();
         $missing = Noticing::unrecorded($fact);
         $before = $this->dots->before($trial->id()->toRfc4122(), $view->number);
-        // Nobody has said that it is still so: it counts for nothing until somebody does.
-        $offered = array_map(
-            static fn (string $name): Found => new Found($name, $before['found'][$name]),
-            array_values(array_intersect($missing, array_keys($before['found']))),
-        );
+        $rig = $this->rigs->check($run, $fact);
+        $dots = array_map(RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number));
+        $read = [];
+        foreach ($readings as $reading) {
+            $read[$reading->channel()] = $reading->view()->current->text;
+        }
 
         return new RunSheet(
             TrialWords::run(
                 $view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome,
                 $view->outcomeReason, $fact->leavesBound(), $fact->configuration->articleState,
             ),
+            $this->rigs->surprise($fact, $view->forecast, $read, $rig, $book),
             [
                 ...$this->noticed($fact, $book, $device), ...self::provenance($run),
                 ...array_filter([$view->outcome === null ? '' : $this->standing->rests($trial->revision())]),
             ],
-            $view, $missing, $trial->view(), Asked::of(
+            $this->rigs->view($rig, $run, $book), $this->consoles->of($run, $book, $dots), $view, $missing, $trial->view(), Asked::of(
                 $run->configuration(), $book->metrics(), $book->words(),
             ), $view->outcome === null ? $trial->method()->safety()->inSight(true) : '',
             $run->article()?->view(), $trial->revision()->view(),
@@ -77,10 +82,33 @@ final readonly class RunSheets
             array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run])),
             array_map(static fn (Failure $f): FailureView => $f->view(), $this->records->all(Failure::class, ['run' => $run])),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
-            $known['modes'], $known['places'], array_map(
-                RunDot::fromRow(...), $this->dots->around($trial->id()->toRfc4122(), $view->number),
-            ), Alikeness::of($fact)->said(), $fact->aside, $offered, $before['number'], $trial->agreesNext(),
+            $known['modes'], $known['places'], $dots, Alikeness::of($fact)->said(), $fact->aside, self::offered($run, $missing, $before['found'], $rig), $before['number'], $trial->agreesNext(),
         );
+    }
+
+    /**
+     * What the run before says of this one. Nobody has said that it is still so: it counts for nothing until somebody does. Where
+     * an article is known, its settings go by what happened to it, and not by another run.
+     *
+     * @param list<string>          $missing
+     * @param array<string, string> $found   on the run before it
+     *
+     * @return list<Found>
+     */
+    private static function offered(Run $run, array $missing, array $found, RigCheck $rig): array
+    {
+        if ($run->article() !== null) {
+            foreach ($rig->lines as $line) {
+                unset($found[$line->rule->name]);
+            }
+            foreach ($rig->standing() as $line) {
+                $found[$line->rule->name] = $line->verified->text ?? '';
+            }
+        }
+
+        return array_values(array_map(
+            static fn (string $name): Found => new Found($name, $found[$name]), array_intersect($missing, array_keys($found)),
+        ));
     }
 
     /** @return list<string> */

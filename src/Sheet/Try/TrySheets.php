@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Try;
 
-use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
-use Lustrum\Core\Plan\Made;
-use Lustrum\Core\Plan\Progress;
-use Lustrum\Core\Plan\SettingSearch;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Method\Method;
@@ -56,13 +52,12 @@ final readonly class TrySheets
         foreach (array_reverse($this->records->all(Trial::class, ['revision' => $revision])) as $trial) {
             $key = $trial->id()->toRfc4122();
             $marks = array_map(RunDot::fromRow(...), $dots[$key] ?? []);
-            $used = array_values(array_filter(array_map(static fn (RunDot $d): ?string => $d->article, $marks)));
             $rows[] = self::row(
                 $trial, $marks, $counts[$key] ?? [
                     'from' => null, 'to' => null, 'outcomes' => [],
                 ],
                 $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
-                self::plan($trial, $made[$key] ?? [], $articles, $used),
+                PlanRows::of($trial, $made[$key] ?? [], $articles, PlanRows::used($marks)),
             );
         }
         $outcomes = [];
@@ -79,29 +74,6 @@ final readonly class TrySheets
             ),
             array_map(static fn (Article $a): ArticleView => $a->view(), $articles),
         );
-    }
-
-    /**
-     * @param list<Made>    $made
-     * @param list<Article> $articles that are here
-     * @param list<string>  $used     identifiers of articles, by run
-     */
-    private static function plan(Trial $trial, array $made, array $articles, array $used): ?PlanRow
-    {
-        $finds = $trial->finds();
-        if ($finds !== null && SettingSearch::isOpen($finds)) {
-            return PlanRow::searching(SettingSearch::of($finds, $made), $articles, $used);
-        }
-        $layout = $trial->layout();
-        if ($layout === null || !$layout->kind->isLaidOut()) {
-            return null;
-        }
-        try {
-            return PlanRow::of(Progress::of($layout, $trial->method()->factors(), $made), $trial->method()->minutes(), $articles, $used);
-        } catch (CoreException) {
-            // The method no longer varies what was planned; the plan stays, and can be laid out anew.
-            return null;
-        }
     }
 
     /**

@@ -14,6 +14,7 @@ export type Inputs = {
   parts: Schemas['PartInput'];
   articles: Schemas['ArticleInput'];
   documents: Schemas['DocumentInput'];
+  happenings: Schemas['HappeningInput'];
   makings: Schemas['MakingInput'];
   spendings: Schemas['SpendingInput'];
   instruments: Schemas['InstrumentInput'];

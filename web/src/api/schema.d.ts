@@ -517,6 +517,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/happenings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_happening"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/happenings/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_happening"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -1036,6 +1070,23 @@ export interface paths {
         };
         /** More failures of a build; ?after= says behind which. */
         get: operations["lustrum_http_sheets_buildsheet_failures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/revisions/{id}/field": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a phone takes along of a build. */
+        get: operations["lustrum_http_sheets_buildsheet_field"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1736,6 +1787,10 @@ export interface components {
         "Core.Plan.Order": "asGiven" | "random" | "blocks";
         /** @enum {string} */
         "Core.Plan.PlanKind": "free" | "ladder" | "sweep" | "matrix" | "pairs" | "setting";
+        /** @enum {string} */
+        "Core.Rig.HappeningKind": "moved" | "transported" | "reassembled" | "swapped" | "dropped";
+        /** @enum {string} */
+        "Core.Rig.RigState": "asMeant" | "off" | "notKnown" | "stands" | "standsOff" | "lapsed" | "never";
         "Core.Run.Amount": {
             what: string;
             text: string;
@@ -2293,6 +2348,9 @@ export interface components {
             text: string;
             run?: string | null;
             saidBy?: string;
+            after?: number | null;
+            odd?: boolean;
+            explained?: string;
             version?: number | null;
         };
         "Domain.Finding.ObservationView": {
@@ -2304,6 +2362,9 @@ export interface components {
             saidBy: string;
             by: string;
             at: string;
+            after: number | null;
+            odd: boolean;
+            explained: string;
         };
         "Domain.Finding.PhotoView": {
             id: string;
@@ -2625,6 +2686,22 @@ export interface components {
         "Domain.Revision.GatherInput": {
             id?: string;
         };
+        "Domain.Revision.HappeningInput": {
+            article: string;
+            kind?: components["schemas"]["Core.Rig.HappeningKind"];
+            at?: string | null;
+            note?: string;
+            version?: number | null;
+        };
+        "Domain.Revision.HappeningView": {
+            id: string;
+            version: number;
+            article: string;
+            kind: components["schemas"]["Core.Rig.HappeningKind"];
+            at: string;
+            note: string;
+            by: string;
+        };
         "Domain.Revision.MakingInput": {
             article: string;
             name: string;
@@ -2913,6 +2990,10 @@ export interface components {
             takenIn?: boolean;
             ahead?: components["schemas"]["Domain.Trial.SignOff"] | null;
             stands?: components["schemas"]["Core.Setting.SettingResult"] | null;
+            forecast?: components["schemas"]["Domain.Trial.Found"][];
+            clockAt?: string | null;
+            lasted?: number | null;
+            foundAt?: string | null;
             version?: number | null;
         };
         "Domain.Trial.RunView": {
@@ -2945,6 +3026,10 @@ export interface components {
             by: string;
             ahead: components["schemas"]["Domain.Trial.SignOff"] | null;
             stands: components["schemas"]["Core.Setting.SettingResult"] | null;
+            forecast: components["schemas"]["Domain.Trial.Found"][];
+            clockAt: string | null;
+            lasted: number | null;
+            foundAt: string | null;
         };
         "Domain.Trial.SaidPart": {
             text: string;
@@ -3241,6 +3326,30 @@ export interface components {
             title: string;
             text: string;
         };
+        "Sheet.Field.FieldSheet": {
+            sentence: string;
+            device: string;
+            deviceName: string;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            trials: components["schemas"]["Sheet.Field.FieldTrial"][];
+            articles: components["schemas"]["Domain.Revision.ArticleView"][];
+            modes: string[];
+            places: string[];
+        };
+        "Sheet.Field.FieldTrial": {
+            trial: components["schemas"]["Domain.Trial.TrialView"];
+            asked: components["schemas"]["Sheet.Run.Asked"];
+            mind: string;
+            blocked: string;
+            plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
+            runs: number;
+            good: components["schemas"]["Sheet.Field.LastGood"] | null;
+        };
+        "Sheet.Field.LastGood": {
+            number: number;
+            letter: string;
+            found: components["schemas"]["Domain.Trial.Found"][];
+        };
         "Sheet.Find.FailurePage": {
             rows: components["schemas"]["Sheet.Find.FailureRow"][];
             next: string | null;
@@ -3472,6 +3581,13 @@ export interface components {
             metric: string;
             text: string;
         };
+        "Sheet.Run.Console": {
+            waits: components["schemas"]["Sheet.Run.WaitRow"][];
+            looks: components["schemas"]["Sheet.Run.LookRow"][];
+            position: string;
+            plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
+            enough: string;
+        };
         "Sheet.Run.DerivedView": {
             channel: string;
             metric: string;
@@ -3480,9 +3596,30 @@ export interface components {
             inputs: string[];
             why: string;
         };
+        "Sheet.Run.LookRow": {
+            what: string;
+            sentence: string;
+            due: number[];
+        };
+        "Sheet.Run.RigRow": {
+            name: string;
+            state: components["schemas"]["Core.Rig.RigState"];
+            sentence: string;
+            offered: string;
+            asks: boolean;
+        };
+        "Sheet.Run.RigView": {
+            sentence: string;
+            lines: components["schemas"]["Sheet.Run.RigRow"][];
+            tare: string;
+            fits: string[];
+        };
         "Sheet.Run.RunSheet": {
             sentence: string;
+            surprise: string[];
             noticed: string[];
+            rig: components["schemas"]["Sheet.Run.RigView"];
+            console: components["schemas"]["Sheet.Run.Console"];
             run: components["schemas"]["Domain.Trial.RunView"];
             missing: string[];
             trial: components["schemas"]["Domain.Trial.TrialView"];
@@ -3503,6 +3640,10 @@ export interface components {
             offered: components["schemas"]["Domain.Trial.Found"][];
             offeredFrom: number;
             agreesNext: string | null;
+        };
+        "Sheet.Run.WaitRow": {
+            sentence: string;
+            until: string | null;
         };
         "Sheet.Runs.RunPage": {
             rows: components["schemas"]["Sheet.Runs.RunRow"][];
@@ -4908,6 +5049,76 @@ export interface operations {
             };
         };
     };
+    put_happening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Revision.HappeningInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.HappeningView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_happening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.HappeningView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_health_health: {
         parameters: {
             query?: never;
@@ -5939,6 +6150,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Find.FailurePage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_field: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Field.FieldSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -1,27 +1,11 @@
-import { openDB, type DBSchema } from 'idb';
+import { own, store } from './store';
 
-interface DraftStore extends DBSchema {
-  drafts: { key: string; value: unknown };
-}
+export { keepFor } from './store';
 
-/**
- * What is typed and not yet kept by the server, on this device; it outlives the page. Each person's waits for that
- * person: signing out drops nothing that was not sent, and shows it to nobody else.
+/*
+ * What is typed and not yet kept by the server, on this device. Each person's waits for that person: signing out drops
+ * nothing that was not sent, and shows it to nobody else.
  */
-const store = openDB<DraftStore>('lustrum', 1, {
-  upgrade(db) {
-    db.createObjectStore('drafts');
-  },
-});
-
-let person = '';
-
-/** Whose drafts are read and kept from here on. */
-export function keepFor(email: string): void {
-  person = email;
-}
-
-const own = (key: string) => `${person} ${key}`;
 
 export async function readDraft<T>(key: string): Promise<T | undefined> {
   try {
@@ -44,5 +28,15 @@ export async function dropDraft(key: string): Promise<void> {
     await (await store).delete('drafts', own(key));
   } catch {
     // As above.
+  }
+}
+
+/** Keys of all drafts of this person that begin so, without whose they are. */
+export async function draftsOf(beginning: string): Promise<string[]> {
+  try {
+    const keys = await (await store).getAllKeys('drafts', IDBKeyRange.bound(own(beginning), own(`${beginning}\uffff`)));
+    return keys.map((key) => key.slice(own('').length));
+  } catch {
+    return [];
   }
 }

@@ -4,7 +4,10 @@ import type { Schemas } from '../api/client';
 export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['RunSheet'] {
   return {
     sentence: 'Run 3 is not finished.',
+    surprise: [],
     noticed: [],
+    rig: { sentence: 'All that is adjusted stands as it should.', lines: [], tare: '', fits: [] },
+    console: { waits: [], looks: [], position: '', plan: null, enough: '' },
     run: {
       id: 'run-3',
       version: 2,
@@ -35,6 +38,10 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       by: 'Ines',
       ahead: null,
       stands: null,
+      forecast: [],
+      clockAt: null,
+      lasted: null,
+      foundAt: null,
       ...changed,
     },
     missing: ['gap'],

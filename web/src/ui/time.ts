@@ -23,3 +23,11 @@ export function dayAndHour(at: Date, all: Date[]): string {
   const own = day(at.toISOString());
   return days.indexOf(own) === days.lastIndexOf(own) ? own : `${own}, ${TIME.format(at)}`;
 }
+
+/** Seconds as a clock shows them: '02:05', '1:02:05'. */
+export function clock(seconds: number): string {
+  const whole = Math.max(0, Math.floor(seconds));
+  const two = (n: number) => String(n).padStart(2, '0');
+  const [hours, minutes] = [Math.floor(whole / 3600), Math.floor((whole % 3600) / 60)];
+  return `${hours > 0 ? `${hours}:` : ''}${two(minutes)}:${two(whole % 60)}`;
+}

@@ -94,6 +94,14 @@ export const PURPOSE: Record<Schemas['Purpose'], string> = {
   demonstrate: 'to show onlookers',
 };
 
+export const HAPPENED: Record<Schemas['HappeningKind'], string> = {
+  moved: 'Moved',
+  transported: 'Transported',
+  reassembled: 'Taken apart',
+  swapped: 'Part swapped',
+  dropped: 'Dropped',
+};
+
 export const FACTOR_KIND: Record<Schemas['FactorKind'], string> = {
   number: 'numbers with a unit',
   ordered: 'words in an order',

@@ -17,4 +17,6 @@ return [
     'sentence' => '{chosen, plural, =0 {{n, plural, one {# candidate} other {# candidates}}, none chosen yet} one {# of {n, number} candidates goes in: {cost} {currency} and {hours} h} other {# of {n, number} candidates go in: {cost} {currency} and {hours} h}}{over, plural, =0 {} one {, over one limit} other {, over # limits}}{within, select, yes {, within the limits} other {}}{entangled, plural, =0 {} one {; effects on one metric cannot be told apart} other {; effects on # metrics cannot be told apart}}. {undecided, plural, =0 {{decidable, select, yes {Every candidate has an answer: you can decide.} other {Every candidate has an answer, and none goes in: there is no next build to decide on.}}} other {# still to decide.}}',
     'untried' => 'Nobody has tried build {letter} yet: what is decided now rests on no run of it.',
     'dangers' => 'Build {letter} has {n, plural, one {an open dangerous failure} other {# open dangerous failures}}: {modes}.',
+    'oddOne' => '“{text}”{on, select, yes { (run {number, number} of {trial})} other {}}',
+    'odd' => 'Odd, and nobody has said why: {said}{more, plural, =0 {} other {, and # more}}. What rests on these runs rests on that.',
 ];

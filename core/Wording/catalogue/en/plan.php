@@ -18,4 +18,5 @@ return [
     'widen' => 'Widen {name} beyond {from} to {to}: no setting in that range was good',
     'stands' => '{known, select, yes {{text}} other {run {number, number}}}{stands, select, low {, too low} high {, too high} good {, good} other {}}',
     'progress' => '{tried, number} of {planned, plural, one {# run} other {# runs}} tried{lost, plural, =0 {} other {, # lost in handling}}{out, plural, =0 {} one {, # cell left out before it was tried} other {, # cells left out before they were tried}}{beside, plural, =0 {} one {, # run beside the plan} other {, # runs beside the plan}}{left, plural, =0 {: it is done.} other {; {time} to go.}}',
+    'position' => '{any, select, yes {{cell}{n, plural, one {} other {, {k, number} of # there}} · } other {}}{i, number} of {all, plural, one {# planned run} other {# planned runs}}',
 ];

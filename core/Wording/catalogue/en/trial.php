@@ -17,4 +17,5 @@ return [
     'sentence' => 'Build {letter}: {runs, plural, one {# run} other {# runs}} in {trials, plural, one {# trial} other {# trials}}{any, select, yes {, {parts}} other {}}.',
     'run' => 'Run {number} of {trial}, on build {letter}{with, select, yes { with {serial}} other {}}{state, select, mockup {, a mock-up} model {, a model} other {}}: {outcome, select, held {held{bound, select, yes {, and stopped before the event came, so its value is a bound} other {}}} failed {failed, {reason}} stoppedEarly {stopped early{bound, select, yes {, so its value is a bound} other {}}} lost {lost in handling; it says nothing of the design} void {void, {reason}} other {not finished}}.',
     'outcome' => '{outcome, select, held {held} failed {failed} stoppedEarly {stopped early} lost {lost in handling} void {void} other {not finished}}',
+    'enough' => '{reached, select, yes {Enough: {planned, plural, one {the one planned run has} other {all # planned runs have}} ended.} other {{ended, plural, =0 {None} other {#}} of {planned, plural, one {# planned run has} other {# planned runs have}} ended{last, select, yes {; with this one it is enough} other {}}.}}',
 ];

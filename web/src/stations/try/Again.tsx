@@ -6,12 +6,13 @@ import { useStartRun } from './useStartRun';
 /** The next run of the same trial, with everything as it was: what lapsed is asked on its sheet. */
 export function Again({ sheet, base }: { sheet: Schemas['RunSheet']; base: string }) {
   const { write, start } = useStartRun(base);
+  const hasNext = (sheet.console.plan?.next ?? null) !== null;
   const { trial, article, firmware, levels } = sheet.run;
   return (
     <div className="mt-4">
       <Button
         large
-        look="primary"
+        look={hasNext ? 'plain' : 'primary'}
         className="w-full sm:w-auto"
         disabled={write.busy}
         onClick={() => void start({ trial, article, firmware, levels })}

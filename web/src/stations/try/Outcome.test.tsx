@@ -102,6 +102,10 @@ describe('how a run ended', () => {
       takenIn: false,
       ahead: null,
       stands: null,
+      forecast: [],
+      clockAt: null,
+      lasted: null,
+      foundAt: null,
       version: 2,
     });
   });

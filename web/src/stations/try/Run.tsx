@@ -10,9 +10,13 @@ import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
 import { Again } from './Again';
 import { ChangedSomething } from './ChangedSomething';
+import { Expected } from './Expected';
 import { FoundFields } from './FoundFields';
+import { NextPlanned } from './NextPlanned';
 import { Outcome } from './Outcome';
 import { ReadingEntry } from './ReadingEntry';
+import { RigCheck } from './RigCheck';
+import { RunClock } from './RunClock';
 import { SayLine } from './SayLine';
 import { Seen } from './Seen';
 import { SetAside } from './SetAside';
@@ -56,6 +60,20 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           </Link>
         ))}
       </nav>
+      {(sheet.console.position !== '' || sheet.console.enough !== '') && (
+        <p className="mt-3 text-lg font-semibold" data-testid="position">
+          {[sheet.console.position, sheet.console.enough].filter(Boolean).join(' · ')}
+        </p>
+      )}
+      {sheet.surprise.length > 0 && (
+        <aside aria-label="Surprise" className="mt-4 border-l-4 border-oxide bg-oxidewash px-3 py-2">
+          {sheet.surprise.map((line, i) => (
+            <p key={line} className={i === 0 ? 'font-semibold text-oxide' : 'mt-1 font-semibold'}>
+              {line}
+            </p>
+          ))}
+        </aside>
+      )}
       {sheet.noticed.length > 0 && (
         <aside aria-label="What Lustrum noticed" className="mt-4 border-l-4 border-brass bg-brasswash px-3 py-2">
           <h2 className="stamp text-sm">Noticed</h2>
@@ -69,6 +87,8 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
       {sheet.mind !== '' && <p className="mt-4 border-l-4 border-oxide pl-3 text-sm font-semibold">{sheet.mind}</p>}
       <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
         <div>
+          {write && run.outcome === null && <RigCheck sheet={sheet} />}
+          {write && run.outcome === null && <RunClock sheet={sheet} />}
           {write && (
             <div className="mt-5">
               <SayLine sheet={sheet} first={/\d/.test(state?.line ?? '') ? (state?.line ?? '') : ''} />
@@ -76,6 +96,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           )}
           {asked.channels.length > 0 && (
             <Part title="Readings">
+              <Expected sheet={sheet} write={write} />
               <div className="space-y-5">
                 {readChannels.map((channel) => (
                   <ReadingEntry
@@ -110,6 +131,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
             <Outcome sheet={sheet} write={write} />
             {write && run.outcome !== null && (
               <>
+                <NextPlanned sheet={sheet} base={base} />
                 <Again sheet={sheet} base={base} />
                 {sheet.article !== null && <ChangedSomething key={sheet.article.id} article={sheet.article} />}
               </>

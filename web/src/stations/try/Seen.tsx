@@ -4,6 +4,7 @@ import { Part } from '../../ui/Sheet';
 import { CONSEQUENCE } from '../../ui/words';
 import { AddPhoto } from '../../ui/records/AddPhoto';
 import { ContactSheet } from '../../ui/records/ContactSheet';
+import { SeenLine } from '../../ui/records/SeenLine';
 
 /** What was seen on this run: photos, failures, observations. */
 export function Seen({ sheet, write }: { sheet: Schemas['RunSheet']; write: boolean }) {
@@ -22,10 +23,7 @@ export function Seen({ sheet, write }: { sheet: Schemas['RunSheet']; write: bool
         </div>
       )}
       {sheet.observations.map((o) => (
-        <p key={o.id} className="mt-2">
-          {o.text}{' '}
-          <span className="text-xs text-soft">{o.saidBy === '' ? o.by : `said by ${o.saidBy}, kept by ${o.by}`}</span>
-        </p>
+        <SeenLine key={o.id} seen={o} write={write} />
       ))}
       {write && (
         <div className="mt-3 space-y-3">

@@ -72,6 +72,7 @@ export function foundBody(
     levels: [...texts(asked.factors), ...others],
     conditions: texts(asked.conditions),
     settings: texts(asked.settings),
+    ...(asked.settings.some((s) => draft?.[s.name] !== undefined) ? { foundAt: new Date().toISOString() } : {}),
   };
 }
 

@@ -25,6 +25,10 @@ export function runBody(run: Schemas['RunView'], changed: Partial<Schemas['RunIn
     takenIn: run.takenIn,
     ahead: run.ahead,
     stands: run.stands,
+    forecast: run.forecast,
+    clockAt: run.clockAt,
+    lasted: run.lasted,
+    foundAt: run.foundAt,
     version: run.version,
     ...changed,
   };

@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'sentence' => 'Build {letter}: {trials, plural, =0 {no trial is open, so there is nothing to run in the field} one {# open trial} other {# open trials}}{trials, plural, =0 {} other { with {articles, plural, =0 {no article that is here} one {# article} other {# articles}}}}.',
+    'agrees' => 'It cannot be started before {named, select, yes {{who} has agreed} other {somebody has agreed}}. Record that while there is network.',
+    'limits' => 'Its safety limits are blank, so it cannot be started in the field. Write them down, or start it once with a name and a reason.',
+];

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Field;
+
+use Lustrum\Core\Wording\FieldWords;
+use Lustrum\Domain\Revision\Article;
+use Lustrum\Domain\Revision\ArticleView;
+use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\Trial;
+use Lustrum\Domain\Trial\TrialState;
+use Lustrum\Facts\Book;
+use Lustrum\Facts\Books;
+use Lustrum\Facts\FailureFacts;
+use Lustrum\Facts\PlanFacts;
+use Lustrum\Facts\RunDots;
+use Lustrum\Facts\RunFacts;
+use Lustrum\Record\Records;
+use Lustrum\Sheet\Run\Asked;
+use Lustrum\Sheet\Try\PlanRows;
+use Lustrum\Sheet\Try\RunDot;
+use Symfony\Component\Clock\ClockInterface;
+
+/** Works out what a phone takes along of a build. */
+final readonly class FieldSheets
+{
+    public function __construct(
+        private Records $records,
+        private Books $books,
+        private FailureFacts $failures,
+        private PlanFacts $plans,
+        private RunDots $dots,
+        private RunFacts $runs,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function of(Revision $revision): FieldSheet
+    {
+        $device = $revision->device();
+        $book = $this->books->open($device);
+        $id = $revision->id()->toRfc4122();
+        $known = $this->failures->known($device->id()->toRfc4122());
+        $articles = array_values(array_filter(
+            $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
+        ));
+        $open = array_values(array_filter(
+            $this->records->all(Trial::class, ['revision' => $revision]), static fn (Trial $t): bool => $t->state() !== TrialState::Done,
+        ));
+        [$made, $dots, $counts, $good] = [$this->plans->made($id), $this->dots->ofBuild($id), $this->dots->counts($id), []];
+        foreach ($open as $trial) {
+            $method = $trial->method()->id()->toRfc4122();
+            $good[$method] ??= $this->runs->lastHeld($method, $this->clock->now()->format('Y-m-d H:i:s.uP'), '00000000-0000-0000-0000-000000000000');
+        }
+
+        return new FieldSheet(
+            FieldWords::sentence($revision->letter(), count($open), count($articles)), $device->id()->toRfc4122(), $device->name(), $revision->view(),
+            array_map(fn (Trial $t): FieldTrial => self::trial($t, $book, $made, $dots, $counts, $articles, $good), $open),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $articles), $known['modes'], $known['places'],
+        );
+    }
+
+    /**
+     * @param array<string, list<\Lustrum\Core\Plan\Made>>           $made
+     * @param array<string, list<array<string, mixed>>>              $dots
+     * @param array<string, array{from: ?string, to: ?string, outcomes: array<string, int>}> $counts
+     * @param list<Article>                                          $articles
+     * @param array<string, \Lustrum\Core\Run\RunFact|null>          $good
+     */
+    private static function trial(Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, array $good): FieldTrial
+    {
+        $key = $trial->id()->toRfc4122();
+        $last = $good[$trial->method()->id()->toRfc4122()] ?? null;
+        $used = PlanRows::used(array_map(RunDot::fromRow(...), $dots[$key] ?? []));
+
+        return new FieldTrial(
+            $trial->view(), Asked::ofMethod($trial->method(), $book->metrics(), $book->words()), $trial->method()->safety()->inSight(true),
+            FieldWords::blocked($trial->agreesNext(), $trial->lacksLimits()), PlanRows::of($trial, $made[$key] ?? [], $articles, $used),
+            array_sum($counts[$key]['outcomes'] ?? []), $last === null ? null : LastGood::of($last),
+        );
+    }
+}

@@ -1,0 +1,99 @@
+// @vitest-environment jsdom
+import { act, fireEvent, screen } from '@testing-library/react';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+
+import type { Schemas } from '../../api/client';
+import { show } from '../../test/screen';
+import { of, server } from '../../test/server';
+import { runSheet } from '../../test/sheets';
+import { RunClock } from './RunClock';
+
+const STARTED = '2026-03-02T10:00:00Z';
+
+beforeEach(() => {
+  vi.useFakeTimers({
+    now: Date.parse(STARTED) + 10_000,
+    toFake: ['Date', 'performance', 'setInterval', 'clearInterval'],
+  });
+});
+afterEach(() => {
+  vi.useRealTimers();
+});
+
+function clockOf(run: Partial<Schemas['RunView']>, more: Partial<Schemas['Console']> = {}) {
+  const sheet = runSheet(run);
+  show(<RunClock sheet={{ ...sheet, console: { ...sheet.console, ...more } }} />);
+}
+const pass = (ms: number) => act(() => vi.advanceTimersByTime(ms));
+
+it('counts on from the start, and a mark keeps the moment of its touch', async () => {
+  const sent = server();
+  clockOf({ clockAt: STARTED });
+  expect(screen.getByRole('timer').textContent).toBe('00:10');
+  pass(65_400);
+  expect(screen.getByRole('timer').textContent).toBe('01:15');
+  fireEvent.click(screen.getByRole('button', { name: 'Mark' }));
+  await vi.waitFor(() => expect(of(sent, 'PUT', '/api/observations/')).toHaveLength(1));
+  expect(of(sent, 'PUT', '/api/observations/')[0]!.body).toMatchObject({ text: 'Mark 1', after: 75.4, run: 'run-3' });
+});
+
+it('is not stretched by a clock that is set meanwhile, and says so', () => {
+  server();
+  clockOf({ clockAt: STARTED });
+  const count = performance.now();
+  vi.setSystemTime(Date.parse(STARTED) + 3_600_000);
+  vi.spyOn(performance, 'now').mockImplementation(() => count + 2000);
+  pass(1000);
+  expect(screen.getByRole('timer').textContent, 'Two seconds by its own count.').toBe('00:12');
+  expect(screen.getByRole('alert').textContent).toContain('The clock of this device was set meanwhile');
+  vi.restoreAllMocks();
+});
+
+it('calls out a look when it is due, and tells the next', () => {
+  server();
+  const looks = [{ what: 'fumes', sentence: 'Fumes: every 5 min.', due: [300, 600] }];
+  clockOf({ clockAt: STARTED }, { looks });
+  expect(screen.getByText('Fumes: every 5 min. Next at 05:00.')).toBeTruthy();
+  pass(280_000);
+  expect(screen.getByRole('alert').textContent).toBe('Now: fumes');
+  pass(40_000);
+  expect(screen.getByText('Fumes: every 5 min. Next at 10:00.')).toBeTruthy();
+});
+
+it('waits for what has to be over, and says when it is', () => {
+  server();
+  const waits = [
+    { sentence: 'Motor cold: 10 min after the run before.', until: '2026-03-02T10:01:00Z' },
+    { sentence: 'Glue dry.', until: null },
+  ];
+  clockOf({}, { waits });
+  expect(screen.getByText('Motor cold: 10 min after the run before. Ready in 00:50.')).toBeTruthy();
+  expect(screen.getByText('Glue dry.')).toBeTruthy();
+  pass(51_000);
+  expect(screen.getByText('Motor cold: 10 min after the run before. That is over.')).toBeTruthy();
+});
+
+it('offers what it stopped at to a channel that is read in a time', async () => {
+  const sent = server();
+  clockOf({ clockAt: STARTED, lasted: 62.4 });
+  expect(screen.queryByRole('button', { name: /as force/ }), 'A force is no time.').toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'Take 62.4 s as time' }));
+  await vi.waitFor(() => expect(of(sent, 'PUT', '/api/readings/')).toHaveLength(1));
+  expect(of(sent, 'PUT', '/api/readings/')[0]!.body).toEqual({
+    run: 'run-3',
+    channel: 'time',
+    text: '62.4 s',
+    unit: '',
+  });
+});
+
+it('pins what is odd with the moment at which it was noticed, not at which it was written', async () => {
+  const sent = server();
+  clockOf({ clockAt: STARTED });
+  fireEvent.click(screen.getByRole('button', { name: 'Odd' }));
+  pass(20_000);
+  fireEvent.change(screen.getByPlaceholderText('What is odd?'), { target: { value: 'It squeaked' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Pin it' }));
+  await vi.waitFor(() => expect(of(sent, 'PUT', '/api/observations/')).toHaveLength(1));
+  expect(of(sent, 'PUT', '/api/observations/')[0]!.body).toMatchObject({ text: 'It squeaked', after: 10, odd: true });
+});

@@ -472,7 +472,11 @@ function wrenTrials(Story $s): void
     foreach ([['C', '2026-05-21', ['W-04'], 3, 84.0, 24], ['D', '2026-07-02', ['W-06'], 5, 82.5, 24], ['E', '2026-08-31', ['W-09', 'W-10'], 5, 71.5, 30], ['F', '2026-11-09', ['W-11'], 4, 72.8, 30]] as [$letter, $day, $units, $runs, $mean, $ambient]) {
         $id = $trial('t-driver-'.$letter, $letter, 'm-driver', 'Driver, 60 minutes', 'How hot is the driver after an hour?', $runs, $day);
         for ($i = 0; $i < $runs; ++$i) {
-            $s->run($id, $units[$i % count($units)], $at($day, 80 * $i), ['operator' => 'Ines Caldeira', 'conditions' => $found(['ambient' => number_format(Story::normal($ambient, 0.4), 1).' °C']), 'settings' => [], 'note' => ''], ['temp' => [Story::normal($mean, 1.2), 1]]);
+            $clock = $letter === 'F' ? ['clockAt' => $at($day, 80 * $i + 2), 'lasted' => 3600.0 + 0.4 * $i] : [];
+            $run = $s->run($id, $units[$i % count($units)], $at($day, 80 * $i), $clock + ['operator' => 'Ines Caldeira', 'conditions' => $found(['ambient' => number_format(Story::normal($ambient, 0.4), 1).' °C']), 'settings' => [], 'note' => ''], ['temp' => [Story::normal($mean, 1.2), 1]]);
+            if ($letter === 'F' && $i === 1) {
+                wrenOddThings($s, $run, $at($day, 80 * $i + 34));
+            }
         }
     }
 
@@ -502,11 +506,27 @@ function wrenTrials(Story $s): void
     wrenTruckBed($s, $trial, $at, $found);
     wrenRework($s, $trial, $at, $found);
 
+    $s->add('happenings', ['article' => 'W-11', 'kind' => 'transported', 'at' => '2026-11-19T06:40:00+00:00', 'note' => 'in the trailer, up the lane'], '2026-11-19T06:40:00+00:00', 'Yusuf Brandt');
+    // The brush has not been looked at since W-11 came back from the lane.
+    $id = $trial('t-lane-F', 'F', 'm-belt', 'Belt after the lane', 'Did the lane shake anything loose?', 3, '2026-11-20', 'ruleOutLuck', 'running');
+    $s->run($id, 'W-11', $at('2026-11-20', 0), ['operator' => 'Yusuf Brandt', 'outcome' => null, 'levels' => $found(['seed' => 'small']), 'conditions' => [], 'settings' => [], 'note' => '', 'forecast' => [['name' => 'cv', 'text' => '8-11']]], []);
+
     // Two runs that were begun this week and are not finished.
     $trial('t-drop-F2', 'F', 'm-drop', 'Drop ladder with the strap off', 'Does the lid hold without the strap?', 6, '2026-11-19', 'ruleOutLuck', 'planned');
     $id = $trial('t-slope-F', 'F', 'm-push', 'Slope behind the barn', 'Does it still push under 45 N on the slope?', 6, '2026-11-18', 'estimate', 'running');
     foreach ([41.9, 43.4] as $i => $force) {
         $s->run($id, 'W-11', $at('2026-11-18', 18 * $i), ['operator' => 'Yusuf Brandt', 'conditions' => $found(['soil' => 'dry', 'ground' => 'slope', 'soil moisture' => '']), 'settings' => [], 'note' => ''] + ($i === 1 ? ['outcome' => null] : []), ['push' => [$force, 1]]);
+    }
+}
+
+/** What was marked and what was odd on a run of the driver; one of them is explained. */
+function wrenOddThings(Story $s, string $run, string $at): void
+{
+    foreach ([
+        ['Current settles at 1.4 A', 724.0, false, ''], ['Smell at the housing, gone after a minute', 1871.5, true, 'Varnish of the new box heater; not there on the bench alone'],
+        ['Temperature falls by two degrees by itself', 2406.0, true, ''],
+    ] as [$text, $after, $odd, $explained]) {
+        $s->add('observations', ['revision' => 'rev-F', 'run' => $run, 'text' => $text, 'saidBy' => '', 'after' => $after, 'odd' => $odd, 'explained' => $explained], $at, 'Ines Caldeira');
     }
 }
 

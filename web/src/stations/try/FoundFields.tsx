@@ -19,6 +19,8 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
   const [kept, setKept] = useState(false);
   const values: FoundDraft = { ...foundOf(run), ...draft };
   const about = { ...aboutOf(run), ...more };
+  const isHere = (s: { name: string }) =>
+    run.outcome !== null || sheet.rig.lines.every((l) => l.name !== s.name || !l.asks);
   const rules = [
     ...asked.factors.map((f) => ({
       name: f.name,
@@ -27,7 +29,8 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
       intended: null,
       list: 'levels' as const,
     })),
-    ...asked.settings.map((s) => ({
+    // What the rig check asks for is asked once.
+    ...asked.settings.filter(isHere).map((s) => ({
       ...s,
       states: [] as string[],
       list: 'settings' as const,
@@ -49,7 +52,8 @@ export function FoundFields({ sheet, write: mayWrite }: { sheet: Schemas['RunShe
 
   /** What is wrong with a field, said at its place in its list. */
   function problemOf(rule: (typeof rules)[number]): string | undefined {
-    const place = rules.filter((r) => r.list === rule.list).findIndex((r) => r.name === rule.name);
+    const sent = { levels: asked.factors, settings: asked.settings, conditions: asked.conditions };
+    const place = sent[rule.list].findIndex((r) => r.name === rule.name);
     return write.violations[`${rule.list}[${place}].text`];
   }
 

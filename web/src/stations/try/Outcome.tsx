@@ -51,12 +51,21 @@ const ASKS: Record<RunOutcome, string> = {
 };
 
 /** How the run ended; a failure is logged in the same go. */
-export function Outcome({ sheet, write }: { sheet: Schemas['RunSheet']; write: boolean }) {
+export function Outcome({
+  sheet,
+  write,
+  first = null,
+}: {
+  sheet: Schemas['RunSheet'];
+  write: boolean;
+  /** How it ended, where that was said before this form was looked at. */
+  first?: RunOutcome | null;
+}) {
   const { run } = sheet;
   const [amending, setAmending] = useState(false);
   if (run.outcome === null || amending) {
     if (!write) return <p className="text-soft">Not finished.</p>;
-    return <NewOutcome sheet={sheet} amending={amending} onDone={() => setAmending(false)} />;
+    return <NewOutcome sheet={sheet} first={first} amending={amending} onDone={() => setAmending(false)} />;
   }
   return (
     <>
@@ -84,10 +93,12 @@ export function Outcome({ sheet, write }: { sheet: Schemas['RunSheet']; write: b
 
 function NewOutcome({
   sheet,
+  first,
   amending,
   onDone,
 }: {
   sheet: Schemas['RunSheet'];
+  first: RunOutcome | null;
   amending: boolean;
   onDone: () => void;
 }) {
@@ -100,7 +111,7 @@ function NewOutcome({
   const problem = left === null ? write.problem : '';
   const missing = amending ? [] : unread(sheet);
   const [draft, setDraft, dropDraft] = useDraft<Draft>(`outcome:${run.id}`, {
-    outcome: null,
+    outcome: first,
     just: false,
     ended: null,
     answers: {},

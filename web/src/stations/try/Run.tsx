@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 
 import type { Schemas } from '../../api/client';
@@ -15,6 +16,7 @@ import { FoundFields } from './FoundFields';
 import { NextPlanned } from './NextPlanned';
 import { Outcome } from './Outcome';
 import { ReadingEntry } from './ReadingEntry';
+import { ReachBar } from './ReachBar';
 import { RigCheck } from './RigCheck';
 import { RunClock } from './RunClock';
 import { SayLine } from './SayLine';
@@ -37,6 +39,8 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const base = stationPath(frame.device.id, sheet.revision.letter, 'try');
   const { run, asked } = sheet;
   const readChannels = asked.channels.filter((c) => c.formula === '');
+  const end = useRef<HTMLDivElement>(null);
+  const [ending, setEnding] = useState<Schemas['RunOutcome'] | null>(null);
   const { state } = useLocation() as { state: { line?: string; lost?: string } | null };
   return (
     <Sheet
@@ -128,7 +132,9 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
             </Part>
           )}
           <Part title="Outcome" aside={asked.heldWhen === '' ? undefined : `held when: ${asked.heldWhen}`}>
-            <Outcome sheet={sheet} write={write} />
+            <div ref={end} className="scroll-mt-4">
+              <Outcome key={ending} sheet={sheet} write={write} first={ending} />
+            </div>
             {write && run.outcome !== null && (
               <>
                 <NextPlanned sheet={sheet} base={base} />
@@ -146,6 +152,15 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
           <SetAside sheet={sheet} write={write} />
         </div>
       </div>
+      {write && run.outcome === null && (
+        <ReachBar
+          sheet={sheet}
+          end={(outcome) => {
+            setEnding(outcome);
+            end.current?.scrollIntoView();
+          }}
+        />
+      )}
     </Sheet>
   );
 }

@@ -19,6 +19,7 @@ export function AddPhoto({
   label = 'Add photo or file',
   large = false,
   quiet = false,
+  wide = false,
   onKept,
 }: {
   revision: string;
@@ -28,6 +29,8 @@ export function AddPhoto({
   label?: string;
   large?: boolean;
   quiet?: boolean;
+  /** As wide as its place. */
+  wide?: boolean;
   /** Once, with the names of all that were kept. */
   onKept?: (files: string[]) => void;
 }) {
@@ -60,10 +63,15 @@ export function AddPhoto({
         aria-label="File"
         onChange={(e) => void take(e.target.files)}
       />
-      <Button large={large} look={quiet ? 'quiet' : 'plain'} onClick={() => input.current?.click()}>
+      <Button
+        large={large}
+        look={quiet ? 'quiet' : 'plain'}
+        className={wide ? 'w-full' : ''}
+        onClick={() => input.current?.click()}
+      >
         {label}
       </Button>
-      <p role="status" className="text-sm text-soft">
+      <p role="status" className={state === '' ? 'sr-only' : 'text-sm text-soft'}>
         {state}
       </p>
       <Problem says={problem} />

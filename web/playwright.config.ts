@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     baseURL: lustrums[mine],
     actionTimeout: 10_000,
+    // What answers from the device itself is looked at where a test goes offline.
+    serviceWorkers: 'block',
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

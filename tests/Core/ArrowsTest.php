@@ -46,7 +46,8 @@ final class ArrowsTest extends TestCase
         'stations/find' => ['api', 'ui', 'outbox', 'figures'],
         'stations/weigh' => ['api', 'ui', 'outbox', 'figures'],
         'stations/next' => ['api', 'ui', 'outbox', 'figures'],
-        'app' => ['api', 'ui', 'outbox', 'figures', 'plate', 'stations'],
+        'field' => ['api', 'ui', 'outbox'],
+        'app' => ['api', 'ui', 'outbox', 'figures', 'plate', 'stations', 'field'],
         // What tests of screens stand on; nothing but tests may.
         'test' => ['api'],
     ];

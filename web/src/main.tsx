@@ -52,3 +52,7 @@ createRoot(document.getElementById('root')!).render(
   </StrictMode>,
 );
 fetchForms();
+
+// What the application is made of stays on this device, so that it opens without network.
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => undefined));

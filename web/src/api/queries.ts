@@ -111,6 +111,13 @@ export const runQuery = (run: string) =>
     queryFn: () => must(api.GET('/api/runs/{id}', { params: { path: { id: run } } })),
   });
 
+/** Stale whenever Try is. */
+export const fieldQuery = (revision: string) =>
+  queryOptions({
+    queryKey: ['sheet', 'try', revision, 'field'],
+    queryFn: () => must(api.GET('/api/revisions/{id}/field', { params: { path: { id: revision } } })),
+  });
+
 export const decisionQuery = (decision: string) =>
   queryOptions({
     queryKey: ['sheet', 'decision', decision],

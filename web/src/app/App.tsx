@@ -1,8 +1,12 @@
-import { lazy, Suspense } from 'react';
-import { Route, Routes } from 'react-router';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { Route, Routes, useLocation } from 'react-router';
 
 import { useSession } from '../api/queries';
+import { ProblemError } from '../api/client';
 import { keepFor } from '../outbox/drafts';
+import { lastPerson, rememberPerson } from '../outbox/held';
+import { sendByItself } from '../outbox/sender';
+import type { LastPerson } from '../outbox/store';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { DeviceFrame } from './DeviceFrame';
@@ -14,6 +18,7 @@ const MethodPage = lazy(() => import('../plate/MethodPage'));
 const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
 
+const Field = lazy(() => import('../field/Field'));
 const You = lazy(() => import('./You'));
 const Devices = lazy(() => import('./Devices'));
 const FirstAccount = lazy(() => import('./FirstAccount'));
@@ -21,7 +26,20 @@ const SignIn = lazy(() => import('./SignIn'));
 
 export function App() {
   const session = useSession();
-  if (session.isError) {
+  const isField = useLocation().pathname.startsWith('/field');
+  const opening = <main className="p-10 text-soft">Opening …</main>;
+  const isAway = session.error instanceof ProblemError && session.error.status === 0;
+  const { name, email } = session.data ?? { name: null, email: null };
+  if (typeof email === 'string') keepFor(email);
+  useEffect(() => {
+    if (typeof email === 'string' && typeof name === 'string') void rememberPerson({ email, name });
+  }, [email, name]);
+  // In the field it is sent, and said, by the field's own screen.
+  useEffect(
+    () => (typeof email === 'string' && !isField ? sendByItself(() => undefined) : undefined),
+    [email, isField],
+  );
+  if (session.isError && !isAway) {
     return (
       <main className="mx-auto max-w-2xl p-4 sm:p-10">
         <Sheet title="Lustrum" sentence={session.error.message}>
@@ -32,12 +50,17 @@ export function App() {
       </main>
     );
   }
-  if (session.data?.email !== undefined && session.data.email !== null) keepFor(session.data.email);
-  const opening = <main className="p-10 text-soft">Opening …</main>;
-  if (session.data === undefined) return opening;
-  if (session.data.empty || session.data.name === null) {
-    return <Suspense fallback={opening}>{session.data.empty ? <FirstAccount /> : <SignIn />}</Suspense>;
+  if (session.data === undefined && !isAway) return opening;
+  if (typeof name !== 'string' || typeof email !== 'string') {
+    const outside = session.data === undefined ? <Away /> : session.data.empty ? <FirstAccount /> : <SignIn />;
+    return <Suspense fallback={opening}>{isField || isAway ? <OnThisDevice otherwise={outside} /> : outside}</Suspense>;
   }
+  if (isField)
+    return (
+      <Suspense fallback={opening}>
+        <Field person={email} name={name} />
+      </Suspense>
+    );
   return (
     <Suspense fallback={opening}>
       <Routes>
@@ -74,5 +97,30 @@ function NothingHere() {
         To your devices
       </a>
     </Sheet>
+  );
+}
+
+/** Without network, or signed out in the field, whoever was here last goes on with what this device holds. */
+function OnThisDevice({ otherwise }: { otherwise: ReactNode }) {
+  const [last, setLast] = useState<LastPerson | null | undefined>(undefined);
+  useEffect(() => {
+    void lastPerson().then((person) => {
+      if (person !== undefined) keepFor(person.email);
+      setLast(person ?? null);
+    });
+  }, []);
+  if (last === undefined) return null;
+  return last === null ? otherwise : <Field person={last.email} name={last.name} />;
+}
+
+function Away() {
+  return (
+    <main className="mx-auto max-w-2xl p-4 sm:p-10">
+      <Sheet title="Lustrum" sentence="There is no network, and nobody was signed in on this device before.">
+        <Button className="mt-4" onClick={() => window.location.reload()}>
+          Try again
+        </Button>
+      </Sheet>
+    </main>
   );
 }

@@ -4,6 +4,8 @@ import { Link, useNavigate } from 'react-router';
 
 import { api, must } from '../api/client';
 import { sessionQuery, useSession } from '../api/queries';
+import { rememberPerson } from '../outbox/held';
+import { ToSend } from './ToSend';
 
 const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';
 
@@ -16,6 +18,8 @@ export function TopRight() {
 
   async function signOut() {
     await must(api.DELETE('/api/session'));
+    // What waits stays; whoever opens this device next is not shown whose it is.
+    await rememberPerson(null);
     // What one person saw is nothing for the next one at this device; the answer empties the browser's own store.
     client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
     await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
@@ -23,41 +27,49 @@ export function TopRight() {
   }
 
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger
-        className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"
-        aria-label={`${name}: people and sign out`}
-      >
-        {name
-          .split(' ')
-          .map((w) => w[0])
-          .join('')}
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="z-40 min-w-52 border border-rule bg-sheet py-1 shadow-lg">
-          <DropdownMenu.Label className="px-3 py-2 text-xs text-soft">{name}</DropdownMenu.Label>
-          <DropdownMenu.Item asChild>
-            <Link className={ITEM} to="/">
-              All devices
-            </Link>
-          </DropdownMenu.Item>
-          {session.data?.workspaces.map((w) => (
-            <DropdownMenu.Item asChild key={w.id}>
-              <Link className={ITEM} to={`/people/${w.id}`}>
-                People of {w.name}
+    <>
+      <ToSend person={session.data?.email ?? ''} />
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger
+          className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"
+          aria-label={`${name}: people and sign out`}
+        >
+          {name
+            .split(' ')
+            .map((w) => w[0])
+            .join('')}
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" className="z-40 min-w-52 border border-rule bg-sheet py-1 shadow-lg">
+            <DropdownMenu.Label className="px-3 py-2 text-xs text-soft">{name}</DropdownMenu.Label>
+            <DropdownMenu.Item asChild>
+              <Link className={ITEM} to="/">
+                All devices
               </Link>
             </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Item asChild>
-            <Link className={ITEM} to="/you">
-              Password and places
-            </Link>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => void signOut()}>
-            Sign out
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+            {session.data?.workspaces.map((w) => (
+              <DropdownMenu.Item asChild key={w.id}>
+                <Link className={ITEM} to={`/people/${w.id}`}>
+                  People of {w.name}
+                </Link>
+              </DropdownMenu.Item>
+            ))}
+            <DropdownMenu.Item asChild>
+              <Link className={ITEM} to="/field">
+                In the field
+              </Link>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item asChild>
+              <Link className={ITEM} to="/you">
+                Password and places
+              </Link>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} onSelect={() => void signOut()}>
+              Sign out
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </>
   );
 }

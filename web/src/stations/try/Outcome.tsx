@@ -7,6 +7,7 @@ import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
+import { endsOf } from '../../ui/ends';
 import { ANSWER, options, OUTCOME, CONSEQUENCE } from '../../ui/words';
 import { dropTyped, NotKept, takeAlong, typedBeside, unread } from './onSheet';
 import { runBody } from './runBody';
@@ -422,20 +423,6 @@ function NewOutcome({
       )}
     </form>
   );
-}
-
-/** Whether what the run waited for came: it decides whether its reading is a value or a bound. */
-function endsOf(outcome: RunOutcome | null, waits: boolean): { ended: Schemas['Ended']; words: string }[] {
-  if (!waits) return [];
-  if (outcome === 'stoppedEarly')
-    return [
-      { ended: 'stopped', words: 'Stopped by something else: time, rig, weather, a level set beforehand. A bound.' },
-      { ended: 'felt', words: 'It was felt coming. A value, marked so.' },
-    ];
-  return [
-    { ended: 'event', words: 'What it waited for came. The reading is a value.' },
-    { ended: 'endPoint', words: 'It reached the end, and nothing came. A bound.' },
-  ];
 }
 
 function Answered({ sheet }: { sheet: Schemas['RunSheet'] }) {

@@ -9,7 +9,7 @@ import { Problem } from '../../ui/Problem';
 import { clock } from '../../ui/time';
 import { useNow } from '../../ui/useNow';
 import { runBody } from './runBody';
-import { useElapsed } from './useElapsed';
+import { useElapsed } from '../../ui/useElapsed';
 
 /** Seconds before a look is due at which it is called out. */
 const SOON = 15;

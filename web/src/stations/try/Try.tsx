@@ -16,6 +16,7 @@ import { BeforeStart } from './BeforeStart';
 import { ChangedSomething } from './ChangedSomething';
 import { LevelPicker } from './LevelPicker';
 import { PlanStrip } from './PlanStrip';
+import { TakeAlong } from './TakeAlong';
 import { useStartRun, type Wanted } from './useStartRun';
 
 /** Trials and their plans are written when the sheet stands. */
@@ -52,6 +53,9 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
           write &&
           !noMethods && (
             <>
+              {sheet.trials.length > 0 && (
+                <TakeAlong revision={sheet.revision.id} letter={sheet.revision.letter} state={sheet} />
+              )}
               {sheet.trials.some((t) => t.total > 1) && (
                 <Button onClick={() => setTogether(true)}>Amend readings together</Button>
               )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-import { moment, useNow, type Moment } from '../../ui/useNow';
+import { moment, useNow, type Moment } from './useNow';
 
 /** A clock of this device that was set meanwhile by more than this, in ms, is said. */
 const JUMP = 5000;

@@ -86,7 +86,10 @@ test('a day without network: nothing is lost, all of it is sent, and what two ch
   await signIn(desk);
   await open(desk, 'Wren', 'F', 'try');
   const slope = desk.locator('section').filter({ has: desk.getByRole('heading', { name: /Slope behind the barn/ }) });
-  await slope.getByRole('link', { name: /failed/ }).last().click();
+  await slope
+    .getByRole('link', { name: /failed/ })
+    .last()
+    .click();
   await expect(desk.getByText('47.3 N')).toBeVisible();
   await expect(desk.getByText('Wheel spun on wet clay').first()).toBeVisible();
   await expect(desk.getByText('Left wheel slips at the ditch')).toBeVisible();
@@ -94,7 +97,10 @@ test('a day without network: nothing is lost, all of it is sent, and what two ch
 
   // At the desk somebody says how the last one ended, while the phone is out of reach and does the same.
   await context.setOffline(true);
-  await desk.getByRole('link', { name: /^Run \d+, not finished/ }).last().click();
+  await desk
+    .getByRole('link', { name: /^Run \d+, not finished/ })
+    .last()
+    .click();
   await desk.getByLabel('Note').fill('Lost sight of it');
   await desk.getByRole('button', { name: 'Keep as found' }).click();
   await expect(desk.getByText('Kept.', { exact: true })).toBeVisible();

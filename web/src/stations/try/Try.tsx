@@ -21,6 +21,7 @@ import { useStartRun, type Wanted } from './useStartRun';
 
 /** Trials and their plans are written when the sheet stands. */
 const PlanSlip = lazy(() => import('./PlanSlip').then((late) => ({ default: late.PlanSlip })));
+const NotebookSlip = lazy(() => import('./NotebookSlip').then((late) => ({ default: late.NotebookSlip })));
 const TrialSlip = lazy(() => import('./TrialSlip').then((late) => ({ default: late.TrialSlip })));
 
 /** Blocks that are known of every run, and that nobody types. */
@@ -126,6 +127,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   const { write, start } = useStartRun(base);
   const { busy } = write;
   const [planning, setPlanning] = useState(false);
+  const [typing, setTyping] = useState(false);
   /** A run that the plan does not have is started only where somebody asks for it. */
   const [beside, setBeside] = useState(false);
   /** The plan holds every run, so that no other list of them is wanted. */
@@ -161,10 +163,15 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       }
       actions={
         mayWrite && (
-          <div className="flex">
+          <div className="flex flex-wrap">
             {method !== undefined && (
               <Button look="quiet" aria-label={`Lay out ${row.trial.name}`} onClick={() => setPlanning(true)}>
                 {row.plan === null ? 'Lay out its runs' : 'Plan'}
+              </Button>
+            )}
+            {method !== undefined && (
+              <Button look="quiet" aria-label={`Type runs of ${row.trial.name}`} onClick={() => setTyping(true)}>
+                From a notebook
               </Button>
             )}
             <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>
@@ -271,6 +278,11 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
         role={row.agreesNext}
         start={(ahead, first) => start({ ...wanted, ahead }, first)}
       />
+      {typing && method !== undefined && (
+        <Suspense fallback={null}>
+          <NotebookSlip trial={row.trial} method={method} articles={sheet.articles} onClose={() => setTyping(false)} />
+        </Suspense>
+      )}
       {planning && method !== undefined && (
         <Suspense fallback={null}>
           <PlanSlip trial={row.trial} method={method} revision={sheet.revision} onClose={() => setPlanning(false)} />

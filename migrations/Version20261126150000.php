@@ -35,6 +35,24 @@ final class Version20261126150000 extends AbstractMigration
         $this->addSql('CREATE INDEX happening_article ON happening (article_id, at)');
         $this->addSql('CREATE INDEX happening_workspace ON happening (workspace_id)');
         $this->addSql('CREATE INDEX happening_belongs_to ON happening (belongs_to)');
+        $this->addSql(sprintf(
+            'CREATE TABLE panel (%s, trial_id UUID NOT NULL REFERENCES trial (id) NOT DEFERRABLE, serials JSONB NOT NULL, raters JSONB NOT NULL,
+            seed INT NOT NULL, scales JSONB NOT NULL, prefers BOOLEAN NOT NULL, guess VARCHAR(300) NOT NULL, right_one VARCHAR(40) NOT NULL,
+            unblinded JSONB DEFAULT NULL, PRIMARY KEY (id))',
+            self::RECORD,
+        ));
+        $this->addSql(sprintf(
+            "CREATE TABLE panel_sheet (%s, panel_id UUID NOT NULL REFERENCES panel (id) NOT DEFERRABLE, rater VARCHAR(120) NOT NULL,
+            code VARCHAR(3) NOT NULL, ratings JSONB NOT NULL, prefers VARCHAR(10) DEFAULT NULL, guess VARCHAR(3) NOT NULL, note VARCHAR(300) NOT NULL,
+            late BOOLEAN NOT NULL, PRIMARY KEY (id), CONSTRAINT panel_sheet_prefers_known CHECK (prefers IN ('this', 'before', 'neither')))",
+            self::RECORD,
+        ));
+        $this->addSql('CREATE UNIQUE INDEX panel_sheet_once ON panel_sheet (panel_id, rater, code)');
+        foreach (['panel' => 'trial_id', 'panel_sheet' => 'panel_id'] as $table => $of) {
+            $this->addSql("CREATE INDEX {$table}_of ON $table ($of)");
+            $this->addSql("CREATE INDEX {$table}_workspace ON $table (workspace_id)");
+            $this->addSql("CREATE INDEX {$table}_belongs_to ON $table (belongs_to)");
+        }
         $this->addSql("ALTER TABLE run ADD forecast JSONB NOT NULL DEFAULT '[]', ADD clock_at TIMESTAMP(6) WITH TIME ZONE DEFAULT NULL,
             ADD found_at TIMESTAMP(6) WITH TIME ZONE DEFAULT NULL, ADD lasted DOUBLE PRECISION DEFAULT NULL");
         $this->addSql('ALTER TABLE run ALTER forecast DROP DEFAULT');

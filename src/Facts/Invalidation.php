@@ -28,6 +28,8 @@ use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\Spending;
+use Lustrum\Domain\Trial\Panel;
+use Lustrum\Domain\Trial\PanelSheet;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\Trial;
@@ -70,6 +72,9 @@ final readonly class Invalidation implements AfterWrite
         Trial::class => [self::BUILD, self::JUDGED],
         Run::class => [self::BUILD, self::JUDGED],
         Reading::class => [self::BUILD, self::JUDGED],
+        // It is led by its own sheet; what was rated becomes runs when it is unblinded.
+        Panel::class => [self::NOTHING, ['try', 'panel']],
+        PanelSheet::class => [self::NOTHING, ['panel']],
         Observation::class => [self::NOTHING, ['find', 'run']],
         Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],

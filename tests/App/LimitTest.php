@@ -14,7 +14,7 @@ final class LimitTest extends ApiTestCase
     private const MUCH = 25_000;
 
     /** Fields that are one of a few words, or read as a quantity or an identifier, and so are refused for another reason. */
-    private const OTHERWISE = ['arm', 'chosenArm', 'worstArm', 'day', 'started', 'stopped', 'startedAt', 'at', 'clockAt', 'foundAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel', 'untilWidth'];
+    private const OTHERWISE = ['arm', 'chosenArm', 'worstArm', 'day', 'started', 'stopped', 'startedAt', 'at', 'code', 'clockAt', 'foundAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel', 'untilWidth'];
 
     /** @var array<string, array<string, mixed>> a sound body of each kind */
     private array $bodies = [];
@@ -26,6 +26,10 @@ final class LimitTest extends ApiTestCase
         $trial = $this->put('trials', ['revision' => $bench->b, 'method' => $bench->method, 'name' => 'Pushing']);
         $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitB]);
         $failure = $this->put('failures', ['revision' => $bench->b, 'mode' => 'Broke']);
+        foreach (['Q-1', 'Q-2'] as $serial) {
+            $this->put('articles', ['revision' => $bench->b, 'serial' => $serial]);
+        }
+        $panel = $this->put('panels', ['trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'], 'prefers' => true]);
         $on = ['revision' => $bench->b];
         $of = ['device' => $bench->device];
         $this->bodies = [
@@ -37,6 +41,8 @@ final class LimitTest extends ApiTestCase
             'article' => $on + ['serial' => 'U-9'], 'parameter' => $on + ['name' => 'arm', 'text' => '3 mm'],
             'use' => $of + ['name' => 'Beds'], 'step' => $of + ['name' => 'Carry'], 'person' => $of + ['name' => 'Odile'],
             'assumption' => $of + ['text' => 'It floats'], 'spending' => $on + ['cost' => 4.0],
+            'panel' => ['trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'], 'prefers' => true],
+            'sheet' => ['panel' => $panel, 'rater' => 'Odile', 'code' => '100'],
             'happening' => ['article' => $bench->unitB, 'kind' => 'moved'],
             'making' => ['article' => $bench->unitB, 'name' => 'Glue'],
             'part' => $on + ['name' => 'Arm'], 'change' => $on + ['what' => 'Thicker'], 'candidate' => $on + ['what' => 'Wider'],

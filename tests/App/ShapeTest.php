@@ -23,7 +23,7 @@ final class ShapeTest extends ApiTestCase
         'workspace' => 'w', 'device' => 'd', 'revision' => 'r', 'trial' => 't', 'run' => 'r', 'failure' => 'f', 'method' => 'm',
         'name' => 'n',
         'text' => 't', 'unit' => 'N', 'limit' => 4.5, 'direction' => 'atMost', 'metric' => 'force', 'statement' => 's', 'letter' => 'A',
-        'serial' => 's', 'what' => 'w', 'mode' => 'm', 'channel' => 'push', 'next' => 'n', 'article' => 'a',
+        'serial' => 's', 'what' => 'w', 'mode' => 'm', 'channel' => 'push', 'next' => 'n', 'article' => 'a', 'panel' => 'p', 'rater' => 'r', 'code' => '100',
     ];
 
     public function testBothWaysAreOne(): void

@@ -16,6 +16,7 @@ final readonly class SessionDescription
     public function __construct(
         private EntityManagerInterface $em,
         private CsrfTokenManagerInterface $tokens,
+        private HandedOver $handed,
     ) {
     }
 
@@ -36,6 +37,7 @@ final readonly class SessionDescription
             ),
             $this->tokens->getToken(RequestGuard::TOKEN)->getValue(),
             $user === null && $this->em->getRepository(User::class)->count() === 0,
+            $user === null ? null : $this->handed->panel(),
         );
     }
 }

@@ -11,6 +11,7 @@ final readonly class SessionView
 {
     /**
      * @param list<WorkspaceView> $workspaces
+     * @param string|null         $panel      the device was handed to a rater of this panel, and reaches nothing else
      * @param bool                $empty      nobody has an account yet: the first one can be made
      */
     public function __construct(
@@ -19,6 +20,7 @@ final readonly class SessionView
         public array $workspaces,
         public string $token,
         public bool $empty,
+        public ?string $panel,
     ) {
     }
 }

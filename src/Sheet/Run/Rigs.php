@@ -43,7 +43,9 @@ final readonly class Rigs
     {
         $serial = $run->article()?->serial() ?? '';
         $channels = $run->configuration()->channels;
-        $instruments = $this->fitting->instruments($run->workspace());
+        // Whether an instrument fits is said before it is read with, and no more when it has been.
+        $isRead = $run->outcome() === null && array_filter($channels, static fn (Channel $c): bool => $c->instrument !== '') !== [];
+        $instruments = $isRead ? $this->fitting->instruments($run->workspace()) : [];
 
         return new RigView(
             RigWords::sentence($check), array_map(static fn (RigLine $l): RigRow => RigRow::of($l, $serial), $check->lines),

@@ -17,6 +17,7 @@ use Lustrum\Domain\Trial\RepeatPurpose;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\PanelFacts;
 use Lustrum\Facts\PlanFacts;
 use Lustrum\Facts\RunDots;
 use Lustrum\Record\Records;
@@ -31,6 +32,7 @@ final readonly class TrySheets
         private RunDots $dots,
         private Steps $steps,
         private PlanFacts $plans,
+        private PanelFacts $panels,
     ) {
     }
 
@@ -44,6 +46,7 @@ final readonly class TrySheets
         $dots = $this->dots->ofBuild($id);
         $counts = $this->dots->counts($id);
         $made = $this->plans->made($id);
+        $panels = $this->panels->ofBuild($id);
         $never = $this->steps->never($build, $book);
         $articles = array_values(array_filter(
             $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
@@ -58,6 +61,7 @@ final readonly class TrySheets
                 ],
                 $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
                 PlanRows::of($trial, $made[$key] ?? [], $articles, PlanRows::used($marks)),
+                array_map(PanelLine::of(...), $panels[$key] ?? []),
             );
         }
         $outcomes = [];
@@ -79,8 +83,9 @@ final readonly class TrySheets
     /**
      * @param list<RunDot>                                                          $dots
      * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
+     * @param list<PanelLine> $panels
      */
-    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before, ?PlanRow $laid): TrialRow
+    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before, ?PlanRow $laid, array $panels): TrialRow
     {
         $view = $trial->view();
         $outcomes = $count['outcomes'];
@@ -94,7 +99,7 @@ final readonly class TrySheets
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
-            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid,
+            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels,
         );
     }
 }

@@ -118,6 +118,22 @@ export const fieldQuery = (revision: string) =>
     queryFn: () => must(api.GET('/api/revisions/{id}/field', { params: { path: { id: revision } } })),
   });
 
+export const panelQuery = (panel: string) =>
+  queryOptions({
+    queryKey: ['sheet', 'panel', panel],
+    // Raters go on at other devices.
+    refetchInterval: 10_000,
+    queryFn: () => must(api.GET('/api/panels/{id}/page', { params: { path: { id: panel } } })),
+  });
+
+export const rateQuery = (panel: string, rater: string) =>
+  queryOptions({
+    queryKey: ['rate', panel, rater],
+    staleTime: 0,
+    queryFn: () =>
+      must(api.GET('/api/panels/{id}/rate', { params: { path: { id: panel }, query: rater === '' ? {} : { rater } } })),
+  });
+
 export const decisionQuery = (decision: string) =>
   queryOptions({
     queryKey: ['sheet', 'decision', decision],

@@ -21,6 +21,8 @@ export type Inputs = {
   methods: Schemas['MethodInput'];
   trials: Schemas['TrialInput'];
   runs: Schemas['RunInput'];
+  panels: Schemas['PanelInput'];
+  sheets: Schemas['PanelSheetInput'];
   readings: Schemas['ReadingInput'];
   observations: Schemas['ObservationInput'];
   failures: Schemas['FailureInput'];

@@ -755,6 +755,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/panels/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_panel"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/panels/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** From here on this session reaches nothing but this panel's codes. */
+        post: operations["lustrum_http_try_panel_handover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/panels/{id}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** For whoever prepares and serves. */
+        get: operations["lustrum_http_try_panel_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/panels/{id}/rate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** For whoever rates: codes and questions, and nothing of what stands behind them. */
+        get: operations["lustrum_http_try_panel_rate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/panels/{id}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The member takes the device back, with the password. */
+        post: operations["lustrum_http_try_panel_takeback"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/panels/{id}/unblind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tells which code was which; what was rated becomes runs, and what comes later is late. */
+        post: operations["lustrum_http_try_panel_unblind"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parameters/{id}": {
         parameters: {
             query?: never;
@@ -1365,6 +1467,23 @@ export interface paths {
         post: operations["lustrum_http_account_account_signin"];
         /** Signs out; the browser is told to forget what it holds, but for writes that still wait. */
         delete: operations["lustrum_http_account_account_signout"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_sheet"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2932,10 +3051,67 @@ export interface components {
             name: string;
             levels?: string[];
         };
+        "Domain.Trial.PanelInput": {
+            trial: string;
+            serials?: string[];
+            raters?: string[];
+            seed?: number;
+            scales?: components["schemas"]["Domain.Trial.PanelScale"][];
+            prefers?: boolean;
+            guess?: string;
+            right?: string;
+            version?: number | null;
+        };
+        "Domain.Trial.PanelScale": {
+            channel: string;
+            low: string;
+            high: string;
+        };
+        "Domain.Trial.PanelSheetInput": {
+            panel: string;
+            rater: string;
+            code: string;
+            ratings?: components["schemas"]["Domain.Trial.Found"][];
+            prefers?: components["schemas"]["Domain.Trial.Preferred"] | null;
+            guess?: string;
+            note?: string;
+            version?: number | null;
+        };
+        "Domain.Trial.PanelSheetView": {
+            id: string;
+            version: number;
+            panel: string;
+            rater: string;
+            code: string;
+            ratings: components["schemas"]["Domain.Trial.Found"][];
+            prefers: components["schemas"]["Domain.Trial.Preferred"] | null;
+            guess: string;
+            note: string;
+            late: boolean;
+            by: string;
+            at: string;
+        };
+        "Domain.Trial.PanelView": {
+            id: string;
+            version: number;
+            trial: string;
+            serials: string[];
+            raters: string[];
+            seed: number;
+            scales: components["schemas"]["Domain.Trial.PanelScale"][];
+            prefers: boolean;
+            guess: string;
+            right: string;
+            unblinded: components["schemas"]["Domain.Trial.SignOff"] | null;
+            by: string;
+            at: string;
+        };
         "Domain.Trial.PlanInput": {
             revision: string;
             layout: components["schemas"]["Domain.Trial.LayoutInput"];
         };
+        /** @enum {string} */
+        "Domain.Trial.Preferred": "this" | "before" | "neither";
         "Domain.Trial.ReadingInput": {
             run: string;
             channel: string;
@@ -3128,6 +3304,7 @@ export interface components {
             workspaces: components["schemas"]["Account.WorkspaceView"][];
             token: string;
             empty: boolean;
+            panel: string | null;
         };
         "Http.OpenApi.ProblemDocument": {
             type: string;
@@ -3158,6 +3335,12 @@ export interface components {
         "Http.Record.HistoryPage": {
             rows: components["schemas"]["Http.Record.HistoryLine"][];
             next: string | null;
+        };
+        "Http.Try.TakeBackInput": {
+            password: string;
+        };
+        "Http.Try.UnblindInput": {
+            version: number;
         };
         "Record.WithdrawInput": {
             because: string;
@@ -3549,6 +3732,62 @@ export interface components {
             limit: string | null;
             over: boolean;
         };
+        "Sheet.Panel.PanelCode": {
+            code: string;
+            serial: string;
+            done: boolean;
+            late: boolean;
+        };
+        "Sheet.Panel.PanelItem": {
+            serial: string;
+            arm: string;
+            text: string;
+            mean: number;
+            low: number | null;
+            high: number | null;
+            n: number;
+        };
+        "Sheet.Panel.PanelPage": {
+            sentence: string;
+            panel: components["schemas"]["Domain.Trial.PanelView"];
+            trialName: string;
+            revision: components["schemas"]["Domain.Revision.RevisionView"];
+            served: components["schemas"]["Sheet.Panel.PanelServed"][];
+            missing: string[];
+            results: components["schemas"]["Sheet.Panel.PanelScaleResult"][];
+            preferences: string[];
+            blind: string;
+        };
+        "Sheet.Panel.PanelScaleResult": {
+            metric: string;
+            unit: string;
+            agreement: string;
+            items: components["schemas"]["Sheet.Panel.PanelItem"][];
+        };
+        "Sheet.Panel.PanelServed": {
+            rater: string;
+            codes: components["schemas"]["Sheet.Panel.PanelCode"][];
+        };
+        "Sheet.Panel.RatePage": {
+            panel: string;
+            raters: string[];
+            rater: string;
+            code: string;
+            place: number;
+            of: number;
+            before: string;
+            scales: components["schemas"]["Sheet.Panel.RateScale"][];
+            guess: string;
+            codes: string[];
+        };
+        "Sheet.Panel.RateScale": {
+            channel: string;
+            metric: string;
+            words: string[];
+            low: string;
+            high: string;
+            most: number;
+        };
         "Sheet.People.PeopleSheet": {
             sentence: string;
             people: components["schemas"]["Account.MemberView"][];
@@ -3681,6 +3920,10 @@ export interface components {
             build: string | null;
             article: string | null;
         };
+        "Sheet.Try.PanelLine": {
+            id: string;
+            sentence: string;
+        };
         "Sheet.Try.PlanPreview": {
             sentence: string;
             runs: number;
@@ -3738,6 +3981,7 @@ export interface components {
             before: string;
             agreesNext: string | null;
             plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
+            panels: components["schemas"]["Sheet.Try.PanelLine"][];
         };
         "Sheet.Try.TrySheet": {
             sentence: string;
@@ -5524,6 +5768,202 @@ export interface operations {
             };
         };
     };
+    put_panel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.PanelInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.PanelView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_panel_handover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_panel_page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Panel.PanelPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_panel_rate: {
+        parameters: {
+            query?: {
+                rater?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Panel.RatePage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_panel_takeback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Http.Try.TakeBackInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_panel_unblind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Http.Try.UnblindInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.PanelView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     put_parameter: {
         parameters: {
             query?: never;
@@ -6795,6 +7235,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.PanelSheetInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.PanelSheetView"];
+                };
             };
             /** @description A problem, with a sentence for people */
             default: {

@@ -19,6 +19,7 @@ const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
 
 const Field = lazy(() => import('../field/Field'));
+const Rate = lazy(() => import('./Rate'));
 const You = lazy(() => import('./You'));
 const Devices = lazy(() => import('./Devices'));
 const FirstAccount = lazy(() => import('./FirstAccount'));
@@ -55,6 +56,13 @@ export function App() {
     const outside = session.data === undefined ? <Away /> : session.data.empty ? <FirstAccount /> : <SignIn />;
     return <Suspense fallback={opening}>{isField || isAway ? <OnThisDevice otherwise={outside} /> : outside}</Suspense>;
   }
+  const handed = session.data?.panel ?? null;
+  if (handed !== null)
+    return (
+      <Suspense fallback={opening}>
+        <Rate panel={handed} />
+      </Suspense>
+    );
   if (isField)
     return (
       <Suspense fallback={opening}>

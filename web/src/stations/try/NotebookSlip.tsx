@@ -5,6 +5,7 @@ import { useSession } from '../../api/queries';
 import { refreshed } from '../../api/stale';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
+import { Sideways } from '../../ui/Sideways';
 import { Slip } from '../../ui/Slip';
 import { columnsOf, isWritten, keepLine, laidIn, madeAt, nextLine, type Column, type Line } from './notebook';
 
@@ -89,37 +90,39 @@ export function NotebookSlip({
         <span className="mb-1 block font-semibold">Day on which they were made</span>
         <input type="date" className="field" value={day} onChange={(e) => setDay(e.target.value)} />
       </label>
-      <div className="mt-3 overflow-x-auto">
-        <table className="text-sm">
-          <thead>
-            <tr>
-              <th className="px-1 text-left font-semibold">Run</th>
-              {columns.map((c) => (
-                <th key={c.key} className="px-1 text-left font-semibold">
-                  {c.label} {c.unit !== '' && <span className="font-normal text-soft">{c.unit}</span>}
-                </th>
+      <div className="mt-3">
+        <Sideways label="Lines of the notebook">
+          <table className="text-sm">
+            <thead>
+              <tr>
+                <th className="px-1 text-left font-semibold">Run</th>
+                {columns.map((c) => (
+                  <th key={c.key} className="px-1 text-left font-semibold">
+                    {c.label} {c.unit !== '' && <span className="font-normal text-soft">{c.unit}</span>}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {lines.map((line, row) => (
+                <Row
+                  key={line.id}
+                  line={line}
+                  row={row}
+                  columns={columns}
+                  busy={busy}
+                  setCell={setCell}
+                  onKey={onKey}
+                  onPaste={onPaste}
+                  asTyped={() =>
+                    line.asks !== null &&
+                    void keep([{ ...line, confirmed: { ...line.confirmed, [line.asks.channel]: line.asks.sentence } }])
+                  }
+                />
               ))}
-            </tr>
-          </thead>
-          <tbody>
-            {lines.map((line, row) => (
-              <Row
-                key={line.id}
-                line={line}
-                row={row}
-                columns={columns}
-                busy={busy}
-                setCell={setCell}
-                onKey={onKey}
-                onPaste={onPaste}
-                asTyped={() =>
-                  line.asks !== null &&
-                  void keep([{ ...line, confirmed: { ...line.confirmed, [line.asks.channel]: line.asks.sentence } }])
-                }
-              />
-            ))}
-          </tbody>
-        </table>
+            </tbody>
+          </table>
+        </Sideways>
       </div>
       <div className="mt-4 flex flex-wrap items-center gap-2">
         <Button look="primary" disabled={busy || open.length === 0} onClick={() => void keep(open)}>

@@ -22,6 +22,7 @@ import { useStartRun, type Wanted } from './useStartRun';
 /** Trials and their plans are written when the sheet stands. */
 const PlanSlip = lazy(() => import('./PlanSlip').then((late) => ({ default: late.PlanSlip })));
 const NotebookSlip = lazy(() => import('./NotebookSlip').then((late) => ({ default: late.NotebookSlip })));
+const PanelSlip = lazy(() => import('./PanelSlip').then((late) => ({ default: late.PanelSlip })));
 const TrialSlip = lazy(() => import('./TrialSlip').then((late) => ({ default: late.TrialSlip })));
 
 /** Blocks that are known of every run, and that nobody types. */
@@ -128,6 +129,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   const { busy } = write;
   const [planning, setPlanning] = useState(false);
   const [typing, setTyping] = useState(false);
+  const [paneling, setPaneling] = useState(false);
   /** A run that the plan does not have is started only where somebody asks for it. */
   const [beside, setBeside] = useState(false);
   /** The plan holds every run, so that no other list of them is wanted. */
@@ -174,6 +176,11 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
                 From a notebook
               </Button>
             )}
+            {method !== undefined && sheet.articles.length > 1 && (
+              <Button look="quiet" aria-label={`Blind panel of ${row.trial.name}`} onClick={() => setPaneling(true)}>
+                Blind panel
+              </Button>
+            )}
             <Button look="quiet" aria-label={`Edit ${row.trial.name}`} onClick={edit}>
               Edit
             </Button>
@@ -215,6 +222,14 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
           ))}
         </ol>
       )}
+      {row.panels.map((panel) => (
+        <p key={panel.id} className="mt-2">
+          <Link className="font-semibold text-blue underline" to={`${base}/panel/${panel.id}`}>
+            Blind panel
+          </Link>{' '}
+          {panel.sentence}
+        </p>
+      ))}
       {row.plan !== null && (
         <PlanStrip plan={row.plan} base={base} busy={busy} begin={mayWrite ? (slot) => begin(planned(slot)) : null} />
       )}
@@ -281,6 +296,11 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       {typing && method !== undefined && (
         <Suspense fallback={null}>
           <NotebookSlip trial={row.trial} method={method} articles={sheet.articles} onClose={() => setTyping(false)} />
+        </Suspense>
+      )}
+      {paneling && method !== undefined && (
+        <Suspense fallback={null}>
+          <PanelSlip trial={row.trial} method={method} articles={sheet.articles} onClose={() => setPaneling(false)} />
         </Suspense>
       )}
       {planning && method !== undefined && (

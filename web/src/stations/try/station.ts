@@ -11,5 +11,6 @@ export const station: Registered = {
       (client, revision) => client.prefetchQuery(tryQuery(revision)),
     ),
     view('try/run/:run', () => import('./Run')),
+    view('try/panel/:panel', () => import('./Panel')),
   ],
 };

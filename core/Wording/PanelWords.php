@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Wording;
+
+use Lustrum\Core\Panel\Blind;
+use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Statistics\Friedman;
+
+/** Blind panels, in words. */
+final class PanelWords
+{
+    /** Digits of a chance that stands in a sentence. */
+    private const DIGITS = 2;
+
+    public static function sentence(int $items, int $raters, int $done, bool $isUnblinded, int $late): string
+    {
+        return Messages::say('panel.sentence', [
+            'items' => $items, 'raters' => $raters, 'done' => $done, 'all' => $items * $raters, 'unblinded' => $isUnblinded, 'late' => $late,
+        ]);
+    }
+
+    /**
+     * @param list<string> $codes of which nothing came
+     */
+    public static function missing(string $rater, array $codes): string
+    {
+        return Messages::say('panel.missing', ['rater' => $rater, 'codes' => Messages::list($codes)]);
+    }
+
+    /** Do raters order the items alike? */
+    public static function agreement(string $metric, ?Friedman $friedman, float $confidence): string
+    {
+        $metric = Messages::begin($metric);
+        if ($friedman === null) {
+            return Messages::say('panel.noOrder', ['metric' => $metric]);
+        }
+
+        return Messages::say('panel.order', [
+            'metric' => $metric, 'told' => $friedman->p < 1 - $confidence, 'w' => Digits::plain($friedman->w, self::DIGITS), 'p' => self::chance($friedman->p),
+        ]);
+    }
+
+    public static function blind(Blind $blind, int $items): string
+    {
+        return Messages::say('panel.blind', [
+            'right' => $blind->right, 'n' => $blind->guessed, 'items' => $items, 'held' => $blind->held, 'p' => self::chance($blind->p),
+        ]);
+    }
+
+    /** @param float $share chance that the first is preferred */
+    public static function preferred(string $first, string $second, float $share, int $n): string
+    {
+        return Messages::say('panel.preferred', ['first' => $first, 'second' => $second, 'percent' => Numbers::percent($share), 'n' => $n]);
+    }
+
+    public static function noPreference(string $why): string
+    {
+        return Messages::say('panel.noPreference', ['why' => $why]);
+    }
+
+    public static function underACode(string $code): string
+    {
+        return Messages::say('panel.underACode', ['code' => $code]);
+    }
+
+    private static function chance(float $p): string
+    {
+        return $p < 0.001 ? '< 0.001' : Digits::plain($p, self::DIGITS);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Try;
+
+use Lustrum\Account\CurrentUser;
+use Lustrum\Account\SignInThrottle;
+use Lustrum\Action\Run\Unblinding;
+use Lustrum\Domain\Trial\Panel;
+use Lustrum\Domain\Trial\PanelView;
+use Lustrum\Http\Account\HandedOver;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NotThere;
+use Lustrum\Shared\Refusal\TooOften;
+use Lustrum\Sheet\Panel\PanelPage;
+use Lustrum\Sheet\Panel\PanelPages;
+use Lustrum\Sheet\Panel\RatePage;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+/** A blind panel: who serves, who rates, and the moment at which it is told which was which. */
+final readonly class PanelController
+{
+    private const ID = ['id' => Requirement::UUID];
+
+    public function __construct(
+        private Records $records,
+        private PanelPages $pages,
+        private HandedOver $handed,
+    ) {
+    }
+
+    /** For whoever prepares and serves. */
+    #[Route('/api/panels/{id}/page', requirements: self::ID, methods: ['GET'])]
+    #[Answers(PanelPage::class)]
+    public function page(Uuid $id): JsonResponse
+    {
+        return new JsonResponse($this->pages->of($this->records->find(Panel::class, $id)));
+    }
+
+    /** For whoever rates: codes and questions, and nothing of what stands behind them. */
+    #[Route('/api/panels/{id}/rate', requirements: self::ID, methods: ['GET'])]
+    #[Answers(RatePage::class, query: ['rater'])]
+    public function rate(Uuid $id, Request $request): JsonResponse
+    {
+        return new JsonResponse($this->pages->rate($this->records->find(Panel::class, $id), $request->query->getString('rater')));
+    }
+
+    /** Tells which code was which; what was rated becomes runs, and what comes later is late. */
+    #[Route('/api/panels/{id}/unblind', requirements: self::ID, methods: ['POST'])]
+    #[Answers(PanelView::class)]
+    public function unblind(Uuid $id, #[Body] UnblindInput $input, Unblinding $unblinding): JsonResponse
+    {
+        $panel = $this->records->find(Panel::class, $id);
+        $this->records->mustWrite($panel->workspace());
+
+        return new JsonResponse($unblinding->unblind($panel, $input->version));
+    }
+
+    /** From here on this session reaches nothing but this panel's codes. */
+    #[Route('/api/panels/{id}/hand-over', requirements: self::ID, methods: ['POST'])]
+    #[Answers(null)]
+    public function handOver(Uuid $id): JsonResponse
+    {
+        $panel = $this->records->find(Panel::class, $id);
+        $this->records->mustWrite($panel->workspace());
+        $this->handed->over($panel->id()->toRfc4122());
+
+        return new JsonResponse(null, 204);
+    }
+
+    /** The member takes the device back, with the password. */
+    #[Route('/api/panels/{id}/take-back', requirements: self::ID, methods: ['POST'])]
+    #[Answers(null)]
+    public function takeBack(Uuid $id, #[Body] TakeBackInput $input, CurrentUser $user, UserPasswordHasherInterface $hasher, SignInThrottle $throttle, Request $request): JsonResponse
+    {
+        $this->records->mustWrite($this->records->find(Panel::class, $id)->workspace());
+        $me = $user->user() ?? throw NotThere::here();
+        $wait = $throttle->attempt($me->email(), (string) $request->getClientIp());
+        if ($wait > 0) {
+            throw TooOften::signingIn($wait);
+        }
+        if (!$hasher->isPasswordValid($me, $input->password)) {
+            throw Invalid::at('password', 'This is not the password of whoever handed this device over.');
+        }
+        $throttle->succeeded($me->email());
+        $this->handed->back();
+
+        return new JsonResponse(null, 204);
+    }
+}

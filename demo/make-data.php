@@ -5,6 +5,7 @@
 // All of it is made up. The seeds are fixed, so that the same story comes out every time.
 declare(strict_types=1);
 
+require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Story.php';
 require __DIR__.'/seedeye.php';
 require __DIR__.'/wren.php';

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Lustrum\Core\Panel\ServingOrders;
+
 /** The story of Plover, a hand dibber: twelve handles in one build, rated blind, and the one that was chosen. */
 function plover(): Story
 {
@@ -28,6 +30,8 @@ function plover(): Story
     foreach ([['Cork in place of cord', 'material', 3.0, 2.0, [['comfort', '%', 0.0, 4.0, 8.0]], 'outside', 'Grower 4'], ['Tip of hardened steel', 'material', 6.0, 3.0, [], 'team', ''], ['Depth stop that can be set', 'shape', 4.5, 5.0, [['time for 100 holes', 's', 2.0, 5.0, 12.0]], 'outside', 'Grower 2']] as [$what, $class, $cost, $hours, $effects, $source, $askedBy]) {
         $s->add('candidates', ['revision' => 'plover-B', 'what' => $what, 'why' => '', 'class' => $class, 'cost' => $cost, 'hours' => $hours, 'effects' => array_map(static fn (array $e): array => ['metric' => $e[0], 'unit' => $e[1], 'low' => $e[2], 'likely' => $e[3], 'high' => $e[4]], $effects), 'source' => $source, 'askedBy' => $askedBy, 'failures' => [], 'choice' => 'open', 'reason' => '', 'decision' => null], '2026-10-04T19:00:00+00:00');
     }
+
+    ploverPanel($s);
 
     return $s;
 }
@@ -98,6 +102,27 @@ function ploverParameters(Story $s, string $letter, float $tip): void
     $s->add('parameters', ['revision' => 'plover-'.$letter, 'name' => 'tip length', 'measure' => ['value' => $tip, 'unit' => 'mm', 'resolution' => 1.0]], '2026-08-03T09:21:00+00:00');
     $s->add('parts', ['revision' => 'plover-'.$letter, 'name' => 'Grip', 'material' => 'beech', 'quantity' => 1.0, 'cost' => 4.2, 'note' => ''], '2026-08-03T09:22:00+00:00');
     $s->add('parts', ['revision' => 'plover-'.$letter, 'name' => 'Tip', 'material' => 'steel', 'quantity' => 1.0, 'cost' => $letter === 'A' ? 3.1 : 3.4, 'note' => ''], '2026-08-03T09:23:00+00:00');
+}
+
+/** A panel that goes on: cord wraps of one grip, under codes; two of four growers have rated, the third is half way. */
+function ploverPanel(Story $s): void
+{
+    [$day, $serials, $raters] = ['2026-11-24T09:00:00+00:00', ['H-01', 'H-02', 'H-03'], ['Odile Ferrant', 'Bram Achterberg', 'Grower 3', 'Grower 4']];
+    $s->add('trials', ['id' => 'panel-A2', 'revision' => 'plover-A', 'method' => 'm-panel', 'name' => 'Cord wraps again, cold hands', 'question' => 'Does the wrap matter in the cold?', 'plannedRuns' => 12, 'repeats' => 'estimate', 'state' => 'planned', 'signOff' => null, 'override' => null], $day, 'Maren Okafor');
+    $s->add('panels', ['id' => 'panel-cold', 'trial' => 'panel-A2', 'serials' => $serials, 'raters' => $raters, 'seed' => 411, 'scales' => [['channel' => 'comfort', 'low' => 'hurts', 'high' => 'lies well']], 'prefers' => true, 'guess' => 'Which has the fine cord?', 'right' => 'H-02', 'unblinded' => null], $day, 'Maren Okafor');
+    $orders = ServingOrders::of($serials, count($raters), 411);
+    $points = ['H-01' => 52, 'H-02' => 71, 'H-03' => 60];
+    foreach ([3, 3, 2] as $r => $done) {
+        foreach (array_slice($orders->raters[$r]['order'], 0, $done) as $place => $serial) {
+            $before = $place === 0 ? null : $orders->raters[$r]['order'][$place - 1];
+            $s->add('sheets', [
+                'panel' => 'panel-cold', 'rater' => $raters[$r], 'code' => $orders->raters[$r]['codes'][$place],
+                'ratings' => [['name' => 'comfort', 'text' => (string) ($points[$serial] + 6 * $r)]],
+                'prefers' => $before === null ? null : ($points[$serial] > $points[$before] ? 'this' : 'before'),
+                'guess' => $place === 2 ? $orders->codes[$r === 0 ? 'H-02' : 'H-03'] : '', 'note' => '', 'late' => false,
+            ], sprintf('2026-11-24T09:%02d:00+00:00', 10 * $r + 3 * $place), 'Maren Okafor');
+        }
+    }
 }
 
 /** @param array{int, int, int} $means comfort, control, seconds */

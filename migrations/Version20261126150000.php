@@ -48,6 +48,12 @@ final class Version20261126150000 extends AbstractMigration
             self::RECORD,
         ));
         $this->addSql('CREATE UNIQUE INDEX panel_sheet_once ON panel_sheet (panel_id, rater, code)');
+        $this->addSql(sprintf(
+            'CREATE TABLE outing (%s, place VARCHAR(120) NOT NULL, day VARCHAR(10) NOT NULL, hours DOUBLE PRECISION DEFAULT NULL, people JSONB NOT NULL,
+            permits JSONB NOT NULL, weather VARCHAR(300) NOT NULL, trials JSONB NOT NULL, missed JSONB NOT NULL, PRIMARY KEY (id))',
+            self::RECORD,
+        ));
+        $this->addSql('CREATE INDEX outing_workspace ON outing (workspace_id)');
         foreach (['panel' => 'trial_id', 'panel_sheet' => 'panel_id'] as $table => $of) {
             $this->addSql("CREATE INDEX {$table}_of ON $table ($of)");
             $this->addSql("CREATE INDEX {$table}_workspace ON $table (workspace_id)");

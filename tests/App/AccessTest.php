@@ -232,6 +232,7 @@ final class AccessTest extends ApiTestCase
             'cause' => ['text' => 'x'] + $refs,
             'decision' => ['next' => Uuid::v7()->toRfc4122(), 'letter' => 'Z', 'note' => 'other'] + $refs,
             'parameter' => ['name' => 'arm', 'text' => '3 mm'] + $refs,
+            'outing' => ['workspace' => $this->workspace, 'place' => 'Lane'],
             'instrument' => ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N'],
             'panel' => $this->panel($this->records['trial'] ?? ''),
             'sheet' => ['panel' => $this->records['panel'] ?? '', 'rater' => 'Odile', 'code' => '100'],
@@ -287,6 +288,7 @@ final class AccessTest extends ApiTestCase
         $this->records = [
             'device' => $bench->device, 'metric' => $metric, 'requirement' => $bench->requirement, 'revision' => $bench->a,
             'method' => $bench->method,
+            'outing' => $this->put('outings', ['workspace' => $this->workspace, 'place' => 'Lane', 'trials' => [$trial]]),
             'instrument' => $this->put('instruments', ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N']),
             'article' => $bench->unitA, 'trial' => $trial, 'run' => $run, 'reading' => $reading, 'failure' => $failure,
             'candidate' => $candidate, 'decision' => $decision,

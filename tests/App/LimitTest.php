@@ -43,6 +43,7 @@ final class LimitTest extends ApiTestCase
             'assumption' => $of + ['text' => 'It floats'], 'spending' => $on + ['cost' => 4.0],
             'panel' => ['trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'], 'prefers' => true],
             'sheet' => ['panel' => $panel, 'rater' => 'Odile', 'code' => '100'],
+            'outing' => ['workspace' => $this->workspace, 'place' => 'Lane'],
             'happening' => ['article' => $bench->unitB, 'kind' => 'moved'],
             'making' => ['article' => $bench->unitB, 'name' => 'Glue'],
             'part' => $on + ['name' => 'Arm'], 'change' => $on + ['what' => 'Thicker'], 'candidate' => $on + ['what' => 'Wider'],

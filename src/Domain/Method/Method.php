@@ -396,6 +396,18 @@ class Method extends Record
         return $this->looks;
     }
 
+    /** @return list<string> */
+    public function tools(): array
+    {
+        return $this->tools;
+    }
+
+    /** @return list<UsedUp> by one run */
+    public function usesUp(): array
+    {
+        return $this->usesUp;
+    }
+
     public function minutes(): Minutes
     {
         return new Minutes($this->setUpMinutes, $this->minutes, $this->resetMinutes, $this->changeMinutes);

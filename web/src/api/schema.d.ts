@@ -755,6 +755,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_outing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outings/{id}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One day out: its order and what to take. */
+        get: operations["lustrum_http_try_outing_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outings/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_outing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/panels/{id}": {
         parameters: {
             query?: never;
@@ -1723,6 +1774,23 @@ export interface paths {
         post?: never;
         /** Takes somebody out. What they wrote stays. Leads only. */
         delete: operations["lustrum_http_account_account_letout"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/outings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The days out of a workspace, and what can be gathered. */
+        get: operations["lustrum_http_try_outing_ofworkspace"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3051,6 +3119,31 @@ export interface components {
             name: string;
             levels?: string[];
         };
+        "Domain.Trial.OutingInput": {
+            workspace: string;
+            place?: string;
+            day?: string;
+            hours?: number | null;
+            people?: string[];
+            permits?: string[];
+            weather?: string;
+            trials?: string[];
+            missed?: string[];
+            version?: number | null;
+        };
+        "Domain.Trial.OutingView": {
+            id: string;
+            version: number;
+            workspace: string;
+            place: string;
+            day: string;
+            hours: number | null;
+            people: string[];
+            permits: string[];
+            weather: string;
+            trials: string[];
+            missed: string[];
+        };
         "Domain.Trial.PanelInput": {
             trial: string;
             serials?: string[];
@@ -3731,6 +3824,38 @@ export interface components {
             value: string;
             limit: string | null;
             over: boolean;
+        };
+        "Sheet.Outing.OpenTrial": {
+            id: string;
+            name: string;
+            device: string;
+            letter: string;
+        };
+        "Sheet.Outing.OutingPage": {
+            sentence: string;
+            outing: components["schemas"]["Domain.Trial.OutingView"];
+            stops: components["schemas"]["Sheet.Outing.OutingStop"][];
+            leftOut: components["schemas"]["Sheet.Outing.OutingStop"][];
+            take: components["schemas"]["Sheet.Outing.TakeLine"][];
+        };
+        "Sheet.Outing.OutingStop": {
+            trial: string;
+            name: string;
+            device: string;
+            deviceId: string;
+            letter: string;
+            runs: number;
+            time: string;
+            why: string;
+            mind: string;
+        };
+        "Sheet.Outing.OutingsPage": {
+            outings: components["schemas"]["Domain.Trial.OutingView"][];
+            open: components["schemas"]["Sheet.Outing.OpenTrial"][];
+        };
+        "Sheet.Outing.TakeLine": {
+            kind: string;
+            what: string;
         };
         "Sheet.Panel.PanelCode": {
             code: string;
@@ -5768,6 +5893,107 @@ export interface operations {
             };
         };
     };
+    put_outing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.OutingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.OutingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_outing_page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Outing.OutingPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_outing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.OutingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     put_panel: {
         parameters: {
             query?: never;
@@ -7766,6 +7992,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_outing_ofworkspace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Outing.OutingsPage"];
+                };
             };
             /** @description A problem, with a sentence for people */
             default: {

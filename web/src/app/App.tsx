@@ -19,6 +19,7 @@ const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
 
 const Field = lazy(() => import('../field/Field'));
+const Outings = lazy(() => import('./Outings'));
 const Rate = lazy(() => import('./Rate'));
 const You = lazy(() => import('./You'));
 const Devices = lazy(() => import('./Devices'));
@@ -74,6 +75,8 @@ export function App() {
       <Routes>
         <Route path="/" element={<Devices />} />
         <Route path="/people/:workspace" element={<People />} />
+        <Route path="/out/:workspace" element={<Outings />} />
+        <Route path="/out/:workspace/:outing" element={<Outings />} />
         <Route path="/you" element={<You />} />
         <Route path="/d/:device" element={<DeviceFrame />}>
           <Route path="brief" element={<Brief />} />

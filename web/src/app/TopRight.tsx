@@ -54,6 +54,13 @@ export function TopRight() {
                 </Link>
               </DropdownMenu.Item>
             ))}
+            {session.data?.workspaces.map((w) => (
+              <DropdownMenu.Item asChild key={`out-${w.id}`}>
+                <Link className={ITEM} to={`/out/${w.id}`}>
+                  Days out of {w.name}
+                </Link>
+              </DropdownMenu.Item>
+            ))}
             <DropdownMenu.Item asChild>
               <Link className={ITEM} to="/field">
                 In the field

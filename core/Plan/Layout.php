@@ -100,6 +100,10 @@ final readonly class Layout
         if (!$this->kind->isLaidOut()) {
             return [];
         }
+        if ($this->kind === PlanKind::Staircase) {
+            // Which level comes next follows from the runs before it.
+            return array_map(static fn (int $i): Slot => new Slot($i, $i, [], ''), range(1, $this->repeats));
+        }
         $cells = array_values(array_filter($this->cells(), fn (array $cell): bool => $this->why($cell[0], $cell[1]) === null));
         if (count($cells) * $this->repeats > self::MOST_RUNS) {
             throw InvalidInput::because(sprintf('At most %d runs can be planned at once.', self::MOST_RUNS), 'repeats');
@@ -124,6 +128,25 @@ final readonly class Layout
         return array_map(
             static fn (array $run, int $i): Slot => new Slot($i + 1, $run[0], $run[1][0], $run[1][1]), $runs, array_keys($runs),
         );
+    }
+
+    /**
+     * The levels that it goes along, the mildest first.
+     *
+     * @param list<Factor> $factors
+     *
+     * @return list<array<string, string>> levels by factor
+     */
+    public function rungs(array $factors): array
+    {
+        $along = array_key_first(array_filter($this->levels, static fn (array $levels): bool => count($levels) > 1));
+        $factor = self::factor($factors, (string) $along);
+        $rungs = array_map(static fn (array $cell): array => $cell[0], $this->cells());
+        if ($factor !== null) {
+            usort($rungs, static fn (array $a, array $b): int => self::rung($factor, $a) <=> self::rung($factor, $b));
+        }
+
+        return $rungs;
     }
 
     /**
@@ -163,7 +186,7 @@ final readonly class Layout
         $wide = array_filter($this->levels, static fn (array $levels): bool => count($levels) > 1);
         $sides = count($this->arms) > 1 ? count($this->arms) : count(array_values($wide)[0] ?? []);
         match ($this->kind) {
-            PlanKind::Ladder, PlanKind::Sweep => count($wide) === 1 ? null
+            PlanKind::Ladder, PlanKind::Staircase, PlanKind::Sweep => count($wide) === 1 ? null
                 : throw InvalidInput::because('It goes along one factor: two levels of it at least, and one of each other.', 'levels'),
             PlanKind::Matrix => $sides > 1 ? null : throw InvalidInput::because('A matrix has two levels or two variants at least.', 'levels'),
             PlanKind::Pairs => $sides === 2 ? null : throw InvalidInput::because('A pair has two sides: two variants, or two levels.', 'levels'),

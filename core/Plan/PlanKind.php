@@ -11,6 +11,8 @@ enum PlanKind: string
     case Free = 'free';
     /** One factor, its mild end first, each rung repeated before the next. */
     case Ladder = 'ladder';
+    /** One factor, up after a hold and down after a failure, so that the level at which it gives way is found with few runs. */
+    case Staircase = 'staircase';
     /** One factor over several levels. */
     case Sweep = 'sweep';
     /** All combinations of several factors and variants. */
@@ -29,6 +31,6 @@ enum PlanKind: string
     /** Is chance asked at all? */
     public function isShuffled(): bool
     {
-        return $this !== self::Free && $this !== self::Ladder && $this !== self::Setting;
+        return !in_array($this, [self::Free, self::Ladder, self::Staircase, self::Setting], true);
     }
 }

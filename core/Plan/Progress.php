@@ -31,6 +31,9 @@ final readonly class Progress
      */
     public static function of(Layout $layout, array $factors, array $made): self
     {
+        if ($layout->kind === PlanKind::Staircase) {
+            return self::staircase($layout, $factors, $made);
+        }
         $slots = $layout->slots($factors);
         $open = $filled = $lost = $beside = [];
         foreach ($slots as $i => $slot) {
@@ -58,6 +61,50 @@ final readonly class Progress
         return new self(array_map(
             static fn (Slot $slot, int $i): SlotSeen => new SlotSeen($slot, $filled[$i] ?? null, $lost[$i] ?? 0), $slots, array_keys($slots),
         ), $layout->leftOut, $beside);
+    }
+
+    /**
+     * Up after a hold, down after a failure, from the middle; at either end it stays. A run stands where it was made, and the
+     * next follows from the last one that held or failed (Dixon and Mood 1948).
+     *
+     * @param list<Factor> $factors
+     * @param list<Made>   $made
+     */
+    private static function staircase(Layout $layout, array $factors, array $made): self
+    {
+        $rungs = $layout->rungs($factors);
+        $keys = array_map(static fn (array $levels): string => self::key($factors, $layout, $levels, ''), $rungs);
+        $at = intdiv(count($rungs) - 1, 2);
+        $seen = $beside = [];
+        $lost = 0;
+        $slots = $layout->slots($factors);
+        foreach ($made as $run) {
+            if ($run->outcome === RunOutcome::Void) {
+                continue;
+            }
+            if ($run->outcome === RunOutcome::Lost) {
+                ++$lost;
+                continue;
+            }
+            $place = array_search(self::key($factors, $layout, $run->levels, ''), $keys, true);
+            if ($place === false || !isset($slots[count($seen)])) {
+                $beside[] = $run;
+                continue;
+            }
+            $number = count($seen) + 1;
+            $seen[] = new SlotSeen(new Slot($number, $number, $rungs[$place], ''), $run, $lost);
+            $lost = 0;
+            $at = match ($run->outcome) {
+                RunOutcome::Held => min(count($rungs) - 1, $place + 1),
+                RunOutcome::Failed => max(0, $place - 1),
+                default => $place,
+            };
+        }
+        foreach (array_slice($slots, count($seen)) as $i => $slot) {
+            $seen[] = new SlotSeen($i === 0 ? new Slot($slot->number, $slot->number, $rungs[$at], '') : $slot, null, $i === 0 ? $lost : 0);
+        }
+
+        return new self($seen, [], $beside);
     }
 
     public function next(): ?Slot

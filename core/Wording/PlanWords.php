@@ -53,11 +53,12 @@ final class PlanWords
     public static function costs(Layout $layout, bool $wears, int $changes): array
     {
         $said = array_keys(array_filter([
-            'oneShot' => $layout->repeats === 1 && $layout->kind !== PlanKind::Free,
+            'oneShot' => $layout->repeats === 1 && !in_array($layout->kind, [PlanKind::Free, PlanKind::Staircase], true),
             'asGiven' => $layout->kind->isShuffled() && $layout->order === Order::AsGiven,
             'shuffled' => $layout->kind->isShuffled() && $layout->order === Order::Random && $changes > 1,
             'blocks' => $layout->order === Order::Blocks && $layout->repeats > 1,
             'climbing' => $layout->kind === PlanKind::Ladder && $wears,
+            'staircase' => $layout->kind === PlanKind::Staircase,
         ]));
 
         return array_map(static fn (string $what): string => Messages::say('plan.'.$what, ['changes' => $changes]), $said);

@@ -1973,7 +1973,7 @@ export interface components {
         /** @enum {string} */
         "Core.Plan.Order": "asGiven" | "random" | "blocks";
         /** @enum {string} */
-        "Core.Plan.PlanKind": "free" | "ladder" | "sweep" | "matrix" | "pairs" | "setting";
+        "Core.Plan.PlanKind": "free" | "ladder" | "staircase" | "sweep" | "matrix" | "pairs" | "setting";
         /** @enum {string} */
         "Core.Rig.HappeningKind": "moved" | "transported" | "reassembled" | "swapped" | "dropped";
         /** @enum {string} */

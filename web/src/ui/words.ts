@@ -129,6 +129,7 @@ export const PLAN_KIND: Record<Schemas['PlanKind'], string> = {
   ladder: 'up a ladder: the mild end first, rung by rung',
   sweep: 'over the levels of one thing',
   matrix: 'through every combination',
+  staircase: 'up after a hold, down after a failure',
   pairs: 'two sides, pair by pair',
   setting: 'to find a setting: its ends, then the middle',
   free: 'as they come',

@@ -12,6 +12,7 @@ return [
     'shuffled' => 'By chance over all: spreads what drifts, and costs {changes, plural, one {# change} other {# changes}} of level.',
     'blocks' => 'By chance within blocks that hold every level once: another rig or day hits all alike.',
     'climbing' => 'Rung by rung on one article: damage adds up on the way, so that the last rung is harder than it says. A fresh article a rung would not.',
+    'staircase' => 'Up after a hold, down after a failure: few runs find the level at which half give way, each has to be told before the next, and little is learnt of levels far from it.',
     'together' => 'There is one article of {arms}: what the article is and what the variant is cannot be told apart. {n, plural, one {A second article of it} other {A second article of each}} would.',
     'usesUp' => 'It uses up {text}.',
     'search' => '{name}: {reason, select, end {{n, plural, =0 {nothing tried yet} one {# run so far} other {# runs so far}}; try {value} next, an end that nobody tried.} middle {too low at {low}, too high at {high}; try {value} next, the middle.} good {good at {value}{bracketed, select, yes {; too low at {low}, too high at {high}} other {}}.} beyond {from {from} to {to} there is none that is good: even the end is not enough.} exhausted {too low at {low}, too high at {high}, and no setting between: none of them is good.} other {what was too low does not lie below what was good or too high: one of these runs stood at something else.}}',

@@ -95,7 +95,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
                 />
               </Labelled>
             ))}
-            {arms.length > 0 && (
+            {arms.length > 0 && typed.kind !== 'staircase' && (
               <fieldset className="basis-full border border-rule px-3 pb-2">
                 <legend className="px-1 text-sm font-semibold">Variants</legend>
                 <div className="flex flex-wrap gap-x-5">
@@ -115,7 +115,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
                 </div>
               </fieldset>
             )}
-            <Labelled id={`${id}-repeats`} label="Repeats of each">
+            <Labelled id={`${id}-repeats`} label={typed.kind === 'staircase' ? 'Runs in all' : 'Repeats of each'}>
               <input
                 id={`${id}-repeats`}
                 className="field"
@@ -124,7 +124,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
                 onChange={(e) => change({ repeats: e.target.value })}
               />
             </Labelled>
-            {typed.kind !== 'ladder' && (
+            {typed.kind !== 'ladder' && typed.kind !== 'staircase' && (
               <Labelled id={`${id}-order`} label="Order">
                 <span className="flex flex-wrap gap-2">
                   <select

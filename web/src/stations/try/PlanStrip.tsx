@@ -82,7 +82,7 @@ function Slot({ slot, base, isNext }: { slot: Schemas['SlotRow']; base: string; 
   const lost = slot.lost > 0 ? ` ○${slot.lost > 1 ? slot.lost : ''}` : '';
   const state =
     slot.run === null ? (isNext ? 'next' : 'planned') : slot.outcome === null ? 'not finished' : OUTCOME[slot.outcome];
-  const label = `${slot.number}: ${slot.text}, ${state}${slot.lost > 0 ? `, lost in handling before: ${slot.lost}` : ''}`;
+  const label = `${slot.number}: ${slot.text || 'level follows'}, ${state}${slot.lost > 0 ? `, lost in handling before: ${slot.lost}` : ''}`;
   const look = `block min-h-7 border px-1.5 py-0.5 ${
     slot.run === null
       ? isNext
@@ -94,7 +94,8 @@ function Slot({ slot, base, isNext }: { slot: Schemas['SlotRow']; base: string; 
           ? 'border-brass text-brass'
           : 'border-ink'
   }`;
-  const text = `${slot.text}${slot.outcome === null ? (slot.run === null ? '' : ' …') : MARK[slot.outcome] === '' ? '' : ` ${MARK[slot.outcome]}`}${lost}`;
+  // A level that follows from runs that are still to be made is not known yet.
+  const text = `${slot.text || slot.number}${slot.outcome === null ? (slot.run === null ? '' : ' …') : MARK[slot.outcome] === '' ? '' : ` ${MARK[slot.outcome]}`}${lost}`;
   return slot.run === null ? (
     <span className={look} role="img" aria-label={label}>
       {text}

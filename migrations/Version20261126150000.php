@@ -59,6 +59,8 @@ final class Version20261126150000 extends AbstractMigration
             $this->addSql("CREATE INDEX {$table}_workspace ON $table (workspace_id)");
             $this->addSql("CREATE INDEX {$table}_belongs_to ON $table (belongs_to)");
         }
+        $this->addSql("ALTER TABLE trial ADD waits_for JSONB NOT NULL DEFAULT '[]'");
+        $this->addSql('ALTER TABLE trial ALTER waits_for DROP DEFAULT');
         $this->addSql("ALTER TABLE run ADD forecast JSONB NOT NULL DEFAULT '[]', ADD clock_at TIMESTAMP(6) WITH TIME ZONE DEFAULT NULL,
             ADD found_at TIMESTAMP(6) WITH TIME ZONE DEFAULT NULL, ADD lasted DOUBLE PRECISION DEFAULT NULL");
         $this->addSql('ALTER TABLE run ALTER forecast DROP DEFAULT');

@@ -9,6 +9,7 @@ use Lustrum\Core\Plan\Minutes;
 use Lustrum\Core\Plan\Order;
 use Lustrum\Core\Plan\PlanKind;
 use Lustrum\Core\Plan\Progress;
+use Lustrum\Core\Plan\Ready;
 use Lustrum\Core\Plan\SettingSearch;
 use Lustrum\Core\Plan\SettingTried;
 use Lustrum\Core\Plan\Slot;
@@ -130,5 +131,19 @@ final class PlanWords
         }
 
         return '';
+    }
+
+    /** What can be tried now, and what waits for it. */
+    public static function ready(Ready $ready): string
+    {
+        return Messages::say('plan.ready', [
+            'name' => $ready->name, 'next' => $ready->next, 'any' => $ready->next !== '', 'left' => $ready->left, 'must' => $ready->isMust,
+        ]);
+    }
+
+    /** @param list<string> $what */
+    public static function waits(array $what): string
+    {
+        return $what === [] ? '' : Messages::say('plan.waits', ['what' => Messages::list($what)]);
     }
 }

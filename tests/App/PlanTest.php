@@ -243,4 +243,33 @@ final class PlanTest extends ApiTestCase
         self::assertNull($row['plan']);
         self::assertSame('ladder', self::at($row, 'trial', 'layout', 'kind'));
     }
+
+    public function testWhatCanBeTriedNowPutsMustsFirstAndLeavesOutWhatWaits(): void
+    {
+        $this->world(['questions' => [['metric' => 'opens', 'text' => 'Opens']]]);
+        $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'revision', 'device');
+        $this->put('requirements', [
+            'device' => $device, 'statement' => 'It blows softly', 'metric' => 'blow', 'unit' => 'N', 'limit' => 40.0, 'direction' => 'atMost', 'kind' => 'mean', 'must' => true,
+        ]);
+        $other = $this->put('methods', ['device' => $device, 'name' => 'Look', 'safety' => ['abort' => 'Never.'], 'questions' => [['metric' => 'neat', 'text' => 'Neat']]]);
+        $names = ['Look' => [$other, 1], 'Long drop' => [$this->method, 6], 'Short drop' => [$this->method, 2]];
+        $trials = [];
+        foreach ($names as $name => [$method, $planned]) {
+            $trials[$name] = $this->put('trials', ['revision' => $this->build, 'method' => $method, 'name' => $name, 'plannedRuns' => $planned]);
+        }
+        $waits = ['revision' => $this->build, 'method' => $this->method, 'name' => 'Wet drop', 'plannedRuns' => 1, 'waitsFor' => ['rain', 'the permit']];
+        $wet = $this->put('trials', $waits);
+        $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Done', 'state' => 'done']);
+        $try = $this->json('GET', '/api/revisions/'.$this->build.'/try');
+
+        self::assertSame([
+            'Short drop: 2 runs are left; a must rests on it.', 'Long drop: 6 runs are left; a must rests on it.',
+            'Look: one run and it is done.',
+        ], array_column((array) $try['now'], 'sentence'));
+        $rows = array_column((array) $try['trials'], 'waits', null);
+        self::assertContains('It waits for rain and the permit.', $rows);
+
+        $this->json('PUT', '/api/trials/'.$wet, ['waitsFor' => [], 'version' => 1] + $waits);
+        self::assertSame('Wet drop: one run and it is done; a must rests on it.', self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'now', 0, 'sentence'));
+    }
 }

@@ -22,6 +22,7 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\Doctrine\TextsType;
 use Lustrum\Shared\Instant;
 use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
@@ -72,6 +73,10 @@ class Trial extends Record
     #[ORM\Column(length: 120)]
     private string $untilWidth = '';
 
+    /** @var list<string> weather, a season, a part, a person, a permit */
+    #[ORM\Column(type: TextsType::NAME)]
+    private array $waitsFor = [];
+
     #[ORM\Column(type: LayoutType::NAME, nullable: true)]
     private ?Layout $layout = null;
 
@@ -101,6 +106,7 @@ class Trial extends Record
         $this->state = $input->state;
         $this->signOffs = $this->agreed($input->signOffs);
         $this->override = $input->override;
+        $this->waitsFor = $input->waitsFor;
         $this->lay($input->layout);
         $this->until(trim($input->untilChannel), trim($input->untilWidth));
     }
@@ -129,6 +135,12 @@ class Trial extends Record
     public function finds(): ?SettingRule
     {
         return $this->layout?->kind === PlanKind::Setting ? $this->method->setting($this->layout->setting) : null;
+    }
+
+    /** @return list<string> what has to come before its next run */
+    public function waitsFor(): array
+    {
+        return $this->waitsFor;
     }
 
     public function layout(): ?Layout
@@ -228,7 +240,7 @@ class Trial extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->method->id()->toRfc4122(),
             $this->name, $this->question, $this->plannedRuns, $this->repeats, $this->state, $this->signOffs, $this->override,
             $this->untilChannel, $this->untilWidth, Instant::write($this->createdAt()),
-            $this->layout === null ? null : LayoutView::of($this->layout),
+            $this->layout === null ? null : LayoutView::of($this->layout), $this->waitsFor,
         );
     }
 

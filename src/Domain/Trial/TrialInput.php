@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Trial;
 
 use Lustrum\Record\RecordInput;
+use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Name;
@@ -18,6 +19,7 @@ final readonly class TrialInput implements RecordInput
      * @param list<SignOff> $signOffs who agreed to it, in the order that the method asks for
      * @param LayoutInput|null $layout how its runs are laid out, which says how many there are; null: only their number is planned
      * @param string $untilChannel key of the channel whose mean is to be known; empty: the planned number is all there is
+     * @param list<string> $waitsFor weather, a season, a part, a person, a permit; none: it can be tried now
      * @param string $untilWidth   to which half-width, with its unit: '2 N'; the planned runs are the first stage then
      */
     public function __construct(
@@ -45,6 +47,8 @@ final readonly class TrialInput implements RecordInput
         public string $untilWidth = '',
         #[Assert\Valid]
         public ?LayoutInput $layout = null,
+        #[Choices]
+        public array $waitsFor = [],
         #[Version]
         public ?int $version = null,
     ) {

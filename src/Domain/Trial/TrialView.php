@@ -9,6 +9,7 @@ final readonly class TrialView
     /**
      * @param int    $plannedRuns  nought where nobody said how many
      * @param list<SignOff> $signOffs
+     * @param list<string> $waitsFor
      * @param string $untilChannel key of the channel whose mean is to be known to untilWidth; empty: none
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class TrialView
         public string $untilWidth,
         public string $createdAt,
         public ?LayoutView $layout,
+        public array $waitsFor,
     ) {
     }
 }

@@ -17,6 +17,7 @@ final readonly class TrialRow
      * @param PlanRow|null  $plan   null where nothing is laid out
      * @param string|null   $agreesNext who has to agree before the next run; null: everybody has; empty: anybody
      * @param string        $mind    hazards and when to stop; empty where there are none
+     * @param string        $waits  what it waits for; empty: nothing
      * @param list<PanelLine> $panels blind panels, oldest first
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class TrialRow
         public ?string $agreesNext,
         public ?PlanRow $plan,
         public array $panels,
+        public string $waits,
     ) {
     }
 }

@@ -15,6 +15,7 @@ final readonly class TrySheet
      * @param list<TrialRow>    $trials
      * @param list<MethodView>  $methods
      * @param list<ArticleView> $articles
+     * @param list<ReadyRow>    $now      what can be tried now, what matters most first
      */
     public function __construct(
         public string $sentence,
@@ -22,6 +23,7 @@ final readonly class TrySheet
         public array $trials,
         public array $methods,
         public array $articles,
+        public array $now,
     ) {
     }
 }

@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Try;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Method\MethodView;
@@ -51,11 +52,11 @@ final readonly class TrySheets
         $articles = array_values(array_filter(
             $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
         ));
-        $rows = [];
+        $rows = $trials = [];
         foreach (array_reverse($this->records->all(Trial::class, ['revision' => $revision])) as $trial) {
             $key = $trial->id()->toRfc4122();
             $marks = array_map(RunDot::fromRow(...), $dots[$key] ?? []);
-            $rows[] = self::row(
+            $rows[] = $row = self::row(
                 $trial, $marks, $counts[$key] ?? [
                     'from' => null, 'to' => null, 'outcomes' => [],
                 ],
@@ -63,6 +64,7 @@ final readonly class TrySheets
                 PlanRows::of($trial, $made[$key] ?? [], $articles, PlanRows::used($marks)),
                 array_map(PanelLine::of(...), $panels[$key] ?? []),
             );
+            $trials[] = [$trial, $row];
         }
         $outcomes = [];
         foreach ($counts as $count) {
@@ -76,7 +78,7 @@ final readonly class TrySheets
             array_map(
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
-            array_map(static fn (Article $a): ArticleView => $a->view(), $articles),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $articles), ReadyNow::of($trials, $book),
         );
     }
 
@@ -99,7 +101,7 @@ final readonly class TrySheets
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
-            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels,
+            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels, PlanWords::waits($trial->waitsFor()),
         );
     }
 }

@@ -3355,6 +3355,7 @@ export interface components {
             untilChannel?: string;
             untilWidth?: string;
             layout?: components["schemas"]["Domain.Trial.LayoutInput"] | null;
+            waitsFor?: string[];
             version?: number | null;
         };
         /** @enum {string} */
@@ -3375,6 +3376,7 @@ export interface components {
             untilWidth: string;
             createdAt: string;
             layout: components["schemas"]["Domain.Trial.LayoutView"] | null;
+            waitsFor: string[];
         };
         "Domain.Trial.TriedView": {
             device: string;
@@ -4073,6 +4075,10 @@ export interface components {
             text: string;
             leftOut: string | null;
         };
+        "Sheet.Try.ReadyRow": {
+            trial: string;
+            sentence: string;
+        };
         "Sheet.Try.RunDot": {
             id: string;
             number: number;
@@ -4107,6 +4113,7 @@ export interface components {
             agreesNext: string | null;
             plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
             panels: components["schemas"]["Sheet.Try.PanelLine"][];
+            waits: string;
         };
         "Sheet.Try.TrySheet": {
             sentence: string;
@@ -4114,6 +4121,7 @@ export interface components {
             trials: components["schemas"]["Sheet.Try.TrialRow"][];
             methods: components["schemas"]["Domain.Method.MethodView"][];
             articles: components["schemas"]["Domain.Revision.ArticleView"][];
+            now: components["schemas"]["Sheet.Try.ReadyRow"][];
         };
         "Sheet.Weigh.CellRow": {
             cell: string;

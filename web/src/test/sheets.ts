@@ -59,6 +59,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       untilChannel: '',
       untilWidth: '',
       layout: null,
+      waitsFor: [],
       override: null,
       createdAt: '2026-03-02T09:00:00Z',
     } as Schemas['TrialView'],

@@ -70,6 +70,12 @@ export function TrialSlip({
       half: true,
       options: [{ value: '', label: 'the only channel' }, ...channels.map((c) => ({ value: c, label: c }))],
     },
+    {
+      name: 'waitsFor',
+      label: 'Waits for',
+      kind: 'lines',
+      hint: 'Weather, a season, a part, a person, a permit; one a line. Empty: it can be tried now.',
+    },
     ...(trial !== null
       ? [
           {

@@ -81,6 +81,16 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
             what is still missing appear with the second run.
           </Empty>
         )}
+        {sheet.now.length > 0 && (
+          <section aria-label="What can be tried now" className="mt-4 border-l-4 border-blue pl-3">
+            <h2 className="stamp text-sm">What can be tried now</h2>
+            <ol>
+              {sheet.now.map((row) => (
+                <li key={row.trial}>{row.sentence}</li>
+              ))}
+            </ol>
+          </section>
+        )}
         {sheet.trials.length > 0 && (
           <div className="mt-5">
             <TrialStrips rows={sheet.trials} />
@@ -222,6 +232,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
           ))}
         </ol>
       )}
+      {row.waits !== '' && <p className="mt-1 border-l-2 border-brass pl-3 font-semibold">{row.waits}</p>}
       {row.panels.map((panel) => (
         <p key={panel.id} className="mt-2">
           <Link className="font-semibold text-blue underline" to={`${base}/panel/${panel.id}`}>

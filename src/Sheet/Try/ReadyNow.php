@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Try;
+
+use Lustrum\Core\Judging\Wanted;
+use Lustrum\Core\Plan\Ready;
+use Lustrum\Core\Wording\PlanWords;
+use Lustrum\Domain\Trial\Trial;
+use Lustrum\Domain\Trial\TrialState;
+use Lustrum\Facts\Book;
+
+/** What can be tried now: nothing waits for it, everybody has agreed, and something of it is left. */
+final class ReadyNow
+{
+    /** That are named. */
+    private const MOST = 5;
+
+    /**
+     * @param list<array{Trial, TrialRow}> $trials
+     *
+     * @return list<ReadyRow>
+     */
+    public static function of(array $trials, Book $book): array
+    {
+        // Whether it is shown by now would have to be worked out first; Weigh says that.
+        $musts = array_map(static fn (Wanted $w): string => $w->metric, array_filter($book->wanted(), static fn (Wanted $w): bool => $w->must));
+        $ready = [];
+        foreach ($trials as [$trial, $row]) {
+            if ($trial->state() === TrialState::Done || $trial->waitsFor() !== [] || $row->agreesNext !== null || $trial->lacksLimits()) {
+                continue;
+            }
+            $planned = $trial->view()->plannedRuns;
+            $left = $row->plan === null ? max(0, $planned - $row->total)
+                : count(array_filter($row->plan->slots, static fn (SlotRow $s): bool => $s->run === null));
+            if ($left === 0 && $planned > 0) {
+                continue;
+            }
+            $measured = [...array_column($trial->method()->channels(), 'metric'), ...array_column($trial->method()->questions(), 'metric')];
+            $ready[] = new Ready($row->trial->id, $trial->name(), $row->plan->next->text ?? '', $left, array_intersect($musts, $measured) !== []);
+        }
+
+        return array_map(
+            static fn (Ready $r): ReadyRow => new ReadyRow($r->trial, PlanWords::ready($r)), array_slice(Ready::inOrder($ready), 0, self::MOST),
+        );
+    }
+}

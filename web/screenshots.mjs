@@ -28,7 +28,6 @@ async function visit(viewport, colorScheme, take) {
 await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
   await shot('devices', '');
   await shot('brief', 'brief', (page) => page.getByRole('heading', { name: /^Uses/ }).scrollIntoViewIfNeeded());
-  await shot('methods', 'methods');
   await shot('method', 'methods', async (page) => {
     await page.getByRole('link', { name: 'Handle bracket to failure' }).click();
     await page.getByRole('heading', { name: 'Rig' }).waitFor();
@@ -50,6 +49,19 @@ await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
     page.getByRole('heading', { name: 'E against D' }).scrollIntoViewIfNeeded(),
   );
   await shot('opened', 'F/weigh', (page) => page.getByRole('button', { name: /^F, bracket load/ }).click());
+  await shot('panel', '', async (page) => {
+    const plover = (await page.getByRole('link', { name: /Plover/ }).getAttribute('href')).split('/').slice(0, 3).join('/');
+    await page.goto(`${address}${plover}/A/try`);
+    await page.getByRole('link', { name: 'Blind panel' }).click();
+    await page.getByRole('heading', { name: /^Served/ }).waitFor();
+  });
+  await shot('outing', '', async (page) => {
+    await page.getByRole('button', { name: /people and sign out/ }).click();
+    await page.getByRole('menuitem', { name: /^Days out/ }).click();
+    await page.getByRole('link', { name: 'Lower field' }).click();
+    await page.getByRole('heading', { name: 'In this order' }).waitFor();
+    await page.mouse.move(0, 0);
+  });
   await shot('next', 'F/next');
   await shot('decision', 'E/next', (page) =>
     page
@@ -65,9 +77,16 @@ await visit({ width: 390, height: 844 }, 'light', async (shot) => {
       .first()
       .click();
     await page.getByText('Noticed').waitFor();
+    await page.getByRole('heading', { name: /^Rig check/ }).evaluate((at) => at.scrollIntoView());
   });
-});
-await visit({ width: 1280, height: 800 }, 'dark', async (shot) => {
-  await shot('find-dark', 'D/find');
+  await shot('field', 'F/try', async (page) => {
+    await page.getByRole('button', { name: 'Take along' }).click();
+    await page.getByText('is on this device now').waitFor();
+    await page.goto(`${address}/field`);
+    await page.getByRole('button', { name: 'Start run of Slope behind the barn' }).click();
+    await page.getByRole('group', { name: 'soil', exact: true }).getByRole('button', { name: 'moist' }).click();
+    await page.getByRole('group', { name: 'ground', exact: true }).getByRole('button', { name: 'level' }).click();
+    await page.waitForTimeout(300);
+  });
 });
 await browser.close();

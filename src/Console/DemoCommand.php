@@ -15,6 +15,8 @@ use Lustrum\Action\People\Members;
 use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\InstrumentInput;
+use Lustrum\Domain\Trial\Outing;
+use Lustrum\Domain\Trial\OutingInput;
 use Lustrum\Record\Inputs;
 use Lustrum\Record\RecordWriter;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -109,6 +111,22 @@ final class DemoCommand extends Command
                 $done = $this->importer->import(DeviceFile::of($file, $this->importer->kinds()), $workspace);
                 $output->writeln(sprintf('  %s: %d records, %d pictures', $done->name, $done->records, $done->pictures));
             }
+        }
+        $this->outings($workspace);
+    }
+
+    /** Days out gather trials of several devices, here by what they are called: they belong to no device file either. */
+    private function outings(Workspace $workspace): void
+    {
+        foreach (Row::rows(Row::json((string) file_get_contents($this->folder.'/outings.json'))) as $row) {
+            $trials = $this->em->getConnection()->fetchFirstColumn(
+                'SELECT DISTINCT ON (name) id FROM trial WHERE workspace_id = ? AND name = ANY(CAST(? AS text[])) ORDER BY name, created_at',
+                [$workspace->id()->toRfc4122(), '{"'.implode('","', Row::texts($row['trials'] ?? [])).'"}'],
+            );
+            $this->writer->put(
+                Outing::class, Uuid::v7(),
+                $this->inputs->read(OutingInput::class, ['workspace' => $workspace->id()->toRfc4122(), 'trials' => $trials] + $row),
+            );
         }
     }
 

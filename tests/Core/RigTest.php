@@ -49,6 +49,9 @@ final class RigTest extends TestCase
         yield 'the later look counts' => [
             '', [$found('1.5 mm', '2026-03-02T12'), $found('1.9 mm', '2026-03-02T10')], [$dropped('2026-03-02T11')], RigState::Stands,
         ];
+        yield 'whichever comes first' => [
+            '', [$found('1.9 mm', '2026-03-02T10'), $found('1.5 mm', '2026-03-02T12')], [$dropped('2026-03-02T11')], RigState::Stands,
+        ];
         yield 'left where it should not be' => ['', [$found('1.8 mm', '2026-03-02')], [], RigState::StandsOff];
         yield 'a lapsed one is not known to be off' => ['', [$found('1.8 mm', '2026-03-02T10')], [$dropped('2026-03-02T11')], RigState::Lapsed];
         yield 'found on this run, at the edge of the tolerance' => ['1.7 mm', [], [], RigState::AsMeant];

@@ -49,7 +49,13 @@ final readonly class RigCheck
     /** @return list<RigLine> that stand from an earlier run */
     public function standing(): array
     {
-        return array_values(array_filter($this->lines, static fn (RigLine $l): bool => $l->state === RigState::Stands));
+        return $this->in(RigState::Stands);
+    }
+
+    /** @return list<RigLine> in this state */
+    public function in(RigState $state): array
+    {
+        return array_values(array_filter($this->lines, static fn (RigLine $l): bool => $l->state === $state));
     }
 
     /** @return list<RigLine> not as they were meant, or not known to be any longer */

@@ -8,6 +8,7 @@ use Lustrum\Core\Judging\Surprise;
 use Lustrum\Core\Rig\HappeningKind;
 use Lustrum\Core\Rig\RigCheck;
 use Lustrum\Core\Rig\RigLine;
+use Lustrum\Core\Rig\RigState;
 use Lustrum\Core\Run\Channel;
 
 /** The rig before a run, and what does not fit after a surprise, in words. */
@@ -16,13 +17,27 @@ final class RigWords
     /** What is to be done before the run: the sentence of a rig check. */
     public static function sentence(RigCheck $check): string
     {
-        $asked = array_map(static fn (RigLine $l): string => mb_strtolower($l->rule->name), $check->asked());
+        $asked = self::named($check->asked());
+        $off = self::named($check->in(RigState::Off));
+        $unknown = self::named($check->in(RigState::NotKnown));
 
         return match (true) {
             $check->lines === [] => Messages::say('rig.nothing'),
-            $asked === [] => Messages::say('rig.ready', ['n' => count($check->lines)]),
-            default => Messages::say('rig.asked', ['names' => Messages::list($asked), 'stand' => count($check->standing())]),
+            $asked !== [] => Messages::say('rig.asked', ['names' => Messages::list($asked), 'stand' => count($check->standing())]),
+            $off !== [] => Messages::begin(Messages::say('rig.isOff', ['names' => Messages::list($off), 'n' => count($off)])),
+            $unknown !== [] => Messages::say('rig.cannotTell', ['names' => Messages::list($unknown), 'n' => count($unknown)]),
+            default => Messages::say('rig.ready', ['n' => count($check->lines)]),
         };
+    }
+
+    /**
+     * @param list<RigLine> $lines
+     *
+     * @return list<string>
+     */
+    private static function named(array $lines): array
+    {
+        return array_map(static fn (RigLine $l): string => mb_strtolower($l->rule->name), $lines);
     }
 
     public static function line(RigLine $line, string $serial): string
@@ -31,7 +46,7 @@ final class RigWords
 
         return Messages::say('rig.'.$line->state->value, [
             'name' => Messages::begin($rule->name), 'found' => $line->found, 'was' => $line->verified->text ?? '', 'run' => $line->verified->run ?? 0,
-            'intended' => $rule->intended === null ? '' : Numbers::set($rule->intended, $rule->unit),
+            'meant' => $rule->intended !== null, 'intended' => $rule->intended === null ? '' : Numbers::set($rule->intended, $rule->unit),
             'serial' => $serial === '' ? Messages::say('rig.thisArticle') : $serial,
             'how' => $line->happening === null ? '' : self::kind($line->happening->kind),
             'said' => ($line->happening->note ?? '') !== '', 'note' => $line->happening->note ?? '',

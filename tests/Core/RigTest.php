@@ -94,6 +94,17 @@ final class RigTest extends TestCase
         )));
     }
 
+    public function testWhatIsOffOrUnknownIsNeverSaidToStand(): void
+    {
+        $of = static fn (string $gap, string $lever): string => RigWords::sentence(RigCheck::of([self::rule(), new SettingRule('lever')], ['gap' => $gap, 'lever' => $lever], [], []));
+
+        self::assertSame('Gap is not as it should be: put it right, or this run stands beside the others.', $of('1.8', 'in'));
+        self::assertSame('Nobody can tell how gap and lever stand.', $of('unknown', 'unknown'));
+        self::assertSame('What is adjusted stands as it should.', RigWords::sentence(RigCheck::of([self::rule()], ['gap' => '1.5'], [], [])));
+        $lever = RigCheck::of([new SettingRule('lever')], ['lever' => 'in'], [], [])->lines[0];
+        self::assertSame('Lever: in.', RigWords::line($lever, ''), 'Nobody said how it should be.');
+    }
+
     public function testWhatIsSetToNoughtIsNamedOnce(): void
     {
         $channels = [new Channel('a', 'push', 'N', tared: true), new Channel('b', 'mass', 'g'), new Channel('c', 'push', 'N', tared: true)];

@@ -57,6 +57,9 @@ class Panel extends Record
     #[ORM\Column(type: SignOffType::NAME, nullable: true)]
     private ?SignOff $unblinded = null;
 
+    /** Worked out once: all of a page asks for it. */
+    private ?ServingOrders $orders = null;
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -90,7 +93,7 @@ class Panel extends Record
         if (trim($input->guess) !== '' && !in_array(trim($input->right), $serials, true)) {
             throw Invalid::at('right', 'Say which article is the right answer, so that one sees whether the blind held.');
         }
-        [$this->serials, $this->raters, $this->seed] = [$serials, $raters, $input->seed];
+        [$this->serials, $this->raters, $this->seed, $this->orders] = [$serials, $raters, $input->seed, null];
         [$this->scales, $this->prefers, $this->guess, $this->right] = [$input->scales, $input->prefers, trim($input->guess), trim($input->right)];
         try {
             $this->orders();
@@ -102,7 +105,7 @@ class Panel extends Record
     /** In which order each rater is served, and under which codes. */
     public function orders(): ServingOrders
     {
-        return ServingOrders::of($this->serials, max(1, count($this->raters)), $this->seed);
+        return $this->orders ??= ServingOrders::of($this->serials, max(1, count($this->raters)), $this->seed);
     }
 
     /** @return list<string> codes in the order in which this rater is served; empty: nobody of that name rates */

@@ -31,11 +31,14 @@ export function App() {
   const isField = useLocation().pathname.startsWith('/field');
   const opening = <main className="p-10 text-soft">Opening …</main>;
   const isAway = session.error instanceof ProblemError && session.error.status === 0;
+  const handed = session.data?.panel ?? null;
   const { name, email } = session.data ?? { name: null, email: null };
   if (typeof email === 'string') keepFor(email);
   useEffect(() => {
-    if (typeof email === 'string' && typeof name === 'string') void rememberPerson({ email, name });
-  }, [email, name]);
+    // A rater who holds this device is nobody whom it knows.
+    if (typeof email === 'string' && typeof name === 'string')
+      void rememberPerson(handed === null ? { email, name } : null);
+  }, [email, name, handed]);
   // In the field it is sent, and said, by the field's own screen.
   useEffect(
     () => (typeof email === 'string' && !isField ? sendByItself(() => undefined) : undefined),
@@ -57,7 +60,6 @@ export function App() {
     const outside = session.data === undefined ? <Away /> : session.data.empty ? <FirstAccount /> : <SignIn />;
     return <Suspense fallback={opening}>{isField || isAway ? <OnThisDevice otherwise={outside} /> : outside}</Suspense>;
   }
-  const handed = session.data?.panel ?? null;
   if (handed !== null)
     return (
       <Suspense fallback={opening}>

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'asMeant' => '{name}: {found}, as it should be.',
+    'asMeant' => '{name}: {found}{meant, select, yes {, as it should be} other {}}.',
     'off' => '{name} was found at {found}; it should be {intended}.',
     'notKnown' => '{name}: somebody looked, and could not say.',
     'stands' => '{name}: {was}, as found on run {run}; nothing has happened to {serial} since.',
@@ -17,7 +17,9 @@ return [
     'dropped' => 'dropped',
     'thisArticle' => 'this article',
     'nothing' => 'Nothing is adjusted in this method.',
-    'ready' => 'All {n, plural, one {that is adjusted stands} other {# settings stand}} as they should.',
+    'ready' => '{n, plural, one {What is adjusted stands as it should.} other {All # settings stand as they should.}}',
+    'isOff' => '{n, plural, one {{names} is not as it should be} other {{names} are not as they should be}}: put it right, or this run stands beside the others.',
+    'cannotTell' => 'Nobody can tell how {n, plural, one {{names} stands} other {{names} stand}}.',
     'asked' => 'Before you start, look at {names}{stand, plural, =0 {} one {; one other setting stands as it was found} other {; # others stand as they were found}}.',
     'tare' => 'Set {names} to nought first.',
     'outside' => 'A surprise: {what} is {read}, and {forecast} was forecast.',

@@ -476,6 +476,7 @@ function wrenTrials(Story $s): void
             $run = $s->run($id, $units[$i % count($units)], $at($day, 80 * $i), $clock + ['operator' => 'Ines Caldeira', 'conditions' => $found(['ambient' => number_format(Story::normal($ambient, 0.4), 1).' °C']), 'settings' => [], 'note' => ''], ['temp' => [Story::normal($mean, 1.2), 1]]);
             if ($letter === 'F' && $i === 1) {
                 wrenOddThings($s, $run, $at($day, 80 * $i + 34));
+                wrenCourse($s, $run, $at($day, 80 * $i + 66));
             }
         }
     }
@@ -517,6 +518,16 @@ function wrenTrials(Story $s): void
     foreach ([41.9, 43.4] as $i => $force) {
         $s->run($id, 'W-11', $at('2026-11-18', 18 * $i), ['operator' => 'Yusuf Brandt', 'conditions' => $found(['soil' => 'dry', 'ground' => 'slope', 'soil moisture' => '']), 'settings' => [], 'note' => ''] + ($i === 1 ? ['outcome' => null] : []), ['push' => [$force, 1]]);
     }
+}
+
+/** How the driver warmed up over its hour, read off the logger every four minutes. */
+function wrenCourse(Story $s, string $run, string $at): void
+{
+    $lines = array_map(static fn (int $m): string => sprintf('%d; %.1f', $m, 72.6 - 42.4 * exp(-$m / 13.0) + 0.4 * sin($m)), range(0, 60, 4));
+    $s->add('courses', ['run' => $run, 'name' => 'driver temperature', 'text' => implode("\n", $lines), 'unit' => '°C', 'timeUnit' => 'min', 'marks' => [
+        ['kind' => 'first', 'value' => 60.0, 'from' => null, 'to' => null], ['kind' => 'peak', 'value' => null, 'from' => null, 'to' => null],
+        ['kind' => 'mean', 'value' => null, 'from' => 2400.0, 'to' => 3600.0],
+    ]], $at, 'Ines Caldeira');
 }
 
 /** What was marked and what was odd on a run of the driver; one of them is explained. */

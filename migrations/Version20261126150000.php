@@ -54,7 +54,13 @@ final class Version20261126150000 extends AbstractMigration
             self::RECORD,
         ));
         $this->addSql('CREATE INDEX outing_workspace ON outing (workspace_id)');
-        foreach (['panel' => 'trial_id', 'panel_sheet' => 'panel_id'] as $table => $of) {
+        $this->addSql(sprintf(
+            "CREATE TABLE course (%s, run_id UUID NOT NULL REFERENCES run (id) NOT DEFERRABLE, name VARCHAR(120) NOT NULL, text TEXT NOT NULL,
+            unit VARCHAR(40) NOT NULL, time_unit VARCHAR(3) NOT NULL, marks JSONB NOT NULL, PRIMARY KEY (id),
+            CONSTRAINT course_time_unit_known CHECK (time_unit IN ('s', 'min', 'h')))",
+            self::RECORD,
+        ));
+        foreach (['panel' => 'trial_id', 'panel_sheet' => 'panel_id', 'course' => 'run_id'] as $table => $of) {
             $this->addSql("CREATE INDEX {$table}_of ON $table ($of)");
             $this->addSql("CREATE INDEX {$table}_workspace ON $table (workspace_id)");
             $this->addSql("CREATE INDEX {$table}_belongs_to ON $table (belongs_to)");

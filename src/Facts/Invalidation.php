@@ -28,6 +28,7 @@ use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\Spending;
+use Lustrum\Domain\Trial\Course;
 use Lustrum\Domain\Trial\Outing;
 use Lustrum\Domain\Trial\Panel;
 use Lustrum\Domain\Trial\PanelSheet;
@@ -73,6 +74,8 @@ final readonly class Invalidation implements AfterWrite
         Trial::class => [self::BUILD, self::JUDGED],
         Run::class => [self::BUILD, self::JUDGED],
         Reading::class => [self::BUILD, self::JUDGED],
+        // What is read off it becomes a reading, which is written as any.
+        Course::class => [self::NOTHING, ['run']],
         // It changes nothing of what it gathers.
         Outing::class => [self::WORKSPACE, ['outings']],
         // It is led by its own sheet; what was rated becomes runs when it is unblinded.

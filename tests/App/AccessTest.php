@@ -232,6 +232,7 @@ final class AccessTest extends ApiTestCase
             'cause' => ['text' => 'x'] + $refs,
             'decision' => ['next' => Uuid::v7()->toRfc4122(), 'letter' => 'Z', 'note' => 'other'] + $refs,
             'parameter' => ['name' => 'arm', 'text' => '3 mm'] + $refs,
+            'course' => ['name' => 'Warmth', 'text' => "0; 20\n60; 40"] + $refs,
             'outing' => ['workspace' => $this->workspace, 'place' => 'Lane'],
             'instrument' => ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N'],
             'panel' => $this->panel($this->records['trial'] ?? ''),
@@ -288,6 +289,7 @@ final class AccessTest extends ApiTestCase
         $this->records = [
             'device' => $bench->device, 'metric' => $metric, 'requirement' => $bench->requirement, 'revision' => $bench->a,
             'method' => $bench->method,
+            'course' => $this->put('courses', ['run' => $run, 'name' => 'Warmth', 'text' => "0; 20\n60; 40"]),
             'outing' => $this->put('outings', ['workspace' => $this->workspace, 'place' => 'Lane', 'trials' => [$trial]]),
             'instrument' => $this->put('instruments', ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N']),
             'article' => $bench->unitA, 'trial' => $trial, 'run' => $run, 'reading' => $reading, 'failure' => $failure,

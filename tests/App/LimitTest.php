@@ -14,7 +14,7 @@ final class LimitTest extends ApiTestCase
     private const MUCH = 25_000;
 
     /** Fields that are one of a few words, or read as a quantity or an identifier, and so are refused for another reason. */
-    private const OTHERWISE = ['arm', 'chosenArm', 'worstArm', 'day', 'started', 'stopped', 'startedAt', 'at', 'code', 'clockAt', 'foundAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel', 'untilWidth'];
+    private const OTHERWISE = ['arm', 'chosenArm', 'worstArm', 'day', 'started', 'stopped', 'startedAt', 'at', 'code', 'timeUnit', 'clockAt', 'foundAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel', 'untilWidth'];
 
     /** @var array<string, array<string, mixed>> a sound body of each kind */
     private array $bodies = [];
@@ -43,6 +43,7 @@ final class LimitTest extends ApiTestCase
             'assumption' => $of + ['text' => 'It floats'], 'spending' => $on + ['cost' => 4.0],
             'panel' => ['trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'], 'prefers' => true],
             'sheet' => ['panel' => $panel, 'rater' => 'Odile', 'code' => '100'],
+            'course' => ['run' => $run, 'name' => 'Warmth', 'text' => "0; 20\n60; 40"],
             'outing' => ['workspace' => $this->workspace, 'place' => 'Lane'],
             'happening' => ['article' => $bench->unitB, 'kind' => 'moved'],
             'making' => ['article' => $bench->unitB, 'name' => 'Glue'],

@@ -29,7 +29,8 @@ final readonly class Rigs
 
     public function check(Run $run, RunFact $fact): RigCheck
     {
-        $article = $run->article()?->id()->toRfc4122();
+        // Where nothing is adjusted there is nothing to look for.
+        $article = $run->configuration()->settings === [] ? null : $run->article()?->id()->toRfc4122();
         $isOpen = $run->outcome() === null;
 
         return RigCheck::of(

@@ -19,6 +19,7 @@ use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Finding\Photo;
 use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Trial\Course;
 use Lustrum\Domain\Trial\Found;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\ReadingView;
@@ -83,6 +84,7 @@ final readonly class RunSheets
             array_map(static fn (Failure $f): FailureView => $f->view(), $this->records->all(Failure::class, ['run' => $run])),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
             $known['modes'], $known['places'], $dots, Alikeness::of($fact)->said(), $fact->aside, self::offered($run, $missing, $before['found'], $rig), $before['number'], $trial->agreesNext(),
+            array_map(CourseRow::of(...), $this->records->all(Course::class, ['run' => $run])),
         );
     }
 

@@ -21,6 +21,7 @@ export type Inputs = {
   methods: Schemas['MethodInput'];
   trials: Schemas['TrialInput'];
   runs: Schemas['RunInput'];
+  courses: Schemas['CourseInput'];
   outings: Schemas['OutingInput'];
   panels: Schemas['PanelInput'];
   sheets: Schemas['PanelSheetInput'];

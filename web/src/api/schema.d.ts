@@ -208,6 +208,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/courses/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_course"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/courses/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/decisions/{id}": {
         parameters: {
             query?: never;
@@ -1930,6 +1964,8 @@ export interface components {
         /** @enum {string} */
         "Core.Change.ExpectedAs": "add" | "percent" | "value" | "more" | "less" | "unchanged";
         /** @enum {string} */
+        "Core.Curve.MarkKind": "first" | "last" | "peak" | "lowest" | "mean";
+        /** @enum {string} */
         "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "spread" | "drawn";
         /** @enum {string} */
         "Core.Evidence.Direction": "atLeast" | "atMost";
@@ -3081,6 +3117,32 @@ export interface components {
             answer: components["schemas"]["Core.Run.Answer"];
             note: string;
         };
+        "Domain.Trial.CourseInput": {
+            run: string;
+            name: string;
+            text: string;
+            unit?: string;
+            timeUnit?: string;
+            marks?: components["schemas"]["Domain.Trial.CourseMark"][];
+            version?: number | null;
+        };
+        "Domain.Trial.CourseMark": {
+            kind: components["schemas"]["Core.Curve.MarkKind"];
+            value: number | null;
+            from: number | null;
+            to: number | null;
+        };
+        "Domain.Trial.CourseView": {
+            id: string;
+            version: number;
+            run: string;
+            name: string;
+            text: string;
+            unit: string;
+            timeUnit: string;
+            marks: components["schemas"]["Domain.Trial.CourseMark"][];
+            by: string;
+        };
         "Domain.Trial.Deciding": {
             unit: string;
             text: string;
@@ -3954,6 +4016,21 @@ export interface components {
             plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
             enough: string;
         };
+        "Sheet.Run.CourseResult": {
+            sentence: string;
+            reading: string;
+            at: number | null;
+            isTime: boolean;
+        };
+        "Sheet.Run.CourseRow": {
+            course: components["schemas"]["Domain.Trial.CourseView"];
+            sentence: string;
+            t: number[];
+            y: number[];
+            results: components["schemas"]["Sheet.Run.CourseResult"][];
+            fit: string;
+            origin: string;
+        };
         "Sheet.Run.DerivedView": {
             channel: string;
             metric: string;
@@ -4006,6 +4083,7 @@ export interface components {
             offered: components["schemas"]["Domain.Trial.Found"][];
             offeredFrom: number;
             agreesNext: string | null;
+            courses: components["schemas"]["Sheet.Run.CourseRow"][];
         };
         "Sheet.Run.WaitRow": {
             sentence: string;
@@ -4738,6 +4816,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Change.ChangeView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.CourseInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.CourseView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.CourseView"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -94,6 +94,14 @@ export const PURPOSE: Record<Schemas['Purpose'], string> = {
   demonstrate: 'to show onlookers',
 };
 
+export const MARK: Record<Schemas['MarkKind'], string> = {
+  first: 'when it first reaches a value',
+  last: 'when it last leaves a value',
+  peak: 'its peak',
+  lowest: 'its lowest',
+  mean: 'its mean between two moments',
+};
+
 export const HAPPENED: Record<Schemas['HappeningKind'], string> = {
   moved: 'Moved',
   transported: 'Transported',

@@ -11,6 +11,7 @@ import { Waiting } from '../../ui/Waiting';
 import { OUTCOME } from '../../ui/words';
 import { Again } from './Again';
 import { ChangedSomething } from './ChangedSomething';
+import { Courses } from './Courses';
 import { Expected } from './Expected';
 import { FoundFields } from './FoundFields';
 import { NextPlanned } from './NextPlanned';
@@ -146,6 +147,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
         </div>
         <div>
           <Seen sheet={sheet} write={write} />
+          <Courses sheet={sheet} write={write} />
           <Part title="As found" aside="“unknown” is a value">
             <FoundFields sheet={sheet} write={write} />
           </Part>

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Curve;
+
+/** Something that is read off a course: a crossing, an end, or a mean. */
+final readonly class Mark
+{
+    /**
+     * @param float|null $value that is crossed
+     * @param float|null $from  of a mean, in s; null: from the beginning
+     * @param float|null $to    null: to the end
+     */
+    public function __construct(
+        public MarkKind $kind,
+        public ?float $value = null,
+        public ?float $from = null,
+        public ?float $to = null,
+    ) {
+    }
+
+    /** In s for a moment, else in the unit of the course; null where the course does not say. */
+    public function of(Samples $samples): ?float
+    {
+        return match ($this->kind) {
+            MarkKind::First => $this->value === null ? null : Milestones::of($samples, [$this->value])[0],
+            MarkKind::Last => $this->value === null ? null : self::last($samples, $this->value),
+            MarkKind::Peak => $samples->range()[1],
+            MarkKind::Lowest => $samples->range()[0],
+            MarkKind::Mean => self::mean($samples, $this->from ?? $samples->t[0], $this->to ?? $samples->t[count($samples->t) - 1]),
+        };
+    }
+
+    /** As the first, from the other end. */
+    private static function last(Samples $samples, float $value): ?float
+    {
+        for ($i = count($samples->y) - 1; $i >= 0; --$i) {
+            if ($samples->y[$i] === $value) {
+                return $samples->t[$i];
+            }
+            $after = $samples->y[$i + 1] ?? null;
+            if ($after !== null && ($samples->y[$i] - $value) * ($after - $value) < 0) {
+                return $samples->t[$i] + ($samples->t[$i + 1] - $samples->t[$i]) * ($value - $samples->y[$i]) / ($after - $samples->y[$i]);
+            }
+        }
+
+        return null;
+    }
+
+    /** By trapezoids, so that values that were read seldom weigh by the time for which they stand. */
+    private static function mean(Samples $samples, float $from, float $to): ?float
+    {
+        [$first, $end] = [$samples->t[0], $samples->t[count($samples->t) - 1]];
+        if ($to <= $from || $from < $first || $to > $end) {
+            return null;
+        }
+        $area = 0.0;
+        for ($i = 1, $n = count($samples->t); $i < $n; ++$i) {
+            [$a, $b] = [max($from, $samples->t[$i - 1]), min($to, $samples->t[$i])];
+            if ($b > $a) {
+                $area += ($b - $a) * (self::at($samples, $i, $a) + self::at($samples, $i, $b)) / 2;
+            }
+        }
+
+        return $area / ($to - $from);
+    }
+
+    /** On the line that ends in the sample $i. */
+    private static function at(Samples $samples, int $i, float $t): float
+    {
+        $span = $samples->t[$i] - $samples->t[$i - 1];
+
+        return $samples->y[$i - 1] + ($samples->y[$i] - $samples->y[$i - 1]) * ($span > 0.0 ? ($t - $samples->t[$i - 1]) / $span : 1.0);
+    }
+}

@@ -19,7 +19,8 @@ final class CourseWords
         $last = count($samples->t) - 1;
 
         return Messages::say('course.sentence', [
-            'what' => Messages::begin($what), 'n' => count($samples->t), 'from' => self::value($samples->y[0], $unit), 'to' => self::value($samples->y[$last], $unit),
+            'what' => Messages::begin($what), 'n' => count($samples->t), 'from' => self::value($samples->y[0], $unit),
+            'to' => self::value($samples->y[$last], $unit),
             'time' => self::time($samples->t[$last] - $samples->t[0]),
         ]);
     }

@@ -25,7 +25,8 @@ final class OutingWords
     {
         return Messages::say('outing.why', [
             'why' => match (true) {
-                $stop->breaks => 'breaks', $stop->isAtRisk => 'risk', $stop->hazards > 0 => 'hazard', $stop->wears => 'wears', default => 'safe',
+                $stop->breaks => 'breaks', $stop->isAtRisk => 'risk', $stop->hazards > 0 => 'hazard', $stop->wears => 'wears',
+                default => 'safe',
             },
             'must' => $stop->isMust,
         ]);
@@ -33,12 +34,18 @@ final class OutingWords
 
     public static function articles(string $serials, Stop $stop): string
     {
-        return Messages::say('outing.articles', ['serials' => $serials, 'any' => $serials !== '', 'name' => $stop->name, 'spares' => $stop->spares(), 'breaks' => $stop->breaks]);
+        return Messages::say('outing.articles', [
+            'serials' => $serials, 'any' => $serials !== '', 'name' => $stop->name, 'spares' => $stop->spares(),
+            'breaks' => $stop->breaks,
+        ]);
     }
 
     public static function instrument(string $name, string $power, string $leftIn): string
     {
-        return Messages::say('outing.instrument', ['name' => $name, 'power' => $power === '' ? 'none' : 'said', 'needs' => $power, 'left' => $leftIn === '' ? 'none' : 'said', 'unit' => $leftIn]);
+        return Messages::say('outing.instrument', [
+            'name' => $name, 'power' => $power === '' ? 'none' : 'said', 'needs' => $power, 'left' => $leftIn === '' ? 'none' : 'said',
+            'unit' => $leftIn,
+        ]);
     }
 
     public static function agree(string $trial, string $who): string

@@ -17,7 +17,8 @@ final class PanelWords
     public static function sentence(int $items, int $raters, int $done, bool $isUnblinded, int $late): string
     {
         return Messages::say('panel.sentence', [
-            'items' => $items, 'raters' => $raters, 'done' => $done, 'all' => $items * $raters, 'unblinded' => $isUnblinded, 'late' => $late,
+            'items' => $items, 'raters' => $raters, 'done' => $done, 'all' => $items * $raters, 'unblinded' => $isUnblinded,
+            'late' => $late,
         ]);
     }
 
@@ -38,7 +39,8 @@ final class PanelWords
         }
 
         return Messages::say('panel.order', [
-            'metric' => $metric, 'told' => $friedman->p < 1 - $confidence, 'w' => Digits::plain($friedman->w, self::DIGITS), 'p' => self::chance($friedman->p),
+            'metric' => $metric, 'told' => $friedman->p < 1 - $confidence, 'w' => Digits::plain($friedman->w, self::DIGITS),
+            'p' => self::chance($friedman->p),
         ]);
     }
 

@@ -126,7 +126,8 @@ final class PlanWords
             $before = array_filter(array_slice($progress->slots, 0, $i + 1), static fn (SlotSeen $s): bool => $s->slot->text() === $here);
 
             return Messages::say('plan.position', [
-                'cell' => $here, 'any' => $here !== '', 'k' => count($before), 'n' => count($alike), 'i' => $i + 1, 'all' => count($progress->slots),
+                'cell' => $here, 'any' => $here !== '', 'k' => count($before), 'n' => count($alike), 'i' => $i + 1,
+                'all' => count($progress->slots),
             ]);
         }
 

@@ -45,7 +45,8 @@ final class RigWords
         $rule = $line->rule;
 
         return Messages::say('rig.'.$line->state->value, [
-            'name' => Messages::begin($rule->name), 'found' => $line->found, 'was' => $line->verified->text ?? '', 'run' => $line->verified->run ?? 0,
+            'name' => Messages::begin($rule->name), 'found' => $line->found, 'was' => $line->verified->text ?? '',
+            'run' => $line->verified->run ?? 0,
             'meant' => $rule->intended !== null, 'intended' => $rule->intended === null ? '' : Numbers::set($rule->intended, $rule->unit),
             'serial' => $serial === '' ? Messages::say('rig.thisArticle') : $serial,
             'how' => $line->happening === null ? '' : self::kind($line->happening->kind),

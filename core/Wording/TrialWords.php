@@ -65,7 +65,8 @@ final class TrialWords
     public static function enough(TrialPlan $plan, bool $isOpen): string
     {
         return Messages::say('trial.enough', [
-            'ended' => $plan->ended, 'planned' => $plan->planned, 'reached' => $plan->isReached, 'last' => $isOpen && $plan->ended + 1 === $plan->planned,
+            'ended' => $plan->ended, 'planned' => $plan->planned, 'reached' => $plan->isReached,
+            'last' => $isOpen && $plan->ended + 1 === $plan->planned,
         ]);
     }
 

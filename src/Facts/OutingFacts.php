@@ -22,7 +22,8 @@ final readonly class OutingFacts
     {
         return array_map(
             static fn (array $row): array => [
-                'id' => Row::text($row['id']), 'name' => Row::text($row['name']), 'device' => Row::text($row['device']), 'letter' => Row::text($row['letter']),
+                'id' => Row::text($row['id']), 'name' => Row::text($row['name']), 'device' => Row::text($row['device']),
+                'letter' => Row::text($row['letter']),
             ],
             $this->db->fetchAllAssociative(
                 "SELECT t.id, t.name, d.name device, r.letter FROM trial t JOIN revision r ON r.id = t.revision_id JOIN device d ON d.id = r.device_id

@@ -50,7 +50,8 @@ final readonly class PlanFacts
     {
         return new Made(
             Row::text($row['id']), Row::whole($row['number']), Row::found($row['levels']), Row::text($row['arm']),
-            RunOutcome::tryFrom(Row::text($row['outcome'])), Row::found($row['settings']), SettingResult::tryFrom(Row::text($row['stands'])),
+            RunOutcome::tryFrom(Row::text($row['outcome'])), Row::found($row['settings']),
+            SettingResult::tryFrom(Row::text($row['stands'])),
         );
     }
 

@@ -102,7 +102,8 @@ final readonly class Unblinding
             ));
         }
         $run->fill(new RunInput(
-            $begun->trial, $begun->article, $begun->operator, levels: $begun->levels, note: $said->note, outcome: RunOutcome::Held, person: $begun->person,
+            $begun->trial, $begun->article, $begun->operator, levels: $begun->levels, note: $said->note, outcome: RunOutcome::Held,
+            person: $begun->person,
         ), $this->records);
         $this->em->flush();
         $this->after->written($written);

@@ -57,7 +57,8 @@ class Happening extends Record
     public function view(): HappeningView
     {
         return new HappeningView(
-            $this->id()->toRfc4122(), $this->version(), $this->article->id()->toRfc4122(), $this->kind, Instant::write($this->at), $this->note,
+            $this->id()->toRfc4122(), $this->version(), $this->article->id()->toRfc4122(), $this->kind, Instant::write($this->at),
+            $this->note,
             $this->createdBy(),
         );
     }

@@ -78,7 +78,8 @@ class Course extends Record
     public function view(): CourseView
     {
         return new CourseView(
-            $this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->name, $this->text, $this->unit, $this->timeUnit,
+            $this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->name, $this->text, $this->unit,
+            $this->timeUnit,
             $this->marks, $this->createdBy(),
         );
     }

@@ -76,7 +76,8 @@ class Outing extends Record
     public function view(): OutingView
     {
         return new OutingView(
-            $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->place, $this->day, $this->hours, $this->people,
+            $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->place, $this->day, $this->hours,
+            $this->people,
             $this->permits, $this->weather, $this->trials, $this->missed,
         );
     }

@@ -143,7 +143,8 @@ class Panel extends Record
     public function view(): PanelView
     {
         return new PanelView(
-            $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->serials, $this->raters, $this->seed, $this->scales,
+            $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->serials, $this->raters, $this->seed,
+            $this->scales,
             $this->prefers, $this->guess, $this->right, $this->unblinded, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }

@@ -113,7 +113,8 @@ class PanelSheet extends Record
     public function view(): PanelSheetView
     {
         return new PanelSheetView(
-            $this->id()->toRfc4122(), $this->version(), $this->panel->id()->toRfc4122(), $this->rater, $this->code, $this->ratings, $this->prefers,
+            $this->id()->toRfc4122(), $this->version(), $this->panel->id()->toRfc4122(), $this->rater, $this->code, $this->ratings,
+            $this->prefers,
             $this->guess, $this->note, $this->late, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }

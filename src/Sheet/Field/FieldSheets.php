@@ -55,7 +55,8 @@ final readonly class FieldSheets
         }
 
         return new FieldSheet(
-            FieldWords::sentence($revision->letter(), count($open), count($articles)), $device->id()->toRfc4122(), $device->name(), $revision->view(),
+            FieldWords::sentence($revision->letter(), count($open), count($articles)), $device->id()->toRfc4122(), $device->name(),
+            $revision->view(),
             array_map(fn (Trial $t): FieldTrial => self::trial($t, $book, $made, $dots, $counts, $articles, $good), $open),
             array_map(static fn (Article $a): ArticleView => $a->view(), $articles), $known['modes'], $known['places'],
         );

@@ -22,7 +22,8 @@ final readonly class LastGood
     {
         $c = $run->configuration;
         $found = [
-            'build' => $c->letter, 'article' => $run->serial(), 'firmware' => $c->firmware, ...$run->levels, ...$run->conditions, ...$run->settings,
+            'build' => $c->letter, 'article' => $run->serial(), 'firmware' => $c->firmware, ...$run->levels, ...$run->conditions,
+            ...$run->settings,
         ];
         $said = array_filter($found, static fn (string $text): bool => trim($text) !== '');
 

@@ -84,9 +84,11 @@ final readonly class OutingPages
         $measured = [...array_column($method->channels(), 'metric'), ...array_column($method->questions(), 'metric')];
 
         return new Stop(
-            $trial->id()->toRfc4122(), $trial->name(), $method->rig(), count($left), $minutes->setUp, max(0.0, $minutes->of($left) - $minutes->setUp),
+            $trial->id()->toRfc4122(), $trial->name(), $method->rig(), count($left), $minutes->setUp,
+            max(0.0, $minutes->of($left) - $minutes->setUp),
             $safety->needsSignOff || $safety->agreedBy !== [], count($safety->hazards),
-            array_filter($method->channels(), static fn (Channel $c): bool => $c->whenStopped !== ResultKind::Equal) !== [], $method->wears(),
+            array_filter($method->channels(), static fn (Channel $c): bool => $c->whenStopped !== ResultKind::Equal) !== [],
+            $method->wears(),
             array_intersect($musts, $measured) !== [], $this->facts->lostShare($method->id()->toRfc4122()), $method->usesUp(),
         );
     }
@@ -111,8 +113,10 @@ final readonly class OutingPages
     private static function row(Stop $stop, Trial $trial): OutingStop
     {
         return new OutingStop(
-            $stop->trial, $stop->name, $trial->revision()->device()->name(), $trial->belongsTo()->toRfc4122(), $trial->revision()->letter(), $stop->runs,
-            MethodSheetWords::time($stop->setUp + $stop->minutes), OutingWords::why($stop), $trial->method()->safety()->inSight($trial->agreesNext() === null),
+            $stop->trial, $stop->name, $trial->revision()->device()->name(), $trial->belongsTo()->toRfc4122(),
+            $trial->revision()->letter(), $stop->runs,
+            MethodSheetWords::time($stop->setUp + $stop->minutes), OutingWords::why($stop),
+            $trial->method()->safety()->inSight($trial->agreesNext() === null),
         );
     }
 

@@ -57,7 +57,8 @@ final readonly class PanelPages
         }
 
         return new PanelPage(
-            PanelWords::sentence(count($view->serials), count($view->raters), count($inTime), !$isOpen, count($sheets) - count($inTime)), $view,
+            PanelWords::sentence(count($view->serials), count($view->raters), count($inTime), !$isOpen, count($sheets) - count($inTime)),
+            $view,
             $panel->trial()->name(), $panel->trial()->revision()->view(), $served, $missing,
             $isOpen ? [] : $this->results($panel, $inTime, $book), $isOpen ? [] : self::preferences($panel, $inTime),
             $isOpen ? '' : self::blind($panel, $inTime, $book->device->confidence),
@@ -76,9 +77,11 @@ final readonly class PanelPages
         $isLast = $next !== null && count(array_filter($mine->codes, static fn (PanelCode $c): bool => !$c->done)) === 1;
 
         return new RatePage(
-            $panel->id()->toRfc4122(), array_map(static fn (PanelServed $s): string => $s->rater, $open), $mine->rater ?? '', $next->code ?? '',
+            $panel->id()->toRfc4122(), array_map(static fn (PanelServed $s): string => $s->rater, $open), $mine->rater ?? '',
+            $next->code ?? '',
             $place + 1, count($codes), $panel->prefers() && $next !== null && $place > 0 ? $codes[$place - 1] : '',
-            $next === null ? [] : $this->scales($panel, $book), $isLast ? $panel->guess() : '', $isLast && $panel->guess() !== '' ? $codes : [],
+            $next === null ? [] : $this->scales($panel, $book), $isLast ? $panel->guess() : '',
+            $isLast && $panel->guess() !== '' ? $codes : [],
         );
     }
 
@@ -167,7 +170,8 @@ final readonly class PanelPages
         $mean = Numbers::amount($item['mean'], self::DECIMALS, '');
 
         return trim($item['low'] === null || $item['high'] === null ? $mean : sprintf(
-            '%s [%s, %s]', trim($mean), trim(Numbers::amount($item['low'], self::DECIMALS, '')), trim(Numbers::amount($item['high'], self::DECIMALS, '')),
+            '%s [%s, %s]', trim($mean), trim(Numbers::amount($item['low'], self::DECIMALS, '')),
+            trim(Numbers::amount($item['high'], self::DECIMALS, '')),
         ));
     }
 

@@ -72,7 +72,8 @@ final readonly class Asked
     public static function ofMethod(Method $m, array $names, array $words): self
     {
         return self::with(
-            $m->id()->toRfc4122(), $m->name(), $m->edition(), $m->heldWhen(), $m->channels(), $m->conditions(), $m->settings(), $m->factors(),
+            $m->id()->toRfc4122(), $m->name(), $m->edition(), $m->heldWhen(), $m->channels(), $m->conditions(), $m->settings(),
+            $m->factors(),
             $m->questions(), $names, $words,
         );
     }
@@ -95,7 +96,8 @@ final readonly class Asked
                 $one->key, $names[$one->metric] ?? '', $one->unit, $one->instrument, $one->resolution, $one->whenStopped, $one->formula,
                 $words[$one->metric] ?? [],
             ), $channels),
-            $conditions, $settings, self::adjusting($settings), array_values(array_filter($factors, static fn (Factor $f): bool => $f->isAsked())),
+            $conditions, $settings, self::adjusting($settings),
+            array_values(array_filter($factors, static fn (Factor $f): bool => $f->isAsked())),
             array_map(static fn (Question $q): AskedQuestion => new AskedQuestion($q->key, $names[$q->metric] ?? '', $q->text), $questions),
             array_filter($channels, static fn (Channel $one): bool => $one->whenStopped !== ResultKind::Equal) !== [],
         );

@@ -56,7 +56,8 @@ final readonly class CourseRow
                 $found = $mark->of($samples);
 
                 return new CourseResult(
-                    CourseWords::mark($mark, $found, $view->unit), CourseWords::found($mark, $found, $view->unit), $mark->kind->isTime() ? $found : null,
+                    CourseWords::mark($mark, $found, $view->unit), CourseWords::found($mark, $found, $view->unit),
+                    $mark->kind->isTime() ? $found : null,
                     $mark->kind->isTime(),
                 );
             }, $view->marks,

@@ -24,7 +24,8 @@ final readonly class LookRow
     public static function of(LookOut $look): self
     {
         return new self(
-            $look->what, MethodSheetWords::look($look), array_map(static fn (float $minutes): float => 60.0 * $minutes, $look->due(self::MINUTES)),
+            $look->what, MethodSheetWords::look($look),
+            array_map(static fn (float $minutes): float => 60.0 * $minutes, $look->due(self::MINUTES)),
         );
     }
 }

@@ -83,7 +83,8 @@ final readonly class RunSheets
             array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run])),
             array_map(static fn (Failure $f): FailureView => $f->view(), $this->records->all(Failure::class, ['run' => $run])),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
-            $known['modes'], $known['places'], $dots, Alikeness::of($fact)->said(), $fact->aside, self::offered($run, $missing, $before['found'], $rig), $before['number'], $trial->agreesNext(),
+            $known['modes'], $known['places'], $dots, Alikeness::of($fact)->said(), $fact->aside,
+            self::offered($run, $missing, $before['found'], $rig), $before['number'], $trial->agreesNext(),
             array_map(CourseRow::of(...), $this->records->all(Course::class, ['run' => $run])),
         );
     }

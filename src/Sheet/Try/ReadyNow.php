@@ -42,7 +42,8 @@ final class ReadyNow
         }
 
         return array_map(
-            static fn (Ready $r): ReadyRow => new ReadyRow($r->trial, PlanWords::ready($r)), array_slice(Ready::inOrder($ready), 0, self::MOST),
+            static fn (Ready $r): ReadyRow => new ReadyRow($r->trial, PlanWords::ready($r)),
+            array_slice(Ready::inOrder($ready), 0, self::MOST),
         );
     }
 }

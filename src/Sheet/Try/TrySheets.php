@@ -101,7 +101,8 @@ final readonly class TrySheets
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
-            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels, PlanWords::waits($trial->waitsFor()),
+            $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels,
+            PlanWords::waits($trial->waitsFor()),
         );
     }
 }

@@ -31,15 +31,16 @@ final readonly class Noticing
      * @param array<string, array<string, int>> $seen  modes of this run's failures => letters of builds => times seen elsewhere
      * @param RunFact|null                      $good  the last run of this kind before it that held
      * @param array<string, Figure>             $soFar what the channels of its trial came to, by metric
+     * @param bool                              $isSurprise what is out of place has been said before all this
      *
      * @return list<string> in sentences
      */
-    public function about(RunFact $run, array $seen, ?RunFact $good, array $soFar): array
+    public function about(RunFact $run, array $seen, ?RunFact $good, array $soFar, bool $isSurprise = false): array
     {
         return array_values(array_filter([
             ...self::recurrences($seen),
             ...self::contradictions($run, $soFar),
-            ...self::settings($run),
+            ...($isSurprise ? [] : self::settings($run)),
             ...($run->failed() ? [$this->differences($run, $good)] : []),
             self::past($run),
             ...$this->soFar($soFar),

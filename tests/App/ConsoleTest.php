@@ -132,6 +132,8 @@ final class ConsoleTest extends ApiTestCase
             'A surprise: push force is 44 N, and 20-30 was forecast.',
             'Look at this before you blame the design: Gap was found at 1.9 mm; it should be 1.5 mm.',
         ], self::at($this->sheet($run), 'surprise'));
+        self::assertStringNotContainsString('It has moved', json_encode($this->sheet($run)['noticed']) ?: '', 'Said once is enough.');
+        self::assertStringNotContainsString('It has moved', json_encode($this->sheet($run)['noticed']) ?: '', 'Said once is enough.');
     }
 
     public function testFailingWhatHeldThreeTimesIsASurprise(): void

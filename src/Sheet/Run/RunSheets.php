@@ -65,14 +65,16 @@ final readonly class RunSheets
             $read[$reading->channel()] = $reading->view()->current->text;
         }
 
+        $surprise = $this->rigs->surprise($fact, $view->forecast, $read, $rig, $book);
+
         return new RunSheet(
             TrialWords::run(
                 $view->number, $trial->name(), $trial->revision()->letter(), $run->article()?->serial() ?? '', $view->outcome,
                 $view->outcomeReason, $fact->leavesBound(), $fact->configuration->articleState,
             ),
-            $this->rigs->surprise($fact, $view->forecast, $read, $rig, $book),
+            $surprise,
             [
-                ...$this->noticed($fact, $book, $device), ...self::provenance($run),
+                ...$this->noticed($fact, $book, $device, $surprise !== []), ...self::provenance($run),
                 ...array_filter([$view->outcome === null ? '' : $this->standing->rests($trial->revision())]),
             ],
             $this->rigs->view($rig, $run, $book), $this->consoles->of($run, $book, $dots), $view, $missing, $trial->view(), Asked::of(
@@ -115,13 +117,14 @@ final readonly class RunSheets
     }
 
     /** @return list<string> */
-    private function noticed(RunFact $fact, Book $book, string $device): array
+    private function noticed(RunFact $fact, Book $book, string $device, bool $isSurprise): array
     {
         return (new Noticing($book->metrics()))->about(
             $fact, $this->failures->seenElsewhere($device, $fact->id),
             $fact->failed() ? $this->runs->lastHeld($fact->method, $fact->startedAt, $fact->id) : null,
             // Who is about to rate is told nothing of what others rated.
             $fact->outcome === null ? array_diff_key($book->soFar($fact), array_flip($book->rated())) : $book->soFar($fact),
+            $isSurprise,
         );
     }
 

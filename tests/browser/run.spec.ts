@@ -20,21 +20,24 @@ test.describe('on a phone', () => {
     await signIn(page, 'yusuf@hollowlane.example');
     await startRun(page, 'Phone run');
     for (const name of ['Keep push force', 'Held', 'Failed', 'Stopped early', 'Add photo or file']) {
-      const box = await page.getByRole('button', { name, exact: true }).boundingBox();
+      const box = await page.getByRole('button', { name, exact: true }).first().boundingBox();
       expect(box!.height, name).toBeGreaterThanOrEqual(56);
     }
     await page.getByLabel(/^push force/).fill('9.0 lbf');
     await expect(page.getByText('9.0 lbf is 40.0 N')).toBeVisible();
     await press(page, 'Keep push force');
     await expect(page.getByText('9.0 lbf').first()).toBeVisible();
-    await page.getByLabel('File', { exact: true }).setInputFiles({
-      name: 'bed.png',
-      mimeType: 'image/png',
-      buffer: Buffer.from(
-        'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-        'base64',
-      ),
-    });
+    await page
+      .getByLabel('File', { exact: true })
+      .first()
+      .setInputFiles({
+        name: 'bed.png',
+        mimeType: 'image/png',
+        buffer: Buffer.from(
+          'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+          'base64',
+        ),
+      });
     await expect(page.getByRole('button', { name: /Photo 1/ })).toBeVisible();
     await page.getByLabel('soil', { exact: true }).selectOption('moist');
     await page.getByLabel('ground', { exact: true }).selectOption('unknown');

@@ -14,7 +14,7 @@ test('twenty runs out of a notebook, key by key, in under two minutes', async ({
   await slip.getByLabel('ground, line 1').selectOption('slope');
   await slip.getByLabel('push force, line 1').focus();
   for (let i = 0; i < 20; i += 1) {
-    await page.keyboard.type(`${41 + (i % 5)}.${i % 10}`, { delay: 40 });
+    await page.keyboard.type(`${41 + (i % 5)}.${i % 10}`, { delay: 10 });
     await expect(slip.getByLabel(`push force, line ${i + 1}`)).toBeFocused();
     if (i < 19) {
       await page.keyboard.press('Enter');

@@ -58,7 +58,7 @@ await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
   await shot('outing', '', async (page) => {
     await page.getByRole('button', { name: /people and sign out/ }).click();
     await page.getByRole('menuitem', { name: /^Days out/ }).click();
-    await page.getByRole('link', { name: 'Lower field' }).click();
+    await page.getByRole('link', { name: 'Lower field', exact: true }).click();
     await page.getByRole('heading', { name: 'In this order' }).waitFor();
     await page.mouse.move(0, 0);
   });

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 
-import { open, sentence, signIn } from './steps';
+import { isAccessible, open, sentence, signIn } from './steps';
 
 // The application comes from the device itself here.
 test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
@@ -62,6 +62,7 @@ test('a day without network: nothing is lost, all of it is sent, and what two ch
   const again = await context.newPage();
   await again.goto('/field');
   await expect(sentence(again)).toContainText('This device holds one build.');
+  await isAccessible(again, 'field at 390');
   await again.getByRole('link', { name: /1 here, not finished/ }).click();
   await step(again, 'End').click();
   await again.getByRole('button', { name: 'Failed', exact: true }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-import { press, sentence, signIn } from './steps';
+import { isAccessible, press, sentence, signIn } from './steps';
 
 test('a day out: trials of two devices in one order, with the list of what to take', async ({ page }) => {
   await signIn(page);
@@ -21,6 +21,7 @@ test('a day out: trials of two devices in one order, with the list of what to ta
   await expect(order).toHaveText([/Drop ladder with the strap off/, /Slope behind the barn/]);
   await expect(page.getByRole('region', { name: 'Instruments' })).toContainText('Load cell with unit button');
   await expect(page.getByRole('region', { name: 'Agreed and permitted' })).toContainText('Letter of the neighbour');
+  await isAccessible(page, 'day out');
   const cell = page.getByLabel(/^Load cell with unit button/);
   await cell.check();
 
@@ -34,10 +35,10 @@ test('a day out: trials of two devices in one order, with the list of what to ta
   await slip.getByRole('button', { name: 'Save' }).click();
   await expect(sentence(page).first()).toContainText('time is short, so leave out');
   await press(page, 'Plan a day out');
-  await slip.getByLabel('Place').fill('Lower field');
+  await slip.getByLabel('Place').fill('Upper field');
   await slip.getByLabel(/^Slope behind the barn/).check();
   await slip.getByRole('button', { name: 'Save' }).click();
-  await page.getByRole('link', { name: 'Lower field' }).click();
+  await page.getByRole('link', { name: 'Upper field' }).click();
   await expect(page.getByRole('region', { name: 'Missed before' })).toContainText('Spirit level');
   await page.goBack();
   await expect(page.getByLabel(/^Load cell with unit button/), 'What is in the box stays ticked.').toBeChecked();

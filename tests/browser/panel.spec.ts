@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 
-import { open, press, sentence, signIn } from './steps';
+import { isAccessible, open, press, sentence, signIn } from './steps';
 
 const RATERS = ['Odile Ferrant', 'Bram Achterberg'];
 
@@ -38,6 +38,7 @@ test('a blind panel with two raters on one handed-over phone, to the unblinded r
   const orders = await page.getByRole('list', { name: /^Order of/ }).all();
   const items = await orders[0]!.getByRole('listitem').count();
   expect(items).toBeGreaterThan(1);
+  await isAccessible(page, 'panel');
   const address = page.url();
 
   // The phone is handed over: from here on it shows codes, and the server lets nothing else through.
@@ -52,6 +53,7 @@ test('a blind panel with two raters on one handed-over phone, to the unblinded r
     for (let place = 1; place <= items; place += 1) {
       await expect(sentence(page)).toContainText(`, ${place} of ${items}.`);
       await expect(page.getByText(/W-\d\d/), 'Nothing says which it is.').toHaveCount(0);
+      if (place === 2 && rater === RATERS[0]) await isAccessible(page, 'rating at 390');
       await rate(page, 33 + 10 * place, place === items, place);
     }
     await expect(sentence(page)).toContainText(

@@ -17,7 +17,7 @@ final readonly class Stop
      * @param float        $minutes  of its runs, without setting up
      * @param bool         $isAtRisk a person is at risk, or somebody has to agree
      * @param int          $hazards
-     * @param bool         $breaks   it ends when something gives way: each run costs an article
+     * @param bool         $breaks   each run costs an article
      * @param bool         $wears
      * @param bool         $isMust   a must requirement waits for it
      * @param float        $lost     share of such runs that were lost in handling so far

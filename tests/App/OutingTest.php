@@ -87,6 +87,30 @@ final class OutingTest extends ApiTestCase
         self::assertStringContainsString('and one spare', self::text($page, 'take', 0, 'what'));
     }
 
+    public function testWhatCostsAnArticleComesLastAndBringsOneForEachRun(): void
+    {
+        $bench = $this->bench();
+        $stop = ['safety' => ['abort' => 'When it cracks.']];
+        $break = $this->put('methods', $stop + [
+            'device' => $bench->device, 'name' => 'Break', 'usesUp' => [['what' => 'bracket', 'kind' => 'article', 'amount' => 1.0]],
+        ]);
+        $timed = $this->put('methods', $stop + [
+            'device' => $bench->device, 'name' => 'Run empty',
+            'channels' => [['key' => 'hours', 'metric' => 'run time', 'unit' => 'h', 'whenStopped' => 'atLeast']],
+        ]);
+        $day = $this->put('outings', ['workspace' => $this->workspace, 'place' => 'Bench', 'trials' => [
+            $this->put('trials', ['revision' => $bench->a, 'method' => $break, 'name' => 'Breaking', 'plannedRuns' => 3]),
+            $this->put('trials', ['revision' => $bench->a, 'method' => $timed, 'name' => 'Emptying', 'plannedRuns' => 1]),
+        ]]);
+        $page = $this->json('GET', '/api/outings/'.$day.'/page');
+
+        self::assertSame(['Emptying', 'Breaking'], array_column((array) $page['stops'], 'name'), 'A battery that is run empty breaks nothing.');
+        self::assertStringStartsWith('last: it costs an article a run', self::text($page, 'stops', 1, 'why'));
+        $take = array_column((array) $page['take'], 'what');
+        self::assertContains('U-1 for Breaking, and 2 spares, since each run costs one', $take);
+        self::assertSame([], array_filter($take, static fn (mixed $w): bool => is_string($w) && str_contains($w, 'bracket')));
+    }
+
     public function testOnlyTrialsOfTheWorkspaceAreGathered(): void
     {
         $this->world();

@@ -75,7 +75,7 @@ final class DayOutTest extends TestCase
             'W-1, W-2 for a, and 6 spares, since each run costs one',
             OutingWords::articles('W-1, W-2', self::stop('a', runs: 6, breaks: true, lost: 1 / 8)),
         );
-        self::assertSame('last: something gives way; a must waits for it', OutingWords::why(self::stop('a', breaks: true, must: true)));
+        self::assertSame('last: it costs an article a run; a must waits for it', OutingWords::why(self::stop('a', breaks: true, must: true)));
         self::assertSame('Seed counter, with USB power; it was left in oz', OutingWords::instrument('Seed counter', 'USB power', 'oz'));
     }
 }

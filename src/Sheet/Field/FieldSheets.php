@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Field;
 
 use Lustrum\Core\Wording\FieldWords;
+use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\Revision;
@@ -46,7 +47,7 @@ final readonly class FieldSheets
             $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
         ));
         $open = array_values(array_filter(
-            $this->records->all(Trial::class, ['revision' => $revision]), static fn (Trial $t): bool => $t->state() !== TrialState::Done,
+            $this->records->all(Trial::class, ['revision' => $revision]), static fn (Trial $t): bool => $t->state() !== TrialState::Done && $t->method()->name() !== WorkshopWords::making(),
         ));
         [$made, $dots, $counts, $good] = [$this->plans->made($id), $this->dots->ofBuild($id), $this->dots->counts($id), []];
         foreach ($open as $trial) {

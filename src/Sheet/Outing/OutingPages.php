@@ -7,14 +7,13 @@ namespace Lustrum\Sheet\Outing;
 use Lustrum\Account\Workspace;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\Wanted;
-use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Outing\DayOut;
 use Lustrum\Core\Outing\Stop;
 use Lustrum\Core\Plan\Progress;
 use Lustrum\Core\Plan\Slot;
-use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Run\UsedUp;
+use Lustrum\Core\Run\UsedUpKind;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\OutingWords;
 use Lustrum\Domain\Method\Instrument;
@@ -87,7 +86,8 @@ final readonly class OutingPages
             $trial->id()->toRfc4122(), $trial->name(), $method->rig(), count($left), $minutes->setUp,
             max(0.0, $minutes->of($left) - $minutes->setUp),
             $safety->needsSignOff || $safety->agreedBy !== [], count($safety->hazards),
-            array_filter($method->channels(), static fn (Channel $c): bool => $c->whenStopped !== ResultKind::Equal) !== [],
+            // Whether a run costs an article is the method's to say: a clock that is stopped breaks nothing.
+            array_filter($method->usesUp(), static fn (UsedUp $u): bool => $u->kind === UsedUpKind::Article) !== [],
             $method->wears(),
             array_intersect($musts, $measured) !== [], $this->facts->lostShare($method->id()->toRfc4122()), $method->usesUp(),
         );
@@ -146,7 +146,9 @@ final readonly class OutingPages
             array_map(static fn (string $tool) => $add('tools', $tool), [
                 ...$method->tools(), ...array_map(static fn (SettingRule $s): string => $s->tool, $method->settings()),
             ]);
-            array_map(static fn (UsedUp $u) => $add('consumables', MethodSheetWords::usedUp($u->times($stop->runs))), $stop->usesUp);
+            // Articles stand above, with their spares.
+            $used = array_filter($stop->usesUp, static fn (UsedUp $u): bool => $u->kind !== UsedUpKind::Article);
+            array_map(static fn (UsedUp $u) => $add('consumables', MethodSheetWords::usedUp($u->times($stop->runs))), $used);
             array_map(static fn (string $caution) => $add('protection', $caution), $method->safety()->cautions);
             if ($trial->agreesNext() !== null) {
                 $add('papers', OutingWords::agree($trial->name(), $trial->agreesNext()));

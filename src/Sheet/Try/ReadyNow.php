@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Try;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Plan\Ready;
 use Lustrum\Core\Wording\PlanWords;
+use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Domain\Trial\TrialState;
 use Lustrum\Facts\Book;
@@ -28,7 +29,9 @@ final class ReadyNow
         $musts = array_map(static fn (Wanted $w): string => $w->metric, array_filter($book->wanted(), static fn (Wanted $w): bool => $w->must));
         $ready = [];
         foreach ($trials as [$trial, $row]) {
-            if ($trial->state() === TrialState::Done || $trial->waitsFor() !== [] || $row->agreesNext !== null || $trial->lacksLimits()) {
+            // Making is logged as it happens, and nobody tries it.
+            $isMaking = $trial->method()->name() === WorkshopWords::making();
+            if ($isMaking || $trial->state() === TrialState::Done || $trial->waitsFor() !== [] || $row->agreesNext !== null || $trial->lacksLimits()) {
                 continue;
             }
             $planned = $trial->view()->plannedRuns;

@@ -1,12 +1,9 @@
-import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Route, Routes, useLocation } from 'react-router';
 
 import { useSession } from '../api/queries';
 import { ProblemError } from '../api/client';
 import { keepFor } from '../outbox/drafts';
-import { lastPerson, rememberPerson } from '../outbox/held';
-import { sendByItself } from '../outbox/sender';
-import type { LastPerson } from '../outbox/store';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { DeviceFrame } from './DeviceFrame';
@@ -19,6 +16,7 @@ const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
 
 const Field = lazy(() => import('../field/Field'));
+const OnThisDevice = lazy(() => import('./OnThisDevice'));
 const Outings = lazy(() => import('./Outings'));
 const Rate = lazy(() => import('./Rate'));
 const You = lazy(() => import('./You'));
@@ -37,13 +35,25 @@ export function App() {
   useEffect(() => {
     // A rater who holds this device is nobody whom it knows.
     if (typeof email === 'string' && typeof name === 'string')
-      void rememberPerson(handed === null ? { email, name } : null);
+      void import('../outbox/held')
+        .then(({ rememberPerson }) => rememberPerson(handed === null ? { email, name } : null))
+        .catch(() => undefined);
   }, [email, name, handed]);
-  // In the field it is sent, and said, by the field's own screen.
-  useEffect(
-    () => (typeof email === 'string' && !isField ? sendByItself(() => undefined) : undefined),
-    [email, isField],
-  );
+  // In the field it is sent, and said, by the field's own screen. Nothing of it is wanted before the sheet stands.
+  useEffect(() => {
+    if (typeof email !== 'string' || isField) return;
+    let stop: (() => void) | null = null;
+    let gone = false;
+    void import('../outbox/sender')
+      .then(({ sendByItself }) => {
+        if (!gone) stop = sendByItself(() => undefined);
+      })
+      .catch(() => undefined);
+    return () => {
+      gone = true;
+      stop?.();
+    };
+  }, [email, isField]);
   if (session.isError && !isAway) {
     return (
       <main className="mx-auto max-w-2xl p-4 sm:p-10">
@@ -57,7 +67,7 @@ export function App() {
   }
   if (session.data === undefined && !isAway) return opening;
   if (typeof name !== 'string' || typeof email !== 'string') {
-    const outside = session.data === undefined ? <Away /> : session.data.empty ? <FirstAccount /> : <SignIn />;
+    const outside = session.data === undefined ? null : session.data.empty ? <FirstAccount /> : <SignIn />;
     return <Suspense fallback={opening}>{isField || isAway ? <OnThisDevice otherwise={outside} /> : outside}</Suspense>;
   }
   if (handed !== null)
@@ -110,30 +120,5 @@ function NothingHere() {
         To your devices
       </a>
     </Sheet>
-  );
-}
-
-/** Without network, or signed out in the field, whoever was here last goes on with what this device holds. */
-function OnThisDevice({ otherwise }: { otherwise: ReactNode }) {
-  const [last, setLast] = useState<LastPerson | null | undefined>(undefined);
-  useEffect(() => {
-    void lastPerson().then((person) => {
-      if (person !== undefined) keepFor(person.email);
-      setLast(person ?? null);
-    });
-  }, []);
-  if (last === undefined) return null;
-  return last === null ? otherwise : <Field person={last.email} name={last.name} />;
-}
-
-function Away() {
-  return (
-    <main className="mx-auto max-w-2xl p-4 sm:p-10">
-      <Sheet title="Lustrum" sentence="There is no network, and nobody was signed in on this device before.">
-        <Button className="mt-4" onClick={() => window.location.reload()}>
-          Try again
-        </Button>
-      </Sheet>
-    </main>
   );
 }

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useQueue } from '../outbox/useQueue';
 
 /** What was written in the field and waits: counted wherever one looks, and sent by itself. */
-export function ToSend({ person }: { person: string }) {
+export default function ToSend({ person }: { person: string }) {
   const queue = useQueue(person);
   if (queue.length === 0) return null;
   return (

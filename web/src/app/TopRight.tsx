@@ -1,11 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
+import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
 
 import { api, must } from '../api/client';
 import { sessionQuery, useSession } from '../api/queries';
-import { rememberPerson } from '../outbox/held';
-import { ToSend } from './ToSend';
+
+const ToSend = lazy(() => import('./ToSend'));
 
 const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';
 
@@ -19,7 +20,7 @@ export function TopRight() {
   async function signOut() {
     await must(api.DELETE('/api/session'));
     // What waits stays; whoever opens this device next is not shown whose it is.
-    await rememberPerson(null);
+    await import('../outbox/held').then(({ rememberPerson }) => rememberPerson(null));
     // What one person saw is nothing for the next one at this device; the answer empties the browser's own store.
     client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
     await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
@@ -28,7 +29,9 @@ export function TopRight() {
 
   return (
     <>
-      <ToSend person={session.data?.email ?? ''} />
+      <Suspense fallback={null}>
+        <ToSend person={session.data?.email ?? ''} />
+      </Suspense>
       <DropdownMenu.Root>
         <DropdownMenu.Trigger
           className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"

@@ -40,6 +40,12 @@ for (const [width, scheme, where] of [
       if (station === 'build') await expect(page.getByRole('heading', { name: /Hours and money/ })).toBeVisible();
       await isAccessible(page, `${station} of ${letter} ${width} ${scheme}`);
     }
+    // The colours are the same tokens everywhere: the stations have all of them.
+    if (scheme === 'dark') {
+      expect(messages).toEqual([]);
+      await page.context().close();
+      return;
+    }
     const device = page.url().split('/').slice(0, 5).join('/');
     for (const sheet of ['brief', 'methods', 'sharing', 'Z/build']) {
       await page.goto(`${device}/${sheet}`);

@@ -32,20 +32,13 @@ final readonly class Mark
         };
     }
 
-    /** As the first, from the other end. */
+    /** The first, seen from the other end. */
     private static function last(Samples $samples, float $value): ?float
     {
-        for ($i = count($samples->y) - 1; $i >= 0; --$i) {
-            if ($samples->y[$i] === $value) {
-                return $samples->t[$i];
-            }
-            $after = $samples->y[$i + 1] ?? null;
-            if ($after !== null && ($samples->y[$i] - $value) * ($after - $value) < 0) {
-                return $samples->t[$i] + ($samples->t[$i + 1] - $samples->t[$i]) * ($value - $samples->y[$i]) / ($after - $samples->y[$i]);
-            }
-        }
+        $back = Samples::of(array_map(static fn (float $t): float => -$t, array_reverse($samples->t)), array_reverse($samples->y));
+        $found = Milestones::of($back, [$value])[0];
 
-        return null;
+        return $found === null ? null : -$found;
     }
 
     /** By trapezoids, so that values that were read seldom weigh by the time for which they stand. */

@@ -135,6 +135,24 @@ final class RunFacts
     }
 
     /**
+     * The last run of each method that held.
+     *
+     * @param list<string> $methods
+     *
+     * @return array<string, RunFact> by method; without those of which none did
+     */
+    public function lastHeldOf(array $methods): array
+    {
+        $ids = $methods === [] ? [] : $this->db->fetchFirstColumn(
+            "SELECT DISTINCT ON (t.method_id) r.id FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.method_id = ANY(CAST(? AS uuid[])) AND r.outcome = 'held' AND r.withdrawn_because IS NULL
+             ORDER BY t.method_id, r.started_at DESC, r.number DESC", ['{'.implode(',', $methods).'}'],
+        );
+
+        return array_column($this->bare(array_map(Row::text(...), $ids)), null, 'method');
+    }
+
+    /**
      * Runs of a method that ended before a moment, without what they read.
      *
      * @return list<RunFact> newest first

@@ -143,6 +143,19 @@ final readonly class Records
         return $workspace;
     }
 
+    /**
+     * The workspace that an input names, to be written in.
+     *
+     * @throws Invalid|NotThere|NotAllowed
+     */
+    public function workspaceToWrite(string $named): Workspace
+    {
+        $workspace = $this->workspace(Uuid::isValid($named) ? Uuid::fromString($named) : throw Invalid::at('workspace', 'This is not an identifier.'));
+        $this->mustWrite($workspace);
+
+        return $workspace;
+    }
+
     public function mayRead(Workspace $workspace): bool
     {
         return $this->security->isGranted(Access::Read->value, $workspace);

@@ -56,7 +56,10 @@ final class OutingTest extends ApiTestCase
         self::assertSame(['Lifting waits until the safety officer has agreed', 'Letter of the farmer'], $take['papers']);
         self::assertSame(['spirit level: missed at The lane'], $take['missed']);
         self::assertContains('Nothing is here for Lifting', $take['articles']);
-        self::assertNotSame($before, $day);
+        self::assertNotContains('missed', array_column((array) $this->json('GET', '/api/outings/'.$before.'/page')['take'], 'kind'), 'Its own is for the next.');
+        $later = $this->put('outings', ['workspace' => $this->workspace, 'place' => 'The hill', 'day' => '2026-04-01', 'missed' => ['rope']]);
+        self::assertNotContains('rope: missed at The hill', array_column((array) $this->json('GET', '/api/outings/'.$day.'/page')['take'], 'what'));
+        $this->json('POST', '/api/outings/'.$later.'/withdraw', ['because' => 'Rain.']);
 
         $list = $this->json('GET', '/api/workspaces/'.$this->workspace.'/outings');
         self::assertSame(['Lower field', 'The lane'], array_column((array) $list['outings'], 'place'), 'The latest first.');

@@ -41,30 +41,40 @@ final readonly class Unblinding
     ) {
     }
 
-    /** Sent twice, it is done once. */
+    /** Sent twice, or by two at once, it is done once. */
     public function unblind(Panel $panel, int $version): PanelView
     {
-        $this->writer->oneAtATime($panel->id());
-        if ($panel->isUnblinded()) {
-            return $panel->view();
-        }
-        $sheets = $this->records->all(PanelSheet::class, ['panel' => $panel]);
-        if ($sheets === []) {
-            throw Invalid::at('panel', 'Nobody has rated anything yet.');
-        }
-        $this->writer->amend(Panel::class, $panel->id(), $version, function (Panel $of, string $by) use ($sheets): void {
-            $block = $this->block($of);
-            $articles = [];
-            foreach ($this->records->all(Article::class, ['revision' => $of->trial()->revision()]) as $article) {
-                $articles[$article->serial()] = $article;
+        return $this->em->wrapInTransaction(function () use ($panel, $version): PanelView {
+            $this->writer->oneAtATime($panel->id());
+            // Whoever waited here looks anew at what the other one did.
+            $this->em->refresh($panel);
+            if ($panel->isUnblinded()) {
+                return $panel->view();
             }
-            foreach ($sheets as $sheet) {
-                $this->run($of, $sheet, $articles, $block);
+            $sheets = $this->records->all(PanelSheet::class, ['panel' => $panel]);
+            if ($sheets === []) {
+                throw Invalid::at('panel', 'Nobody has rated anything yet.');
             }
-            $of->unblind($by);
-        });
+            $this->writer->amend(Panel::class, $panel->id(), $version, function (Panel $of, string $by) use ($sheets): void {
+                $this->tell($of, $sheets);
+                $of->unblind($by);
+            });
 
-        return $panel->view();
+            return $panel->view();
+        });
+    }
+
+    /** @param list<PanelSheet> $sheets */
+    private function tell(Panel $panel, array $sheets): void
+    {
+        $block = $this->block($panel);
+        $articles = [];
+        foreach ($this->records->all(Article::class, ['revision' => $panel->trial()->revision()]) as $article) {
+            $articles[$article->serial()] = $article;
+        }
+        foreach ($sheets as $sheet) {
+            $this->run($panel, $sheet, $articles, $block);
+        }
     }
 
     /** The block by which the raters pair their runs. */

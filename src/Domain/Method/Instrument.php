@@ -73,14 +73,8 @@ class Instrument extends Record implements Named
 
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
-        if (!Uuid::isValid($input->workspace)) {
-            throw Invalid::at('workspace', 'This is not an identifier.');
-        }
-        $workspace = $records->workspace(Uuid::fromString($input->workspace));
-        $records->mustWrite($workspace);
-
         // It belongs to no device, and so to itself.
-        return (new self())->begin($id, $workspace, $id);
+        return (new self())->begin($id, $records->workspaceToWrite($input->workspace), $id);
     }
 
     public function take(RecordInput $input, Records $records): void

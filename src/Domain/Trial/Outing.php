@@ -50,14 +50,8 @@ class Outing extends Record
 
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
-        if (!Uuid::isValid($input->workspace)) {
-            throw Invalid::at('workspace', 'This is not an identifier.');
-        }
-        $workspace = $records->workspace(Uuid::fromString($input->workspace));
-        $records->mustWrite($workspace);
-
         // It belongs to no device, and so to itself.
-        return (new self())->begin($id, $workspace, $id);
+        return (new self())->begin($id, $records->workspaceToWrite($input->workspace), $id);
     }
 
     public function take(RecordInput $input, Records $records): void
@@ -71,6 +65,13 @@ class Outing extends Record
         [$this->place, $this->day, $this->hours, $this->weather] = [trim($input->place), trim($input->day), $input->hours, trim($input->weather)];
         [$this->people, $this->permits, $this->missed] = [$input->people, $input->permits, $input->missed];
         $this->trials = array_values(array_unique($input->trials));
+    }
+
+    /** By their days; where one has none, by which was written down first. */
+    public function isBefore(self $other): bool
+    {
+        return $this->day !== '' && $other->day !== '' && $this->day !== $other->day
+            ? $this->day < $other->day : $this->id()->toRfc4122() < $other->id()->toRfc4122();
     }
 
     public function view(): OutingView

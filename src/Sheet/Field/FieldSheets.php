@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Field;
 
+use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\FieldWords;
 use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Revision\Article;
@@ -21,7 +22,6 @@ use Lustrum\Record\Records;
 use Lustrum\Sheet\Run\Asked;
 use Lustrum\Sheet\Try\PlanRows;
 use Lustrum\Sheet\Try\RunDot;
-use Symfony\Component\Clock\ClockInterface;
 
 /** Works out what a phone takes along of a build. */
 final readonly class FieldSheets
@@ -33,7 +33,6 @@ final readonly class FieldSheets
         private PlanFacts $plans,
         private RunDots $dots,
         private RunFacts $runs,
-        private ClockInterface $clock,
     ) {
     }
 
@@ -47,13 +46,12 @@ final readonly class FieldSheets
             $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
         ));
         $open = array_values(array_filter(
-            $this->records->all(Trial::class, ['revision' => $revision]), static fn (Trial $t): bool => $t->state() !== TrialState::Done && $t->method()->name() !== WorkshopWords::making(),
+            $this->records->all(Trial::class, ['revision' => $revision]), static fn (Trial $t): bool => $t->state() !== TrialState::Done
+                && $t->method()->name() !== WorkshopWords::making(),
         ));
-        [$made, $dots, $counts, $good] = [$this->plans->made($id), $this->dots->ofBuild($id), $this->dots->counts($id), []];
-        foreach ($open as $trial) {
-            $method = $trial->method()->id()->toRfc4122();
-            $good[$method] ??= $this->runs->lastHeld($method, $this->clock->now()->format('Y-m-d H:i:s.uP'), '00000000-0000-0000-0000-000000000000');
-        }
+        [$made, $dots, $counts] = [$this->plans->made($id), $this->dots->ofBuild($id), $this->dots->counts($id)];
+        $methods = array_map(static fn (Trial $t): string => $t->method()->id()->toRfc4122(), $open);
+        $good = $this->runs->lastHeldOf(array_values(array_unique($methods)));
 
         return new FieldSheet(
             FieldWords::sentence($revision->letter(), count($open), count($articles)), $device->id()->toRfc4122(), $device->name(),
@@ -68,7 +66,7 @@ final readonly class FieldSheets
      * @param array<string, list<array<string, mixed>>>              $dots
      * @param array<string, array{from: ?string, to: ?string, outcomes: array<string, int>}> $counts
      * @param list<Article>                                          $articles
-     * @param array<string, \Lustrum\Core\Run\RunFact|null>          $good
+     * @param array<string, RunFact>               $good by method
      */
     private static function trial(Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, array $good): FieldTrial
     {

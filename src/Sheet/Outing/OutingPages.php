@@ -156,7 +156,7 @@ final readonly class OutingPages
         }
         array_map(static fn (string $permit) => $add('papers', $permit), $outing->view()->permits);
         foreach ($this->records->all(Outing::class, ['workspace' => $outing->workspace()]) as $other) {
-            foreach ($other->id()->equals($outing->id()) ? [] : $other->view()->missed as $what) {
+            foreach ($other->isBefore($outing) ? $other->view()->missed : [] as $what) {
                 $add('missed', OutingWords::missed($what, $other->view()->place));
             }
         }

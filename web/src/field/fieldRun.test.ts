@@ -118,6 +118,15 @@ it('says what differs from the last run that held, and what nobody has said', ()
   });
 });
 
+it('takes another unit for a difference, and a number without one for the unit beside the field', () => {
+  const t = trial();
+  const run = { ...beginRun('build-1', t, nextSlot(t, []), null), serial: 'W-09', found: { ground: 'dry' } };
+  expect(whatDiffers({ ...run, found: { ...run.found, gap: '1.5 cm' } }, t, 'E').differs).toEqual([
+    'gap 1.5 cm, was 1.5 mm',
+  ]);
+  expect(whatDiffers({ ...run, found: { ...run.found, gap: '1.5' } }, t, 'E').differs).toEqual([]);
+});
+
 it('is forgotten here once it has ended and nothing of it waits', async () => {
   const t = trial();
   const [open, ended, waits] = [0, 1, 2].map(() => beginRun('build-1', t, null, null));

@@ -166,13 +166,19 @@ export function whatDiffers(run: FieldRun, trial: Trial, letter: string): { diff
   for (const { name, text } of trial.good?.found ?? []) {
     const now = (is[name] ?? '').trim();
     if (now === '' && name !== 'firmware') unsaid.push(name);
-    else if (now !== '' && bare(now) !== bare(text)) differs.push(`${name} ${now}, was ${text}`);
+    else if (now !== '' && !isSame(now, text)) differs.push(`${name} ${now}, was ${text}`);
   }
   return { differs, unsaid };
 }
 
-/** Without the unit that stood beside the field. */
-const bare = (text: string): string => {
-  const number = /^[-+−]?[\d.,]+/.exec(text.trim());
-  return number === null ? text.trim().toLowerCase() : number[0].replace(',', '.');
-};
+/** As it is written: a number without a unit is in the one that stood beside the field. */
+function isSame(a: string, b: string): boolean {
+  const [x, y] = [parts(a), parts(b)];
+  return x.number === y.number && (x.rest === y.rest || (x.number !== '' && (x.rest === '' || y.rest === '')));
+}
+
+function parts(text: string): { number: string; rest: string } {
+  const tidy = text.trim().toLowerCase();
+  const number = /^[-+−]?[\d.,]+/.exec(tidy)?.[0] ?? '';
+  return { number: number.replace(',', '.'), rest: tidy.slice(number.length).trim() };
+}

@@ -8,6 +8,9 @@ import { Button } from '../../ui/Button';
 import { Problem } from '../../ui/Problem';
 import { Slip } from '../../ui/Slip';
 
+/** A time or a force is read and not rated; it can be ticked all the same. */
+const RATED = ['1', '%', ''];
+
 type Scale = { asked: boolean; low: string; high: string };
 
 /** Prepares a blind panel: what is rated, by whom, on which scales; codes and serving orders follow. */
@@ -29,7 +32,7 @@ export function PanelSlip({
   const [serials, setSerials] = useState<string[]>(articles.map((a) => a.serial));
   const [raters, setRaters] = useState('');
   const [scales, setScales] = useState<Record<string, Scale>>(() =>
-    Object.fromEntries(channels.map((c) => [c.key, { asked: true, low: '', high: '' }])),
+    Object.fromEntries(channels.map((c) => [c.key, { asked: RATED.includes(c.unit), low: '', high: '' }])),
   );
   const [prefers, setPrefers] = useState(false);
   const [guess, setGuess] = useState('');

@@ -262,11 +262,14 @@ function Preview({
           {c}
         </p>
       ))}
-      <CellsToTry cells={plan.cells} leaveOut={leaveOut} />
-      <Button look="quiet" className="-ml-3" aria-expanded={whole} onClick={() => setWhole(!whole)}>
-        {whole ? 'Hide the order' : 'In which order?'}
-      </Button>
-      {whole && (
+      {/* Levels of a staircase follow from its runs: none is left out, and there is no order to look at. */}
+      {layout.kind !== 'staircase' && <CellsToTry cells={plan.cells} leaveOut={leaveOut} />}
+      {layout.kind !== 'staircase' && (
+        <Button look="quiet" className="-ml-3" aria-expanded={whole} onClick={() => setWhole(!whole)}>
+          {whole ? 'Hide the order' : 'In which order?'}
+        </Button>
+      )}
+      {whole && layout.kind !== 'staircase' && (
         <ol className="columns-2 text-sm sm:columns-3">
           {plan.order.map((text, i) => (
             <li key={i}>

@@ -203,6 +203,11 @@ final class PanelTest extends ApiTestCase
         $page = $this->page();
         self::assertStringEndsWith('4 of 12 sheets, and one came too late.', self::text($page, 'sentence'));
         self::assertSame(sprintf('Bram has said nothing of %s and %s.', $bram[1], $bram[2]), self::text($page, 'missing', 0));
+        foreach ((array) self::at($page, 'results', 0, 'items') as $item) {
+            $item = (array) $item;
+            self::assertLessThanOrEqual(100, self::at($item, 'high') ?? 100, 'No interval goes past the end of the line.');
+            self::assertGreaterThanOrEqual(0, self::at($item, 'low') ?? 0);
+        }
         self::assertStringNotContainsString('10.0', json_encode($page['results']) ?: '');
         self::assertSame('4', self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'total'));
     }

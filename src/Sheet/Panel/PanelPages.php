@@ -10,6 +10,7 @@ use Lustrum\Core\Panel\PairedComparisons;
 use Lustrum\Core\Panel\Ratings;
 use Lustrum\Core\Quantity\Typed;
 use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Statistics\Natural;
 use Lustrum\Core\Wording\Numbers;
 use Lustrum\Core\Wording\PanelWords;
 use Lustrum\Domain\Revision\Article;
@@ -153,9 +154,14 @@ final readonly class PanelPages
             } catch (CoreException) {
                 continue;
             }
-            $items = $words !== [] ? [] : array_map(static fn (array $i): PanelItem => new PanelItem(
-                $i['item'], $arms[$i['item']] ?? '', self::said($i), $i['mean'], $i['low'], $i['high'], $i['n'],
-            ), $found->items);
+            // No interval goes past the ends of the line that was rated on.
+            $line = Natural::between($channel->low ?? 0.0, $channel->high ?? self::MOST);
+            $items = $words !== [] ? [] : array_map(static function (array $i) use ($arms, $line): PanelItem {
+                $i['low'] = $i['low'] === null ? null : $line->clip($i['low']);
+                $i['high'] = $i['high'] === null ? null : $line->clip($i['high']);
+
+                return new PanelItem($i['item'], $arms[$i['item']] ?? '', self::said($i), $i['mean'], $i['low'], $i['high'], $i['n']);
+            }, $found->items);
             usort($items, static fn (PanelItem $a, PanelItem $b): int => $b->mean <=> $a->mean);
             $metric = $book->metric($channel->metric);
             $out[] = new PanelScaleResult($metric, $channel->unit, PanelWords::agreement($metric, $found->friedman, $book->device->confidence), $items);

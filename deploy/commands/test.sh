@@ -71,7 +71,7 @@ php_half() { # NAME FILES…
 	rm -rf "$at".* "$VAR/files-$name"
 	db_create "lustrum_test_$name"
 	db_create "lustrum_moved_$name"
-	local run=(env APP_ENV=test "DATABASE_URL=$(db_url "lustrum_test_$name")" "LUSTRUM_FILES=$VAR/files-$name" "LUSTRUM_MOVED_URL=$(db_url "lustrum_moved_$name")")
+	local run=(env APP_ENV=test APP_DEBUG=0 "DATABASE_URL=$(db_url "lustrum_test_$name")" "LUSTRUM_FILES=$VAR/files-$name" "LUSTRUM_MOVED_URL=$(db_url "lustrum_moved_$name")")
 	"${run[@]}" php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	touch "$at.ready"
 	"${run[@]}" php -d memory_limit=1G vendor/bin/phpunit --cache-directory "$VAR/phpunit-$name" --log-junit "$at.xml" "$@" >"$at.log" 2>&1 || code=$?

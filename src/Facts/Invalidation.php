@@ -19,6 +19,8 @@ use Lustrum\Domain\Finding\Cause;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\Photo;
+use Lustrum\Domain\Heap\Camera;
+use Lustrum\Domain\Heap\HeapFile;
 use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Article;
@@ -90,6 +92,9 @@ final readonly class Invalidation implements AfterWrite
         Spending::class => [self::NOTHING, ['build']],
         Document::class => [self::NOTHING, ['build']],
         Photo::class => [self::NOTHING, ['find', 'run']],
+        // Until it is kept it bears on nothing.
+        HeapFile::class => [self::WORKSPACE, ['heap', 'try']],
+        Camera::class => [self::WORKSPACE, ['heap']],
         Change::class => [self::BUILD, self::JUDGED],
         Candidate::class => [self::NOTHING, ['frame', 'brief', 'find', 'next']],
         Decision::class => [self::NOTHING, self::ALL],

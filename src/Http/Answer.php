@@ -16,4 +16,14 @@ final class Answer
     {
         return new JsonResponse($written->view, $written->new ? 201 : 200, [self::STALE => implode(' ', $written->stale)]);
     }
+
+    /**
+     * What a request came to that wrote many records, or none.
+     *
+     * @param list<string> $stale
+     */
+    public static function of(object $view, array $stale = []): JsonResponse
+    {
+        return new JsonResponse($view, 200, [self::STALE => implode(' ', $stale)]);
+    }
 }

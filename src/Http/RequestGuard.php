@@ -65,7 +65,7 @@ final readonly class RequestGuard
             return;
         }
         $isForm = str_starts_with((string) $type, 'multipart/form-data');
-        if ($isForm ? preg_match('#^/api/(photos|documents)/#', $path) !== 1 : $request->getContentTypeFormat() !== 'json') {
+        if ($isForm ? preg_match('#^/api/(photos|documents|heapfiles)/#', $path) !== 1 : $request->getContentTypeFormat() !== 'json') {
             throw WrongKind::body();
         }
         // A device file is read as a stream; what it may weigh is held by the server before us as well.

@@ -195,6 +195,21 @@ final readonly class Records
     }
 
     /**
+     * The last ones that were made, newest first; withdrawn ones left out.
+     *
+     * @template T of Record
+     *
+     * @param class-string<T>      $class
+     * @param array<string, mixed> $criteria
+     *
+     * @return list<T>
+     */
+    public function some(string $class, array $criteria, int $most): array
+    {
+        return array_values($this->em->getRepository($class)->findBy($criteria + ['withdrawnBecause' => null], ['createdAt' => 'DESC', 'id' => 'DESC'], $most));
+    }
+
+    /**
      * Keeps a new record, with its entry in the history; written with the transaction that is open.
      *
      * @param Record<covariant RecordInput> $record

@@ -203,6 +203,9 @@ final class AccessTest extends ApiTestCase
         if ($method === 'POST' && in_array($route->getPath(), ['/api/photos/{id}', '/api/documents/{id}'], true)) {
             return $this->upload($url, $this->picture(), ['revision' => $this->records['revision']]);
         }
+        if ($method === 'POST' && $route->getPath() === '/api/heapfiles/{id}') {
+            return $this->upload($url, $this->picture(60), ['workspace' => $this->workspace, 'name' => 'P2.jpg']);
+        }
 
         // A person of another workspace asks with what is there: the body itself is sound.
         return $this->json($method, $url, $method === 'DELETE' ? null : $this->body($name, $route));
@@ -212,7 +215,7 @@ final class AccessTest extends ApiTestCase
     private function body(string $name, Route $route): array
     {
         $more = [
-            'because' => 'x', 'id' => '0190a4b0-0000-7000-8000-00000000000a', 'design' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
+            'photo' => '0190a4b0-0000-7000-8000-00000000000b', 'sha256' => [str_repeat('ab', 32)], 'because' => 'x', 'id' => '0190a4b0-0000-7000-8000-00000000000a', 'design' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
             'email' => 'new@example.test', 'role' => 'viewer',
             'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'],
             'method' => $this->records['method'], 'layout' => ['kind' => 'free'], 'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
@@ -234,6 +237,8 @@ final class AccessTest extends ApiTestCase
             'parameter' => ['name' => 'arm', 'text' => '3 mm'] + $refs,
             'course' => ['name' => 'Warmth', 'text' => "0; 20\n60; 40"] + $refs,
             'outing' => ['workspace' => $this->workspace, 'place' => 'Lane'],
+            'heapfile' => $this->lying(str_repeat('cd', 32)),
+            'camera' => ['workspace' => $this->workspace, 'name' => 'Other phone'],
             'instrument' => ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N'],
             'panel' => $this->panel($this->records['trial'] ?? ''),
             'sheet' => ['panel' => $this->records['panel'] ?? '', 'rater' => 'Odile', 'code' => '100'],
@@ -245,6 +250,12 @@ final class AccessTest extends ApiTestCase
                 'text' => '41 N',
             ] + $refs,
         };
+    }
+
+    /** @return array<string, mixed> a clip that stays where it lies */
+    private function lying(string $sha256): array
+    {
+        return ['workspace' => $this->workspace, 'name' => 'G1.mp4', 'camera' => 'Phone', 'modified' => '2026-03-02T14:00:00Z', 'lies' => 'card 3', 'sha256' => $sha256];
     }
 
     /** @return array<string, mixed> */
@@ -261,10 +272,11 @@ final class AccessTest extends ApiTestCase
         return ['rater' => 'Odile', 'code' => $code, 'ratings' => [['name' => 'push', 'text' => '41 N']]];
     }
 
-    private function picture(): string
+    /** @param int<1, 100> $width */
+    private function picture(int $width = 40): string
     {
         $file = sys_get_temp_dir().'/lustrum-access-'.getmypid().'.jpg';
-        imagejpeg(imagecreatetruecolor(40, 30), $file);
+        imagejpeg(imagecreatetruecolor($width, 30), $file);
 
         return $file;
     }
@@ -285,12 +297,17 @@ final class AccessTest extends ApiTestCase
         $photo = Uuid::v7()->toRfc4122();
         $this->upload('/api/photos/'.$photo, $this->picture(), ['revision' => $bench->a]);
         self::assertSame(201, $this->answered());
+        $heaped = Uuid::v7()->toRfc4122();
+        $this->upload('/api/heapfiles/'.$heaped, $this->picture(50), ['workspace' => $this->workspace, 'name' => 'P1.jpg', 'camera' => 'Phone']);
+        self::assertSame(201, $this->answered());
         $metric = self::text($this->json('GET', '/api/devices/'.$bench->device.'/brief'), 'measured', 0, 'id');
         $this->records = [
             'device' => $bench->device, 'metric' => $metric, 'requirement' => $bench->requirement, 'revision' => $bench->a,
             'method' => $bench->method,
             'course' => $this->put('courses', ['run' => $run, 'name' => 'Warmth', 'text' => "0; 20\n60; 40"]),
             'outing' => $this->put('outings', ['workspace' => $this->workspace, 'place' => 'Lane', 'trials' => [$trial]]),
+            'heapfile' => $heaped,
+            'camera' => $this->put('cameras', ['workspace' => $this->workspace, 'name' => 'Phone']),
             'instrument' => $this->put('instruments', ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N']),
             'article' => $bench->unitA, 'trial' => $trial, 'run' => $run, 'reading' => $reading, 'failure' => $failure,
             'candidate' => $candidate, 'decision' => $decision,

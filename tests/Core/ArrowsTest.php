@@ -24,6 +24,7 @@ final class ArrowsTest extends TestCase
         'Domain/Trial' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Method'],
         'Domain/Document' => ['Shared', 'Record', 'Storage', 'Domain/Revision'],
         'Domain/Finding' => ['Domain/Device', 'Domain/Method', 'Shared', 'Record', 'Storage', 'Domain/Revision', 'Domain/Trial'],
+        'Domain/Heap' => ['Shared', 'Record', 'Storage', 'Domain/Finding'],
         'Domain/Change' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Finding'],
         'Domain/Decision' => ['Domain/Change', 'Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Finding'],
         'Facts' => ['Shared', 'Account', 'Record', 'Storage', 'Domain'],
@@ -47,7 +48,9 @@ final class ArrowsTest extends TestCase
         'stations/weigh' => ['api', 'ui', 'outbox', 'figures'],
         'stations/next' => ['api', 'ui', 'outbox', 'figures'],
         'field' => ['api', 'ui', 'outbox'],
-        'app' => ['api', 'ui', 'outbox', 'figures', 'plate', 'stations', 'field'],
+        // A recording is gone through beside the form of its run.
+        'heap' => ['api', 'ui', 'outbox', 'stations'],
+        'app' => ['api', 'ui', 'outbox', 'figures', 'plate', 'stations', 'field', 'heap'],
         // What tests of screens stand on; nothing but tests may.
         'test' => ['api'],
     ];

@@ -380,6 +380,9 @@ final class Importer
     private function withFile(Kind $kind, array $row, string $path): array
     {
         $encoded = $row['picture'] ?? null;
+        if ($encoded === '' && ($row['state'] ?? '') === 'away') {
+            return ['picture' => self::away($row)] + $row;
+        }
         if ($encoded === '' && in_array($row['state'] ?? '', ['waiting', 'broken'], true)) {
             // There was nothing to give out of it; its record says why.
             $kind = FileKind::tryFrom(Row::text($row['kind'] ?? '')) ?? FileKind::Picture;
@@ -412,6 +415,23 @@ final class Importer
                 'kind' => $stored->kind->value, 'takenAt' => $stored->takenAt ?? Row::textOrNull($row['takenAt'] ?? null),
             ] + get_object_vars($stored),
         ] + $row;
+    }
+
+    /**
+     * What stays where it lies, as its record says.
+     *
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private static function away(array $row): array
+    {
+        $kind = FileKind::tryFrom(Row::text($row['kind'] ?? '')) ?? FileKind::Clip;
+
+        return ['kind' => $kind->value] + get_object_vars(new StoredFile(
+            '', 0, 0, Row::whole($row['bytes'] ?? 0), $kind, Row::text($row['type'] ?? ''), Row::textOrNull($row['takenAt'] ?? null),
+            Row::numberOrNull($row['seconds'] ?? null), Row::text($row['source'] ?? ''),
+        ));
     }
 
     /** Which list a name stands twice in; the database says the table. */

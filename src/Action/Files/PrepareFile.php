@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Action\Files;
 
-/** A file waits to be prepared. */
+/** A file waits to be prepared: one of a run or a build, or one of a heap. */
 final readonly class PrepareFile
 {
     public function __construct(

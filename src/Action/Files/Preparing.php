@@ -6,6 +6,7 @@ namespace Lustrum\Action\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Domain\Finding\Photo;
+use Lustrum\Domain\Heap\HeapFile;
 use Lustrum\Record\AfterWrite;
 use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Storage\Files;
@@ -25,15 +26,15 @@ final readonly class Preparing
 
     public function prepare(Uuid $id): void
     {
-        $photo = $this->em->find(Photo::class, $id);
+        $photo = $this->holder($id);
         if ($photo === null || !$photo->isWaiting()) {
             return;
         }
         try {
             $file = $this->files->finish($id->toRfc4122());
-            $settle = static fn (Photo $p) => $p->is($file);
+            $settle = static fn (Photo|HeapFile $p) => $p->is($file);
         } catch (Refusal $e) {
-            $settle = static fn (Photo $p) => $p->isBroken($e->getMessage());
+            $settle = static fn (Photo|HeapFile $p) => $p->isBroken($e->getMessage());
         }
         $this->settle($photo, $settle);
         $this->files->drop($id->toRfc4122());
@@ -42,15 +43,20 @@ final readonly class Preparing
     /** It was tried and tried again, and something on our side does not do. */
     public function giveUp(Uuid $id): void
     {
-        $photo = $this->em->find(Photo::class, $id);
+        $photo = $this->holder($id);
         if ($photo !== null && $photo->isWaiting()) {
-            $this->settle($photo, static fn (Photo $p) => $p->isBroken(self::GIVEN_UP));
+            $this->settle($photo, static fn (Photo|HeapFile $p) => $p->isBroken(self::GIVEN_UP));
             $this->files->drop($id->toRfc4122());
         }
     }
 
-    /** @param callable(Photo): void $settle */
-    private function settle(Photo $photo, callable $settle): void
+    private function holder(Uuid $id): Photo|HeapFile|null
+    {
+        return $this->em->find(Photo::class, $id) ?? $this->em->find(HeapFile::class, $id);
+    }
+
+    /** @param callable(Photo|HeapFile): void $settle */
+    private function settle(Photo|HeapFile $photo, callable $settle): void
     {
         $this->em->wrapInTransaction(function () use ($photo, $settle): void {
             $settle($photo);

@@ -10,4 +10,6 @@ enum FileState: string
     case Waiting = 'waiting';
     case Ready = 'ready';
     case Broken = 'broken';
+    /** It stays where it lies, and is known here by its hash. */
+    case Away = 'away';
 }

@@ -13,8 +13,6 @@ use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Instant;
-use Lustrum\Storage\FileKind;
-use Lustrum\Storage\StoredFile;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -26,6 +24,8 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 class Photo extends Record
 {
+    use HeldFile;
+
     #[ORM\ManyToOne]
     #[ORM\JoinColumn(nullable: false)]
     private Revision $revision;
@@ -39,47 +39,11 @@ class Photo extends Record
     #[ORM\Column(length: 300)]
     private string $caption = '';
 
-    #[ORM\Column(length: 64)]
-    private string $sha256 = '';
-
-    #[ORM\Column]
-    private int $width = 0;
-
-    #[ORM\Column]
-    private int $height = 0;
-
-    #[ORM\Column]
-    private int $bytes = 0;
-
-    #[ORM\Column(length: 10)]
-    private FileKind $kind = FileKind::Picture;
-
-    /** As the content says: 'video/mp4'. */
-    #[ORM\Column(length: 80)]
-    private string $type = 'image/jpeg';
-
-    #[ORM\Column(length: 8)]
-    private FileState $state = FileState::Ready;
-
-    /** Why it could not be prepared, in a sentence. */
-    #[ORM\Column(length: 300)]
-    private string $problem = '';
-
-    /** By the clock of what took it, with its offset where that is known: no moment, but what the camera said. */
-    #[ORM\Column(length: 40, nullable: true)]
-    private ?string $takenAt = null;
-
-    #[ORM\Column(nullable: true)]
-    private ?float $seconds = null;
-
-    /** SHA-256 of what was sent: the same file sent again is known by it. */
-    #[ORM\Column(length: 64)]
-    private string $source = '';
-
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
         $new->revision = $records->named(Revision::class, $input->revision, 'revision');
+        [$new->lies, $new->name] = [trim($input->lies), trim($input->name)];
         $new->is($input->picture);
 
         return $new->beginUnder($id, $new->revision);
@@ -90,6 +54,7 @@ class Photo extends Record
         $this->run = $records->namedOrNull(Run::class, $input->run, 'run');
         $this->failure = $records->namedOrNull(Failure::class, $input->failure, 'failure');
         $this->caption = trim($input->caption);
+        $this->marks = $input->marks;
     }
 
     public function restore(array $row, Records $records): void
@@ -117,31 +82,8 @@ class Photo extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->failure?->id()->toRfc4122(),
             $this->caption, $this->kind, $this->type, $this->state, $this->problem, $this->takenAt, $this->seconds, FileWords::plays($this->seconds),
             $this->width, $this->height, $this->bytes, $this->sha256, $this->createdBy(), Instant::write($this->createdAt()),
+            $this->name, $this->lies, $this->marks,
         );
-    }
-
-    public function is(StoredFile $file): void
-    {
-        [$this->sha256, $this->width, $this->height, $this->bytes] = [$file->sha256, $file->width, $file->height, $file->bytes];
-        [$this->kind, $this->type, $this->takenAt, $this->seconds] = [$file->kind, $file->type, $file->takenAt, $file->seconds];
-        $this->source = $file->source;
-        $this->state = $file->waits() ? FileState::Waiting : FileState::Ready;
-    }
-
-    public function isBroken(string $why): void
-    {
-        $this->state = FileState::Broken;
-        $this->problem = mb_substr($why, 0, 300);
-    }
-
-    public function isWaiting(): bool
-    {
-        return $this->state === FileState::Waiting;
-    }
-
-    public function isReady(): bool
-    {
-        return $this->state === FileState::Ready;
     }
 
     /** Is this the same file, in the same place, under the same words? */
@@ -149,25 +91,5 @@ class Photo extends Record
     {
         return $this->source === $source && $this->caption === trim($input->caption) && $this->revision->id()->toRfc4122() === $input->revision
             && $this->run?->id()->toRfc4122() === $input->run && $this->failure?->id()->toRfc4122() === $input->failure;
-    }
-
-    public function source(): string
-    {
-        return $this->source;
-    }
-
-    public function type(): string
-    {
-        return $this->type;
-    }
-
-    public function kind(): FileKind
-    {
-        return $this->kind;
-    }
-
-    public function sha256(): string
-    {
-        return $this->sha256;
     }
 }

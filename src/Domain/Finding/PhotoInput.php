@@ -13,6 +13,11 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class PhotoInput implements RecordInput
 {
+    /**
+     * @param string         $name  as it was called where it came from
+     * @param string         $lies  where it stays; empty: it is here
+     * @param list<FileMark> $marks moments of a clip or a sound
+     */
     public function __construct(
         #[Identifier]
         public string $revision,
@@ -23,6 +28,13 @@ final readonly class PhotoInput implements RecordInput
         public ?string $run = null,
         #[Identifier]
         public ?string $failure = null,
+        #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
+        public string $name = '',
+        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        public string $lies = '',
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} marks.')]
+        public array $marks = [],
         #[Version]
         public ?int $version = null,
     ) {

@@ -14,6 +14,9 @@ final readonly class PhotoView
      * @param string|null $takenAt by the clock of what took it
      * @param float|null  $seconds how long it plays
      * @param string      $plays   the same in words: '1:05'
+     * @param string         $name  as it was called where it came from
+     * @param string         $lies  where it stays; empty: it is here
+     * @param list<FileMark> $marks
      */
     public function __construct(
         public string $id,
@@ -35,6 +38,9 @@ final readonly class PhotoView
         public string $sha256,
         public string $by,
         public string $at,
+        public string $name,
+        public string $lies,
+        public array $marks,
     ) {
     }
 }

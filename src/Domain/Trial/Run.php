@@ -345,6 +345,12 @@ class Run extends Record
         return $this->startedAt;
     }
 
+    /** When its clock was started; null: nobody did. */
+    public function clockAt(): ?\DateTimeImmutable
+    {
+        return $this->clockAt;
+    }
+
     public function configuration(): Configuration
     {
         return $this->configuration?->content() ?? throw new \LogicException('A run is frozen before anything is asked of it.');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Http\Files;
 
 use Lustrum\Http\Cached;
+use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -44,6 +45,17 @@ final class FileAnswer
             }
             fclose($stream);
         }, $range === null ? 200 : 206, $headers);
+    }
+
+    /** A file that somebody sent: what others wrote is saved, never opened in our name. */
+    public static function held(Request $request, Files $files, string $sha256, FileKind $kind, string $type): Response
+    {
+        $answer = self::of($request, $files, $sha256, false, $type);
+        if ($kind === FileKind::Document) {
+            $answer->headers->set('Content-Disposition', 'attachment; filename="'.substr($sha256, 0, 12).'.'.FileKind::ending($type).'"');
+        }
+
+        return $answer;
     }
 
     /** @return array{int, int}|array{}|null first and last byte; empty where there are no such bytes; null: all of it */

@@ -83,14 +83,7 @@ final readonly class PhotoController
         if (!$this->files->has($photo->sha256())) {
             throw NotThere::picture();
         }
-        $answer = FileAnswer::of($request, $this->files, $photo->sha256(), false, $photo->type());
-        if ($photo->kind() === FileKind::Document) {
-            // What others wrote is saved, never opened in our name.
-            $answer->headers->set(
-                'Content-Disposition', 'attachment; filename="'.substr($photo->sha256(), 0, 12).'.'.FileKind::ending($photo->type()).'"',
-            );
-        }
 
-        return $answer;
+        return FileAnswer::held($request, $this->files, $photo->sha256(), $photo->kind(), $photo->type());
     }
 }

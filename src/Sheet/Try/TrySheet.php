@@ -16,6 +16,7 @@ final readonly class TrySheet
      * @param list<MethodView>  $methods
      * @param list<ArticleView> $articles
      * @param list<ReadyRow>    $now      what can be tried now, what matters most first
+     * @param string            $heap     what waits to be gone through; empty: nothing
      */
     public function __construct(
         public string $sentence,
@@ -24,6 +25,7 @@ final readonly class TrySheet
         public array $methods,
         public array $articles,
         public array $now,
+        public string $heap,
     ) {
     }
 }

@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Try;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Wording\HeapWords;
 use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Method\Method;
@@ -18,6 +19,7 @@ use Lustrum\Domain\Trial\RepeatPurpose;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\HeapFacts;
 use Lustrum\Facts\PanelFacts;
 use Lustrum\Facts\PlanFacts;
 use Lustrum\Facts\RunDots;
@@ -34,6 +36,7 @@ final readonly class TrySheets
         private Steps $steps,
         private PlanFacts $plans,
         private PanelFacts $panels,
+        private HeapFacts $heap,
     ) {
     }
 
@@ -79,6 +82,7 @@ final readonly class TrySheets
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
             array_map(static fn (Article $a): ArticleView => $a->view(), $articles), ReadyNow::of($trials, $book),
+            HeapWords::waits($this->heap->counts($revision->workspace()->id()->toRfc4122())['left']),
         );
     }
 

@@ -132,6 +132,12 @@ export const outingQuery = (outing: string) =>
     queryFn: () => must(api.GET('/api/outings/{id}/page', { params: { path: { id: outing } } })),
   });
 
+export const heapQuery = (workspace: string) =>
+  queryOptions({
+    queryKey: ['sheet', 'heap', workspace],
+    queryFn: () => must(api.GET('/api/workspaces/{id}/heap', { params: { path: { id: workspace } } })),
+  });
+
 export const panelQuery = (panel: string) =>
   queryOptions({
     queryKey: ['sheet', 'panel', panel],

@@ -23,6 +23,8 @@ export type Inputs = {
   runs: Schemas['RunInput'];
   courses: Schemas['CourseInput'];
   outings: Schemas['OutingInput'];
+  heapfiles: Schemas['HeapFileInput'];
+  cameras: Schemas['CameraInput'];
   panels: Schemas['PanelInput'];
   sheets: Schemas['PanelSheetInput'];
   readings: Schemas['ReadingInput'];

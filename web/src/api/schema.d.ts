@@ -106,6 +106,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cameras/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_camera"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cameras/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_camera"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/candidates/{id}": {
         parameters: {
             query?: never;
@@ -596,6 +630,109 @@ export interface paths {
         get: operations["lustrum_http_health_health"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heapfiles/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_heapfile"];
+        /** Takes in one file of a heap as a form: file, workspace, name, and optionally camera, zone and modified. */
+        post: operations["lustrum_http_try_heap_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heapfiles/{id}/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets the clock of its camera right, for all that the camera took. */
+        post: operations["lustrum_http_try_heap_clock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heapfiles/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The file as it is kept, whole or in part (a Range of bytes). */
+        get: operations["lustrum_http_try_heap_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heapfiles/{id}/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a file with a run. */
+        post: operations["lustrum_http_try_heap_keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heapfiles/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The picture itself, or the still of a clip; ?preview for a small one. */
+        get: operations["lustrum_http_try_heap_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heapfiles/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_heapfile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1761,6 +1898,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workspaces/{id}/heap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is not gone through yet, laid against the runs. */
+        get: operations["lustrum_http_try_heap_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/heap/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts aside all that is left, or what is named. */
+        post: operations["lustrum_http_try_heap_aside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/heap/known": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which files are here already, by their SHA-256, so that nothing is sent twice. */
+        post: operations["lustrum_http_try_heap_known"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workspaces/{id}/import": {
         parameters: {
             query?: never;
@@ -1979,6 +2167,8 @@ export interface components {
         "Core.Failure.Standing": "open" | "unplaced" | "fixUntried" | "holding" | "closed" | "cameBack" | "setAside" | "putRight" | "feared";
         /** @enum {string} */
         "Core.Footing.Footing": "level" | "tilted" | "broken";
+        /** @enum {string} */
+        "Core.Heap.Lies": "during" | "after" | "before" | "nowhere" | "untold";
         /** @enum {string} */
         "Core.Judging.Meets": "would" | "could" | "wouldNot" | "unknown";
         /** @enum {string} */
@@ -2564,8 +2754,12 @@ export interface components {
             by: string;
             at: string;
         };
+        "Domain.Finding.FileMark": {
+            at: number;
+            what: string;
+        };
         /** @enum {string} */
-        "Domain.Finding.FileState": "waiting" | "ready" | "broken";
+        "Domain.Finding.FileState": "waiting" | "ready" | "broken" | "away";
         "Domain.Finding.ObservationInput": {
             revision: string;
             text: string;
@@ -2609,6 +2803,79 @@ export interface components {
             sha256: string;
             by: string;
             at: string;
+            name: string;
+            lies: string;
+            marks: components["schemas"]["Domain.Finding.FileMark"][];
+        };
+        "Domain.Heap.AsideInput": {
+            files?: string[] | null;
+        };
+        "Domain.Heap.CameraInput": {
+            workspace: string;
+            name: string;
+            ahead?: number;
+            version?: number | null;
+        };
+        "Domain.Heap.CameraView": {
+            id: string;
+            version: number;
+            workspace: string;
+            name: string;
+            ahead: number;
+        };
+        "Domain.Heap.ClockInput": {
+            truly?: string | null;
+            run?: string | null;
+        };
+        "Domain.Heap.HeapFileInput": {
+            workspace: string;
+            name: string;
+            camera?: string;
+            zone?: string;
+            modified?: string | null;
+            marks?: components["schemas"]["Domain.Finding.FileMark"][];
+            aside?: boolean;
+            lies?: string;
+            sha256?: string;
+            bytes?: number;
+            type?: string;
+            seconds?: number | null;
+            version?: number | null;
+        };
+        "Domain.Heap.HeapFileView": {
+            id: string;
+            version: number;
+            workspace: string;
+            name: string;
+            camera: string;
+            zone: string;
+            modified: string | null;
+            lies: string;
+            kind: components["schemas"]["Storage.FileKind"];
+            type: string;
+            state: components["schemas"]["Domain.Finding.FileState"];
+            problem: string;
+            takenAt: string | null;
+            seconds: number | null;
+            plays: string;
+            bytes: number;
+            size: string;
+            width: number;
+            height: number;
+            sha256: string;
+            marks: components["schemas"]["Domain.Finding.FileMark"][];
+            aside: boolean;
+            photo: string | null;
+            by: string;
+        };
+        "Domain.Heap.KeepInput": {
+            photo: string;
+            run: string;
+            failure?: string | null;
+            caption?: string;
+        };
+        "Domain.Heap.KnownInput": {
+            sha256: string[];
         };
         "Domain.Method.CalibrationInput": {
             shown: number;
@@ -3493,6 +3760,16 @@ export interface components {
             rows: components["schemas"]["Http.Record.HistoryLine"][];
             next: string | null;
         };
+        "Http.Try.KnownFile": {
+            sha256: string;
+            where: string;
+        };
+        "Http.Try.KnownFiles": {
+            files: components["schemas"]["Http.Try.KnownFile"][];
+        };
+        "Http.Try.PutAside": {
+            files: number;
+        };
         "Http.Try.TakeBackInput": {
             password: string;
         };
@@ -3767,6 +4044,35 @@ export interface components {
         "Sheet.Frame.StationMark": {
             station: string;
             why: string;
+        };
+        "Sheet.Heap.HeapCamera": {
+            name: string;
+            files: number;
+            first: string | null;
+            said: string;
+        };
+        "Sheet.Heap.HeapRow": {
+            file: components["schemas"]["Domain.Heap.HeapFileView"];
+            moment: string | null;
+            run: string | null;
+            lies: components["schemas"]["Core.Heap.Lies"];
+            said: string;
+            into: number;
+        };
+        "Sheet.Heap.HeapRun": {
+            id: string;
+            name: string;
+            device: string;
+            letter: string;
+            from: string;
+        };
+        "Sheet.Heap.HeapSheet": {
+            sentence: string;
+            rows: components["schemas"]["Sheet.Heap.HeapRow"][];
+            more: number;
+            runs: components["schemas"]["Sheet.Heap.HeapRun"][];
+            cameras: components["schemas"]["Sheet.Heap.HeapCamera"][];
+            aside: components["schemas"]["Sheet.Heap.HeapRow"][];
         };
         "Sheet.Methods.EditionRow": {
             edition: number;
@@ -4200,6 +4506,7 @@ export interface components {
             methods: components["schemas"]["Domain.Method.MethodView"][];
             articles: components["schemas"]["Domain.Revision.ArticleView"][];
             now: components["schemas"]["Sheet.Try.ReadyRow"][];
+            heap: string;
         };
         "Sheet.Weigh.CellRow": {
             cell: string;
@@ -4606,6 +4913,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Finding.AssumptionView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_camera: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Heap.CameraInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Heap.CameraView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_camera: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Heap.CameraView"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -5659,6 +6036,237 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_heapfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Heap.HeapFileInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Heap.HeapFileView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Heap.HeapFileView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Heap.ClockInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Heap.CameraView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Heap.KeepInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Finding.PhotoView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_picture: {
+        parameters: {
+            query?: {
+                preview?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_heapfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Heap.HeapFileView"];
+                };
             };
             /** @description A problem, with a sentence for people */
             default: {
@@ -8020,6 +8628,107 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Device.DeviceView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Heap.HeapSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Heap.AsideInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Http.Try.PutAside"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_heap_known: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Heap.KnownInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Http.Try.KnownFiles"];
                 };
             };
             /** @description A problem, with a sentence for people */

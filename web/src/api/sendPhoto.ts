@@ -9,13 +9,15 @@ function mostMb(type: string): number {
   return family in MOST_MB ? MOST_MB[family as keyof typeof MOST_MB] : 25;
 }
 
+export const mostBytes = (type: string): number => mostMb(type) * 1_000_000;
+
 /** Sends a photo, a sound, a clip or a document to where it belongs. */
 export function sendPhoto(
   file: File,
   to: { revision: string; run?: string | undefined; failure?: string | undefined; caption?: string },
 ): Promise<unknown> {
   const most = mostMb(file.type);
-  if (file.size > most * 1_000_000)
+  if (file.size > mostBytes(file.type))
     return Promise.reject(new Error(`${file.name} is too large: at most ${most} MB can be taken.`));
   const form = new FormData();
   for (const [name, value] of Object.entries(to)) {

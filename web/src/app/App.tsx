@@ -18,6 +18,7 @@ const People = lazy(() => import('./People'));
 const Field = lazy(() => import('../field/Field'));
 const OnThisDevice = lazy(() => import('./OnThisDevice'));
 const Outings = lazy(() => import('./Outings'));
+const HeapPage = lazy(() => import('./HeapPage'));
 const Rate = lazy(() => import('./Rate'));
 const You = lazy(() => import('./You'));
 const Devices = lazy(() => import('./Devices'));
@@ -89,6 +90,7 @@ export function App() {
         <Route path="/people/:workspace" element={<People />} />
         <Route path="/out/:workspace" element={<Outings />} />
         <Route path="/out/:workspace/:outing" element={<Outings />} />
+        <Route path="/heap/:workspace/:file?" element={<HeapPage />} />
         <Route path="/you" element={<You />} />
         <Route path="/d/:device" element={<DeviceFrame />}>
           <Route path="brief" element={<Brief />} />

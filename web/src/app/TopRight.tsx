@@ -64,6 +64,13 @@ export function TopRight() {
                 </Link>
               </DropdownMenu.Item>
             ))}
+            {session.data?.workspaces.map((w) => (
+              <DropdownMenu.Item asChild key={`heap-${w.id}`}>
+                <Link className={ITEM} to={`/heap/${w.id}`}>
+                  Heap of {w.name}
+                </Link>
+              </DropdownMenu.Item>
+            ))}
             <DropdownMenu.Item asChild>
               <Link className={ITEM} to="/field">
                 In the field

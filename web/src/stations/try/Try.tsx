@@ -91,6 +91,13 @@ function TrySheet({ sheet }: { sheet: Schemas['TrySheet'] }) {
             </ol>
           </section>
         )}
+        {sheet.heap !== '' && (
+          <p className="mt-4 border-l-4 border-brass pl-3">
+            <Link className="font-semibold text-blue underline" to={`/heap/${frame.device.workspace}`}>
+              {sheet.heap}
+            </Link>
+          </p>
+        )}
         {sheet.trials.length > 0 && (
           <div className="mt-5">
             <TrialStrips rows={sheet.trials} />

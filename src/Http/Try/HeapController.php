@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Http\Try;
+
+use Lustrum\Action\Files\GoingThrough;
+use Lustrum\Action\Files\TakingHeap;
+use Lustrum\Domain\Finding\PhotoView;
+use Lustrum\Domain\Heap\AsideInput;
+use Lustrum\Domain\Heap\CameraView;
+use Lustrum\Domain\Heap\ClockInput;
+use Lustrum\Domain\Heap\HeapFile;
+use Lustrum\Domain\Heap\HeapFileView;
+use Lustrum\Domain\Heap\KeepInput;
+use Lustrum\Domain\Heap\KnownInput;
+use Lustrum\Facts\HeapFacts;
+use Lustrum\Http\Answer;
+use Lustrum\Http\Answers;
+use Lustrum\Http\Body;
+use Lustrum\Http\Files\FileAnswer;
+use Lustrum\Record\Records;
+use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NotThere;
+use Lustrum\Shared\Refusal\TooLarge;
+use Lustrum\Sheet\Heap\HeapSheet;
+use Lustrum\Sheet\Heap\HeapSheets;
+use Lustrum\Storage\FileKind;
+use Lustrum\Storage\Files;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Uid\Uuid;
+
+/** The heap of what was filmed, photographed or spoken. */
+final readonly class HeapController
+{
+    private const ID = ['id' => Requirement::UUID];
+
+    public function __construct(
+        private Records $records,
+        private Files $files,
+        private GoingThrough $going,
+    ) {
+    }
+
+    /** What is not gone through yet, laid against the runs. */
+    #[Route('/api/workspaces/{id}/heap', requirements: self::ID, methods: ['GET'])]
+    #[Answers(HeapSheet::class)]
+    public function sheet(Uuid $id, HeapSheets $sheets): JsonResponse
+    {
+        return new JsonResponse($sheets->of($this->records->workspace($id)));
+    }
+
+    /** Which files are here already, by their SHA-256, so that nothing is sent twice. */
+    #[Route('/api/workspaces/{id}/heap/known', requirements: self::ID, methods: ['POST'])]
+    #[Answers(KnownFiles::class)]
+    public function known(Uuid $id, #[Body] KnownInput $input, HeapFacts $facts): JsonResponse
+    {
+        $workspace = $this->records->workspace($id);
+        $this->records->mustWrite($workspace);
+        $known = $facts->known($workspace->id()->toRfc4122(), $input->sha256);
+
+        return Answer::of(new KnownFiles(array_map(
+            static fn (string $sha256, string $where): KnownFile => new KnownFile($sha256, $where), array_map(strval(...), array_keys($known)), array_values($known),
+        )));
+    }
+
+    /** Puts aside all that is left, or what is named. */
+    #[Route('/api/workspaces/{id}/heap/aside', requirements: self::ID, methods: ['POST'])]
+    #[Answers(PutAside::class)]
+    public function aside(Uuid $id, #[Body] AsideInput $input): JsonResponse
+    {
+        return Answer::of(new PutAside($this->going->putAside($this->records->workspace($id), $input->files)), ['heap', 'try']);
+    }
+
+    /** Takes in one file of a heap as a form: file, workspace, name, and optionally camera, zone and modified. */
+    #[Route('/api/heapfiles/{id}', requirements: self::ID, methods: ['POST'])]
+    #[Answers(HeapFileView::class)]
+    public function post(Uuid $id, Request $request, TakingHeap $taking): JsonResponse
+    {
+        $file = $request->files->get('file');
+        if (!$file instanceof UploadedFile) {
+            throw Invalid::at('file', 'No file arrived. Choose one and send it again.');
+        }
+        if (!$file->isValid()) {
+            throw TooLarge::cutOff(FileKind::Clip->mostBytes());
+        }
+        $fields = [];
+        foreach (['workspace', 'name', 'camera', 'zone', 'modified'] as $name) {
+            $value = $request->request->get($name, '');
+            if (!is_string($value) || !mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")) {
+                throw Invalid::at($name, 'This text cannot be stored.');
+            }
+            $fields += $value === '' ? [] : [$name => $value];
+        }
+
+        return Answer::written($taking->take($id, $fields, $file->getPathname()));
+    }
+
+    /** Keeps a file with a run. */
+    #[Route('/api/heapfiles/{id}/keep', requirements: self::ID, methods: ['POST'])]
+    #[Answers(PhotoView::class)]
+    public function keep(Uuid $id, #[Body] KeepInput $input): JsonResponse
+    {
+        return Answer::written($this->going->keep($id, $input));
+    }
+
+    /** Sets the clock of its camera right, for all that the camera took. */
+    #[Route('/api/heapfiles/{id}/clock', requirements: self::ID, methods: ['POST'])]
+    #[Answers(CameraView::class)]
+    public function clock(Uuid $id, #[Body] ClockInput $input): JsonResponse
+    {
+        return Answer::written($this->going->setClock($id, $input));
+    }
+
+    /** The picture itself, or the still of a clip; ?preview for a small one. */
+    #[Route('/api/heapfiles/{id}/picture', requirements: self::ID, methods: ['GET'])]
+    #[Answers(null, query: ['preview'])]
+    public function picture(Uuid $id, Request $request): Response
+    {
+        $file = $this->records->find(HeapFile::class, $id);
+        $preview = $request->query->has('preview') || $file->kind() === FileKind::Clip;
+        if (!in_array($file->kind(), [FileKind::Picture, FileKind::Clip], true) || !$this->files->has($file->sha256(), $preview)) {
+            throw NotThere::picture();
+        }
+
+        return FileAnswer::of($request, $this->files, $file->sha256(), $preview, 'image/jpeg');
+    }
+
+    /** The file as it is kept, whole or in part (a Range of bytes). */
+    #[Route('/api/heapfiles/{id}/file', requirements: self::ID, methods: ['GET'])]
+    #[Answers(null)]
+    public function file(Uuid $id, Request $request): Response
+    {
+        $file = $this->records->find(HeapFile::class, $id);
+        if (!$this->files->has($file->sha256())) {
+            throw NotThere::picture();
+        }
+
+        return FileAnswer::held($request, $this->files, $file->sha256(), $file->kind(), $file->type());
+    }
+}

@@ -15,7 +15,7 @@ export default defineConfig({
     actionTimeout: 10_000,
     // What answers from the device itself is looked at where a test goes offline.
     serviceWorkers: 'block',
-    trace: 'retain-on-failure',
+    trace: 'off',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

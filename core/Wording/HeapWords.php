@@ -47,6 +47,14 @@ final class HeapWords
         ]);
     }
 
+    /** The same of one thing that is looked at, with its run. */
+    public static function one(Laid $laid, string $run): string
+    {
+        return Messages::say('heap.one', [
+            'lies' => $laid->lies->value, 'early' => $laid->seconds < 0.0, 'time' => self::time(abs($laid->seconds)), 'run' => $run,
+        ]);
+    }
+
     /** A clock of a camera. */
     public static function clock(float $ahead, int $files): string
     {
@@ -64,12 +72,6 @@ final class HeapWords
             },
             'letter' => $letter, 'trial' => $trial, 'number' => $number,
         ]);
-    }
-
-    /** What lies near no run. */
-    public static function untold(): string
-    {
-        return Messages::say('heap.untold', []);
     }
 
     private static function time(float $seconds): string

@@ -11,8 +11,11 @@ use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
 use Lustrum\Action\Exchange\DeviceFile;
 use Lustrum\Action\Exchange\Importer;
+use Lustrum\Action\Files\TakingHeap;
 use Lustrum\Action\People\Members;
 use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Heap\Camera;
+use Lustrum\Domain\Heap\CameraInput;
 use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\InstrumentInput;
 use Lustrum\Domain\Trial\Outing;
@@ -25,6 +28,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Process\Process;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Component\Security\Core\Authentication\Token\UsernamePasswordToken;
 use Symfony\Component\Uid\Uuid;
@@ -45,6 +49,7 @@ final class DemoCommand extends Command
         private readonly TokenStorageInterface $tokens,
         private readonly RecordWriter $writer,
         private readonly Inputs $inputs,
+        private readonly TakingHeap $heap,
         #[Autowire('%kernel.project_dir%/demo')]
         private readonly string $folder,
     ) {
@@ -113,6 +118,9 @@ final class DemoCommand extends Command
             }
         }
         $this->outings($workspace);
+        if ($pictures !== null) {
+            $this->heap($workspace, $pictures);
+        }
     }
 
     /** Days out gather trials of several devices, here by what they are called: they belong to no device file either. */
@@ -140,6 +148,56 @@ final class DemoCommand extends Command
         }
     }
 
+    /** What was photographed and filmed on two days, and that nobody has gone through yet. */
+    private function heap(Workspace $workspace, string $folder): void
+    {
+        $heap = Row::json((string) file_get_contents($this->folder.'/heap.json'));
+        $at = $workspace->id()->toRfc4122();
+        $ahead = [];
+        foreach (Row::rows($heap['cameras'] ?? []) as $camera) {
+            $ahead[Row::text($camera['name'])] = Row::number($camera['ahead']);
+            $this->writer->put(Camera::class, Uuid::v7(), $this->inputs->read(CameraInput::class, ['workspace' => $at] + $camera));
+        }
+        foreach (Row::rows($heap['files'] ?? []) as $row) {
+            $begun = $this->em->getConnection()->fetchOne(
+                'SELECT extract(epoch FROM r.started_at) FROM run r JOIN trial t ON t.id = r.trial_id
+                 WHERE r.workspace_id = ? AND t.name = ? AND r.number = ? ORDER BY r.started_at DESC LIMIT 1', [$at, $row['trial'], $row['number']],
+            );
+            $says = Row::number($begun) + Row::number($row['after']) + ($ahead[Row::text($row['camera'])] ?? 0.0);
+            $seconds = Row::whole($row['seconds'] ?? 0);
+            $picture = self::drawn($folder, Row::text($row['scene']), Row::whole($row['seed']));
+            $this->heap->take(Uuid::v7(), [
+                'workspace' => $at, 'name' => Row::text($row['name']), 'camera' => Row::text($row['camera']), 'zone' => 'Europe/Berlin',
+                'modified' => gmdate('Y-m-d\TH:i:s\Z', (int) $says + $seconds),
+            ], $seconds === 0 ? $picture : self::panned($picture, $seconds));
+        }
+    }
+
+    /** A picture of the demo, drawn the first time that it is asked for. */
+    private static function drawn(string $folder, string $scene, int $seed): string
+    {
+        $picture = sprintf('%s/%s-%d.jpg', $folder, $scene, $seed);
+        if (!is_file($picture)) {
+            \Picture::draw($scene, $seed, $picture);
+        }
+
+        return $picture;
+    }
+
+    /** The same as a clip, as if somebody had walked along it. */
+    private static function panned(string $picture, int $seconds): string
+    {
+        $clip = $picture.'.mp4';
+        if (!is_file($clip)) {
+            (new Process([
+                'ffmpeg', '-v', 'error', '-y', '-loop', '1', '-i', $picture, '-t', (string) $seconds, '-r', '12', '-vf',
+                'scale=960:720,crop=640:480:30*t:15*t', '-pix_fmt', 'yuv420p', $clip,
+            ]))->mustRun();
+        }
+
+        return $clip;
+    }
+
     /** @return array<string, mixed> */
     private function file(string $name, ?string $folder): array
     {
@@ -157,10 +215,7 @@ final class DemoCommand extends Command
             if (!is_array($photo) || !is_string($photo['scene'] ?? null) || !is_int($photo['seed'] ?? null)) {
                 continue;
             }
-            $picture = sprintf('%s/%s-%d.jpg', $folder, $photo['scene'], $photo['seed']);
-            if (!is_file($picture)) {
-                \Picture::draw($photo['scene'], $photo['seed'], $picture);
-            }
+            $picture = self::drawn($folder, $photo['scene'], $photo['seed']);
             $photos[] = ['picture' => base64_encode((string) file_get_contents($picture))] + $photo;
         }
 

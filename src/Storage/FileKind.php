@@ -34,6 +34,19 @@ enum FileKind: string
         return null;
     }
 
+    /** What a file claims to be by its name; null: nothing that is known here. */
+    public static function ofName(string $name): ?self
+    {
+        $ending = strtolower(pathinfo($name, \PATHINFO_EXTENSION));
+        foreach (self::cases() as $kind) {
+            if (in_array($ending, self::TYPES[$kind->value], true)) {
+                return $kind;
+            }
+        }
+
+        return null;
+    }
+
     public static function ending(string $type): string
     {
         foreach (self::TYPES as $types) {

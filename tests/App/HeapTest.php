@@ -173,6 +173,8 @@ final class HeapTest extends ApiTestCase
         $stranger = $this->drop($this->folder.'/a.exe', 'clip.mp4');
         self::assertSame(415, $this->answered());
         self::assertStringContainsString('This is not a file that Lustrum can take', self::text($stranger, 'detail'));
+        file_put_contents($this->folder.'/letter.txt', 'Dear all.');
+        self::assertSame('“letter.mp4” is called like a clip and is none. It was not taken.', $this->drop($this->folder.'/letter.txt', 'letter.mp4')['detail']);
         file_put_contents($this->folder.'/none.mp4', '');
         self::assertSame('This file is empty.', $this->drop($this->folder.'/none.mp4', 'none.mp4')['detail']);
         self::assertSame(['P1.jpg'], array_keys($this->laid()));

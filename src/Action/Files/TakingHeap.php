@@ -17,6 +17,8 @@ use Lustrum\Record\Written;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Shared\Refusal\Taken;
+use Lustrum\Shared\Refusal\WrongKind;
+use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
 use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Uid\Uuid;
@@ -78,6 +80,7 @@ final readonly class TakingHeap implements Writing
         if ($known !== null) {
             throw Taken::identifier();
         }
+        self::mustBeWhatItIsCalled($path, $input->name);
         $this->mustBeNew($workspace->id()->toRfc4122(), $source);
         $file = $this->files->take($path, $id->toRfc4122(), $source);
 
@@ -93,6 +96,15 @@ final readonly class TakingHeap implements Writing
 
             return new Written($record->view(), $written->new, $written->stale);
         });
+    }
+
+    /** @throws WrongKind a clip that is none */
+    private static function mustBeWhatItIsCalled(string $path, string $name): void
+    {
+        $called = FileKind::ofName($name);
+        if (FileKind::ofType(Files::sniff($path)) === FileKind::Document && $called !== null && $called !== FileKind::Document) {
+            throw WrongKind::none($name, $called->value);
+        }
     }
 
     /** @throws Taken */

@@ -19,6 +19,11 @@ final class WrongKind extends Refusal
         ));
     }
 
+    public static function none(string $name, string $kind): self
+    {
+        return new self(sprintf('“%s” is called like a %s and is none. It was not taken.', $name, $kind));
+    }
+
     public static function file(string $taken): self
     {
         return new self(sprintf('This is not a file that Lustrum can take. Send %s.', $taken));

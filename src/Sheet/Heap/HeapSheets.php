@@ -52,11 +52,20 @@ final readonly class HeapSheets
         $known = array_filter($moments, static fn (?float $m): bool => $m !== null);
         $runs = $known === [] ? [] : $this->facts->runs($id, min($known) - self::AROUND, max($known) + self::AROUND);
         $laying = new Laying(array_column($runs, 'span'));
-        $row = static function (HeapFile $file) use ($moments, $laying): HeapRow {
+        $names = [];
+        foreach ($runs as $r) {
+            $names[$r['span']->run] = HeapWords::run($r['name'], $r['letter'], $r['trial'], $r['number']);
+        }
+        $row = static function (HeapFile $file) use ($moments, $laying, $names): HeapRow {
             $view = $file->view();
             $moment = $moments[$view->id];
 
-            return self::row($file, $moment, $moment === null ? new Laid(Lies::Untold) : $laying->lay(new Taken($view->id, $moment, $view->seconds ?? 0.0)));
+            $laid = $moment === null ? new Laid(Lies::Untold) : $laying->lay(new Taken($view->id, $moment, $view->seconds ?? 0.0));
+
+            return new HeapRow(
+                $view, $moment === null ? null : self::instant($moment), $laid->run, $laid->lies, HeapWords::laid($laid),
+                HeapWords::one($laid, $names[$laid->run ?? ''] ?? ''), $laid->lies === Lies::Before ? -$laid->seconds : $laid->seconds,
+            );
         };
         $rows = array_map($row, $all);
         usort($rows, static fn (HeapRow $a, HeapRow $b): int => [$a->moment === null, $moments[$a->file->id], $a->file->name, $a->file->id]
@@ -70,18 +79,10 @@ final readonly class HeapSheets
             ),
             $rows, max(0, $counts['left'] - count($rows)),
             array_map(static fn (array $r): HeapRun => new HeapRun(
-                $r['span']->run, HeapWords::run($r['name'], $r['letter'], $r['trial'], $r['number']), $r['device'], $r['letter'],
+                $r['span']->run, $names[$r['span']->run], $r['device'], $r['letter'],
                 self::instant($r['span']->from),
             ), $runs),
             self::cameras($all, $clocks), array_map($row, $aside),
-        );
-    }
-
-    private static function row(HeapFile $file, ?float $moment, Laid $laid): HeapRow
-    {
-        return new HeapRow(
-            $file->view(), $moment === null ? null : self::instant($moment), $laid->run, $laid->lies, HeapWords::laid($laid),
-            $laid->lies === Lies::Before ? -$laid->seconds : $laid->seconds,
         );
     }
 

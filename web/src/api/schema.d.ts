@@ -4057,6 +4057,7 @@ export interface components {
             run: string | null;
             lies: components["schemas"]["Core.Heap.Lies"];
             said: string;
+            sentence: string;
             into: number;
         };
         "Sheet.Heap.HeapRun": {

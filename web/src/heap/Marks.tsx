@@ -5,11 +5,11 @@ import { putRecord } from '../api/records';
 import { useWrite } from '../api/useWrite';
 import { Button } from '../ui/Button';
 import { Problem } from '../ui/Problem';
+import { seek } from '../ui/seek';
 import { clock } from '../ui/time';
 import { useKeys } from '../ui/useKeys';
 import { inOrder } from './marks';
 import type { Playing } from './Player';
-import { seek } from './still';
 
 type Mark = Schemas['FileMark'];
 

@@ -35,7 +35,7 @@ export function OneFile({ row, sheet, write, home, next, before }: Props) {
   const isRecording = file.kind === 'clip' || file.kind === 'sound';
   const when = row.moment === null ? '' : dayAndTime(row.moment);
   return (
-    <Sheet title={`${KIND[file.kind]} · ${file.name}`} sentence={[when, row.said].filter((s) => s !== '').join(': ')}>
+    <Sheet title={`${KIND[file.kind]} · ${file.name}`} sentence={row.sentence}>
       <nav aria-label="Heap" className="mt-3 flex flex-wrap gap-1">
         <Step to={home} words="All of the heap" />
         {before !== null && <Step to={`${home}/${before}`} words="The one before" />}
@@ -45,7 +45,7 @@ export function OneFile({ row, sheet, write, home, next, before }: Props) {
         <div>
           <Player file={file} playing={playing} />
           <p className="mt-1 text-sm text-soft">
-            {[file.camera, file.plays, file.size, file.lies === '' ? '' : `stays at ${file.lies}`]
+            {[when, file.camera, file.plays, file.size, file.lies === '' ? '' : `stays at ${file.lies}`]
               .filter((s) => s !== '')
               .join(' · ')}
           </p>

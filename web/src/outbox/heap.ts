@@ -56,6 +56,9 @@ function set(next: Going | null): void {
   listeners.forEach((l) => l());
 }
 
+/** Of the heap that is on its way, by SHA-256. */
+let seen = new Set<string>();
+
 const change = (part: (now: Going) => Partial<Going>) => going !== null && set({ ...going, ...part(going) });
 
 /** Which camera took it, as far as its name tells: 'GX010012.MP4' and 'GX010013.MP4' are of one. */
@@ -95,6 +98,7 @@ export async function dropHeap(workspace: string, files: File[]): Promise<void> 
   if (going !== null && going.done < going.all && going.workspace === workspace) {
     change((now) => ({ all: now.all + files.length }));
   } else {
+    seen = new Set();
     set({ workspace, all: files.length, done: 0, sent: 0, doubles: [], refused: [], large: [], waits: false });
   }
   window.addEventListener('beforeunload', leaving);
@@ -117,6 +121,14 @@ async function take(workspace: string, file: File): Promise<void> {
   try {
     const hash = await hashOf(file);
     here.set(hash, file);
+    if (seen.has(hash)) {
+      change((now) => ({
+        done: now.done + 1,
+        doubles: [...now.doubles, { name: file.name, why: 'dropped twice' }],
+      }));
+      return;
+    }
+    seen.add(hash);
     const id = uuid();
     await reach(async () => {
       const known = await must(

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 
 import type { Schemas } from '../../api/client';
 import { Slip } from '../Slip';
-import { dayAndTime, localTime } from '../time';
+import { seek } from '../seek';
+import { clock, dayAndTime, localTime } from '../time';
 
 type Photo = Schemas['PhotoView'];
 
@@ -99,6 +100,7 @@ function Tile({ photo, number }: { photo: Photo; number: number }) {
       <span className="text-soft">
         {photo.state === 'waiting' && 'waiting to be prepared'}
         {photo.state === 'broken' && 'cannot be shown'}
+        {photo.state === 'away' && `stays where it lies: ${photo.lies}`}
         {photo.state === 'ready' && (photo.kind === 'document' ? photo.type : photo.plays)}
       </span>
     </span>
@@ -108,16 +110,28 @@ function Tile({ photo, number }: { photo: Photo; number: number }) {
 /** A file in large: seen, heard, played, or saved. */
 function Opened({ photo }: { photo: Photo }) {
   const file = `/api/photos/${photo.id}/file`;
-  if (photo.kind === 'sound') return <audio src={file} controls className="w-full" />;
+  const playing = useRef<HTMLMediaElement | null>(null);
+  const marks = <Marks photo={photo} go={(at) => seek(playing.current, at)} />;
+  if (photo.kind === 'sound')
+    return (
+      <>
+        <audio ref={playing as RefObject<HTMLAudioElement | null>} src={file} controls className="w-full" />
+        {marks}
+      </>
+    );
   if (photo.kind === 'clip') {
     return (
-      <video
-        src={file}
-        poster={`/api/photos/${photo.id}/picture`}
-        controls
-        playsInline
-        className="max-h-[70vh] w-full border border-rule bg-ground"
-      />
+      <>
+        <video
+          ref={playing as RefObject<HTMLVideoElement | null>}
+          src={file}
+          poster={`/api/photos/${photo.id}/picture`}
+          controls
+          playsInline
+          className="max-h-[70vh] w-full border border-rule bg-ground"
+        />
+        {marks}
+      </>
     );
   }
   if (photo.kind === 'document') {
@@ -128,4 +142,25 @@ function Opened({ photo }: { photo: Photo }) {
     );
   }
   return <img src={`/api/photos/${photo.id}/picture`} alt={photo.caption} className="w-full border border-rule" />;
+}
+
+/** Moments that somebody marked; one touch goes there. */
+function Marks({ photo, go }: { photo: Photo; go: (at: number) => void }) {
+  if (photo.marks.length === 0) return null;
+  return (
+    <ol className="mt-2 text-sm">
+      {photo.marks.map((m, i) => (
+        <li key={i}>
+          <button
+            type="button"
+            className="min-h-6 cursor-pointer font-semibold text-blue tabular-nums underline"
+            onClick={() => go(m.at)}
+          >
+            {clock(m.at)}
+          </button>{' '}
+          {m.what}
+        </li>
+      ))}
+    </ol>
+  );
 }

@@ -527,6 +527,7 @@ function wrenCourse(Story $s, string $run, string $at): void
     $s->add('courses', ['run' => $run, 'name' => 'driver temperature', 'text' => implode("\n", $lines), 'unit' => '°C', 'timeUnit' => 'min', 'marks' => [
         ['kind' => 'first', 'value' => 60.0, 'from' => null, 'to' => null], ['kind' => 'peak', 'value' => null, 'from' => null, 'to' => null],
         ['kind' => 'mean', 'value' => null, 'from' => 2400.0, 'to' => 3600.0],
+        ['kind' => 'standard', 'value' => 60.0, 'from' => null, 'to' => null, 'start' => 20.0, 'around' => null],
     ]], $at, 'Ines Caldeira');
 }
 

@@ -8,7 +8,8 @@ use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 
 /**
- * The heap: what was filmed, photographed or spoken and waits to be gone through, and the clocks of cameras.
+ * The heap: what was filmed, photographed or spoken and waits to be gone through, and the clocks of cameras. What lasts
+ * while a run goes on, and pictures of displays.
  *
  * Written out by itself: it uses no class of the application, which goes on changing.
  */
@@ -49,6 +50,13 @@ final class Version20261126190000 extends AbstractMigration
             ADD marks JSONB NOT NULL DEFAULT '[]', DROP CONSTRAINT photo_state_known,
             ADD CONSTRAINT photo_state_known CHECK (state IN ('waiting', 'ready', 'broken', 'away'))");
         $this->addSql('ALTER TABLE photo ALTER lies DROP DEFAULT, ALTER name DROP DEFAULT, ALTER marks DROP DEFAULT');
+        $this->addSql('ALTER TABLE observation ADD until_run DOUBLE PRECISION DEFAULT NULL, ADD method_id UUID DEFAULT NULL REFERENCES method (id)');
+        $this->addSql('CREATE INDEX observation_method ON observation (method_id) WHERE method_id IS NOT NULL');
+        $this->addSql("ALTER TABLE trial ADD favourites JSONB NOT NULL DEFAULT '[]'");
+        $this->addSql('ALTER TABLE trial ALTER favourites DROP DEFAULT');
+        $this->addSql('ALTER TABLE observation ADD CONSTRAINT observation_until_known CHECK (until_run >= into_run)');
+        $this->addSql('ALTER TABLE photo ADD reading_id UUID DEFAULT NULL REFERENCES reading (id)');
+        $this->addSql('CREATE INDEX photo_reading ON photo (reading_id) WHERE reading_id IS NOT NULL');
         $this->addSql('CREATE INDEX photo_source ON photo (workspace_id, source)');
         $this->addSql('CREATE INDEX run_started ON run (workspace_id, started_at)');
     }

@@ -11,12 +11,16 @@ final readonly class Mark
      * @param float|null $value that is crossed
      * @param float|null $from  of a mean, in s; null: from the beginning
      * @param float|null $to    null: to the end
+     * @param float|null $start  from which it is to begin; null: where it did
+     * @param float|null $around in which surroundings; null: towards which it went
      */
     public function __construct(
         public MarkKind $kind,
         public ?float $value = null,
         public ?float $from = null,
         public ?float $to = null,
+        public ?float $start = null,
+        public ?float $around = null,
     ) {
     }
 
@@ -28,6 +32,8 @@ final readonly class Mark
             MarkKind::Last => $this->value === null ? null : self::last($samples, $this->value),
             MarkKind::Peak => $samples->range()[1],
             MarkKind::Lowest => $samples->range()[0],
+            // It has an interval, and is worked out by itself.
+            MarkKind::Standard => null,
             MarkKind::Mean => self::mean($samples, $this->from ?? $samples->t[0], $this->to ?? $samples->t[count($samples->t) - 1]),
         };
     }

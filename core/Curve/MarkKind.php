@@ -15,10 +15,12 @@ enum MarkKind: string
     case Lowest = 'lowest';
     /** Its mean over time, between two moments. */
     case Mean = 'mean';
+    /** How long from a common start to a value, in common surroundings. */
+    case Standard = 'standard';
 
-    /** Is it a moment, rather than a value? */
+    /** Is it a time, rather than a value? */
     public function isTime(): bool
     {
-        return $this === self::First || $this === self::Last;
+        return in_array($this, [self::First, self::Last, self::Standard], true);
     }
 }

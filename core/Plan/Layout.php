@@ -86,6 +86,41 @@ final readonly class Layout
     }
 
     /**
+     * The plan of what is left: cells of which nothing is left were done, and the others are repeated as often as the one
+     * of which most is left.
+     *
+     * @param non-empty-list<Slot> $left
+     * @param string               $reason why the others are left out
+     */
+    public function rest(array $left, string $reason): self
+    {
+        $counts = [];
+        foreach ($left as $slot) {
+            $key = self::cellKey($slot->levels, $slot->arm);
+            $counts[$key] = ($counts[$key] ?? 0) + 1;
+        }
+        $out = $this->leftOut;
+        foreach ($this->kind === PlanKind::Staircase ? [] : $this->cells() as [$levels, $arm]) {
+            if (!isset($counts[self::cellKey($levels, $arm)]) && $this->why($levels, $arm) === null) {
+                $out[] = new LeftOut($levels, $arm, $reason);
+            }
+        }
+
+        return new self(
+            $this->kind, $this->levels, $this->arms, $this->kind === PlanKind::Staircase ? count($left) : max($counts), $this->order, $this->seed, $out,
+            $this->setting,
+        );
+    }
+
+    /** @param array<string, string> $levels */
+    private static function cellKey(array $levels, string $arm): string
+    {
+        ksort($levels);
+
+        return $arm."\x1f".implode("\x1f", [...array_keys($levels), ...array_values($levels)]);
+    }
+
+    /**
      * The runs in their order; cells that were left out are none.
      *
      * @param list<Factor> $factors of the method

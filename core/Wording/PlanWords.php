@@ -139,6 +139,41 @@ final class PlanWords
     {
         return Messages::say('plan.ready', [
             'name' => $ready->name, 'next' => $ready->next, 'any' => $ready->next !== '', 'left' => $ready->left, 'must' => $ready->isMust,
+            'failed' => $ready->modes !== [], 'modes' => Messages::list($ready->modes), 'many' => count($ready->modes) > 1,
+        ]);
+    }
+
+    /** What the rest of a trial is called. */
+    public static function rest(string $name): string
+    {
+        return Messages::say('plan.rest', ['name' => $name]);
+    }
+
+    /** Why the rest of a plan leaves out what was done. */
+    public static function doneIn(string $name): string
+    {
+        return Messages::say('plan.doneIn', ['name' => $name]);
+    }
+
+    /** @param array<string, string> $favourites by person */
+    public static function favoured(array $favourites): string
+    {
+        return $favourites === [] ? '' : Messages::say('plan.favoured', ['who' => Messages::list(array_map(
+            static fn (string $who, string $what): string => Messages::say('plan.favours', ['who' => $who, 'what' => $what]),
+            array_map(strval(...), array_keys($favourites)), array_values($favourites),
+        ))]);
+    }
+
+    /**
+     * Parameters that go together over all variants of a plan, and the variants that would tell them apart.
+     *
+     * @param list<string> $names
+     * @param list<string> $further each variant in words
+     */
+    public static function entangled(array $names, array $further): string
+    {
+        return $names === [] ? '' : Messages::say('plan.entangled', [
+            'names' => Messages::list($names), 'n' => count($further), 'further' => Messages::list($further),
         ]);
     }
 

@@ -52,6 +52,12 @@ final class ReadingWords
         ]);
     }
 
+    /** What was read before it had come to rest is a bound: a settled value is asked for. */
+    public static function unsettled(string $metric, string $said, bool $least): string
+    {
+        return Messages::say('reading.unsettled', ['metric' => Messages::begin($metric), 'said' => $said, 'least' => $least]);
+    }
+
     /** How many readings are amended together, or would be. */
     public static function together(int $readings, bool $isTry): string
     {

@@ -577,6 +577,12 @@ final class Book
         ));
     }
 
+    /** At which intervals are drawn and verdicts given. */
+    public function confidence(): float
+    {
+        return $this->device->confidence;
+    }
+
     /** @return array<string, TrialResults> by trial */
     public function trialResults(Build $build): array
     {

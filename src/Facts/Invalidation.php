@@ -83,7 +83,7 @@ final readonly class Invalidation implements AfterWrite
         // It is led by its own sheet; what was rated becomes runs when it is unblinded.
         Panel::class => [self::NOTHING, ['try', 'panel']],
         PanelSheet::class => [self::NOTHING, ['panel']],
-        Observation::class => [self::NOTHING, ['find', 'run']],
+        Observation::class => [self::NOTHING, ['find', 'run', 'methods']],
         Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],
         // What was verified is asked for again; no conclusion rests on it.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Symfony\Component\Uid\Uuid;
+
 /** What leads through a run: the rig check, the clock and its looks, forecasts that are locked, what is odd, and its place in the plan. */
 final class ConsoleTest extends ApiTestCase
 {
@@ -204,5 +206,76 @@ final class ConsoleTest extends ApiTestCase
         $this->json('PUT', '/api/observations/'.$seen, $odd + ['explained' => 'A dry bearing, oiled since.', 'version' => 1]);
         self::assertSame(200, $this->answered());
         self::assertSame([], array_filter($open(), static fn (mixed $line): bool => str_starts_with(is_string($line) ? $line : '', 'Odd')));
+    }
+
+    public function testMarksAreCountedAndBecomeReadings(): void
+    {
+        $bench = $this->bench();
+        $method = $this->put('methods', [
+            'device' => $bench->device, 'name' => 'Belt', 'safety' => ['abort' => 'Smoke.'],
+            'channels' => [['key' => 'slips', 'metric' => 'slips', 'unit' => '1'], ['key' => 'slipping', 'metric' => 'time slipping', 'unit' => 's']],
+        ]);
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Belt']);
+        $run = $this->put('runs', ['trial' => $trial, 'clockAt' => '2026-03-02T10:00:00Z', 'lasted' => 100.0]);
+        foreach ([['Slip', 10.0, 14.0], ['slip', 40.0, null], ['Slip', 70.0, 71.0], ['Squeal', 20.0, null]] as [$text, $after, $until]) {
+            $this->put('observations', ['revision' => $bench->a, 'run' => $run, 'text' => $text, 'after' => $after, 'until' => $until]);
+        }
+        $sheet = $this->json('GET', '/api/runs/'.$run);
+        self::assertSame(['Slip: 3 times, 30.0 s apart on average; 5.00 s in all, 5.00 % of the run.'], array_column((array) $sheet['tallies'], 'sentence'));
+        $results = array_column((array) self::at($sheet, 'tallies', 0, 'results'), 'reading', 'what');
+        self::assertSame(['count' => '3', 'held' => '5.00 s', 'share' => '5.00 %', 'every' => '30.0 s'], $results);
+        $origin = self::text($sheet, 'tallies', 0, 'origin');
+        $this->put('readings', ['run' => $run, 'channel' => 'slips', 'text' => $results['count'], 'unit' => '1', 'confirmed' => $origin]);
+        $this->put('readings', ['run' => $run, 'channel' => 'slipping', 'text' => $results['held'], 'confirmed' => $origin]);
+        self::assertSame('Counted from the marks of “Slip”', self::text($this->json('GET', '/api/runs/'.$run), 'readings', 0, 'confirmed'));
+
+        $wrong = $this->json('PUT', '/api/observations/'.Uuid::v7()->toRfc4122(), [
+            'revision' => $bench->a, 'run' => $run, 'text' => 'Slip', 'after' => 10.0, 'until' => 4.0,
+        ]);
+        self::assertSame([422, 'It ends after it began.'], [$this->answered(), self::text($wrong, 'violations', 0, 'message')]);
+    }
+
+    public function testWhatStillMovesIsABoundUntilASettledValueIsRead(): void
+    {
+        $bench = $this->bench();
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'Pushing']);
+        $run = $this->put('runs', ['trial' => $trial]);
+        $reading = $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => 'still rising 41', 'unit' => 'N']);
+        $sheet = $this->json('GET', '/api/runs/'.$run);
+        self::assertSame(['still rising at 41 N', 'atLeast'], [self::text($sheet, 'readings', 0, 'said'), self::text($sheet, 'readings', 0, 'bound')]);
+        $asked = 'Push force was still rising at 41 N, so at least that: read it again once it has come to rest, and amend it.';
+        self::assertContains($asked, (array) $sheet['noticed']);
+        $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '43.5', 'unit' => 'N', 'reason' => 'It came to rest.', 'version' => 1]);
+        self::assertSame(200, $this->answered());
+        $sheet = $this->json('GET', '/api/runs/'.$run);
+        self::assertSame(['43.5 N', ''], [self::text($sheet, 'readings', 0, 'current', 'text'), self::text($sheet, 'readings', 0, 'bound')]);
+        self::assertNotContains($asked, (array) $sheet['noticed']);
+
+        $wrong = $this->json('PUT', '/api/readings/'.Uuid::v7()->toRfc4122(), ['run' => $run, 'channel' => 'push', 'text' => 'still falling < 3', 'unit' => 'N']);
+        self::assertSame(422, $this->answered(), json_encode($wrong) ?: '');
+    }
+
+    public function testThePictureOfADisplayStandsBesideItsNumber(): void
+    {
+        $bench = $this->bench();
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'Pushing']);
+        [$run, $other] = [$this->put('runs', ['trial' => $trial]), $this->put('runs', ['trial' => $trial])];
+        $reading = $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '41 N']);
+        $file = sys_get_temp_dir().'/lustrum-display-'.getmypid().'.jpg';
+        imagejpeg(imagecreatetruecolor(30, 30), $file);
+        $photo = Uuid::v7()->toRfc4122();
+        $this->upload('/api/photos/'.$photo, $file, ['revision' => $bench->a, 'run' => $run, 'reading' => $reading]);
+        self::assertSame(201, $this->answered());
+        self::assertSame($reading, self::text($this->json('GET', '/api/runs/'.$run), 'photos', 0, 'reading'));
+        $wrong = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $bench->a, 'run' => $other, 'reading' => $reading]);
+        self::assertSame([422, 'That was read on another run.'], [$this->answered(), $wrong['detail']]);
+
+        // Where its number is quoted, it opens too.
+        foreach ([$run, $other] as $one) {
+            $this->json('PUT', '/api/runs/'.$one, ['trial' => $trial, 'outcome' => 'held', 'version' => 1]);
+        }
+        $metric = self::text($this->json('GET', '/api/devices/'.$bench->device.'/brief'), 'measured', 0, 'id');
+        $rows = (array) $this->json('GET', '/api/revisions/'.$bench->a.'/runs?metric='.$metric)['rows'];
+        self::assertContains([['metric' => 'push force', 'photo' => $photo]], array_column($rows, 'displays'));
     }
 }

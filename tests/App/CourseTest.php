@@ -27,7 +27,7 @@ final class CourseTest extends ApiTestCase
         self::assertSame(['First at 35.0 °C: 600 s', 'Peak: 80.0 °C', 'First at 10.0 °C: never in this course'], array_column((array) $row['results'], 'sentence'));
         self::assertSame('', self::text($row, 'fit'), 'Four values say too little of where it goes.');
 
-        $this->put('readings', ['run' => $run, 'channel' => 'until', 'text' => self::text($row, 'results', 0, 'reading'), 'confirmed' => self::text($row, 'origin')]);
+        $this->put('readings', ['run' => $run, 'channel' => 'until', 'text' => self::text($row, 'results', 0, 'reading'), 'confirmed' => self::text($row, 'results', 0, 'origin')]);
         $sheet = $this->json('GET', '/api/runs/'.$run);
         self::assertSame(['600 s', 'From the course of Plate'], [self::text($sheet, 'readings', 0, 'current', 'text'), self::text($sheet, 'readings', 0, 'confirmed')]);
 
@@ -37,5 +37,24 @@ final class CourseTest extends ApiTestCase
         }
         $this->json('POST', '/api/courses/'.$course.'/withdraw', ['because' => 'Another plate.']);
         self::assertSame([], self::at($this->json('GET', '/api/runs/'.$run), 'courses'));
+    }
+
+    public function testACommonStartIsWorkedOutWithItsInterval(): void
+    {
+        $bench = $this->bench();
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'Cooling']);
+        $run = $this->put('runs', ['trial' => $trial]);
+        $lines = array_map(static fn (int $i): string => $i.'; '.round(20 + 60 * exp(-0.12 * $i) + ($i % 2 === 0 ? 0.3 : -0.3), 2), range(0, 24, 2));
+        $this->put('courses', [
+            'run' => $run, 'name' => 'Plate', 'unit' => '°C', 'timeUnit' => 'min', 'text' => implode("\n", $lines),
+            'marks' => [['kind' => 'standard', 'value' => 30.0, 'start' => 80.0, 'around' => 22.0], ['kind' => 'standard', 'value' => 20.0, 'around' => 22.0]],
+        ]);
+        $row = (array) self::at($this->json('GET', '/api/runs/'.$run), 'courses', 0);
+        self::assertStringStartsWith('From 80.0 °C to 30.0 °C, going towards 22.0 °C: ', self::text($row, 'results', 0, 'sentence'));
+        self::assertStringContainsString(', 95 %], by its own rate.', self::text($row, 'results', 0, 'sentence'));
+        self::assertStringEndsWith(' s', self::text($row, 'results', 0, 'reading'));
+        self::assertStringContainsString('for a start at 80.0 °C', self::text($row, 'results', 0, 'origin'));
+        self::assertStringContainsString('never reaches', self::text($row, 'results', 1, 'sentence'));
+        self::assertSame('', self::text($row, 'results', 1, 'reading'), 'Nothing is kept of what is never reached.');
     }
 }

@@ -283,4 +283,21 @@ final class MethodTest extends ApiTestCase
 
         return [self::at($sheet, 'method', 'version'), self::at($sheet, 'method', 'edition')];
     }
+
+    public function testIdeasAndComplaintsStandOnItsSheetUntilTheyAreSettled(): void
+    {
+        $bench = $this->bench();
+        $about = ['revision' => $bench->a, 'method' => $bench->method, 'text' => 'The hook slips off at 40 N'];
+        $remark = $this->put('observations', $about);
+        $this->put('observations', ['revision' => $bench->a, 'method' => $bench->method, 'text' => 'Tape on the rail', 'explained' => 'Edition 2 has it']);
+        $sheet = $this->json('GET', '/api/methods/'.$bench->method.'/sheet');
+        self::assertSame(['The hook slips off at 40 N', 'Tape on the rail'], array_column((array) $sheet['remarks'], 'text'), 'What is not settled comes first.');
+        self::assertNotNull($sheet['build']);
+        $this->json('PUT', '/api/observations/'.$remark, ['explained' => 'A longer hook', 'version' => 1] + $about);
+        self::assertSame('A longer hook', self::text($this->json('GET', '/api/methods/'.$bench->method.'/sheet'), 'remarks', 1, 'explained'));
+        $other = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Another']);
+        $build = $this->put('revisions', ['device' => $other, 'letter' => 'A']);
+        $wrong = $this->json('PUT', '/api/observations/'.Uuid::v7()->toRfc4122(), ['revision' => $build] + $about);
+        self::assertSame([422, 'method'], [$this->answered(), self::text($wrong, 'violations', 0, 'path')]);
+    }
 }

@@ -234,10 +234,10 @@ final class PlanTest extends ApiTestCase
         $layout = ['kind' => 'ladder', 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]]];
         $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Ladder', 'layout' => $layout]);
         $sheet = $this->json('GET', '/api/methods/'.$this->method.'/sheet');
-        $this->json('PUT', '/api/methods/'.$this->method, [
+        $kept = $this->json('PUT', '/api/methods/'.$this->method, [
             'device' => self::text($sheet, 'method', 'device'), 'name' => 'Drop', 'safety' => ['abort' => 'When it slips.'], 'version' => 1,
         ]);
-        self::assertSame(200, $this->answered());
+        self::assertSame(200, $this->answered(), json_encode($kept) ?: '');
         $row = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0);
 
         self::assertNull($row['plan']);
@@ -271,5 +271,88 @@ final class PlanTest extends ApiTestCase
 
         $this->json('PUT', '/api/trials/'.$wet, ['waitsFor' => [], 'version' => 1] + $waits);
         self::assertSame('Wet drop: one run and it is done; a must rests on it.', self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'now', 0, 'sentence'));
+    }
+
+    /** What failed with a method and is not closed is tried before what nobody waits for. */
+    public function testAnOpenFailureIsTriedFirst(): void
+    {
+        $this->world();
+        $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'revision', 'device');
+        $look = $this->put('methods', ['device' => $device, 'name' => 'Look', 'safety' => ['abort' => 'Never.'], 'questions' => [['metric' => 'neat', 'text' => 'Neat']]]);
+        $this->put('trials', ['revision' => $this->build, 'method' => $look, 'name' => 'A look', 'plannedRuns' => 1]);
+        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Drops', 'plannedRuns' => 5]);
+        $run = $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']], 'outcome' => 'failed', 'outcomeReason' => 'It cracked.']);
+        $this->put('failures', ['revision' => $this->build, 'mode' => 'Cracked rim', 'run' => $run]);
+
+        self::assertSame([
+            'Drops: 4 runs are left; Cracked rim failed there and is not closed.', 'A look: one run and it is done.',
+        ], array_column((array) $this->json('GET', '/api/revisions/'.$this->build.'/try')['now'], 'sentence'));
+    }
+
+    /** What a plan did not come to is the first plan of the next time. */
+    public function testTheRestOfAPlanBecomesATrial(): void
+    {
+        $this->world();
+        $layout = ['kind' => 'ladder', 'repeats' => 2, 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm', '60 cm']]]];
+        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Ladder', 'question' => 'How high?', 'layout' => $layout]);
+        foreach (['20 cm', '20 cm', '40 cm'] as $level) {
+            $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => $level]], 'outcome' => 'held']);
+        }
+        $next = Uuid::v7()->toRfc4122();
+        $rest = $this->json('POST', '/api/trials/'.$trial.'/rest', ['trial' => $next]);
+        self::assertSame([201, 'Ladder, the rest', 'How high?', 4], [$this->answered(), $rest['name'], $rest['question'], $rest['plannedRuns']]);
+        self::assertEquals([['levels' => [['name' => 'height', 'text' => '20 cm']], 'arm' => '', 'reason' => 'done in Ladder']], array_map(
+            static fn (mixed $cell): array => array_intersect_key((array) $cell, ['levels' => 1, 'arm' => 1, 'reason' => 1]), (array) self::at($rest, 'layout', 'leftOut'),
+        ));
+
+        $free = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Free']);
+        $said = $this->json('POST', '/api/trials/'.$free.'/rest', ['trial' => Uuid::v7()->toRfc4122()]);
+        self::assertSame([422, 'Its runs were not laid out, so there is no rest of a plan. Start a trial as any.'], [$this->answered(), $said['detail']]);
+        foreach (['40 cm', '60 cm', '60 cm'] as $level) {
+            $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => $level]], 'outcome' => 'held']);
+        }
+        $said = $this->json('POST', '/api/trials/'.$trial.'/rest', ['trial' => Uuid::v7()->toRfc4122()]);
+        self::assertSame([422, 'All of it was done. There is nothing left to plan.'], [$this->answered(), $said['detail']]);
+    }
+
+    public function testAFavouriteIsDeclaredBeforeTheFirstResult(): void
+    {
+        $this->world();
+        $body = ['revision' => $this->build, 'method' => $this->method, 'name' => 'Drops', 'plannedRuns' => 3];
+        $favourites = [['name' => 'Ines', 'text' => 'oval'], ['name' => 'Yusuf', 'text' => 'round']];
+        $trial = $this->put('trials', $body + ['favourites' => $favourites]);
+        $this->json('PUT', '/api/trials/'.$trial, ['favourites' => [['name' => 'Ines', 'text' => 'round']], 'version' => 1] + $body);
+        self::assertSame(200, $this->answered(), 'Until there is a result anybody may think again.');
+        $run = $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']]]);
+        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']], 'outcome' => 'held', 'version' => 1]);
+
+        $row = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0);
+        self::assertSame('Said before the first result: Ines favours round.', $row['favoured']);
+        $version = self::at($row, 'trial', 'version');
+        $said = $this->json('PUT', '/api/trials/'.$trial, ['favourites' => $favourites, 'version' => $version] + $body);
+        self::assertSame([422, 'favourites'], [$this->answered(), self::text($said, 'violations', 0, 'path')]);
+        $this->json('PUT', '/api/trials/'.$trial, ['question' => 'Which?', 'favourites' => [['name' => 'Ines', 'text' => 'round']], 'version' => $version] + $body);
+        self::assertSame(200, $this->answered(), json_encode($this->json('GET', '/api/session')) ?: '');
+    }
+
+    /** Of variants that differ in two things nobody can tell which of them did it. */
+    public function testWhatChangesTogetherOverTheVariantsIsNamedWithWhatWouldTellItApart(): void
+    {
+        $this->world();
+        $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'revision', 'device');
+        $arm = static fn (string $name, string $wall, string $rib): array => [
+            'name' => $name, 'planned' => 2, 'values' => [['name' => 'wall', 'text' => $wall], ['name' => 'rib', 'text' => $rib]],
+        ];
+        $this->build = $this->put('revisions', ['device' => $device, 'letter' => 'R', 'arms' => [$arm('thin', '2 mm', '4 mm'), $arm('thick', '3 mm', '8 mm')]]);
+        $levels = [['name' => 'height', 'levels' => ['40 cm']]];
+        $said = implode(' ', array_map(strval(...), array_filter((array) $this->look(['kind' => 'pairs', 'levels' => $levels, 'arms' => ['thin', 'thick']])['costs'], is_string(...))));
+        self::assertStringContainsString('wall and rib change together over these variants', $said);
+        self::assertMatchesRegularExpression('/One more variant would: (wall 3 mm with rib 4 mm|wall 2 mm with rib 8 mm)\./', $said);
+
+        $this->build = $this->put('revisions', [
+            'device' => $device, 'letter' => 'S', 'arms' => [$arm('thin', '2 mm', '4 mm'), $arm('thick', '3 mm', '4 mm'), $arm('ribbed', '2 mm', '8 mm')],
+        ]);
+        $said = json_encode($this->look(['kind' => 'matrix', 'levels' => $levels, 'arms' => ['thin', 'thick', 'ribbed']]), \JSON_UNESCAPED_UNICODE) ?: '';
+        self::assertStringNotContainsString('change together', $said, 'Each is held apart by one of them.');
     }
 }

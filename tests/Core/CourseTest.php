@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
+use Lustrum\Core\CoreException;
 use Lustrum\Core\Curve\CourseText;
 use Lustrum\Core\Curve\Exponential;
 use Lustrum\Core\Curve\Mark;
 use Lustrum\Core\Curve\MarkKind;
 use Lustrum\Core\Curve\Samples;
+use Lustrum\Core\Curve\Standard;
+use Lustrum\Core\Curve\Tally;
+use Lustrum\Core\Curve\Touch;
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Wording\CourseWords;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -104,5 +108,70 @@ final class CourseTest extends TestCase
         $t = array_map(static fn (int $i): float => 60.0 * $i, range(0, 10));
         $fit = Exponential::fit(Samples::of($t, array_map(static fn (float $s): float => 20.0 + 60.0 * exp(-$s / 300.0), $t)));
         self::assertStringStartsWith('It goes towards 20.0 °C, two thirds of the way in 5 min;', CourseWords::fit($fit, '°C'));
+    }
+
+    /** Newton's law of cooling with k = 0.002 a second, in surroundings of 20. */
+    private static function cooling(float $off = 0.0): Samples
+    {
+        $t = range(0.0, 1800.0, 120.0);
+
+        return Samples::of($t, array_map(
+            static fn (float $at): float => 20 + 60 * exp(-0.002 * $at) + $off * (fmod($at, 240.0) === 0.0 ? 1 : -1), $t,
+        ));
+    }
+
+    public function testACommonStartAndOtherSurroundings(): void
+    {
+        $same = Standard::of(self::cooling(), new Mark(MarkKind::Standard, 30.0), 0.95);
+        self::assertEqualsWithDelta(log(6) / 0.002, $same->time, 1e-3, 'As it was.');
+        $warm = Standard::of(self::cooling(), new Mark(MarkKind::Standard, 30.0, start: 70.0, around: 25.0), 0.95);
+        self::assertEqualsWithDelta(log(45 / 5) / 0.002, $warm->time, 1e-3);
+    }
+
+    public function testTheIntervalIsThatOfItsRate(): void
+    {
+        $samples = self::cooling(0.5);
+        $fit = Exponential::fit($samples);
+        $found = Standard::of($samples, new Mark(MarkKind::Standard, 30.0, start: 80.0, around: 20.0), 0.95);
+        self::assertNotNull($found->low);
+        self::assertNotNull($found->high);
+        self::assertNotNull($fit->se);
+        // t of 0.975 with 13 degrees of freedom: 2.1604 (any table of Student's t).
+        self::assertEqualsWithDelta($found->time * $fit->k / ($fit->k + 2.1604 * $fit->se), $found->low, 1e-2);
+        self::assertEqualsWithDelta($found->time * $fit->k / ($fit->k - 2.1604 * $fit->se), $found->high, 1e-2);
+        $wide = Standard::of($samples, new Mark(MarkKind::Standard, 30.0, start: 80.0, around: 20.0), 0.99);
+        self::assertLessThan($found->low, $wide->low);
+    }
+
+    public function testWhatIsNeverReachedSaysSo(): void
+    {
+        $this->expectException(CoreException::class);
+        $this->expectExceptionMessage('From 80 it never reaches 30 in surroundings of 35.');
+        Standard::of(self::cooling(), new Mark(MarkKind::Standard, 30.0, start: 80.0, around: 35.0), 0.95);
+    }
+
+    public function testItIsSaidWithItsInterval(): void
+    {
+        $found = Standard::of(self::cooling(0.5), new Mark(MarkKind::Standard, 30.0, start: 80.0, around: 20.0), 0.95);
+        self::assertMatchesRegularExpression(
+            '/^From 80\.0 °C to 30\.0 °C, going towards 20\.0 °C: 14\.9 min \[14\.2 min to 15\.6 min, 95 %\], by its own rate\.$/',
+            CourseWords::standard($found, '°C', 0.95),
+        );
+        self::assertSame(
+            'From the rate of the course of Plate, for a start at 80.0 °C, going towards 20.0 °C', CourseWords::standardOrigin($found, 'Plate', '°C'),
+        );
+    }
+
+    public function testWhatIsMarkedAgainAndAgainIsCounted(): void
+    {
+        $tally = Tally::of([new Touch(30.0), new Touch(10.0), new Touch(90.0)], 120.0);
+        self::assertSame([3, null, null, 40.0], [$tally->count, $tally->held, $tally->share, $tally->every]);
+        // What overlaps lasted once.
+        $held = Tally::of([new Touch(10.0, 20.0), new Touch(15.0, 30.0), new Touch(50.0, 55.0), new Touch(52.0)], 100.0);
+        self::assertSame([4, 25.0, 0.25, 14.0], [$held->count, $held->held, $held->share, $held->every]);
+        self::assertNull(Tally::of([new Touch(5.0, 9.0)], null)->share, 'While it goes on nobody knows of how much.');
+        self::assertSame(1.0, Tally::of([new Touch(0.0, 9.0)], 8.0)->share, 'No more than all of it.');
+        self::assertSame('Slip: 4 times, 14.0 s apart on average; 25.0 s in all, 25.0 % of the run.', CourseWords::tally('slip', $held, false));
+        self::assertSame('Slip: 3 times, 40.0 s apart on average, so far.', CourseWords::tally('slip', $tally, true));
     }
 }

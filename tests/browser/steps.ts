@@ -8,9 +8,10 @@ const PASSWORD = process.env['LUSTRUM_PASSWORD'] ?? 'furrow-and-kite-2026';
 /** Who signed in on this worker before: a session lasts longer than one test. */
 const sessions = new Map<string, Cookie[]>();
 
-export async function signIn(page: Page, who = 'maren@hollowlane.example'): Promise<void> {
+/** @param anew with a session of its own, for what signs others out */
+export async function signIn(page: Page, who = 'maren@hollowlane.example', anew = false): Promise<void> {
   const within = page.getByRole('button', { name: /people and sign out/ });
-  await page.context().addCookies(sessions.get(who) ?? []);
+  if (!anew) await page.context().addCookies(sessions.get(who) ?? []);
   await page.goto('/');
   await expect(within.or(page.getByLabel('E-mail'))).toBeVisible();
   if (await within.isVisible()) return;
@@ -18,7 +19,7 @@ export async function signIn(page: Page, who = 'maren@hollowlane.example'): Prom
   await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(within).toBeVisible();
-  sessions.set(who, await page.context().cookies());
+  if (!anew) sessions.set(who, await page.context().cookies());
 }
 
 /** Opens a station of a build of one of the demo's devices. */

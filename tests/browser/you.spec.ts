@@ -11,8 +11,8 @@ test('a lost phone is signed out from the desk, and a new password signs out eve
   page,
 }) => {
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
-  await signIn(phone, WHO);
-  await signIn(page, WHO);
+  await signIn(phone, WHO, true);
+  await signIn(page, WHO, true);
   await page.goto('/');
   await press(page, /people and sign out/);
   await page.getByRole('menuitem', { name: 'Password and places' }).click();
@@ -27,7 +27,7 @@ test('a lost phone is signed out from the desk, and a new password signs out eve
   await phone.goto('/');
   await expect(phone.getByRole('button', { name: 'Sign in' })).toBeVisible();
 
-  await signIn(phone, WHO);
+  await signIn(phone, WHO, true);
   await press(page, 'Change your password');
   await fill(page, { 'Your present password': 'not this one', 'The new one': NEW });
   await page.getByRole('dialog').getByRole('button', { name: 'Change it' }).click();

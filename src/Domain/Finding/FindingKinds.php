@@ -14,7 +14,7 @@ final class FindingKinds implements Registration
         return [
             new Kind(
                 'observation', 'observations', Observation::class, ObservationInput::class, ObservationView::class,
-                ['revision' => 'revision', 'run' => 'run'], numerous: true,
+                ['revision' => 'revision', 'run' => 'run', 'method' => 'method'], numerous: true,
             ),
             new Kind(
                 'failure', 'failures', Failure::class, FailureInput::class, FailureView::class,
@@ -27,7 +27,7 @@ final class FindingKinds implements Registration
             ),
             new Kind(
                 'photo', 'photos', Photo::class, PhotoInput::class, PhotoView::class,
-                ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure'], put: false, carriesFile: true, numerous: true,
+                ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure', 'reading' => 'reading'], put: false, carriesFile: true, numerous: true,
             ),
         ];
     }

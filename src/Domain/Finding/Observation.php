@@ -6,12 +6,14 @@ namespace Lustrum\Domain\Finding;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Instant;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -40,6 +42,14 @@ class Observation extends Record
     #[ORM\Column(name: 'into_run', nullable: true)]
     private ?float $after = null;
 
+    /** It is an idea for this method, or a complaint about its rig. */
+    #[ORM\ManyToOne]
+    private ?Method $method = null;
+
+    /** Seconds into its run at which it ended; null: it has no length. */
+    #[ORM\Column(name: 'until_run', nullable: true)]
+    private ?float $until = null;
+
     /** It must be explained or dismissed before anything rests on its run. */
     #[ORM\Column]
     private bool $odd = false;
@@ -61,6 +71,11 @@ class Observation extends Record
         $this->text = trim($input->text);
         $this->saidBy = trim($input->saidBy);
         $this->after = $input->after;
+        $this->method = $records->namedOrNull(Method::class, $input->method, 'method');
+        if ($this->method !== null && !$this->method->belongsTo()->equals($this->belongsTo())) {
+            throw Invalid::at('method', 'That is a method of another device.');
+        }
+        $this->until = $input->after === null ? null : $input->until;
         $this->odd = $input->odd;
         $this->explained = trim($input->explained);
     }
@@ -81,6 +96,7 @@ class Observation extends Record
         return new ObservationView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->text,
             $this->saidBy, $this->createdBy(), Instant::write($this->createdAt()), $this->after, $this->odd, $this->explained,
+            $this->until, $this->method?->id()->toRfc4122(),
         );
     }
 }

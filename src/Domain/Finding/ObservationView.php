@@ -18,6 +18,8 @@ final readonly class ObservationView
         public ?float $after,
         public bool $odd,
         public string $explained,
+        public ?float $until,
+        public ?string $method,
     ) {
     }
 }

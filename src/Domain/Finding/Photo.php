@@ -8,11 +8,13 @@ use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\FileWords;
 use Lustrum\Domain\Revision\Revision;
+use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Instant;
+use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -36,6 +38,10 @@ class Photo extends Record
     #[ORM\ManyToOne]
     private ?Failure $failure = null;
 
+    /** It shows the display that this was read off. */
+    #[ORM\ManyToOne]
+    private ?Reading $reading = null;
+
     #[ORM\Column(length: 300)]
     private string $caption = '';
 
@@ -53,6 +59,10 @@ class Photo extends Record
     {
         $this->run = $records->namedOrNull(Run::class, $input->run, 'run');
         $this->failure = $records->namedOrNull(Failure::class, $input->failure, 'failure');
+        $this->reading = $records->namedOrNull(Reading::class, $input->reading, 'reading');
+        if ($this->reading !== null && !$this->reading->run()->id()->equals($this->run?->id() ?? $this->id())) {
+            throw Invalid::at('reading', 'That was read on another run.');
+        }
         $this->caption = trim($input->caption);
         $this->marks = $input->marks;
     }
@@ -82,7 +92,7 @@ class Photo extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->failure?->id()->toRfc4122(),
             $this->caption, $this->kind, $this->type, $this->state, $this->problem, $this->takenAt, $this->seconds, FileWords::plays($this->seconds),
             $this->width, $this->height, $this->bytes, $this->sha256, $this->createdBy(), Instant::write($this->createdAt()),
-            $this->name, $this->lies, $this->marks,
+            $this->name, $this->lies, $this->marks, $this->reading?->id()->toRfc4122(),
         );
     }
 
@@ -90,6 +100,7 @@ class Photo extends Record
     public function isTheSame(string $source, PhotoInput $input): bool
     {
         return $this->source === $source && $this->caption === trim($input->caption) && $this->revision->id()->toRfc4122() === $input->revision
-            && $this->run?->id()->toRfc4122() === $input->run && $this->failure?->id()->toRfc4122() === $input->failure;
+            && $this->run?->id()->toRfc4122() === $input->run && $this->failure?->id()->toRfc4122() === $input->failure
+            && $this->reading?->id()->toRfc4122() === $input->reading;
     }
 }

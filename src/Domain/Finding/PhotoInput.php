@@ -16,6 +16,7 @@ final readonly class PhotoInput implements RecordInput
     /**
      * @param string         $name  as it was called where it came from
      * @param string         $lies  where it stays; empty: it is here
+     * @param string|null    $reading whose display it shows
      * @param list<FileMark> $marks moments of a clip or a sound
      */
     public function __construct(
@@ -35,6 +36,8 @@ final readonly class PhotoInput implements RecordInput
         #[Assert\Valid]
         #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} marks.')]
         public array $marks = [],
+        #[Identifier]
+        public ?string $reading = null,
         #[Version]
         public ?int $version = null,
     ) {

@@ -17,6 +17,7 @@ final readonly class PhotoView
      * @param string         $name  as it was called where it came from
      * @param string         $lies  where it stays; empty: it is here
      * @param list<FileMark> $marks
+     * @param string|null    $reading whose display it shows
      */
     public function __construct(
         public string $id,
@@ -41,6 +42,7 @@ final readonly class PhotoView
         public string $name,
         public string $lies,
         public array $marks,
+        public ?string $reading,
     ) {
     }
 }

@@ -16,6 +16,8 @@ final readonly class CourseMark
      * @param float|null $value that is crossed, in the unit of the course
      * @param float|null $from  s
      * @param float|null $to    s
+     * @param float|null $start  from which it is to begin, in the unit of the course; null: where it did
+     * @param float|null $around surroundings, in the unit of the course; null: those that it went towards
      */
     public function __construct(
         public MarkKind $kind = MarkKind::Peak,
@@ -25,12 +27,16 @@ final readonly class CourseMark
         public ?float $from = null,
         #[Number]
         public ?float $to = null,
+        #[Number]
+        public ?float $start = null,
+        #[Number]
+        public ?float $around = null,
     ) {
     }
 
     public function mark(): Mark
     {
-        return new Mark($this->kind, $this->value, $this->from, $this->to);
+        return new Mark($this->kind, $this->value, $this->from, $this->to, $this->start, $this->around);
     }
 
     /** @param array<array-key, mixed> $row */
@@ -39,6 +45,7 @@ final readonly class CourseMark
         return new self(
             MarkKind::tryFrom(Row::text($row['kind'] ?? '')) ?? MarkKind::Peak, Row::numberOrNull($row['value'] ?? null),
             Row::numberOrNull($row['from'] ?? null), Row::numberOrNull($row['to'] ?? null),
+            Row::numberOrNull($row['start'] ?? null), Row::numberOrNull($row['around'] ?? null),
         );
     }
 }

@@ -10,11 +10,14 @@ use Lustrum\Core\Quantity\QuantityText;
 use Lustrum\Core\Quantity\Typed;
 use Lustrum\Core\Quantity\TypedKind;
 use Lustrum\Core\Quantity\Unit;
+use Lustrum\Shared\Measure;
 use Lustrum\Shared\Refusal\Invalid;
 
 /** A reading as somebody said it: a value, about a value, a range, a bound, a word of a scale, or a number whose unit nobody knows. */
 final readonly class Said
 {
+    /** A display that had not come to rest: what it would have shown lies beyond. */
+    private const MOVING = '/^still (rising|falling)(?: at)?\s+(.+)$/iu';
     private const NOT_KNOWN = ' (unit not known)';
 
     /**
@@ -75,6 +78,9 @@ final readonly class Said
      */
     public static function of(string $text, string $beside): self
     {
+        if (preg_match(self::MOVING, trim($text), $m) === 1) {
+            return self::moving(strtolower($m[1]), self::of($m[2], $beside));
+        }
         try {
             return new self(Quantity::typedBeside($text, $beside));
         } catch (CoreException $plain) {
@@ -97,6 +103,26 @@ final readonly class Said
             TypedKind::AtMost => 'atMost',
             default => '',
         }, $typed->u);
+    }
+
+    /**
+     * Read while it still moved: it is a bound, until a settled one is read.
+     *
+     * @throws Invalid
+     */
+    private static function moving(string $way, self $said): self
+    {
+        if ($said->bound !== '') {
+            throw Invalid::at('text', 'What still moves is a bound already: type the number alone.');
+        }
+
+        return new self($said->quantity, sprintf('still %s at %s', $way, $said->words !== '' ? $said->words : Measure::of($said->quantity)->view()->text), $way === 'rising' ? 'atLeast' : 'atMost', $said->u);
+    }
+
+    /** Was it read while it still moved? */
+    public static function isUnsettled(string $words): bool
+    {
+        return preg_match(self::MOVING, $words) === 1;
     }
 
     /** With its unit, which may have stood beside the field. */

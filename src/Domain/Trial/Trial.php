@@ -77,6 +77,10 @@ class Trial extends Record
     #[ORM\Column(type: TextsType::NAME)]
     private array $waitsFor = [];
 
+    /** @var list<Found> by person, what they would have chosen before the first result */
+    #[ORM\Column(type: FoundType::NAME)]
+    private array $favourites = [];
+
     #[ORM\Column(type: LayoutType::NAME, nullable: true)]
     private ?Layout $layout = null;
 
@@ -107,8 +111,28 @@ class Trial extends Record
         $this->signOffs = $this->agreed($input->signOffs);
         $this->override = $input->override;
         $this->waitsFor = $input->waitsFor;
+        $this->favour($input->favourites, $records);
         $this->lay($input->layout);
         $this->until(trim($input->untilChannel), trim($input->untilWidth));
+    }
+
+    /**
+     * Afterwards nobody can say what they would have chosen.
+     *
+     * @param list<Found> $favourites
+     */
+    private function favour(array $favourites, Records $records): void
+    {
+        $favourites = array_values(array_filter($favourites, static fn (Found $f): bool => trim($f->name) !== '' && trim($f->text) !== ''));
+        if ($favourites == $this->favourites) {
+            return;
+        }
+        foreach ($this->isWritten() ? $records->all(Run::class, ['trial' => $this]) : [] as $run) {
+            if ($run->outcome() !== null) {
+                throw Invalid::at('favourites', 'There are results by now. Who favoured what is said before the first one, and stays as it was.');
+            }
+        }
+        $this->favourites = $favourites;
     }
 
     /** @throws Invalid at the field that is wrong */
@@ -240,7 +264,7 @@ class Trial extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->method->id()->toRfc4122(),
             $this->name, $this->question, $this->plannedRuns, $this->repeats, $this->state, $this->signOffs, $this->override,
             $this->untilChannel, $this->untilWidth, Instant::write($this->createdAt()),
-            $this->layout === null ? null : LayoutView::of($this->layout), $this->waitsFor,
+            $this->layout === null ? null : LayoutView::of($this->layout), $this->waitsFor, $this->favourites,
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class TrialInput implements RecordInput
      * @param LayoutInput|null $layout how its runs are laid out, which says how many there are; null: only their number is planned
      * @param string $untilChannel key of the channel whose mean is to be known; empty: the planned number is all there is
      * @param list<string> $waitsFor weather, a season, a part, a person, a permit; none: it can be tried now
+     * @param list<Found> $favourites by person, which contender they would choose now; said before the first result
      * @param string $untilWidth   to which half-width, with its unit: '2 N'; the planned runs are the first stage then
      */
     public function __construct(
@@ -49,6 +50,9 @@ final readonly class TrialInput implements RecordInput
         public ?LayoutInput $layout = null,
         #[Choices]
         public array $waitsFor = [],
+        #[Assert\Valid]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} favourites.')]
+        public array $favourites = [],
         #[Version]
         public ?int $version = null,
     ) {

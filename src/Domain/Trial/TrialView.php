@@ -10,6 +10,7 @@ final readonly class TrialView
      * @param int    $plannedRuns  nought where nobody said how many
      * @param list<SignOff> $signOffs
      * @param list<string> $waitsFor
+     * @param list<Found>  $favourites by person
      * @param string $untilChannel key of the channel whose mean is to be known to untilWidth; empty: none
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class TrialView
         public string $createdAt,
         public ?LayoutView $layout,
         public array $waitsFor,
+        public array $favourites,
     ) {
     }
 }

@@ -33,7 +33,7 @@ final readonly class PhotoController
     ) {
     }
 
-    /** Takes in a photograph, sound, clip or document as a form: file, revision, and optionally run, failure and caption. */
+    /** Takes in a photograph, sound, clip or document as a form: file, revision, and optionally run, failure, reading and caption. */
     #[Route('/api/photos/{id}', requirements: self::ID, methods: ['POST'])]
     #[Answers(PhotoView::class)]
     public function post(Uuid $id, Request $request, TakingIn $taking): JsonResponse
@@ -46,7 +46,7 @@ final readonly class PhotoController
             throw TooLarge::cutOff(FileKind::Clip->mostBytes());
         }
         $fields = [];
-        foreach (['revision', 'run', 'failure', 'caption'] as $name) {
+        foreach (['revision', 'run', 'failure', 'reading', 'caption'] as $name) {
             $value = $request->request->get($name, '');
             if (!is_string($value) || !mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")) {
                 throw Invalid::at($name, 'This text cannot be stored.');

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace Lustrum\Http\Try;
 
+use Lustrum\Action\Run\PlanningRest;
 use Lustrum\Action\Run\TakingUp;
 use Lustrum\Action\Run\TryingSomething;
+use Lustrum\Domain\Trial\RestInput;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunView;
 use Lustrum\Domain\Trial\SaidView;
 use Lustrum\Domain\Trial\TakeUpInput;
+use Lustrum\Domain\Trial\Trial;
+use Lustrum\Domain\Trial\TrialView;
 use Lustrum\Domain\Trial\TriedView;
 use Lustrum\Domain\Trial\TryInput;
+use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Record\Records;
@@ -75,5 +80,16 @@ final readonly class TryController
         $this->records->mustWrite($run->workspace());
 
         return new JsonResponse($this->takingUp->takeUp($run, $input));
+    }
+
+    /** What its plan did not come to is the first plan of the next time. */
+    #[Route('/api/trials/{id}/rest', requirements: self::ID, methods: ['POST'])]
+    #[Answers(TrialView::class)]
+    public function rest(Uuid $id, #[Body] RestInput $input, PlanningRest $planning): JsonResponse
+    {
+        $trial = $this->records->find(Trial::class, $id);
+        $this->records->mustWrite($trial->workspace());
+
+        return Answer::written($planning->plan($trial, $input));
     }
 }

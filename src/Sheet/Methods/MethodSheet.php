@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Methods;
 
+use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Method\MethodView;
 use Lustrum\Sheet\Build\Pick;
 
@@ -21,6 +22,8 @@ final readonly class MethodSheet
      * @param list<string>                    $methods     the others of the device
      * @param list<Pick>                      $steps       of use, in their order
      * @param list<Pick>                      $uses
+     * @param list<ObservationView>           $remarks     ideas and complaints, what is not settled first
+     * @param string|null                     $build       that a new one is kept with; null: there is none yet
      * @param list<Pick>                      $measurable  what relations between readings know
      */
     public function __construct(
@@ -38,6 +41,8 @@ final readonly class MethodSheet
         public array $steps,
         public array $uses,
         public array $measurable,
+        public array $remarks,
+        public ?string $build,
     ) {
     }
 }

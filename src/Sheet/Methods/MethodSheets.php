@@ -18,9 +18,12 @@ use Lustrum\Core\Wording\CheckWords;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\MethodWords;
 use Lustrum\Domain\Device\UseCase;
+use Lustrum\Domain\Finding\Observation;
+use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Method\QuestionView;
+use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\BriefFacts;
 use Lustrum\Facts\DeviceFacts;
 use Lustrum\Facts\MethodEdition;
@@ -68,7 +71,19 @@ final readonly class MethodSheets
             array_map(static fn (string $step, string $name): Pick => new Pick($step, $name), array_keys($steps), $steps),
             array_map(static fn (UseCase $u): Pick => new Pick($u->id()->toRfc4122(), $u->name()), $uses),
             array_map(static fn (string $what): Pick => new Pick($what, CheckWords::spoken($what)), array_keys(Known::UNITS)),
+            $this->remarks($method), (array_slice($this->records->all(Revision::class, ['device' => $device]), -1)[0] ?? null)?->id()->toRfc4122(),
         );
+    }
+
+    /** @return list<ObservationView> what is not settled first, and of that the newest */
+    private function remarks(Method $method): array
+    {
+        $all = array_map(
+            static fn (Observation $o): ObservationView => $o->view(), array_reverse($this->records->all(Observation::class, ['method' => $method])),
+        );
+        usort($all, static fn (ObservationView $a, ObservationView $b): int => ($a->explained !== '') <=> ($b->explained !== ''));
+
+        return $all;
     }
 
     /** @return list<string> what it does not say, in words */

@@ -6,6 +6,10 @@ namespace Lustrum\Sheet\Run;
 
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Curve\Exponential;
+use Lustrum\Core\Curve\Mark;
+use Lustrum\Core\Curve\MarkKind;
+use Lustrum\Core\Curve\Samples;
+use Lustrum\Core\Curve\Standard;
 use Lustrum\Core\Wording\CourseWords;
 use Lustrum\Domain\Trial\Course;
 use Lustrum\Domain\Trial\CourseMark;
@@ -25,7 +29,6 @@ final readonly class CourseRow
      * @param list<float>        $y
      * @param list<CourseResult> $results
      * @param string             $fit     where it goes and how fast; empty: nobody can tell
-     * @param string             $origin  of a reading that is taken from it
      */
     private function __construct(
         public CourseView $course,
@@ -34,11 +37,10 @@ final readonly class CourseRow
         public array $y,
         public array $results,
         public string $fit,
-        public string $origin,
     ) {
     }
 
-    public static function of(Course $course): self
+    public static function of(Course $course, float $confidence): self
     {
         $view = $course->view();
         $samples = $course->samples();
@@ -50,17 +52,36 @@ final readonly class CourseRow
             $fit = '';
         }
 
-        return new self($view, CourseWords::sentence($view->name, $samples, $view->unit), $drawn->t, $drawn->y, array_map(
-            static function (CourseMark $typed) use ($samples, $view): CourseResult {
-                $mark = $typed->mark();
-                $found = $mark->of($samples);
+        return new self(
+            $view, CourseWords::sentence($view->name, $samples, $view->unit), $drawn->t, $drawn->y,
+            array_map(static fn (CourseMark $typed): CourseResult => self::result($typed->mark(), $samples, $view, $confidence), $view->marks), $fit,
+        );
+    }
 
-                return new CourseResult(
-                    CourseWords::mark($mark, $found, $view->unit), CourseWords::found($mark, $found, $view->unit),
-                    $mark->kind->isTime() ? $found : null,
-                    $mark->kind->isTime(),
-                );
-            }, $view->marks,
-        ), $fit, CourseWords::origin($view->name));
+    private static function result(Mark $mark, Samples $samples, CourseView $view, float $confidence): CourseResult
+    {
+        if ($mark->kind === MarkKind::Standard) {
+            return self::standard($mark, $samples, $view, $confidence);
+        }
+        $found = $mark->of($samples);
+
+        return new CourseResult(
+            CourseWords::mark($mark, $found, $view->unit), CourseWords::found($mark, $found, $view->unit),
+            $mark->kind->isTime() ? $found : null, $mark->kind->isTime(), CourseWords::origin($view->name),
+        );
+    }
+
+    private static function standard(Mark $mark, Samples $samples, CourseView $view, float $confidence): CourseResult
+    {
+        try {
+            $standard = Standard::of($samples, $mark, $confidence);
+        } catch (CoreException $e) {
+            return new CourseResult($e->getMessage(), '', null, true, '');
+        }
+
+        return new CourseResult(
+            CourseWords::standard($standard, $view->unit, $confidence), CourseWords::found($mark, $standard->time, $view->unit), null, true,
+            CourseWords::standardOrigin($standard, $view->name, $view->unit),
+        );
     }
 }

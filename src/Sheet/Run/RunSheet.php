@@ -34,6 +34,7 @@ final readonly class RunSheet
      * @param string                $level        that it was made at, as it is said
      * @param list<Found>           $offered      conditions and settings of the run before, of which nobody said anything on this one
      * @param int                   $offeredFrom  its number
+     * @param list<TallyRow>        $tallies      what was marked again and again
      * @param list<CourseRow>       $courses      how something went along time
      * @param string|null           $agreesNext   who has to agree before the next run; null: everybody has; empty: anybody
      * @param string                $aside        why it says nothing of the design; empty: it does
@@ -64,6 +65,7 @@ final readonly class RunSheet
         public array $offered,
         public int $offeredFrom,
         public ?string $agreesNext,
+        public array $tallies,
         public array $courses,
     ) {
     }

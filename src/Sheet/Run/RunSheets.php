@@ -12,6 +12,7 @@ use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\Noticing;
+use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Finding\FailureView;
@@ -24,6 +25,7 @@ use Lustrum\Domain\Trial\Found;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\ReadingView;
 use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\Said;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\FailureFacts;
@@ -65,6 +67,7 @@ final readonly class RunSheets
             $read[$reading->channel()] = $reading->view()->current->text;
         }
 
+        $seen = array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run]));
         $surprise = $this->rigs->surprise($fact, $view->forecast, $read, $rig, $book);
 
         return new RunSheet(
@@ -75,6 +78,7 @@ final readonly class RunSheets
             $surprise,
             [
                 ...$this->noticed($fact, $book, $device, $surprise !== []), ...self::provenance($run),
+                ...self::unsettled($readings),
                 ...array_filter([$view->outcome === null ? '' : $this->standing->rests($trial->revision())]),
             ],
             $this->rigs->view($rig, $run, $book), $this->consoles->of($run, $book, $dots), $view, $missing, $trial->view(), Asked::of(
@@ -82,12 +86,15 @@ final readonly class RunSheets
             ), $view->outcome === null ? $trial->method()->safety()->inSight(true) : '',
             $run->article()?->view(), $trial->revision()->view(),
             array_map(static fn (Reading $r): ReadingView => $r->view(), $readings), self::derived($run, $readings, $book),
-            array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run])),
+            $seen,
             array_map(static fn (Failure $f): FailureView => $f->view(), $this->records->all(Failure::class, ['run' => $run])),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $this->records->all(Photo::class, ['run' => $run])),
             $known['modes'], $known['places'], $dots, Alikeness::of($fact)->said(), $fact->aside,
             self::offered($run, $missing, $before['found'], $rig), $before['number'], $trial->agreesNext(),
-            array_map(CourseRow::of(...), $this->records->all(Course::class, ['run' => $run])),
+            TallyRow::all($seen, $view->lasted),
+            array_map(
+                static fn (Course $c): CourseRow => CourseRow::of($c, $book->confidence()), $this->records->all(Course::class, ['run' => $run]),
+            ),
         );
     }
 
@@ -113,6 +120,19 @@ final readonly class RunSheets
 
         return array_values(array_map(
             static fn (string $name): Found => new Found($name, $found[$name]), array_intersect($missing, array_keys($found)),
+        ));
+    }
+
+    /**
+     * @param list<Reading> $readings
+     *
+     * @return list<string> what was read before it had come to rest
+     */
+    private static function unsettled(array $readings): array
+    {
+        return array_values(array_map(
+            static fn (Reading $r): string => ReadingWords::unsettled($r->metric(), $r->view()->said, $r->view()->bound === 'atLeast'),
+            array_filter($readings, static fn (Reading $r): bool => Said::isUnsettled($r->view()->said)),
         ));
     }
 

@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Runs;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\DeviceFacts;
+use Lustrum\Facts\Displays;
 use Lustrum\Facts\Pages;
 use Lustrum\Facts\RunFacts;
 use Lustrum\Shared\Page;
@@ -18,6 +19,7 @@ final readonly class RunPages
         private DeviceFacts $facts,
         private RunFacts $runs,
         private Pages $pages,
+        private Displays $displays,
     ) {
     }
 
@@ -35,6 +37,10 @@ final readonly class RunPages
         $said = static fn (RunFact $r): bool => $r->reading($metric) !== null || $r->answers($metric) || $r->lost();
         $facts = array_values(array_filter($this->runs->these($found), $said));
 
-        return new RunPage(array_map(static fn (RunFact $r): RunRow => RunRow::of($r, $names), array_reverse($facts)), $next);
+        $displays = $this->displays->ofRuns(array_map(static fn (RunFact $r): string => $r->id, $facts));
+
+        return new RunPage(
+            array_map(static fn (RunFact $r): RunRow => RunRow::of($r, $names, $displays[$r->id] ?? []), array_reverse($facts)), $next,
+        );
     }
 }

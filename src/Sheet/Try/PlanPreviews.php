@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Try;
 
 use Lustrum\Core\CoreException;
+use Lustrum\Core\Footing\Control;
 use Lustrum\Core\Judging\Scatter;
 use Lustrum\Core\Plan\Layout;
 use Lustrum\Core\Plan\PlanKind;
@@ -27,6 +28,9 @@ use Lustrum\Shared\Refusal\Invalid;
 final readonly class PlanPreviews
 {
     private const POWER = 0.8;
+
+    /** Parameters that can be held apart at once. */
+    private const APART = 10;
 
     public function __construct(
         private Records $records,
@@ -54,7 +58,7 @@ final readonly class PlanPreviews
             PlanWords::takes($slots, $method->minutes(), count($layout->leftOut)), count($slots),
             $this->finds($method, $layout, count($slots)),
             array_values(array_filter([
-                ...PlanWords::costs($layout, $method->wears(), $changes), PlanWords::together($this->alone($build, $layout)),
+                ...PlanWords::costs($layout, $method->wears(), $changes), PlanWords::together($this->alone($build, $layout)), self::entangled($build, $layout),
                 $usesUp === [] ? '' : PlanWords::usesUp(implode(', ', $usesUp)),
             ])),
             array_map(static fn (array $cell): PlannedCell => new PlannedCell(
@@ -88,6 +92,42 @@ final readonly class PlanPreviews
         }
 
         return $out;
+    }
+
+    /** What varies together over the variants of a plan; of more than two values of one nobody could say which did it. */
+    private static function entangled(Revision $build, Layout $layout): string
+    {
+        $values = $names = [];
+        foreach ($build->view()->arms as $arm) {
+            if (in_array($arm->name, $layout->arms, true)) {
+                $values[$arm->name] = array_map(trim(...), array_column($arm->values, 'text', 'name'));
+                $names += $values[$arm->name];
+            }
+        }
+        $two = $costs = [];
+        foreach (array_keys($names) as $name) {
+            $seen = array_values(array_unique(array_map(static fn (array $of): string => $of[$name] ?? '', $values)));
+            if (count($seen) === 2) {
+                $two[$name] = ['a' => $seen[0], 'b' => $seen[1]];
+                $costs[$name] = ['a' => 0.0, 'b' => 0.0];
+            }
+        }
+        if (count($two) < 2 || count($two) > self::APART) {
+            return '';
+        }
+        $runs = [];
+        foreach ($values as $of) {
+            $run = [];
+            foreach ($two as $name => $sides) {
+                $run[$name] = ($of[$name] ?? '') === $sides['a'] ? 'a' : 'b';
+            }
+            $runs[] = $run;
+        }
+        $control = Control::of($costs, $runs, 0.0);
+
+        return PlanWords::entangled($control->entangled, array_map(static fn (array $run): string => implode(' with ', array_map(
+            static fn (string $name, string $side): string => trim($name.' '.$two[$name][$side]), array_map(strval(...), array_keys($run['levels'])), $run['levels'],
+        )), $control->runs));
     }
 
     /** @return list<string> variants of the plan that there is only one article of */

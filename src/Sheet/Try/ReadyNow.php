@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Try;
 
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Plan\Ready;
 use Lustrum\Core\Wording\PlanWords;
@@ -19,12 +20,29 @@ final class ReadyNow
     private const MOST = 5;
 
     /**
+     * What failed on this build and on the one that it came from, and is not closed.
+     *
+     * @return array<string, list<string>> modes by method
+     */
+    private static function open(Book $book, Build $build): array
+    {
+        $open = $book->standings($build)->open;
+        $parent = $book->lineage()->parent($build);
+        foreach ($parent === null ? [] : $book->standings($parent)->open as $method => $modes) {
+            $open[$method] = array_values(array_unique([...$open[$method] ?? [], ...$modes]));
+        }
+
+        return $open;
+    }
+
+    /**
      * @param list<array{Trial, TrialRow}> $trials
      *
      * @return list<ReadyRow>
      */
-    public static function of(array $trials, Book $book): array
+    public static function of(array $trials, Book $book, Build $build): array
     {
+        $open = self::open($book, $build);
         // Whether it is shown by now would have to be worked out first; Weigh says that.
         $musts = array_map(static fn (Wanted $w): string => $w->metric, array_filter($book->wanted(), static fn (Wanted $w): bool => $w->must));
         $ready = [];
@@ -41,7 +59,7 @@ final class ReadyNow
                 continue;
             }
             $measured = [...array_column($trial->method()->channels(), 'metric'), ...array_column($trial->method()->questions(), 'metric')];
-            $ready[] = new Ready($row->trial->id, $trial->name(), $row->plan->next->text ?? '', $left, array_intersect($musts, $measured) !== []);
+            $ready[] = new Ready($row->trial->id, $trial->name(), $row->plan->next->text ?? '', $left, array_intersect($musts, $measured) !== [], $open[$row->trial->method] ?? []);
         }
 
         return array_map(

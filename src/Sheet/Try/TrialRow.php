@@ -17,6 +17,7 @@ final readonly class TrialRow
      * @param PlanRow|null  $plan   null where nothing is laid out
      * @param string|null   $agreesNext who has to agree before the next run; null: everybody has; empty: anybody
      * @param string        $mind    hazards and when to stop; empty where there are none
+     * @param string        $favoured who favoured what before the first result; empty: nobody said
      * @param string        $waits  what it waits for; empty: nothing
      * @param list<PanelLine> $panels blind panels, oldest first
      */
@@ -35,6 +36,7 @@ final readonly class TrialRow
         public ?PlanRow $plan,
         public array $panels,
         public string $waits,
+        public string $favoured,
     ) {
     }
 }

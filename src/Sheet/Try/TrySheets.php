@@ -81,7 +81,7 @@ final readonly class TrySheets
             array_map(
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
-            array_map(static fn (Article $a): ArticleView => $a->view(), $articles), ReadyNow::of($trials, $book),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $articles), ReadyNow::of($trials, $book, $build),
             HeapWords::waits($this->heap->counts($revision->workspace()->id()->toRfc4122())['left']),
         );
     }
@@ -106,7 +106,7 @@ final readonly class TrySheets
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),
             $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels,
-            PlanWords::waits($trial->waitsFor()),
+            PlanWords::waits($trial->waitsFor()), PlanWords::favoured(array_column($view->favourites, 'text', 'name')),
         );
     }
 }

@@ -1207,7 +1207,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes in a photograph, sound, clip or document as a form: file, revision, and optionally run, failure and caption. */
+        /** Takes in a photograph, sound, clip or document as a form: file, revision, and optionally run, failure, reading and caption. */
         post: operations["lustrum_http_files_photo_post"];
         delete?: never;
         options?: never;
@@ -1830,6 +1830,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trials/{id}/rest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What its plan did not come to is the first plan of the next time. */
+        post: operations["lustrum_http_try_try_rest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/uses/{id}": {
         parameters: {
             query?: never;
@@ -2152,7 +2169,7 @@ export interface components {
         /** @enum {string} */
         "Core.Change.ExpectedAs": "add" | "percent" | "value" | "more" | "less" | "unchanged";
         /** @enum {string} */
-        "Core.Curve.MarkKind": "first" | "last" | "peak" | "lowest" | "mean";
+        "Core.Curve.MarkKind": "first" | "last" | "peak" | "lowest" | "mean" | "standard";
         /** @enum {string} */
         "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "spread" | "drawn";
         /** @enum {string} */
@@ -2768,6 +2785,8 @@ export interface components {
             after?: number | null;
             odd?: boolean;
             explained?: string;
+            until?: number | null;
+            method?: string | null;
             version?: number | null;
         };
         "Domain.Finding.ObservationView": {
@@ -2782,6 +2801,8 @@ export interface components {
             after: number | null;
             odd: boolean;
             explained: string;
+            until: number | null;
+            method: string | null;
         };
         "Domain.Finding.PhotoView": {
             id: string;
@@ -2806,6 +2827,7 @@ export interface components {
             name: string;
             lies: string;
             marks: components["schemas"]["Domain.Finding.FileMark"][];
+            reading: string | null;
         };
         "Domain.Heap.AsideInput": {
             files?: string[] | null;
@@ -3398,6 +3420,8 @@ export interface components {
             value: number | null;
             from: number | null;
             to: number | null;
+            start: number | null;
+            around: number | null;
         };
         "Domain.Trial.CourseView": {
             id: string;
@@ -3564,6 +3588,10 @@ export interface components {
         };
         /** @enum {string} */
         "Domain.Trial.RepeatPurpose": "ruleOutLuck" | "estimate" | "untilItHolds";
+        "Domain.Trial.RestInput": {
+            trial: string;
+            revision?: string | null;
+        };
         "Domain.Trial.RunInput": {
             trial: string;
             article?: string | null;
@@ -3685,6 +3713,7 @@ export interface components {
             untilWidth?: string;
             layout?: components["schemas"]["Domain.Trial.LayoutInput"] | null;
             waitsFor?: string[];
+            favourites?: components["schemas"]["Domain.Trial.Found"][];
             version?: number | null;
         };
         /** @enum {string} */
@@ -3706,6 +3735,7 @@ export interface components {
             createdAt: string;
             layout: components["schemas"]["Domain.Trial.LayoutView"] | null;
             waitsFor: string[];
+            favourites: components["schemas"]["Domain.Trial.Found"][];
         };
         "Domain.Trial.TriedView": {
             device: string;
@@ -4129,6 +4159,8 @@ export interface components {
             steps: components["schemas"]["Sheet.Build.Pick"][];
             uses: components["schemas"]["Sheet.Build.Pick"][];
             measurable: components["schemas"]["Sheet.Build.Pick"][];
+            remarks: components["schemas"]["Domain.Finding.ObservationView"][];
+            build: string | null;
         };
         "Sheet.Methods.MethodsSheet": {
             sentence: string;
@@ -4328,6 +4360,7 @@ export interface components {
             reading: string;
             at: number | null;
             isTime: boolean;
+            origin: string;
         };
         "Sheet.Run.CourseRow": {
             course: components["schemas"]["Domain.Trial.CourseView"];
@@ -4336,7 +4369,6 @@ export interface components {
             y: number[];
             results: components["schemas"]["Sheet.Run.CourseResult"][];
             fit: string;
-            origin: string;
         };
         "Sheet.Run.DerivedView": {
             channel: string;
@@ -4390,11 +4422,28 @@ export interface components {
             offered: components["schemas"]["Domain.Trial.Found"][];
             offeredFrom: number;
             agreesNext: string | null;
+            tallies: components["schemas"]["Sheet.Run.TallyRow"][];
             courses: components["schemas"]["Sheet.Run.CourseRow"][];
+        };
+        "Sheet.Run.TallyResult": {
+            what: string;
+            reading: string;
+            units: string[];
+        };
+        "Sheet.Run.TallyRow": {
+            name: string;
+            sentence: string;
+            marks: string[];
+            results: components["schemas"]["Sheet.Run.TallyResult"][];
+            origin: string;
         };
         "Sheet.Run.WaitRow": {
             sentence: string;
             until: string | null;
+        };
+        "Sheet.Runs.DisplayLink": {
+            metric: string;
+            photo: string;
         };
         "Sheet.Runs.RunPage": {
             rows: components["schemas"]["Sheet.Runs.RunRow"][];
@@ -4415,6 +4464,7 @@ export interface components {
             levels: string;
             conditions: string;
             aside: string;
+            displays: components["schemas"]["Sheet.Runs.DisplayLink"][];
         };
         "Sheet.Start.StartArticle": {
             id: string;
@@ -4499,6 +4549,7 @@ export interface components {
             plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
             panels: components["schemas"]["Sheet.Try.PanelLine"][];
             waits: string;
+            favoured: string;
         };
         "Sheet.Try.TrySheet": {
             sentence: string;
@@ -8483,6 +8534,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Domain.Trial.TrialInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.TrialView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_try_rest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.RestInput"];
             };
         };
         responses: {

@@ -14,7 +14,13 @@ export const mostBytes = (type: string): number => mostMb(type) * 1_000_000;
 /** Sends a photo, a sound, a clip or a document to where it belongs. */
 export function sendPhoto(
   file: File,
-  to: { revision: string; run?: string | undefined; failure?: string | undefined; caption?: string },
+  to: {
+    revision: string;
+    run?: string | undefined;
+    failure?: string | undefined;
+    reading?: string | undefined;
+    caption?: string;
+  },
 ): Promise<unknown> {
   const most = mostMb(file.type);
   if (file.size > mostBytes(file.type))

@@ -13,6 +13,7 @@ import { Waiting } from '../ui/Waiting';
 import { keepMethod } from './methodBody';
 import * as sections from './methodFields';
 import { MethodLines } from './MethodLines';
+import { Remarks } from './Remarks';
 
 /** One method, read like the instruction that hangs at the rig; whatever it says is opened where it stands. */
 export default function MethodPage() {
@@ -121,6 +122,7 @@ function Instruction({ sheet }: { sheet: Schemas['MethodSheet'] }) {
           </div>
         )}
       </div>
+      <Remarks sheet={sheet} write={write} />
       {sheet.editions.length > 0 && (
         <Part title="What became of it">
           <ol className="max-w-4xl">

@@ -24,6 +24,7 @@ const row = (number: number): Schemas['RunRow'] => ({
   levels: '60 cm',
   conditions: 'ground: dry',
   aside: '',
+  displays: number === 3 ? [{ metric: 'push force', photo: 'p-1' }] : [],
 });
 const opened: Opened = {
   title: 'Force on D′',
@@ -52,7 +53,10 @@ describe('what lies behind a number', () => {
     expect(link.getAttribute('href')).toBe(`/d/device-1/${encodeURIComponent('D′')}/try/run/run-3`);
     await userEvent.click(screen.getByRole('button', { name: 'Earlier runs' }));
     await screen.findByRole('link', { name: 'D′ · Drop onto gravel · run 1' });
-    expect(screen.getAllByRole('link')).toHaveLength(3);
+    expect(screen.getAllByRole('link')).toHaveLength(4);
+    expect(screen.getByRole('link', { name: 'display: push force' }).getAttribute('href')).toBe(
+      '/api/photos/p-1/picture',
+    );
     expect(screen.queryByRole('button', { name: 'Earlier runs' })).toBeNull();
     const urls = of(sent, 'GET', '/api/revisions/build-1/runs').map((s) => new URL(s.url, 'http://x').searchParams);
     expect(urls.map((u) => u.get('metric'))).toEqual(['metric-1', 'metric-1']);

@@ -78,6 +78,17 @@ function RunList({ device, of }: { device: string; of: { revision: string; metri
                 {run.readings.map((r) => (
                   <div key={r}>{r}</div>
                 ))}
+                {run.displays.map((d) => (
+                  <a
+                    key={d.photo}
+                    className="block text-xs font-semibold text-blue underline"
+                    href={`/api/photos/${d.photo}/picture`}
+                    target="_blank"
+                    rel="noreferrer"
+                  >
+                    display: {d.metric}
+                  </a>
+                ))}
                 <div className="text-xs text-soft">
                   {[run.levels, run.conditions].filter((t) => t !== '').join(', ')}
                 </div>

@@ -100,6 +100,7 @@ export const MARK: Record<Schemas['MarkKind'], string> = {
   peak: 'its peak',
   lowest: 'its lowest',
   mean: 'its mean between two moments',
+  standard: 'how long it would take from a common start',
 };
 
 export const HAPPENED: Record<Schemas['HappeningKind'], string> = {

@@ -20,6 +20,11 @@ return [
     'stands' => '{known, select, yes {{text}} other {run {number, number}}}{stands, select, low {, too low} high {, too high} good {, good} other {}}',
     'progress' => '{tried, number} of {planned, plural, one {# run} other {# runs}} tried{lost, plural, =0 {} other {, # lost in handling}}{out, plural, =0 {} one {, # cell left out before it was tried} other {, # cells left out before they were tried}}{beside, plural, =0 {} one {, # run beside the plan} other {, # runs beside the plan}}{left, plural, =0 {: it is done.} other {; {time} to go.}}',
     'position' => '{any, select, yes {{cell}{n, plural, one {} other {, {k, number} of # there}} · } other {}}{i, number} of {all, plural, one {# planned run} other {# planned runs}}',
-    'ready' => '{name}{any, select, yes { at {next}} other {}}{left, plural, =0 {: nobody said how many} one {: one run and it is done} other {: # runs are left}}{must, select, yes {; a must rests on it} other {}}.',
+    'ready' => '{name}{any, select, yes { at {next}} other {}}{left, plural, =0 {: nobody said how many} one {: one run and it is done} other {: # runs are left}}{must, select, yes {; a must rests on it} other {}}{failed, select, yes {; {modes} failed there and {many, select, yes {are} other {is}} not closed} other {}}.',
     'waits' => 'It waits for {what}.',
+    'rest' => '{name}, the rest',
+    'doneIn' => 'done in {name}',
+    'favoured' => 'Said before the first result: {who}.',
+    'favours' => '{who} favours {what}',
+    'entangled' => '{names} change together over these variants, so nothing of this plan tells which of them did it. {n, plural, =0 {} one {One more variant would: {further}.} other {# more variants would: {further}.}}',
 ];

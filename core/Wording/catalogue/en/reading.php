@@ -10,4 +10,5 @@ return [
     'undecided' => 'Kept, and used for nothing until somebody decides: {choices}.',
     'said' => '{bound, select, atLeast {Taken as a bound: at least {value}.} atMost {Taken as a bound: at most {value}.} other {Taken as {value}{sure, select, yes {, with a standard uncertainty of {u}} other {}}.}}',
     'condition' => '{name} {known, select, yes {{text}} other {unknown}}',
+    'unsettled' => '{metric} was {said}, so {least, select, yes {at least} other {at most}} that: read it again once it has come to rest, and amend it.',
 ];

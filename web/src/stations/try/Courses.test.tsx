@@ -25,12 +25,11 @@ const row: Schemas['CourseRow'] = {
   t: [0, 600],
   y: [80, 35],
   results: [
-    { sentence: 'First at 60 °C: 267 s', reading: '267 s', at: 267, isTime: true },
-    { sentence: 'Peak: 80 °C', reading: '80 °C', at: null, isTime: false },
-    { sentence: 'First at 10 °C: never in this course', reading: '', at: null, isTime: true },
+    { sentence: 'First at 60 °C: 267 s', reading: '267 s', at: 267, isTime: true, origin: 'From the course of Plate' },
+    { sentence: 'Peak: 80 °C', reading: '80 °C', at: null, isTime: false, origin: '' },
+    { sentence: 'First at 10 °C: never in this course', reading: '', at: null, isTime: true, origin: '' },
   ],
   fit: '',
-  origin: 'From the course of Plate',
 };
 
 it('is drawn with its moments, and offers each result only to a channel that takes it', async () => {

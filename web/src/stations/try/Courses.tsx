@@ -37,12 +37,20 @@ const FIELDS: FieldOrRows<Schemas['CourseInput']>[] = [
     label: 'What is read off it',
     kind: 'rows',
     add: 'Read something else off it',
-    empty: { kind: 'first', value: null, from: null, to: null },
+    empty: { kind: 'first', value: null, from: null, to: null, start: null, around: null },
     fields: [
       { name: 'kind', label: 'Read', kind: 'select', options: options(MARK) },
       { name: 'value', label: 'Value', kind: 'number', half: true },
       { name: 'from', label: 'From, s', kind: 'number', half: true },
       { name: 'to', label: 'To, s', kind: 'number', half: true },
+      { name: 'start', label: 'Common start', kind: 'number', half: true },
+      {
+        name: 'around',
+        label: 'Going towards',
+        kind: 'number',
+        half: true,
+        hint: 'Its surroundings, where it warms or cools by itself.',
+      },
     ],
   },
 ];
@@ -109,9 +117,7 @@ function One({
         {row.results.map((result) => (
           <li key={result.sentence} className="flex flex-wrap items-center gap-2">
             {result.sentence}
-            {mayWrite && result.reading !== '' && (
-              <Take sheet={sheet} result={result} origin={row.origin} unit={course.unit} />
-            )}
+            {mayWrite && result.reading !== '' && <Take sheet={sheet} result={result} unit={course.unit} />}
           </li>
         ))}
       </ul>
@@ -126,17 +132,7 @@ function One({
 const TIMES = ['s', 'min', 'h'];
 
 /** Keeps what was read off as a reading of a channel that takes it, with where it comes from. */
-function Take({
-  sheet,
-  result,
-  origin,
-  unit,
-}: {
-  sheet: Schemas['RunSheet'];
-  result: Schemas['CourseResult'];
-  origin: string;
-  unit: string;
-}) {
+function Take({ sheet, result, unit }: { sheet: Schemas['RunSheet']; result: Schemas['CourseResult']; unit: string }) {
   const write = useWrite();
   const fits = sheet.asked.channels.filter(
     (c) =>
@@ -157,7 +153,7 @@ function Take({
                 channel: c.key,
                 text: result.reading,
                 unit: '',
-                confirmed: origin,
+                confirmed: result.origin,
               }),
             )
           }

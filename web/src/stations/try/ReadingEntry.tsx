@@ -6,6 +6,7 @@ import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
+import { AddPhoto } from '../../ui/records/AddPhoto';
 import { readingBody, readingKey, UNDECIDED, type ReadingDraft } from './onSheet';
 
 /** One channel: the number large, its unit locked beside it; converted, refused or asked back before it is kept. */
@@ -14,13 +15,16 @@ export function ReadingEntry({
   channel,
   reading,
   write,
+  display,
 }: {
   run: string;
   channel: Schemas['AskedChannel'];
   reading: Schemas['ReadingView'] | undefined;
   write: boolean;
+  /** The picture of what was read off, where there is one, and the build that one more would be of. */
+  display?: { photo: Schemas['PhotoView'] | undefined; revision: string };
 }) {
-  if (reading !== undefined) return <KeptReading channel={channel} reading={reading} write={write} />;
+  if (reading !== undefined) return <KeptReading channel={channel} reading={reading} write={write} display={display} />;
   if (!write) return <p className="text-soft">{channel.metric}: not read.</p>;
   if (channel.words.length > 0) return <WordReading run={run} channel={channel} />;
   return <NewReading run={run} channel={channel} />;
@@ -116,6 +120,8 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
           <option value="about">about</option>
           <option value="at least">at least</option>
           <option value="at most">at most</option>
+          <option value="still rising">still rising</option>
+          <option value="still falling">still falling</option>
           <option value={UNDECIDED}>unit not known</option>
         </select>
       </div>
@@ -191,10 +197,12 @@ function KeptReading({
   channel,
   reading,
   write,
+  display,
 }: {
   channel: Schemas['AskedChannel'];
   reading: Schemas['ReadingView'];
   write: boolean;
+  display: { photo: Schemas['PhotoView'] | undefined; revision: string } | undefined;
 }) {
   const [amending, setAmending] = useState(false);
   const amended = reading.amendments.at(-1);
@@ -203,7 +211,17 @@ function KeptReading({
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">
         <p>
           <span className="font-semibold">{channel.metric}</span>{' '}
-          <span className="ml-1 text-2xl font-semibold">{reading.current.text}</span>
+          <span className="ml-1 text-2xl font-semibold">{reading.current.text}</span>{' '}
+          {display?.photo !== undefined && (
+            <a
+              className="ml-2 text-sm font-semibold text-blue underline"
+              href={`/api/photos/${display.photo.id}/picture`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              its display
+            </a>
+          )}
         </p>
         {write && !amending && (
           <Button look="quiet" onClick={() => setAmending(true)} aria-label={`Amend ${channel.metric}`}>
@@ -212,6 +230,16 @@ function KeptReading({
         )}
       </div>
       {reading.undecided && <Decide reading={reading} write={write} />}
+      {write && display !== undefined && display.photo === undefined && (
+        <AddPhoto
+          revision={display.revision}
+          run={reading.run}
+          reading={reading.id}
+          caption={`Display of ${channel.metric}: ${reading.current.text}`}
+          label="Picture of the display"
+          quiet
+        />
+      )}
       {amended !== undefined && (
         <p className="text-sm text-soft">
           First typed as {reading.typed.text}; amended by {amended.by}: {amended.reason}

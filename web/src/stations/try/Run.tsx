@@ -16,6 +16,7 @@ import { Expected } from './Expected';
 import { FoundFields } from './FoundFields';
 import { NextPlanned } from './NextPlanned';
 import { Outcome } from './Outcome';
+import { Tallies } from './Markers';
 import { ReadingEntry } from './ReadingEntry';
 import { ReachBar } from './ReachBar';
 import { RigCheck } from './RigCheck';
@@ -33,6 +34,13 @@ export default function Run() {
       {(sheet) => <RunSheet key={sheet.run.id} sheet={sheet} />}
     </Waiting>
   );
+}
+
+/** The picture of the display that a channel was read off, and where one more would belong. */
+function displayOf(sheet: Schemas['RunSheet'], channel: string) {
+  const reading = sheet.readings.find((r) => r.channel === channel);
+  const photo = sheet.photos.find((p) => reading !== undefined && p.reading === reading.id);
+  return { photo, revision: sheet.revision.id };
 }
 
 function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
@@ -94,6 +102,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
         <div>
           {write && run.outcome === null && <RigCheck sheet={sheet} />}
           {write && run.outcome === null && <RunClock sheet={sheet} />}
+          {run.outcome !== null && <Tallies sheet={sheet} write={write} />}
           {write && (
             <div className="mt-5">
               <SayLine sheet={sheet} first={/\d/.test(state?.line ?? '') ? (state?.line ?? '') : ''} />
@@ -110,6 +119,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
                     channel={channel}
                     reading={sheet.readings.find((r) => r.channel === channel.key)}
                     write={write}
+                    display={displayOf(sheet, channel.key)}
                   />
                 ))}
                 {sheet.derived.map((d) => (

@@ -97,3 +97,54 @@ it('pins what is odd with the moment at which it was noticed, not at which it wa
   await vi.waitFor(() => expect(of(sent, 'PUT', '/api/observations/')).toHaveLength(1));
   expect(of(sent, 'PUT', '/api/observations/')[0]!.body).toMatchObject({ text: 'It squeaked', after: 10, odd: true });
 });
+
+it('counts what is touched, and keeps how long it was held', async () => {
+  const sent = server();
+  clockOf({ clockAt: STARTED });
+  fireEvent.change(screen.getByPlaceholderText('What happens again and again'), { target: { value: 'Slip' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Add a marker' }));
+  const marker = screen.getByRole('button', { name: 'Slip: mark it' });
+  fireEvent.pointerDown(marker);
+  fireEvent.pointerUp(marker);
+  pass(10_000);
+  fireEvent.pointerDown(marker);
+  pass(3000);
+  fireEvent.pointerUp(marker);
+  // By key, where nothing is held.
+  fireEvent.click(marker, { detail: 0 });
+  fireEvent.click(screen.getByRole('button', { name: 'Slip begins' }));
+  pass(2000);
+  fireEvent.click(screen.getByRole('button', { name: /^Slip ends/ }));
+  await vi.waitFor(() => expect(of(sent, 'PUT', '/api/observations/')).toHaveLength(4));
+  expect(of(sent, 'PUT', '/api/observations/').map((s) => [s.body['after'], s.body['until']])).toEqual([
+    [10, null],
+    [20, 23],
+    [23, null],
+    [23, 25],
+  ]);
+});
+
+it('offers each number of what was marked to a channel that takes it', async () => {
+  const sent = server();
+  const sheet = runSheet({ clockAt: STARTED, lasted: 100 });
+  const tally: Schemas['TallyRow'] = {
+    name: 'Slip',
+    sentence: 'Slip: 3 times, 30.0 s apart on average.',
+    marks: ['o-1', 'o-2', 'o-3'],
+    results: [
+      { what: 'count', reading: '3', units: ['1'] },
+      { what: 'every', reading: '30.0 s', units: ['s', 'min', 'h'] },
+    ],
+    origin: 'Counted from the marks of “Slip”',
+  };
+  show(<RunClock sheet={{ ...sheet, tallies: [tally] }} />);
+  expect(screen.getByText(/Slip: 3 times/)).toBeTruthy();
+  expect(screen.queryByRole('button', { name: /how often as/ }), 'No channel counts.').toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'Keep how far apart as time' }));
+  await vi.waitFor(() => expect(of(sent, 'PUT', '/api/readings/')).toHaveLength(1));
+  expect(of(sent, 'PUT', '/api/readings/')[0]!.body).toMatchObject({
+    text: '30.0 s',
+    unit: '',
+    confirmed: tally.origin,
+  });
+});

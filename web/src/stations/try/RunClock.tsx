@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button';
 import { Problem } from '../../ui/Problem';
 import { clock } from '../../ui/time';
 import { useNow } from '../../ui/useNow';
+import { Markers, Tallies } from './Markers';
 import { runBody } from './runBody';
 import { useElapsed } from '../../ui/useElapsed';
 
@@ -77,6 +78,8 @@ export function RunClock({ sheet }: { sheet: Schemas['RunSheet'] }) {
           one if you have it.
         </p>
       )}
+      {isRunning && <Markers sheet={sheet} touched={touched} />}
+      <Tallies sheet={sheet} write />
       {isRunning && <Looks looks={console.looks} seconds={seconds} />}
       {run.clockAt === null && console.looks.length > 0 && (
         <ul className="mt-2 text-sm text-soft">

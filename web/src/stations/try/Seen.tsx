@@ -8,6 +8,8 @@ import { SeenLine } from '../../ui/records/SeenLine';
 
 /** What was seen on this run: photos, failures, observations. */
 export function Seen({ sheet, write }: { sheet: Schemas['RunSheet']; write: boolean }) {
+  // What was marked again and again is counted at the clock.
+  const counted = new Set(sheet.tallies.flatMap((t) => t.marks));
   return (
     <Part title="Seen">
       {sheet.failures.map((f) => (
@@ -22,13 +24,15 @@ export function Seen({ sheet, write }: { sheet: Schemas['RunSheet']; write: bool
           <ContactSheet photos={sheet.photos} />
         </div>
       )}
-      {sheet.observations.map((o) => (
-        <SeenLine key={o.id} seen={o} write={write} />
-      ))}
+      {sheet.observations
+        .filter((o) => !counted.has(o.id))
+        .map((o) => (
+          <SeenLine key={o.id} seen={o} write={write} />
+        ))}
       {write && (
         <div className="mt-3 space-y-3">
           <AddPhoto revision={sheet.revision.id} run={sheet.run.id} large />
-          <NewObservation revision={sheet.revision.id} run={sheet.run.id} />
+          <NewObservation revision={sheet.revision.id} run={sheet.run.id} method={sheet.trial.method} />
         </div>
       )}
     </Part>

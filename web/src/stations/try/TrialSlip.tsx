@@ -1,6 +1,6 @@
 import { type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
-import type { Field, Values } from '../../ui/fields';
+import type { Field, FieldOrRows, Values } from '../../ui/fields';
 import { RecordForm } from '../../ui/RecordForm';
 import { Slip } from '../../ui/Slip';
 import { trialBody } from './trialBody';
@@ -31,7 +31,7 @@ export function TrialSlip({
         .flatMap((m) => m.channels.filter((c) => c.formula === '').map((c) => c.key)),
     ),
   ];
-  const fields: Field[] = [
+  const fields: FieldOrRows[] = [
     ...(trial === null
       ? [
           {
@@ -75,6 +75,17 @@ export function TrialSlip({
       label: 'Waits for',
       kind: 'lines',
       hint: 'Weather, a season, a part, a person, a permit; one a line. Empty: it can be tried now.',
+    },
+    {
+      name: 'favourites',
+      label: 'Who favours what, before the first result',
+      kind: 'rows',
+      add: 'Say who favours what',
+      empty: { name: '', text: '' },
+      fields: [
+        { name: 'name', label: 'Who', half: true, people: true },
+        { name: 'text', label: 'Favours', half: true },
+      ],
     },
     ...(trial !== null
       ? [

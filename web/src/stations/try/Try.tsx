@@ -2,12 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 
-import type { Schemas } from '../../api/client';
+import { api, must, type Schemas } from '../../api/client';
 import { tryQuery } from '../../api/queries';
+import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { stationPath, useBegin, usePlace } from '../../ui/place';
 import { TrialStrips } from '../../figures/TrialStrips';
 import { Button } from '../../ui/Button';
+import { Problem } from '../../ui/Problem';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
 import { OUTCOME } from '../../ui/words';
 import { Waiting } from '../../ui/Waiting';
@@ -240,6 +242,10 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
         </ol>
       )}
       {row.waits !== '' && <p className="mt-1 border-l-2 border-brass pl-3 font-semibold">{row.waits}</p>}
+      {row.favoured !== '' && <p className="mt-1 text-sm text-soft">{row.favoured}</p>}
+      {mayWrite && row.trial.state === 'done' && (row.plan?.slots.some((s) => s.run === null) ?? false) && (
+        <PlanTheRest trial={row.trial.id} />
+      )}
       {row.panels.map((panel) => (
         <p key={panel.id} className="mt-2">
           <Link className="font-semibold text-blue underline" to={`${base}/panel/${panel.id}`}>
@@ -327,5 +333,31 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
         </Suspense>
       )}
     </Part>
+  );
+}
+
+/** What a trial planned and did not do is the first plan of the next time. */
+function PlanTheRest({ trial }: { trial: string }) {
+  const write = useWrite();
+  const [id] = useState(uuid);
+  return (
+    <div className="mt-2">
+      <Button
+        disabled={write.busy}
+        onClick={() =>
+          void write.run(() =>
+            must(
+              api.POST('/api/trials/{id}/rest', {
+                params: { path: { id: trial } },
+                body: { trial: id, revision: null },
+              }),
+            ),
+          )
+        }
+      >
+        Plan the rest of it
+      </Button>
+      <Problem says={write.problem} />
+    </div>
   );
 }

@@ -15,6 +15,7 @@ export function AddPhoto({
   revision,
   run,
   failure,
+  reading,
   caption = '',
   label = 'Add photo or file',
   large = false,
@@ -25,6 +26,8 @@ export function AddPhoto({
   revision: string;
   run?: string;
   failure?: string;
+  /** Whose display it shows. */
+  reading?: string;
   caption?: string;
   label?: string;
   large?: boolean;
@@ -43,7 +46,7 @@ export function AddPhoto({
     const all: string[] = [];
     for (const file of Array.from(files ?? [])) {
       setState(`Sending ${file.name} …`);
-      const kept = await write.run(() => sendPhoto(file, { revision, run, failure, caption }));
+      const kept = await write.run(() => sendPhoto(file, { revision, run, failure, reading, caption }));
       setState(kept ? `${file.name} is kept.` : '');
       if (!kept) break;
       all.push(file.name);

@@ -1,4 +1,4 @@
-import { useContext, type FormEvent } from 'react';
+import { useContext, useState, type FormEvent } from 'react';
 
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
@@ -8,16 +8,36 @@ import { Button } from '../Button';
 import { PlaceContext } from '../place';
 
 /** One line of what was seen, heard or felt. */
-export function NewObservation({ revision, run }: { revision: string; run: string | null }) {
+export function NewObservation({
+  revision,
+  run,
+  method,
+}: {
+  revision: string;
+  run: string | null;
+  /** That it may be about instead of the device. */
+  method?: string;
+}) {
   const write = useWrite();
-  const [draft, setDraft, dropDraft] = useDraft(`observation:${run ?? revision}`, { id: uuid(), text: '', saidBy: '' });
+  const [draft, setDraft, dropDraft] = useDraft(`observation:${run ?? revision}`, {
+    id: uuid(),
+    text: '',
+    saidBy: '',
+  });
+  const [isOfMethod, setOfMethod] = useState(false);
   const people = useContext(PlaceContext)?.frame.people ?? [];
   const { problem } = write;
 
   async function submit(event: FormEvent) {
     event.preventDefault();
     const kept = await write.run(() =>
-      putRecord('observations', draft.id, { revision, run, text: draft.text, saidBy: draft.saidBy }),
+      putRecord('observations', draft.id, {
+        revision,
+        run,
+        text: draft.text,
+        saidBy: draft.saidBy,
+        method: isOfMethod ? (method ?? null) : null,
+      }),
     );
     if (kept) {
       dropDraft();
@@ -44,6 +64,12 @@ export function NewObservation({ revision, run }: { revision: string; run: strin
       <Button type="submit" large disabled={draft.text.trim() === ''} aria-label="Keep observation">
         Keep
       </Button>
+      {draft.text.trim() !== '' && method !== undefined && (
+        <label className="flex min-h-9 basis-full items-center gap-2 text-sm">
+          <input type="checkbox" checked={isOfMethod} onChange={(e) => setOfMethod(e.target.checked)} />
+          It is about the method or its rig: keep it on the method’s sheet too
+        </label>
+      )}
       {/* Asked only where there is something that somebody may have said. */}
       {draft.text.trim() !== '' && people.length > 0 && (
         <label className="basis-full text-sm">

@@ -9,7 +9,7 @@ namespace Lustrum\Core\Run;
  *
  * What the article had been through is not part of it: runs in a row would share nothing. It stands in the run.
  */
-final readonly class Configuration
+final readonly class Configuration implements \JsonSerializable
 {
     /**
      * @param list<Parameter>       $parameters
@@ -22,6 +22,7 @@ final readonly class Configuration
      * @param list<Question>        $questions     that were asked of each run
      * @param list<Deviation>       $deviants      how the article differs from its build, one by one
      * @param list<Constant>        $constants     of the fixture, which formulas take
+     * @param list<Constant>        $empties       what the rig read by itself before and after, which formulas take off
      * @param string                $arm           variant within the build that the article is of; empty where there are none
      * @param bool                  $wears         does a run leave its mark on the article?
      * @param list<string>          $represents    identifiers of methods that this one is as good as
@@ -54,7 +55,26 @@ final readonly class Configuration
         public array $deviants = [],
         public string $arm = '',
         public array $constants = [],
+        public array $empties = [],
     ) {
+    }
+
+    /**
+     * Most take nothing off: what says nothing changes no hash.
+     *
+     * @return array<string, mixed>
+     */
+    public function jsonSerialize(): array
+    {
+        $row = get_object_vars($this);
+
+        return $this->empties === [] ? array_diff_key($row, ['empties' => true]) : $row;
+    }
+
+    /** @param list<Constant> $empties */
+    public function takingOff(array $empties): self
+    {
+        return self::fromRow(['empties' => array_map(get_object_vars(...), $empties)] + $this->toRow());
     }
 
     public function channel(string $key): ?Channel
@@ -139,6 +159,7 @@ final readonly class Configuration
             array_map(Question::fromRow(...), Row::rows($row['questions'] ?? self::oldQuestion($row))), ($row['wears'] ?? true) !== false,
             Row::texts($row['represents'] ?? []), array_map(Deviation::fromRow(...), Row::rows($row['deviants'] ?? [])),
             Row::text($row['arm'] ?? ''), array_map(Constant::fromRow(...), Row::rows($row['constants'] ?? [])),
+            array_map(Constant::fromRow(...), Row::rows($row['empties'] ?? [])),
         );
     }
 

@@ -57,7 +57,7 @@ final class Derivation
                 $readings[$channel->key] = self::corrected($readings[$channel->key], $channel, $line);
             }
         }
-        foreach ($configuration->constants as $constant) {
+        foreach ([...$configuration->constants, ...$configuration->empties] as $constant) {
             $readings[$constant->key] = Variable::of($constant->value, $constant->unit, $constant->u);
         }
 

@@ -13,4 +13,8 @@ enum Purpose: string
     case Practise = 'practise';
     /** Something known, shown to onlookers. */
     case Demonstrate = 'demonstrate';
+    /** On an article that stays as it is, so that what the rig reads otherwise shows. */
+    case Reference = 'reference';
+    /** The rig alone: what it reads is taken off. */
+    case Empty = 'empty';
 }

@@ -171,6 +171,24 @@ final class MethodSheetWords
         ]);
     }
 
+    /**
+     * What a rig read by itself, or on its reference, first and last: what it drifted is no difference between builds.
+     *
+     * @param string     $serial of the reference; empty: the rig was empty
+     * @param float|null $last   null: it was tried once
+     * @param float      $step   of the display
+     */
+    public static function drift(string $serial, string $metric, float $first, ?float $last, string $unit, float $step): string
+    {
+        $said = static fn (float $v): string => Numbers::withUnit(Digits::typed($v, $step > 0.0 ? $step : null), $unit);
+
+        return Messages::say('method.drift', [
+            'what' => $serial === '' ? 'empty' : 'reference', 'serial' => $serial, 'metric' => $metric, 'first' => $said($first),
+            'again' => $last !== null, 'last' => $said($last ?? $first), 'drift' => $said(abs(($last ?? $first) - $first)),
+            'moved' => $last !== null && abs($last - $first) > 0.0,
+        ]);
+    }
+
     /** Minutes as people say them. */
     public static function time(float $minutes): string
     {

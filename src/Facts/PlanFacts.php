@@ -18,7 +18,8 @@ final readonly class PlanFacts
     private const RECENT = 6;
 
     private const MADE = "SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, r.settings, r.stands, c.content->>'arm' arm
-        FROM run r JOIN trial t ON t.id = r.trial_id JOIN configuration c ON c.hash = r.configuration WHERE ";
+        FROM run r JOIN trial t ON t.id = r.trial_id JOIN configuration c ON c.hash = r.configuration
+        WHERE r.purpose NOT IN ('reference', 'empty') AND ";
 
     public function __construct(
         private Connection $db,

@@ -39,6 +39,7 @@ final readonly class RunBeginning implements Beginning
         private ArticlePast $past,
         private Configurations $configurations,
         private HeldRuns $held,
+        private EmptyRuns $empties,
     ) {
     }
 
@@ -105,7 +106,7 @@ final readonly class RunBeginning implements Beginning
         $article = $run->article();
         $past = $article === null ? ['runs' => 0, 'failures' => 0] : $this->past->before($article->id()->toRfc4122(), $run->startedAt());
         $run->freeze(
-            $this->configurations->stored($this->present($run), $run->belongsTo()), Row::whole($last) + 1, $past['runs'], $past['failures'],
+            $this->configurations->stored($this->empties->atStart($this->present($run), $trial, $run->startedAt()), $run->belongsTo()), Row::whole($last) + 1, $past['runs'], $past['failures'],
         );
     }
 

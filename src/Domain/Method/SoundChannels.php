@@ -11,6 +11,7 @@ use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Calibration;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Constant;
+use Lustrum\Core\Run\EmptyRun;
 use Lustrum\Shared\Refusal\Invalid;
 
 /** The channels of a method, checked against each other when it is written. */
@@ -112,6 +113,7 @@ final class SoundChannels
         foreach ($channels as $other) {
             if (!$other->isDerived()) {
                 $units[$other->key] = $other->unit;
+                $units += [EmptyRun::key($other->key) => $other->unit];
             }
         }
         try {

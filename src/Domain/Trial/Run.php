@@ -225,6 +225,9 @@ class Run extends Record
         $this->levels = $levels;
         $this->answers = Answering::sound($input, $this->configuration());
         $this->ended = $input->ended;
+        if ($this->isEmpty() && $this->isWritten() && $input->purpose !== Purpose::Empty) {
+            throw Invalid::at('purpose', 'What the rig read by itself is taken off other runs. Void this run with a reason and start another.');
+        }
         $this->purpose = $input->purpose;
         $this->lookedFor = $input->lookedFor;
         $this->others = $input->others;
@@ -313,6 +316,12 @@ class Run extends Record
         }
 
         return $forecast;
+    }
+
+    /** Was the rig run by itself? */
+    public function isEmpty(): bool
+    {
+        return $this->purpose === Purpose::Empty;
     }
 
     public function firmware(): string

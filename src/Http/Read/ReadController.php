@@ -9,6 +9,7 @@ use Lustrum\Action\Read\AmendTogether;
 use Lustrum\Action\Read\ReadingCheck;
 use Lustrum\Action\Read\ReadingPreview;
 use Lustrum\Action\Read\Together;
+use Lustrum\Action\Run\EmptyRuns;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\AmendOutcomeInput;
 use Lustrum\Domain\Trial\AmendReadingInput;
@@ -38,6 +39,7 @@ final readonly class ReadController
         private ReadingCheck $check,
         private AmendReading $amend,
         private AmendTogether $together,
+        private EmptyRuns $empties,
     ) {
     }
 
@@ -78,8 +80,9 @@ final readonly class ReadController
     #[Answers(RunView::class)]
     public function amendOutcome(Uuid $id, #[Body] AmendOutcomeInput $input): JsonResponse
     {
-        return Answer::written($this->writer->amend(Run::class, $id, $input->version, static function (Run $run, string $by) use ($input): void {
+        return Answer::written($this->writer->amend(Run::class, $id, $input->version, function (Run $run, string $by) use ($input): void {
             $run->amendOutcome($input->outcome, $input->reason, $by);
+            $this->empties->changed($run);
         }));
     }
 }

@@ -17,6 +17,9 @@ final readonly class TrialRow
      * @param PlanRow|null  $plan   null where nothing is laid out
      * @param string|null   $agreesNext who has to agree before the next run; null: everybody has; empty: anybody
      * @param string        $mind    hazards and when to stop; empty where there are none
+     * @param list<string>  $drift   what the rig read by itself and on its reference, first and last
+     * @param bool          $isEmptied is an empty run taken off by its formulas?
+     * @param string        $reference serial of the article that is tried first and last; empty: none
      * @param string        $favoured who favoured what before the first result; empty: nobody said
      * @param string        $waits  what it waits for; empty: nothing
      * @param list<PanelLine> $panels blind panels, oldest first
@@ -37,6 +40,9 @@ final readonly class TrialRow
         public array $panels,
         public string $waits,
         public string $favoured,
+        public array $drift,
+        public bool $isEmptied,
+        public string $reference,
     ) {
     }
 }

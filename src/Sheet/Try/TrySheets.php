@@ -6,8 +6,12 @@ namespace Lustrum\Sheet\Try;
 
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\EmptyRun;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\HeapWords;
+use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Method\Method;
@@ -19,6 +23,7 @@ use Lustrum\Domain\Trial\RepeatPurpose;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\EmptyFacts;
 use Lustrum\Facts\HeapFacts;
 use Lustrum\Facts\PanelFacts;
 use Lustrum\Facts\PlanFacts;
@@ -37,6 +42,7 @@ final readonly class TrySheets
         private PlanFacts $plans,
         private PanelFacts $panels,
         private HeapFacts $heap,
+        private EmptyFacts $empties,
     ) {
     }
 
@@ -51,6 +57,7 @@ final readonly class TrySheets
         $counts = $this->dots->counts($id);
         $made = $this->plans->made($id);
         $panels = $this->panels->ofBuild($id);
+        $rig = $this->empties->readings('build', $id);
         $never = $this->steps->never($build, $book);
         $articles = array_values(array_filter(
             $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),
@@ -65,7 +72,7 @@ final readonly class TrySheets
                 ],
                 $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
                 PlanRows::of($trial, $made[$key] ?? [], $articles, PlanRows::used($marks)),
-                array_map(PanelLine::of(...), $panels[$key] ?? []),
+                array_map(PanelLine::of(...), $panels[$key] ?? []), $rig[$key] ?? [],
             );
             $trials[] = [$trial, $row];
         }
@@ -90,8 +97,9 @@ final readonly class TrySheets
      * @param list<RunDot>                                                          $dots
      * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
      * @param list<PanelLine> $panels
+     * @param list<array{purpose: string, number: int, at: string, serial: string, channel: string, metric: string, si: float, step: float}> $rig
      */
-    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before, ?PlanRow $laid, array $panels): TrialRow
+    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before, ?PlanRow $laid, array $panels, array $rig): TrialRow
     {
         $view = $trial->view();
         $outcomes = $count['outcomes'];
@@ -107,6 +115,33 @@ final readonly class TrySheets
             ),
             $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels,
             PlanWords::waits($trial->waitsFor()), PlanWords::favoured(array_column($view->favourites, 'text', 'name')),
+            self::drift($trial, $rig), EmptyRun::isTakenOff(...$trial->method()->channels()), $trial->method()->view()->reference,
         );
+    }
+
+    /**
+     * @param list<array{purpose: string, number: int, at: string, serial: string, channel: string, metric: string, si: float, step: float}> $rig
+     *
+     * @return list<string>
+     */
+    private static function drift(Trial $trial, array $rig): array
+    {
+        $units = array_column($trial->method()->channels(), 'unit', 'key');
+        $reference = $trial->method()->view()->reference;
+        $read = [];
+        foreach ($rig as $one) {
+            if (isset($units[$one['channel']])) {
+                $read[$one['purpose']."\x1f".$one['channel']][] = $one;
+            }
+        }
+
+        return array_values(array_map(static function (array $of) use ($units, $reference): string {
+            $unit = Units::parse($units[$of[0]['channel']]);
+
+            return MethodSheetWords::drift(
+                $of[0]['purpose'] === Purpose::Empty->value ? '' : ($of[0]['serial'] === '' ? $reference : $of[0]['serial']), $of[0]['metric'], $unit->fromSi($of[0]['si']),
+                count($of) < 2 ? null : $unit->fromSi($of[count($of) - 1]['si']), $unit->symbol, $of[0]['step'] / $unit->factor,
+            );
+        }, $read));
     }
 }

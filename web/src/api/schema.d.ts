@@ -2282,7 +2282,7 @@ export interface components {
             at: string;
         };
         /** @enum {string} */
-        "Core.Run.Purpose": "findOut" | "settle" | "practise" | "demonstrate";
+        "Core.Run.Purpose": "findOut" | "settle" | "practise" | "demonstrate" | "reference" | "empty";
         /** @enum {string} */
         "Core.Run.RunOutcome": "held" | "failed" | "stoppedEarly" | "lost" | "void";
         "Core.Run.SettingRule": {
@@ -4550,6 +4550,9 @@ export interface components {
             panels: components["schemas"]["Sheet.Try.PanelLine"][];
             waits: string;
             favoured: string;
+            drift: string[];
+            isEmptied: boolean;
+            reference: string;
         };
         "Sheet.Try.TrySheet": {
             sentence: string;

@@ -92,6 +92,8 @@ export const PURPOSE: Record<Schemas['Purpose'], string> = {
   settle: 'to settle or flush something new',
   practise: 'to practise',
   demonstrate: 'to show onlookers',
+  reference: 'on the reference, for drift',
+  empty: 'empty, to be taken off',
 };
 
 export const MARK: Record<Schemas['MarkKind'], string> = {

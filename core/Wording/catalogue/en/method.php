@@ -40,4 +40,5 @@ return [
     'cannotStart' => 'It cannot be started: it does not say when to stop.',
     'tared' => 'Set to nought before each run.',
     'library' => '{n, plural, =0 {No methods yet. A method says what is measured, with which instrument, and when to stop.} other {{n, plural, one {# method} other {# methods}}{unsafe, plural, =0 {; all say when to stop} one {; # does not say when to stop} other {; # do not say when to stop}}{unfit, plural, =0 {} one {; # reads with an instrument that does not fit} other {; # read with an instrument that does not fit}}{due, plural, =0 {} one {; # instrument is due for its check} other {; # instruments are due for their check}}.}}',
+    'drift' => '{what, select, empty {Empty, the rig} other {The reference {serial}}} read {metric} {first}{again, select, yes { first and {last} last: {moved, select, yes {{drift} of drift{what, select, empty {, half of which goes into every result} other {; a smaller difference is none}}.} other {no drift.}}} other { once: {what, select, empty {an empty run after the last one tells how far it drifted.} other {tried again at the end, it tells how far the rig drifted.}}}}',
 ];

@@ -212,6 +212,11 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
         {row.results.map((r) => (
           <li key={r}>{r}</li>
         ))}
+        {row.drift.map((r) => (
+          <li key={r} className="text-sm text-soft">
+            {r}
+          </li>
+        ))}
       </ul>
       {!isWhole && (
         <ol className="mt-2 flex flex-wrap gap-x-1 gap-y-1 text-sm" aria-label="Runs">
@@ -256,6 +261,32 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
       ))}
       {row.plan !== null && (
         <PlanStrip plan={row.plan} base={base} busy={busy} begin={mayWrite ? (slot) => begin(planned(slot)) : null} />
+      )}
+      {mayWrite && row.isEmptied && (
+        <Button
+          look="quiet"
+          className="-ml-3"
+          disabled={busy}
+          onClick={() => begin({ ...typed, article: null, levels: [], purpose: 'empty' })}
+        >
+          Run it empty
+        </Button>
+      )}
+      {mayWrite && row.reference !== '' && (
+        <Button
+          look="quiet"
+          className="-ml-3"
+          disabled={busy}
+          onClick={() =>
+            begin({
+              ...typed,
+              article: sheet.articles.find((a) => a.serial === row.reference)?.id ?? null,
+              purpose: 'reference',
+            })
+          }
+        >
+          Try the reference {row.reference}
+        </Button>
       )}
       {mayWrite && hasNext && (
         <Button look="quiet" className="-ml-3" aria-expanded={beside} onClick={() => setBeside(!beside)}>

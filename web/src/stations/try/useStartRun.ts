@@ -7,7 +7,9 @@ import { uuid } from '../../api/uuid';
 import type { Schemas } from '../../api/client';
 
 /** What a run is started with. */
-export type Wanted = Pick<Schemas['RunInput'], 'trial' | 'article' | 'firmware' | 'levels' | 'settings' | 'ahead'>;
+export type Wanted = Pick<Schemas['RunInput'], 'trial' | 'article' | 'firmware' | 'levels' | 'settings' | 'ahead'> & {
+  purpose?: Schemas['Purpose'];
+};
 
 /** Starts a run, by whoever is signed in and now, and goes to its sheet. */
 export function useStartRun(base: string): {

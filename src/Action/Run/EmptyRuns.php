@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Action\Run;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Constant;
+use Lustrum\Core\Run\EmptyRun;
+use Lustrum\Core\Run\Purpose;
+use Lustrum\Domain\Trial\Reading;
+use Lustrum\Domain\Trial\ReadingInput;
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\RunInput;
+use Lustrum\Domain\Trial\Trial;
+use Lustrum\Facts\EmptyFacts;
+use Lustrum\Record\AfterWrite;
+use Lustrum\Record\RecordInput;
+use Lustrum\Record\Records;
+use Lustrum\Record\RecordWriter;
+use Lustrum\Record\Writing;
+use Lustrum\Record\Written;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * What the rig reads by itself is taken off the runs between two such runs. A run takes over what is known when it begins;
+ * what comes later is taken over by the runs that it concerns, as each keeps all that it is judged by.
+ */
+final readonly class EmptyRuns implements Writing
+{
+    public function __construct(
+        private EntityManagerInterface $em,
+        private Records $records,
+        private RecordWriter $writer,
+        private Configurations $configurations,
+        private EmptyFacts $facts,
+        private AfterWrite $after,
+    ) {
+    }
+
+    public function takes(RecordInput $input): bool
+    {
+        if ($input instanceof RunInput) {
+            return $input->purpose === Purpose::Empty;
+        }
+
+        return $input instanceof ReadingInput && Uuid::isValid($input->run)
+            && $this->em->find(Run::class, Uuid::fromString($input->run))?->isEmpty() === true;
+    }
+
+    public function put(Uuid $id, RecordInput $input): Written
+    {
+        return $this->em->wrapInTransaction(function () use ($id, $input): Written {
+            $written = $this->writer->put($input instanceof RunInput ? Run::class : Reading::class, $id, $input);
+            $record = $this->em->find($input instanceof RunInput ? Run::class : Reading::class, $id);
+            $run = $record instanceof Reading ? $record->run() : $record;
+            if ($run instanceof Run) {
+                $this->takeOver($run->trial());
+            }
+
+            return $written;
+        });
+    }
+
+    /** What was read of the rig alone is another value now. */
+    public function changed(Run $run): void
+    {
+        if ($run->isEmpty()) {
+            $this->em->wrapInTransaction(fn () => $this->takeOver($run->trial()));
+        }
+    }
+
+    /** All runs of a trial take over what the rig read by itself around them. */
+    public function takeOver(Trial $trial): void
+    {
+        if (!EmptyRun::isTakenOff(...$trial->method()->channels())) {
+            return;
+        }
+        $this->em->flush();
+        $empties = $this->empties($trial);
+        $changed = [];
+        foreach ($this->records->all(Run::class, ['trial' => $trial]) as $run) {
+            if ($run->isEmpty()) {
+                continue;
+            }
+            $now = self::around($run->configuration(), $empties, $run->startedAt());
+            if ($now != $run->configuration()->empties) {
+                $run->learned($this->configurations->stored($run->configuration()->takingOff($now), $run->belongsTo()), []);
+                $changed[] = $run;
+            }
+        }
+        $this->em->flush();
+        if ($changed !== []) {
+            $this->after->written($changed);
+        }
+    }
+
+    /** What a run that begins now is made with, beside its configuration. */
+    public function atStart(Configuration $configuration, Trial $trial, \DateTimeImmutable $at): Configuration
+    {
+        return EmptyRun::isTakenOff(...$configuration->channels)
+            ? $configuration->takingOff(self::around($configuration, $this->empties($trial), $at)) : $configuration;
+    }
+
+    /** @return list<array{at: string, channel: string, si: float, step: float}> */
+    private function empties(Trial $trial): array
+    {
+        $id = $trial->id()->toRfc4122();
+
+        return array_values(array_filter(
+            $this->facts->readings('trial', $id)[$id] ?? [], static fn (array $r): bool => $r['purpose'] === Purpose::Empty->value,
+        ));
+    }
+
+    /**
+     * @param list<array{at: string, channel: string, si: float, step: float}> $empties in their order
+     *
+     * @return list<Constant>
+     */
+    private static function around(Configuration $configuration, array $empties, \DateTimeImmutable $at): array
+    {
+        $out = [];
+        foreach ($configuration->channels as $channel) {
+            $before = $after = null;
+            foreach ($empties as $empty) {
+                if ($empty['channel'] !== $channel->key) {
+                    continue;
+                }
+                if (new \DateTimeImmutable($empty['at']) <= $at) {
+                    $before = $empty;
+                } else {
+                    $after ??= $empty;
+                }
+            }
+            $unit = Units::parse($channel->unit);
+            [$first, $second] = $before === null ? [$after, null] : [$before, $after];
+            if ($first !== null) {
+                $out[] = EmptyRun::constant(
+                    $channel, $unit->fromSi($first['si']), $second === null ? null : $unit->fromSi($second['si']), $first['step'] / $unit->factor,
+                );
+            }
+        }
+
+        return $out;
+    }
+}

@@ -77,7 +77,7 @@ final class Story
         $past = $this->past[$unit] ?? ['runs' => 0, 'failures' => 0];
         $firmware = $fields['firmware'] ?? $revision['firmware'];
         unset($fields['firmware']);
-        $id = $this->add('runs', $fields + [
+        $id = $this->add('runs', array_diff_key($fields, ['empties' => true]) + [
             'trial' => $trial, 'article' => $article['id'] ?? null, 'number' => $number, 'startedAt' => $at, 'outcome' => 'held',
             'outcomeReason' => '',
             'earlierRuns' => $past['runs'], 'earlierFailures' => $past['failures'],
@@ -93,7 +93,8 @@ final class Story
                 'heldWhen' => $method['heldWhen'] ?? '', 'factors' => $method['factors'] ?? [], 'questions' => $method['questions'] ?? [],
                 'wears' => $method['wears'] ?? true, 'represents' => [],
             ] + (($article['arm'] ?? '') === '' ? [] : ['arm' => $article['arm']])
-                + (($article['deviants'] ?? []) === [] ? [] : ['deviants' => $article['deviants']])),
+                + (($article['deviants'] ?? []) === [] ? [] : ['deviants' => $article['deviants']])
+                + (isset($fields['empties']) ? ['empties' => $fields['empties']] : [])),
         ], $at, $fields['operator'] ?? null);
         $outcome = $fields['outcome'] ?? 'held';
         // A check that leaves no mark adds nothing to what an article has been through.

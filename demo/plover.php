@@ -32,6 +32,7 @@ function plover(): Story
     }
 
     ploverPanel($s);
+    ploverStand($s);
 
     return $s;
 }
@@ -136,4 +137,29 @@ function ploverRun(Story $s, string $trial, string $article, string $day, int $p
         'comfort' => [min(100.0, max(0.0, Story::normal($means[0], 2.5))), 0], 'control' => [min(100.0, max(0.0, Story::normal($means[1], 3.0))), 0],
         'time' => [Story::normal($means[2], 4.0), 0],
     ]);
+}
+
+/** Pushed into a box of soil on the stand: what the stand reads by itself is taken off, and a dowel shows how it drifts. */
+function ploverStand(Story $s): void
+{
+    $s->add('methods', ['id' => 'm-stand', 'device' => 'plover', 'name' => 'Push into a box of soil', 'purpose' => 'What does a hole cost the arm?', 'rig' => 'Lever stand over a box of raked soil', 'heldWhen' => 'Down to the stop', 'endPoint' => 'The depth stop touches', 'notRepresented' => 'Roots and stones.', 'minutes' => 4.0, 'reference' => 'dowel R-2',
+        'channels' => [
+            ['key' => 'shown', 'metric' => 'shown force', 'unit' => 'N', 'instrument' => 'Load cell with unit button', 'resolution' => 0.1, 'low' => 0.0, 'high' => 200.0, 'whenStopped' => 'atLeast'],
+            ['key' => 'push', 'metric' => 'push per hole', 'unit' => 'N', 'instrument' => '', 'resolution' => null, 'low' => null, 'high' => null, 'whenStopped' => 'equal', 'formula' => 'shown - shown_empty'],
+        ],
+        'conditions' => [['name' => 'soil', 'unit' => '', 'tolerance' => null, 'states' => ['dry', 'moist']]], 'settings' => [], 'factors' => [], 'questions' => [], 'wears' => false,
+        'safety' => ['hazards' => ['pointed tool'], 'cautions' => ['Hands off the lever while the tip moves'], 'abort' => 'Stop when the stand lifts off the bench.', 'needsSignOff' => false]], '2026-10-01T07:00:00+00:00', 'Ines Caldeira');
+    $s->add('trials', ['id' => 'stand-B', 'revision' => 'plover-B', 'method' => 'm-stand', 'name' => 'Into the box, dry', 'question' => 'What does a hole cost the arm?', 'plannedRuns' => 4, 'repeats' => 'estimate', 'state' => 'done', 'signOff' => null, 'override' => null, 'favourites' => [['name' => 'Tobias Lind', 'text' => 'the short tip']]], '2026-10-02T07:00:00+00:00', 'Ines Caldeira');
+    // Half of what lies between the first and the last, over the root of three, and the step of the display.
+    $empties = [['key' => 'shown_empty', 'name' => 'shown_empty', 'value' => 6.6, 'unit' => 'N', 'u' => sqrt(0.4 ** 2 / 3 + 0.1 ** 2 / 12)]];
+    foreach ([['empty', '', 6.2], ['reference', '', 41.0], ['findOut', 'H-21', 88.4], ['findOut', 'H-21', 91.2], ['findOut', 'H-22', 86.9], ['findOut', 'H-22', 90.3], ['reference', '', 41.7], ['empty', '', 7.0]] as $i => [$purpose, $article, $shown]) {
+        $at = sprintf('2026-10-02T08:%02d:00+00:00', 6 * $i);
+        $run = $s->run('stand-B', $article, $at, ['operator' => 'Ines Caldeira', 'purpose' => $purpose, 'conditions' => [['name' => 'soil', 'text' => 'dry']], 'settings' => [], 'note' => ''] + ($purpose === 'empty' ? [] : ['empties' => $empties]) + ($i === 3 ? ['clockAt' => $at, 'lasted' => 96.0] : []), ['shown' => [$shown, 1]]);
+        foreach ($i === 3 ? [[12.0, 15.5], [31.0, null], [58.0, 60.0]] : [] as [$after, $until]) {
+            $s->add('observations', ['revision' => 'plover-B', 'run' => $run, 'text' => 'Tip wanders', 'saidBy' => '', 'after' => $after, 'until' => $until], $at, 'Ines Caldeira');
+        }
+    }
+    foreach ([['The lever creaks, and the cell shows it', ''], ['A box that is raked the same every time', 'A comb with stops hangs at the stand since 5 October']] as [$text, $came]) {
+        $s->add('observations', ['revision' => 'plover-B', 'run' => null, 'method' => 'm-stand', 'text' => $text, 'saidBy' => '', 'explained' => $came], '2026-10-02T10:00:00+00:00', 'Ines Caldeira');
+    }
 }

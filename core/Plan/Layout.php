@@ -20,6 +20,7 @@ final readonly class Layout
      * @param list<string>                $arms    variants within the build; none: it has none, or all of them are one
      * @param list<LeftOut>               $leftOut
      * @param string                      $setting that is being found; empty: none
+     * @param float                       $minutes that a run lasts, where its time is planned; nought: it is not
      */
     public function __construct(
         public PlanKind $kind = PlanKind::Free,
@@ -30,6 +31,7 @@ final readonly class Layout
         public int $seed = 1,
         public array $leftOut = [],
         public string $setting = '',
+        public float $minutes = 0.0,
     ) {
     }
 
@@ -45,7 +47,7 @@ final readonly class Layout
             PlanKind::tryFrom(Row::text($row['kind'] ?? '')) ?? PlanKind::Free, $levels, Row::texts($row['arms'] ?? []),
             max(1, Row::whole($row['repeats'] ?? 1)), Order::tryFrom(Row::text($row['order'] ?? '')) ?? Order::AsGiven,
             Row::whole($row['seed'] ?? 1), array_map(LeftOut::fromRow(...), Row::rows($row['leftOut'] ?? [])),
-            Row::text($row['setting'] ?? ''),
+            Row::text($row['setting'] ?? ''), Row::number($row['minutes'] ?? 0),
         );
     }
 
@@ -108,7 +110,7 @@ final readonly class Layout
 
         return new self(
             $this->kind, $this->levels, $this->arms, $this->kind === PlanKind::Staircase ? count($left) : max($counts), $this->order, $this->seed, $out,
-            $this->setting,
+            $this->setting, $this->minutes,
         );
     }
 
@@ -225,6 +227,8 @@ final readonly class Layout
                 : throw InvalidInput::because('It goes along one factor: two levels of it at least, and one of each other.', 'levels'),
             PlanKind::Matrix => $sides > 1 ? null : throw InvalidInput::because('A matrix has two levels or two variants at least.', 'levels'),
             PlanKind::Pairs => $sides === 2 ? null : throw InvalidInput::because('A pair has two sides: two variants, or two levels.', 'levels'),
+            PlanKind::Timed => $this->minutes > 0.0 ? null : throw InvalidInput::because('How long does each run last?', 'minutes'),
+            PlanKind::Checks => $wide === [] ? null : throw InvalidInput::because('A check list is gone through at one level of each.', 'levels'),
             PlanKind::Free, PlanKind::Setting => null,
         };
     }

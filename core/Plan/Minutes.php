@@ -15,6 +15,12 @@ final readonly class Minutes
     ) {
     }
 
+    /** @param float $minutes that a run lasts; nought: as long as it does */
+    public function lasting(float $minutes): self
+    {
+        return $minutes > 0.0 ? new self($this->setUp, $minutes, $this->reset, $this->change) : $this;
+    }
+
     /**
      * @param list<string> $settings what each run is set to, in order; a change of it costs extra
      */

@@ -19,6 +19,10 @@ enum PlanKind: string
     case Matrix = 'matrix';
     /** Two variants, or two levels, side by side in every pair. */
     case Pairs = 'pairs';
+    /** As long as is said, again and again; what varies may vary. */
+    case Timed = 'timed';
+    /** Every question of the method, asked once of each article. */
+    case Checks = 'checks';
     /** One setting, from its untried ends to the middle, until it is good. */
     case Setting = 'setting';
 
@@ -31,6 +35,6 @@ enum PlanKind: string
     /** Is chance asked at all? */
     public function isShuffled(): bool
     {
-        return !in_array($this, [self::Free, self::Ladder, self::Staircase, self::Setting], true);
+        return !in_array($this, [self::Free, self::Ladder, self::Staircase, self::Setting, self::Checks], true);
     }
 }

@@ -143,6 +143,12 @@ final class PlanWords
         ]);
     }
 
+    /** What is called out when the planned time of a run is over. */
+    public static function over(): string
+    {
+        return Messages::say('plan.over', []);
+    }
+
     /** What the rest of a trial is called. */
     public static function rest(string $name): string
     {

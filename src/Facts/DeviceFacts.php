@@ -28,9 +28,10 @@ use Lustrum\Shared\Refusal\NotThere;
 /** Reads what a team wrote down of a device and its builds, as arrays: a query each, whatever their number. */
 final readonly class DeviceFacts
 {
-    /** How many runs of a trial have ended; one that was void has to be made again. */
+    /** How many runs of a trial have ended; one that was void has to be made again, and the rig alone is none. */
     private const ENDED = "SELECT count(*) ended, count(*) FILTER (WHERE r.outcome = 'held') held FROM run r
-        WHERE r.trial_id = t.id AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL";
+        WHERE r.trial_id = t.id AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL
+            AND r.purpose NOT IN ('reference', 'empty')";
 
     /** How far trials came, beside what was planned of them. */
     private const HOW_FAR = 't.id, t.planned_runs, t.looks, t.state, t.repeats, t.until_channel, t.until_width, e.ended, e.held, d.confidence

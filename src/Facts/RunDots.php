@@ -74,7 +74,7 @@ final readonly class RunDots
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            "SELECT r.trial_id, coalesce(r.outcome, '') outcome, count(*) n,
+            "SELECT r.trial_id, coalesce(r.outcome, '') outcome, count(*) FILTER (WHERE r.purpose NOT IN ('reference', 'empty')) n,
                     to_char(min(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') first,
                     to_char(max(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') last
              FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ? AND r.withdrawn_because IS NULL GROUP BY 1, 2", [$build],

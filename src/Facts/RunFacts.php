@@ -128,6 +128,7 @@ final class RunFacts
         $id = $this->db->fetchOne(
             "SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
              WHERE t.method_id = ? AND r.outcome = 'held' AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
+               AND r.purpose NOT IN ('reference', 'empty')
              ORDER BY r.started_at DESC, r.number DESC LIMIT 1", [$method, $before, $not],
         );
 
@@ -146,6 +147,7 @@ final class RunFacts
         $ids = $methods === [] ? [] : $this->db->fetchFirstColumn(
             "SELECT DISTINCT ON (t.method_id) r.id FROM run r JOIN trial t ON t.id = r.trial_id
              WHERE t.method_id = ANY(CAST(? AS uuid[])) AND r.outcome = 'held' AND r.withdrawn_because IS NULL
+               AND r.purpose NOT IN ('reference', 'empty')
              ORDER BY t.method_id, r.started_at DESC, r.number DESC", ['{'.implode(',', $methods).'}'],
         );
 
@@ -160,9 +162,10 @@ final class RunFacts
     public function before(string $method, string $before, string $not): array
     {
         $ids = $this->db->fetchFirstColumn(
-            'SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
+            "SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
              WHERE t.method_id = ? AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
-             ORDER BY r.started_at DESC, r.number DESC LIMIT '.self::BEFORE, [$method, $before, $not],
+               AND r.purpose NOT IN ('reference', 'empty')
+             ORDER BY r.started_at DESC, r.number DESC LIMIT ".self::BEFORE, [$method, $before, $not],
         );
 
         return array_reverse($this->bare(array_map(Row::text(...), $ids)));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Symfony\Component\Uid\Uuid;
+
 /** What a rig reads by itself is taken off, and what it drifts is how far off a result may be. */
 final class EmptyRunTest extends ApiTestCase
 {
@@ -62,7 +64,7 @@ final class EmptyRunTest extends ApiTestCase
         // 41 less the middle of 1 and 2; half of what lies between over the root of three, and the steps: 0.29 N.
         self::assertMatchesRegularExpression('/^39\.50? ± 0\.29\d* N/', $this->pull($first));
         self::assertStringStartsWith('40.0', $this->pull($second));
-        self::assertSame(['Empty, the rig read shown force 1.0 N first and 2.0 N last: 1.0 N of drift, half of which goes into every result.'], $this->row()['drift']);
+        self::assertSame(['Empty, the rig read shown force 1.0 N first and 2.0 N last: 1.0 N of drift, which is in the ± of every result.'], $this->row()['drift']);
 
         $reading = self::text($this->json('GET', '/api/runs/'.$empty), 'readings', 0, 'id');
         $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '3.0', 'unit' => 'N', 'reason' => 'Misread.', 'version' => 1]);
@@ -92,6 +94,7 @@ final class EmptyRunTest extends ApiTestCase
         $this->ran('2026-03-02T10:50:00Z', '20.9 N', 'reference');
         $row = $this->row();
         self::assertContains('The reference R-1 read shown force 20.4 N first and 20.9 N last: 0.5 N of drift; a smaller difference is none.', (array) $row['drift']);
+        self::assertStringContainsString('3 of 3 runs', self::text($row, 'count'));
         self::assertStringContainsString('41.0 N', implode(' ', array_filter((array) $row['results'], is_string(...))), 'The mean of the three.');
     }
 
@@ -100,5 +103,25 @@ final class EmptyRunTest extends ApiTestCase
         $run = $this->ran('2026-03-02T10:00:00Z', '1.0 N', 'empty');
         $said = $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'purpose' => 'findOut', 'outcome' => 'held', 'version' => 2]);
         self::assertSame([422, 'purpose'], [$this->answered(), self::text($said, 'violations', 0, 'path')]);
+    }
+
+    /** An empty run that held has shown nothing of the level below. */
+    public function testAnEmptyRunOpensNoLadder(): void
+    {
+        $bench = $this->bench();
+        $method = $this->put('methods', [
+            'device' => $bench->device, 'name' => 'Climb', 'safety' => ['abort' => 'When it slips.'],
+            'factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'levels' => ['20 cm', '40 cm'], 'harder' => 'more', 'climbs' => true]],
+            'channels' => [['key' => 'shown', 'metric' => 'blow', 'unit' => 'N']],
+        ]);
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Drops']);
+        $low = [['name' => 'height', 'text' => '20 cm']];
+        $about = ['trial' => $trial, 'levels' => $low, 'purpose' => 'empty'];
+        $run = $this->put('runs', $about);
+        $this->json('PUT', '/api/runs/'.$run, ['outcome' => 'held', 'version' => 1] + $about);
+        self::assertSame(200, $this->answered());
+        $high = ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']]];
+        $said = $this->json('PUT', '/api/runs/'.Uuid::v7()->toRfc4122(), $high);
+        self::assertSame([422, 'ahead'], [$this->answered(), self::text($said, 'violations', 0, 'path')]);
     }
 }

@@ -355,4 +355,37 @@ final class PlanTest extends ApiTestCase
         $said = json_encode($this->look(['kind' => 'matrix', 'levels' => $levels, 'arms' => ['thin', 'thick', 'ribbed']]), \JSON_UNESCAPED_UNICODE) ?: '';
         self::assertStringNotContainsString('change together', $said, 'Each is held apart by one of them.');
     }
+
+    public function testATimedPlanTakesItsTimeAndSaysWhenItIsOver(): void
+    {
+        $this->world();
+        $layout = ['kind' => 'timed', 'minutes' => 60.0, 'repeats' => 2, 'levels' => [['name' => 'height', 'levels' => ['20 cm']]]];
+        // 10 to set up, twice 60, and 2 to put back in between.
+        self::assertSame('2 runs, about 2 h 12 min.', self::text($this->look($layout), 'sentence'));
+        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Endurance', 'layout' => $layout]);
+        $run = $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '20 cm']]]);
+        $console = (array) $this->json('GET', '/api/runs/'.$run)['console'];
+        self::assertSame([['its planned time is over', [3600]]], array_map(
+            static fn (mixed $look): array => [((array) $look)['what'], ((array) $look)['due']], (array) $console['looks'],
+        ));
+        $said = $this->look(['minutes' => 0.0] + $layout);
+        self::assertSame([422, 'How long does each run last?'], [$this->answered(), $said['detail']]);
+    }
+
+    public function testACheckListAsksEveryQuestionOfEachArticle(): void
+    {
+        $this->world();
+        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Before it goes out', 'layout' => ['kind' => 'checks', 'repeats' => 3]]);
+        $row = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0);
+        self::assertCount(3, (array) self::at($row, 'plan', 'slots'));
+        self::assertSame(3, self::at($row, 'trial', 'plannedRuns'));
+        self::assertNotSame('', $trial);
+
+        $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'revision', 'device');
+        $silent = $this->put('methods', ['device' => $device, 'name' => 'Silent', 'safety' => ['abort' => 'Never.']]);
+        $said = $this->json('PUT', '/api/trials/'.Uuid::v7()->toRfc4122(), [
+            'revision' => $this->build, 'method' => $silent, 'name' => 'Nothing', 'layout' => ['kind' => 'checks', 'repeats' => 3],
+        ]);
+        self::assertSame([422, 'layout.kind'], [$this->answered(), self::text($said, 'violations', 0, 'path')]);
+    }
 }

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\SlipCheck;
 use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Domain\Trial\Run;
@@ -71,11 +72,12 @@ final readonly class ReadingCheck
             'SELECT g.current_si, CASE WHEN r.levels = o.levels AND r.article_id IS NOT DISTINCT FROM o.article_id THEN 2
                 WHEN r.levels = o.levels THEN 1 ELSE 0 END alike
              FROM reading g JOIN run r ON r.id = g.run_id JOIN trial t ON t.id = r.trial_id JOIN run o ON o.id = :run
-             WHERE t.method_id = :method AND g.channel = :channel AND r.id <> :run AND g.withdrawn_because IS NULL AND NOT g.undecided
+             WHERE t.method_id = :method AND g.channel = :channel AND r.id <> :run AND (r.purpose = :empty) = (o.purpose = :empty)
+               AND g.withdrawn_because IS NULL AND NOT g.undecided
              ORDER BY alike DESC, (t.id = :trial) DESC, g.created_at DESC LIMIT '.self::LOOK_BACK,
             [
                 'method' => $run->trial()->method()->id()->toRfc4122(), 'channel' => $channel->key,
-                'run' => $run->id()->toRfc4122(), 'trial' => $run->trial()->id()->toRfc4122(),
+                'empty' => Purpose::Empty->value, 'run' => $run->id()->toRfc4122(), 'trial' => $run->trial()->id()->toRfc4122(),
             ],
         );
         $unit = Quantity::of(0, $channel->unit)->unit;

@@ -19,6 +19,7 @@ final readonly class LayoutInput
      * @param list<LevelsInput>  $levels  of each factor that is laid out
      * @param list<string>       $arms    variants within the build
      * @param list<LeftOutInput> $leftOut
+     * @param float              $minutes that a run lasts, where its time is planned
      * @param string             $setting that is being found, where it goes so
      */
     public function __construct(
@@ -38,6 +39,8 @@ final readonly class LayoutInput
         public array $leftOut = [],
         #[Assert\Length(max: Limit::NAME, maxMessage: 'At most {{ limit }} characters.')]
         public string $setting = '',
+        #[Assert\Range(notInRangeMessage: 'Between nought and 10,000 minutes.', min: 0, max: 1e4)]
+        public float $minutes = 0.0,
     ) {
     }
 
@@ -52,7 +55,7 @@ final readonly class LayoutInput
         return new Layout(
             $this->kind, $levels, $this->arms, $this->repeats, $this->order, $this->seed,
             array_map(static fn (LeftOutInput $l): LeftOut => $l->leftOut(), $this->leftOut),
-            trim($this->setting),
+            trim($this->setting), $this->kind === PlanKind::Timed ? $this->minutes : 0.0,
         );
     }
 }

@@ -26,6 +26,7 @@ final readonly class LayoutView
         public int $seed,
         public array $leftOut,
         public string $setting,
+        public float $minutes,
     ) {
     }
 
@@ -36,7 +37,7 @@ final readonly class LayoutView
             $l->arms, $l->repeats, $l->order, $l->seed, array_map(static fn (LeftOut $c): LeftOutInput => new LeftOutInput(
                 array_map(static fn (string $name, string $text): Found => new Found($name, $text), array_keys($c->levels), $c->levels),
                 $c->reason, $c->arm,
-            ), $l->leftOut), $l->setting,
+            ), $l->leftOut), $l->setting, $l->minutes,
         );
     }
 }

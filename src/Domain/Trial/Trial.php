@@ -150,6 +150,9 @@ class Trial extends Record
         if ($this->layout->kind === PlanKind::Setting && !SettingSearch::isOpen($this->method->setting($this->layout->setting))) {
             throw Invalid::at('layout.setting', 'Which setting of the method? It has to say from where to where it goes.');
         }
+        if ($this->layout->kind === PlanKind::Checks && $this->method->questions() === []) {
+            throw Invalid::at('layout.kind', 'A check list goes through the questions of its method, and it asks none yet.');
+        }
         if ($this->layout->kind->isLaidOut()) {
             $this->plannedRuns = count($slots);
         }

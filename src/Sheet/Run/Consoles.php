@@ -14,6 +14,7 @@ use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Trial\Run;
+use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\PlanFacts;
 use Lustrum\Facts\RigFacts;
@@ -42,9 +43,17 @@ final readonly class Consoles
 
         return new Console(
             $isOpen ? $this->waits($run) : [],
-            $isOpen ? array_map(static fn (LookOut $l): LookRow => LookRow::of($l), $trial->method()->looks()) : [],
+            $isOpen ? array_map(static fn (LookOut $l): LookRow => LookRow::of($l), self::looks($trial)) : [],
             self::position($run, $made), $plan, self::enough($run, $book),
         );
+    }
+
+    /** @return list<LookOut> what its method says, and the end of its time where that is planned */
+    private static function looks(Trial $trial): array
+    {
+        $minutes = $trial->layout()->minutes ?? 0.0;
+
+        return [...$trial->method()->looks(), ...($minutes > 0.0 ? [new LookOut(PlanWords::over(), null, $minutes)] : [])];
     }
 
     /** @return list<WaitRow> */

@@ -55,7 +55,7 @@ final readonly class PlanPreviews
         $usesUp = array_map(static fn (UsedUp $u): string => MethodSheetWords::usedUp($u->times(count($slots))), $method->view()->usesUp);
 
         return new PlanPreview(
-            PlanWords::takes($slots, $method->minutes(), count($layout->leftOut)), count($slots),
+            PlanWords::takes($slots, $method->minutes()->lasting($layout->minutes), count($layout->leftOut)), count($slots),
             $this->finds($method, $layout, count($slots)),
             array_values(array_filter([
                 ...PlanWords::costs($layout, $method->wears(), $changes), PlanWords::together($this->alone($build, $layout)), self::entangled($build, $layout),

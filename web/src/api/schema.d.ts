@@ -2216,7 +2216,7 @@ export interface components {
         /** @enum {string} */
         "Core.Plan.Order": "asGiven" | "random" | "blocks";
         /** @enum {string} */
-        "Core.Plan.PlanKind": "free" | "ladder" | "staircase" | "sweep" | "matrix" | "pairs" | "setting";
+        "Core.Plan.PlanKind": "free" | "ladder" | "staircase" | "sweep" | "matrix" | "pairs" | "timed" | "checks" | "setting";
         /** @enum {string} */
         "Core.Rig.HappeningKind": "moved" | "transported" | "reassembled" | "swapped" | "dropped";
         /** @enum {string} */
@@ -3452,6 +3452,7 @@ export interface components {
             seed?: number;
             leftOut?: components["schemas"]["Domain.Trial.LeftOutInput"][];
             setting?: string;
+            minutes?: number;
         };
         "Domain.Trial.LayoutView": {
             kind: components["schemas"]["Core.Plan.PlanKind"];
@@ -3462,6 +3463,7 @@ export interface components {
             seed: number;
             leftOut: components["schemas"]["Domain.Trial.LeftOutInput"][];
             setting: string;
+            minutes: number;
         };
         "Domain.Trial.LeftOutInput": {
             levels: components["schemas"]["Domain.Trial.Found"][];

@@ -143,6 +143,8 @@ export const PLAN_KIND: Record<Schemas['PlanKind'], string> = {
   staircase: 'up after a hold, down after a failure',
   pairs: 'two sides, pair by pair',
   setting: 'to find a setting: its ends, then the middle',
+  timed: 'each as long as is said',
+  checks: 'as a check list: every question of each article',
   free: 'as they come',
 };
 

@@ -22,6 +22,7 @@ return [
     'position' => '{any, select, yes {{cell}{n, plural, one {} other {, {k, number} of # there}} · } other {}}{i, number} of {all, plural, one {# planned run} other {# planned runs}}',
     'ready' => '{name}{any, select, yes { at {next}} other {}}{left, plural, =0 {: nobody said how many} one {: one run and it is done} other {: # runs are left}}{must, select, yes {; a must rests on it} other {}}{failed, select, yes {; {modes} failed there and {many, select, yes {are} other {is}} not closed} other {}}.',
     'waits' => 'It waits for {what}.',
+    'over' => 'its planned time is over',
     'rest' => '{name}, the rest',
     'doneIn' => 'done in {name}',
     'favoured' => 'Said before the first result: {who}.',

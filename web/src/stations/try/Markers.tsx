@@ -40,10 +40,10 @@ export function Markers({ sheet, touched }: { sheet: Schemas['RunSheet']; touche
       </div>
       <form onSubmit={add} className="mt-2 flex items-stretch gap-2">
         <label className="min-w-0 flex-1">
-          <span className="sr-only">What happens again and again</span>
+          <span className="sr-only">What happens again</span>
           <input
             className="field min-h-11"
-            placeholder="What happens again and again"
+            placeholder="What happens again"
             maxLength={60}
             value={typed}
             onChange={(event) => setTyped(event.target.value)}

@@ -84,7 +84,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
         )}
         {typed.kind !== 'free' && typed.kind !== 'setting' && (
           <>
-            {factors.map((f) => (
+            {(typed.kind === 'checks' ? [] : factors).map((f) => (
               <Labelled key={f.name} id={`${id}-${f.name}`} label={`Levels of ${f.name}, one a line`}>
                 <textarea
                   id={`${id}-${f.name}`}
@@ -95,7 +95,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
                 />
               </Labelled>
             ))}
-            {arms.length > 0 && typed.kind !== 'staircase' && (
+            {arms.length > 0 && typed.kind !== 'staircase' && typed.kind !== 'checks' && (
               <fieldset className="basis-full border border-rule px-3 pb-2">
                 <legend className="px-1 text-sm font-semibold">Variants</legend>
                 <div className="flex flex-wrap gap-x-5">
@@ -115,7 +115,29 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
                 </div>
               </fieldset>
             )}
-            <Labelled id={`${id}-repeats`} label={typed.kind === 'staircase' ? 'Runs in all' : 'Repeats of each'}>
+            {typed.kind === 'timed' && (
+              <Labelled id={`${id}-minutes`} label="Minutes that a run lasts">
+                <input
+                  id={`${id}-minutes`}
+                  className="field"
+                  type="number"
+                  min={0}
+                  step="any"
+                  value={typed.minutes || ''}
+                  onChange={(e) => change({ minutes: Number(e.target.value) })}
+                />
+              </Labelled>
+            )}
+            <Labelled
+              id={`${id}-repeats`}
+              label={
+                typed.kind === 'staircase'
+                  ? 'Runs in all'
+                  : typed.kind === 'checks'
+                    ? 'Articles that are gone through'
+                    : 'Repeats of each'
+              }
+            >
               <input
                 id={`${id}-repeats`}
                 className="field"
@@ -124,7 +146,7 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
                 onChange={(e) => change({ repeats: e.target.value })}
               />
             </Labelled>
-            {typed.kind !== 'ladder' && typed.kind !== 'staircase' && (
+            {typed.kind !== 'ladder' && typed.kind !== 'staircase' && typed.kind !== 'checks' && (
               <Labelled id={`${id}-order`} label="Order">
                 <span className="flex flex-wrap gap-2">
                   <select
@@ -168,14 +190,19 @@ export function PlanSlip({ trial, method, revision, onClose }: Props) {
 
 const layoutOf = (typed: TypedLayout): Schemas['LayoutInput'] => ({
   kind: typed.kind,
-  levels: Object.entries(typed.levels).map(([name, text]) => ({ name, levels: linesOf(text) })),
-  arms: typed.arms,
+  // A check list goes through the questions, at no level.
+  levels:
+    typed.kind === 'checks'
+      ? []
+      : Object.entries(typed.levels).map(([name, text]) => ({ name, levels: linesOf(text) })),
+  arms: typed.kind === 'checks' ? [] : typed.arms,
   // What is no number goes as it is, so that the server can say so.
   repeats: (/^\d+$/.test(typed.repeats.trim()) ? Number(typed.repeats) : typed.repeats) as number,
   order: typed.order,
   seed: typed.seed,
   leftOut: typed.leftOut,
   setting: typed.setting,
+  minutes: typed.minutes ?? 0,
 });
 
 const same = (a: Schemas['LeftOutInput'], b: Schemas['PlannedCell']) =>

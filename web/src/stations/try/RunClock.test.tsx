@@ -101,7 +101,7 @@ it('pins what is odd with the moment at which it was noticed, not at which it wa
 it('counts what is touched, and keeps how long it was held', async () => {
   const sent = server();
   clockOf({ clockAt: STARTED });
-  fireEvent.change(screen.getByPlaceholderText('What happens again and again'), { target: { value: 'Slip' } });
+  fireEvent.change(screen.getByPlaceholderText('What happens again'), { target: { value: 'Slip' } });
   fireEvent.click(screen.getByRole('button', { name: 'Add a marker' }));
   const marker = screen.getByRole('button', { name: 'Slip: mark it' });
   fireEvent.pointerDown(marker);

@@ -130,7 +130,7 @@ function Looks({ looks, seconds }: { looks: Schemas['LookRow'][]; seconds: numbe
             }
           >
             {isNow ? `Now: ${look.what}` : look.sentence}
-            {!isNow && next !== undefined && ` Next at ${clock(next)}.`}
+            {!isNow && next !== undefined && ` · next at ${clock(next)}`}
           </li>
         );
       })}

@@ -10,6 +10,7 @@ export type TypedLayout = {
   seed: number;
   leftOut: Schemas['LeftOutInput'][];
   setting: string;
+  minutes: number;
 };
 
 export const linesOf = (text: string): string[] =>
@@ -41,5 +42,6 @@ export function typedLayout(
     seed: 1,
     leftOut: [],
     setting: '',
+    minutes: 0,
   };
 }

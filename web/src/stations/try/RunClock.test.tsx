@@ -53,11 +53,11 @@ it('calls out a look when it is due, and tells the next', () => {
   server();
   const looks = [{ what: 'fumes', sentence: 'Fumes: every 5 min.', due: [300, 600] }];
   clockOf({ clockAt: STARTED }, { looks });
-  expect(screen.getByText('Fumes: every 5 min. Next at 05:00.')).toBeTruthy();
+  expect(screen.getByText('Fumes: every 5 min. · next at 05:00')).toBeTruthy();
   pass(280_000);
   expect(screen.getByRole('alert').textContent).toBe('Now: fumes');
   pass(40_000);
-  expect(screen.getByText('Fumes: every 5 min. Next at 10:00.')).toBeTruthy();
+  expect(screen.getByText('Fumes: every 5 min. · next at 10:00')).toBeTruthy();
 });
 
 it('waits for what has to be over, and says when it is', () => {

@@ -16,7 +16,6 @@ final readonly class Standings
      * @param array<string, string>        $levels   by failure, as they are said; empty where none are known
      * @param array{mode: string, status: FailureStatus}|null $cameBack a failure of this build that came back on a later one
      * @param list<string>                 $dangers  modes of dangerous failures of this build that nothing has closed
-     * @param array<string, list<string>>  $open     by method, modes of failures that happened with it and are not closed
      * @param array<string, list<OutsideBound>> $outside by failure: what articles came through outside trials without it
      */
     private function __construct(
@@ -26,19 +25,15 @@ final readonly class Standings
         public ?array $cameBack,
         public array $dangers,
         private array $outside,
-        public array $open,
     ) {
     }
 
     public static function of(Failures $failures, string $build): self
     {
-        $statuses = $levels = $outside = $open = [];
+        $statuses = $levels = $outside = [];
         $cameBack = null;
         foreach ($failures->on($build) as $failure) {
             $status = $statuses[$failure->id] = $failures->status($failure);
-            if ($failure->severity !== null && $status->standing->isOpen()) {
-                $open[$failure->severity->method][$failure->key()] = $failure->mode;
-            }
             $at = $failure->severity?->text() ?? '';
             $levels += $at === '' ? [] : [$failure->id => $at];
             $outside[$failure->id] = $failures->outside($failure);
@@ -47,8 +42,7 @@ final readonly class Standings
             }
         }
 
-        return new self($failures->modes(), $statuses, $levels, $cameBack, $failures->openDangers($build), array_filter($outside),
-            array_map(array_values(...), $open));
+        return new self($failures->modes(), $statuses, $levels, $cameBack, $failures->openDangers($build), array_filter($outside));
     }
 
     public function status(string $failure): FailureStatus

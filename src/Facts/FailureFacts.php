@@ -155,6 +155,29 @@ final readonly class FailureFacts
     }
 
     /**
+     * What failed on a build itself, and says something of its design: nothing on the same build can have closed it.
+     *
+     * @return array<string, list<string>> modes by method
+     */
+    public function openOn(string $build): array
+    {
+        $out = [];
+        foreach ($this->db->fetchAllNumeric(
+            "SELECT coalesce(t.method_id, f.method_id), min(f.mode) FROM failure f LEFT JOIN run r ON r.id = f.run_id LEFT JOIN trial t ON t.id = r.trial_id
+             WHERE f.revision_id = ? AND f.withdrawn_because IS NULL AND NOT f.feared AND f.consequence_of_id IS NULL
+               AND coalesce(t.method_id, f.method_id) IS NOT NULL AND coalesce(r.set_aside, '') = ''
+               AND (coalesce(r.taken_in, false) OR NOT EXISTS (
+                 SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL AND c.standing = 'confirmed'
+                   AND c.kind IN ('setUp', 'method', 'handling', 'build')))
+             GROUP BY 1, lower(trim(f.mode)) ORDER BY 1, 2", [$build],
+        ) as [$method, $mode]) {
+            $out[Row::text($method)][] = Row::text($mode);
+        }
+
+        return $out;
+    }
+
+    /**
      * Where the modes of a run's failures were seen before.
      *
      * @return array<string, array<string, int>> mode => letters of builds => times, without those of this run

@@ -84,7 +84,7 @@ final readonly class Invalidation implements AfterWrite
         Panel::class => [self::NOTHING, ['try', 'panel']],
         PanelSheet::class => [self::NOTHING, ['panel']],
         Observation::class => [self::NOTHING, ['find', 'run', 'methods']],
-        Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'find', 'run', 'next']],
+        Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'try', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],
         // What was verified is asked for again; no conclusion rests on it.
         Happening::class => [self::NOTHING, ['build', 'try', 'run']],

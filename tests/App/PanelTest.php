@@ -179,6 +179,9 @@ final class PanelTest extends ApiTestCase
         $run = $this->json('GET', '/api/runs/'.self::text($try, 'trials', 0, 'runs', 0, 'id'));
         self::assertSame([['name' => 'rater', 'text' => 'Odile']], self::at($run, 'run', 'levels'));
         $weigh = $this->json('GET', '/api/revisions/'.$this->build.'/weigh');
+        $said = (array) self::at($weigh, 'panels', 0, 'said');
+        self::assertContains(self::text($page, 'results', 0, 'agreement'), $said);
+        self::assertContains(self::text($page, 'blind'), $said);
         self::assertStringContainsString('P-3', json_encode($weigh) ?: '');
     }
 

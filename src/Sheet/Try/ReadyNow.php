@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Try;
 
-use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Plan\Ready;
 use Lustrum\Core\Wording\PlanWords;
@@ -20,29 +19,13 @@ final class ReadyNow
     private const MOST = 5;
 
     /**
-     * What failed on this build and on the one that it came from, and is not closed.
-     *
-     * @return array<string, list<string>> modes by method
-     */
-    private static function open(Book $book, Build $build): array
-    {
-        $open = $book->standings($build)->open;
-        $parent = $book->lineage()->parent($build);
-        foreach ($parent === null ? [] : $book->standings($parent)->open as $method => $modes) {
-            $open[$method] = array_values(array_unique([...$open[$method] ?? [], ...$modes]));
-        }
-
-        return $open;
-    }
-
-    /**
      * @param list<array{Trial, TrialRow}> $trials
+     * @param array<string, list<string>>   $open   modes of failures of this build that are not closed, by method
      *
      * @return list<ReadyRow>
      */
-    public static function of(array $trials, Book $book, Build $build): array
+    public static function of(array $trials, Book $book, array $open): array
     {
-        $open = self::open($book, $build);
         // Whether it is shown by now would have to be worked out first; Weigh says that.
         $musts = array_map(static fn (Wanted $w): string => $w->metric, array_filter($book->wanted(), static fn (Wanted $w): bool => $w->must));
         $ready = [];

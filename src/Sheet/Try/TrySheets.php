@@ -24,6 +24,7 @@ use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\EmptyFacts;
+use Lustrum\Facts\FailureFacts;
 use Lustrum\Facts\HeapFacts;
 use Lustrum\Facts\PanelFacts;
 use Lustrum\Facts\PlanFacts;
@@ -42,6 +43,7 @@ final readonly class TrySheets
         private PlanFacts $plans,
         private PanelFacts $panels,
         private HeapFacts $heap,
+        private FailureFacts $failures,
         private EmptyFacts $empties,
     ) {
     }
@@ -88,7 +90,7 @@ final readonly class TrySheets
             array_map(
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
-            array_map(static fn (Article $a): ArticleView => $a->view(), $articles), ReadyNow::of($trials, $book, $build),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $articles), ReadyNow::of($trials, $book, $this->failures->openOn($id)),
             HeapWords::waits($this->heap->counts($revision->workspace()->id()->toRfc4122())['left']),
         );
     }

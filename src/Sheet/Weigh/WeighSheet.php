@@ -20,6 +20,7 @@ final readonly class WeighSheet
      * @param list<SidesRow>        $sides        within this build
      * @param string                $rests        on what is there for now only; empty: on nothing
      * @param list<UseRow>          $uses         with the verdict of this build
+     * @param list<PanelSaid>       $panels       blind panels of this build that were unblinded
      * @param string                $confidence   in words: 'at 95 % confidence'
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class WeighSheet
         public string $confidence,
         public string $rests,
         public array $uses,
+        public array $panels,
     ) {
     }
 }

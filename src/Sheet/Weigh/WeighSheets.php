@@ -16,13 +16,17 @@ use Lustrum\Domain\Device\Requirement;
 use Lustrum\Domain\Device\RequirementView;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Domain\Trial\Panel;
 use Lustrum\Facts\Against;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\Opened;
+use Lustrum\Facts\PanelFacts;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Brief\Uses;
 use Lustrum\Sheet\Build\Standing;
+use Lustrum\Sheet\Panel\PanelPages;
+use Symfony\Component\Uid\Uuid;
 
 /** Works out the Weigh station: evidence of all builds, and this build against another. */
 final readonly class WeighSheets
@@ -33,6 +37,8 @@ final readonly class WeighSheets
         private Opened $opened,
         private Standing $standing,
         private Uses $uses,
+        private PanelFacts $panelFacts,
+        private PanelPages $panelPages,
     ) {
     }
 
@@ -83,7 +89,21 @@ final readonly class WeighSheets
                 $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric),
             ), $book->sidesWithin($build)),
             EvidenceWords::confidence($book->device->confidence), $this->standing->rests($revision), $this->uses->of($revision->device(), $build, $book),
+            $this->panels($revision),
         );
+    }
+
+    /** @return list<PanelSaid> */
+    private function panels(Revision $revision): array
+    {
+        $out = [];
+        foreach (array_merge(...array_values($this->panelFacts->ofBuild($revision->id()->toRfc4122()))) as $panel) {
+            if ($panel['unblinded']) {
+                $out[] = PanelSaid::of($this->panelPages->of($this->records->find(Panel::class, Uuid::fromString($panel['id']))));
+            }
+        }
+
+        return $out;
     }
 
     private static function moreIsBetter(Book $book, string $metric): bool

@@ -4666,6 +4666,11 @@ export interface components {
             difference: string;
             percent: string;
         };
+        "Sheet.Weigh.PanelSaid": {
+            id: string;
+            trial: string;
+            said: string[];
+        };
         "Sheet.Weigh.RungRow": {
             level: string;
             other: string | null;
@@ -4703,6 +4708,7 @@ export interface components {
             confidence: string;
             rests: string;
             uses: components["schemas"]["Sheet.Brief.UseRow"][];
+            panels: components["schemas"]["Sheet.Weigh.PanelSaid"][];
         };
         "Sheet.Workshop.DocumentRow": {
             document: components["schemas"]["Domain.Document.DocumentView"];

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 
 import type { Schemas } from '../../api/client';
 import { weighQuery } from '../../api/queries';
-import { usePlace } from '../../ui/place';
+import { stationPath, usePlace } from '../../ui/place';
 import { RunsSlip, type Opened } from '../../ui/RunsSlip';
 import { prose } from '../../ui/prose';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
@@ -129,6 +129,25 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
           )}
         </Part>
         {sheet.against !== null && within}
+        {sheet.panels.length > 0 && (
+          <Part title="Blind panels">
+            {sheet.panels.map((panel) => (
+              <div key={panel.id} className="mb-3 max-w-prose">
+                <Link
+                  className="font-semibold text-blue underline"
+                  to={`${stationPath(frame.device.id, letter, 'try')}/panel/${panel.id}`}
+                >
+                  {panel.trial}
+                </Link>
+                <ul>
+                  {panel.said.map((said) => (
+                    <li key={said}>{said}</li>
+                  ))}
+                </ul>
+              </div>
+            ))}
+          </Part>
+        )}
       </Sheet>
       <RunsSlip device={frame.device.id} opened={opened} onClose={() => setOpened(null)} />
     </>

@@ -78,10 +78,14 @@ final class HeapWords
     {
         $whole = (int) round($seconds);
 
+        [$hours, $minutes] = [intdiv($whole, self::HOUR), intdiv($whole % self::HOUR, self::MINUTE)];
+        // Beyond ten minutes nobody counts seconds.
+        $left = $whole > 10 * self::MINUTE ? 0 : $whole % self::MINUTE;
+
         return match (true) {
             $whole < self::MINUTE => $whole.' s',
-            $whole < self::HOUR => sprintf('%d min%s', intdiv($whole, self::MINUTE), $whole % self::MINUTE === 0 || $whole > 10 * self::MINUTE ? '' : sprintf(' %d s', $whole % self::MINUTE)),
-            $whole < self::DAY => sprintf('%d h%s', intdiv($whole, self::HOUR), intdiv($whole % self::HOUR, self::MINUTE) === 0 ? '' : sprintf(' %d min', intdiv($whole % self::HOUR, self::MINUTE))),
+            $whole < self::HOUR => $minutes.' min'.($left === 0 ? '' : ' '.$left.' s'),
+            $whole < self::DAY => $hours.' h'.($minutes === 0 ? '' : ' '.$minutes.' min'),
             default => Digits::short(round($whole / self::DAY, 1)).' days',
         };
     }

@@ -6,6 +6,8 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Purpose;
+use Lustrum\Core\Run\RigReading;
 use Lustrum\Core\Run\Row;
 
 /** Runs of the rig alone and on the reference article, and what they read. */
@@ -19,13 +21,13 @@ final readonly class EmptyFacts
     /**
      * Of one trial, or of all trials of a build, those that were not ended as void; in their order.
      *
-     * @return array<string, list<array{purpose: string, number: int, at: string, serial: string, channel: string, metric: string, si: float, step: float}>> by trial, values and steps in SI
+     * @return array<string, list<RigReading>> by trial
      */
     public function readings(string $column, string $id): array
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            sprintf("SELECT r.trial_id, r.purpose, r.number, r.started_at at, c.content->>'serial' serial, g.channel, m.name metric, g.current_si si,
+            sprintf("SELECT r.trial_id, r.purpose, r.started_at at, c.content->>'serial' serial, g.channel, m.name metric, g.current_si si,
                     g.current_resolution step, g.current_unit unit
              FROM run r JOIN trial t ON t.id = r.trial_id JOIN reading g ON g.run_id = r.id JOIN metric m ON m.id = g.metric_id
                   JOIN configuration c ON c.hash = r.configuration
@@ -33,11 +35,10 @@ final readonly class EmptyFacts
                    AND r.withdrawn_because IS NULL AND NOT g.undecided AND g.bound = ''
              ORDER BY r.started_at, r.number", $column === 'trial' ? 't.id' : 't.revision_id'), [$id],
         ) as $row) {
-            $out[Row::text($row['trial_id'])][] = [
-                'purpose' => Row::text($row['purpose']), 'number' => Row::whole($row['number']), 'at' => Row::text($row['at']),
-                'serial' => Row::text($row['serial']), 'channel' => Row::text($row['channel']), 'metric' => Row::text($row['metric']),
-                'si' => Row::number($row['si']), 'step' => Row::number($row['step'] ?? 0) * Units::parse(Row::text($row['unit']))->factor,
-            ];
+            $out[Row::text($row['trial_id'])][] = new RigReading(
+                Purpose::from(Row::text($row['purpose'])), Row::text($row['at']), Row::text($row['serial']), Row::text($row['channel']),
+                Row::text($row['metric']), Row::number($row['si']), Row::number($row['step'] ?? 0) * Units::parse(Row::text($row['unit']))->factor,
+            );
         }
 
         return $out;

@@ -50,7 +50,8 @@ final readonly class GoingThrough
                 throw Invalid::at('run', 'That run is of another workspace.');
             }
             if (!$file->isThere()) {
-                throw Invalid::at('file', $file->isWaiting() ? 'This file is still being prepared. Try again in a moment.' : 'This file cannot be shown, so it is not kept with a run.');
+                throw Invalid::at('file', $file->isWaiting()
+                    ? 'This file is still being prepared. Try again in a moment.' : 'This file cannot be shown, so it is not kept with a run.');
             }
             $photo = Uuid::fromString($input->photo);
             if ($this->em->find(Photo::class, $photo) !== null) {
@@ -80,7 +81,9 @@ final readonly class GoingThrough
         $this->records->mustWrite($workspace);
 
         return $this->em->wrapInTransaction(function () use ($workspace, $ids): int {
-            $left = $this->records->all(HeapFile::class, ['workspace' => $workspace, 'aside' => false, 'photo' => null] + ($ids === null ? [] : ['id' => $ids]));
+            $left = $this->records->all(
+                HeapFile::class, ['workspace' => $workspace, 'aside' => false, 'photo' => null] + ($ids === null ? [] : ['id' => $ids]),
+            );
             foreach ($left as $file) {
                 $file->putAside();
             }

@@ -10,6 +10,7 @@ use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Constant;
 use Lustrum\Core\Run\EmptyRun;
 use Lustrum\Core\Run\Purpose;
+use Lustrum\Core\Run\RigReading;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\ReadingInput;
 use Lustrum\Domain\Trial\Run;
@@ -104,18 +105,18 @@ final readonly class EmptyRuns implements Writing
             ? $configuration->takingOff(self::around($configuration, $this->empties($trial), $at)) : $configuration;
     }
 
-    /** @return list<array{at: string, channel: string, si: float, step: float}> */
+    /** @return list<RigReading> in their order */
     private function empties(Trial $trial): array
     {
         $id = $trial->id()->toRfc4122();
 
         return array_values(array_filter(
-            $this->facts->readings('trial', $id)[$id] ?? [], static fn (array $r): bool => $r['purpose'] === Purpose::Empty->value,
+            $this->facts->readings('trial', $id)[$id] ?? [], static fn (RigReading $r): bool => $r->purpose === Purpose::Empty,
         ));
     }
 
     /**
-     * @param list<array{at: string, channel: string, si: float, step: float}> $empties in their order
+     * @param list<RigReading> $empties in their order
      *
      * @return list<Constant>
      */
@@ -125,10 +126,10 @@ final readonly class EmptyRuns implements Writing
         foreach ($configuration->channels as $channel) {
             $before = $after = null;
             foreach ($empties as $empty) {
-                if ($empty['channel'] !== $channel->key) {
+                if ($empty->channel !== $channel->key) {
                     continue;
                 }
-                if (new \DateTimeImmutable($empty['at']) <= $at) {
+                if (new \DateTimeImmutable($empty->at) <= $at) {
                     $before = $empty;
                 } else {
                     $after ??= $empty;
@@ -138,7 +139,7 @@ final readonly class EmptyRuns implements Writing
             [$first, $second] = $before === null ? [$after, null] : [$before, $after];
             if ($first !== null) {
                 $out[] = EmptyRun::constant(
-                    $channel, $unit->fromSi($first['si']), $second === null ? null : $unit->fromSi($second['si']), $first['step'] / $unit->factor,
+                    $channel, $unit->fromSi($first->si), $second === null ? null : $unit->fromSi($second->si), $first->step / $unit->factor,
                 );
             }
         }

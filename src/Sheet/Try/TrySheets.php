@@ -6,12 +6,10 @@ namespace Lustrum\Sheet\Try;
 
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
-use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\EmptyRun;
-use Lustrum\Core\Run\Purpose;
+use Lustrum\Core\Run\RigReading;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\HeapWords;
-use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Method\Method;
@@ -99,10 +97,12 @@ final readonly class TrySheets
      * @param list<RunDot>                                                          $dots
      * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
      * @param list<PanelLine> $panels
-     * @param list<array{purpose: string, number: int, at: string, serial: string, channel: string, metric: string, si: float, step: float}> $rig
+     * @param list<RigReading> $rig
      */
-    private static function row(Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before, ?PlanRow $laid, array $panels, array $rig): TrialRow
-    {
+    private static function row(
+        Trial $trial, array $dots, array $count, ?TrialResults $results, Book $book, TrialPlan $plan, string $before, ?PlanRow $laid,
+        array $panels, array $rig,
+    ): TrialRow {
         $view = $trial->view();
         $outcomes = $count['outcomes'];
         $total = array_sum($outcomes);
@@ -117,33 +117,7 @@ final readonly class TrySheets
             ),
             $trial->method()->safety()->inSight($trial->agreesNext() === null), $before, $trial->agreesNext(), $laid, $panels,
             PlanWords::waits($trial->waitsFor()), PlanWords::favoured(array_column($view->favourites, 'text', 'name')),
-            self::drift($trial, $rig), EmptyRun::isTakenOff(...$trial->method()->channels()), $trial->method()->view()->reference,
+            Drifts::of($trial, $rig), EmptyRun::isTakenOff(...$trial->method()->channels()), $trial->method()->view()->reference,
         );
-    }
-
-    /**
-     * @param list<array{purpose: string, number: int, at: string, serial: string, channel: string, metric: string, si: float, step: float}> $rig
-     *
-     * @return list<string>
-     */
-    private static function drift(Trial $trial, array $rig): array
-    {
-        $units = array_column($trial->method()->channels(), 'unit', 'key');
-        $reference = $trial->method()->view()->reference;
-        $read = [];
-        foreach ($rig as $one) {
-            if (isset($units[$one['channel']])) {
-                $read[$one['purpose']."\x1f".$one['channel']][] = $one;
-            }
-        }
-
-        return array_values(array_map(static function (array $of) use ($units, $reference): string {
-            $unit = Units::parse($units[$of[0]['channel']]);
-
-            return MethodSheetWords::drift(
-                $of[0]['purpose'] === Purpose::Empty->value ? '' : ($of[0]['serial'] === '' ? $reference : $of[0]['serial']), $of[0]['metric'], $unit->fromSi($of[0]['si']),
-                count($of) < 2 ? null : $unit->fromSi($of[count($of) - 1]['si']), $unit->symbol, $of[0]['step'] / $unit->factor,
-            );
-        }, $read));
     }
 }

@@ -274,4 +274,16 @@ final class HeapTest extends ApiTestCase
         $this->drop($this->picture(10), 'P1.jpg');
         self::assertSame(201, $this->answered());
     }
+
+    /** Who works in two teams carries nothing from one into the other. */
+    public function testAFileStaysInItsOwnWorkspace(): void
+    {
+        [$first] = $this->runs();
+        $this->workspace = $this->newWorkspace('Second team', ['lead@example.test' => Role::Lead]);
+        $this->signIn('lead@example.test');
+        $id = Uuid::v7()->toRfc4122();
+        $this->drop($this->picture(10), 'P1.jpg', id: $id);
+        self::assertSame(201, $this->answered());
+        $this->refused('POST', '/api/heapfiles/'.$id.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first], 'of another workspace');
+    }
 }

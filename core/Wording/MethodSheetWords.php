@@ -163,11 +163,16 @@ final class MethodSheetWords
         ]));
     }
 
-    /** What an edition does to the results before it. */
-    public static function tie(int $edition, int $before, int $now): string
+    /**
+     * What an edition does to the results before it.
+     *
+     * @param string $shift that fewer would miss; empty: nobody said which difference is looked for
+     */
+    public static function tie(int $edition, int $before, int $now, int $least = self::TYING, string $shift = ''): string
     {
         return Messages::say('method.tie', [
-            'edition' => $edition, 'earlier' => $edition - 1, 'before' => $before, 'now' => $now, 'least' => self::TYING,
+            'edition' => $edition, 'earlier' => $edition - 1, 'before' => $before, 'now' => $now, 'least' => $least,
+            'sought' => $shift !== '', 'shift' => $shift,
         ]);
     }
 

@@ -151,7 +151,9 @@ final class HeapTest extends ApiTestCase
         self::assertCount(1, (array) $this->json('GET', '/api/runs/'.$second)['photos']);
 
         self::assertCount(3, $this->laid());
-        self::assertSame(3, $this->json('POST', '/api/workspaces/'.$this->workspace.'/heap/aside', [])['files']);
+        $one = self::text((array) ((array) ((array) $this->heap()['rows'])[0])['file'], 'id');
+        self::assertSame(1, $this->json('POST', '/api/workspaces/'.$this->workspace.'/heap/aside', ['files' => [$one]])['files']);
+        self::assertSame(2, $this->json('POST', '/api/workspaces/'.$this->workspace.'/heap/aside', [])['files']);
         $heap = $this->heap();
         self::assertSame([], $heap['rows']);
         self::assertSame('Nothing waits to be gone through. 1 kept with runs, 3 put aside.', self::text($heap, 'sentence'));
@@ -252,7 +254,16 @@ final class HeapTest extends ApiTestCase
         $file = json_decode((string) $this->client->getInternalResponse()->getContent(), true);
         self::assertIsArray($file);
         $row = (array) ((array) $file['photos'])[0];
-        self::assertSame(['away', '', 'card 3, in the tin', 4_100_000_000], [$row['state'], $row['picture'], $row['lies'], $row['bytes']]);
+        self::assertSame(
+            ['away', '', 'card 3, in the tin', 4_100_000_000, $hash], [$row['state'], $row['picture'], $row['lies'], $row['bytes'], $row['sha256']],
+        );
+        // And it is taken in again as it is.
+        $this->workspace = $this->newWorkspace('Elsewhere', ['lead3@example.test' => Role::Lead]);
+        $this->signIn('lead3@example.test');
+        $taken = $this->raw('POST', '/api/workspaces/'.$this->workspace.'/import', json_encode($file, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        self::assertSame(201, $this->answered(), json_encode($taken) ?: '');
+        $known = $this->json('POST', '/api/workspaces/'.$this->workspace.'/heap/known', ['sha256' => [$hash]]);
+        self::assertSame('build A, Push, run 1', self::text($known, 'files', 0, 'where'));
     }
 
     public function testNothingOfAnotherWorkspaceIsReached(): void

@@ -300,4 +300,25 @@ final class MethodTest extends ApiTestCase
         $wrong = $this->json('PUT', '/api/observations/'.Uuid::v7()->toRfc4122(), ['revision' => $build] + $about);
         self::assertSame([422, 'method'], [$this->answered(), self::text($wrong, 'violations', 0, 'path')]);
     }
+
+    /** What is looked for says how many runs tie two editions; without it, or without scatter, three pairs are the least. */
+    public function testEditionsAreTiedByAsManyRunsAsTheDifferenceTakes(): void
+    {
+        $bench = $this->bench();
+        $channel = ['key' => 'blow', 'metric' => 'blow', 'unit' => 'N', 'difference' => 2.0];
+        $about = ['device' => $bench->device, 'name' => 'Blow', 'safety' => ['abort' => 'When it slips.'], 'channels' => [$channel, ['key' => 'torque', 'metric' => 'torque', 'unit' => 'N·m', 'formula' => 'blow * arm']]];
+        $arm = static fn (float $value): array => ['constants' => [['key' => 'arm', 'value' => $value, 'unit' => 'mm']]];
+        $method = $this->put('methods', $arm(250.0) + $about);
+        $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Blows', 'plannedRuns' => 4]);
+        foreach (['40.0 N', '42.0 N', '41.0 N', '39.0 N'] as $read) {
+            $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitA]);
+            $this->put('readings', ['run' => $run, 'channel' => 'blow', 'text' => $read, 'confirmed' => 'as read']);
+            $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $bench->unitA, 'outcome' => 'held', 'version' => 1]);
+        }
+        $this->json('PUT', '/api/methods/'.$method, $arm(300.0) + ['version' => 1] + $about);
+        self::assertSame(200, $this->answered());
+        // sd 1.29 N, of pairs 1.83 N; 2 N with power 0.8 at 95 % takes nine pairs (Cohen 1988, d = 1.1, paired).
+        $tie = self::text($this->json('GET', '/api/methods/'.$method.'/sheet'), 'editions', 0, 'tie');
+        self::assertStringContainsString('9 runs under each, on the same articles, are the least that would tie them: fewer would often miss a shift of 2 N', $tie);
+    }
 }

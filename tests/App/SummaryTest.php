@@ -295,7 +295,7 @@ final class SummaryTest extends ApiTestCase
     public function testAWriteSaysWhatItMadeStale(): void
     {
         $this->put('observations', ['revision' => $this->bench->b, 'text' => 'Squeaks']);
-        self::assertSame('find run', $this->stale());
+        self::assertSame('find run methods', $this->stale());
         $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '3 mm']);
         self::assertStringContainsString('weigh', $this->stale());
         $id = Uuid::v7()->toRfc4122();

@@ -430,7 +430,7 @@ final class Importer
 
         return ['kind' => $kind->value] + get_object_vars(new StoredFile(
             '', 0, 0, Row::whole($row['bytes'] ?? 0), $kind, Row::text($row['type'] ?? ''), Row::textOrNull($row['takenAt'] ?? null),
-            Row::numberOrNull($row['seconds'] ?? null), Row::text($row['source'] ?? ''),
+            Row::numberOrNull($row['seconds'] ?? null), Row::text($row['sha256'] ?? ''),
         ));
     }
 

@@ -15,6 +15,7 @@ final readonly class PhotoView
      * @param float|null  $seconds how long it plays
      * @param string      $plays   the same in words: '1:05'
      * @param string         $name  as it was called where it came from
+     * @param string         $sha256 of what is kept, or of what stays where it lies; empty while it waits
      * @param string         $lies  where it stays; empty: it is here
      * @param list<FileMark> $marks
      * @param string|null    $reading whose display it shows

@@ -40,6 +40,7 @@ final readonly class MethodSheets
         private DeviceFacts $devices,
         private BriefFacts $brief,
         private Fitting $fitting,
+        private Tying $tying,
     ) {
     }
 
@@ -170,10 +171,14 @@ final readonly class MethodSheets
      */
     private function editions(Method $method, array $runs): array
     {
+        $became = $this->facts->became($method->id()->toRfc4122());
+        $ties = array_filter($became, static fn (MethodEdition $e): bool => $e->isNew && ($runs[$e->edition - 1] ?? 0) > 0);
+        [$least, $shift] = $ties === [] ? [MethodSheetWords::TYING, ''] : $this->tying->of($method);
+
         return array_map(static fn (MethodEdition $e): EditionRow => new EditionRow(
             $e->edition, $e->at, $e->by, array_map(static fn (MethodChange $c): string => MethodSheetWords::change($c), $e->changes),
             $e->isNew && ($runs[$e->edition - 1] ?? 0) > 0
-                ? MethodSheetWords::tie($e->edition, $runs[$e->edition - 1] ?? 0, $runs[$e->edition] ?? 0) : '',
-        ), $this->facts->became($method->id()->toRfc4122()));
+                ? MethodSheetWords::tie($e->edition, $runs[$e->edition - 1] ?? 0, $runs[$e->edition] ?? 0, $least, $shift) : '',
+        ), $became);
     }
 }

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Methods;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Judging\Scatter;
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Statistics\Planning;
+use Lustrum\Core\Wording\MethodSheetWords;
+use Lustrum\Core\Wording\Numbers;
+use Lustrum\Domain\Method\Method;
+use Lustrum\Facts\PlanFacts;
+
+/**
+ * The least runs under two editions of a method, pair by pair on the same articles, that would tie their results: enough
+ * to see a shift as large as the difference that is looked for, four times out of five.
+ */
+final readonly class Tying
+{
+    private const POWER = 0.8;
+
+    public function __construct(
+        private PlanFacts $facts,
+    ) {
+    }
+
+    /** @return array{int, string} how many, and the shift that fewer would miss; empty where nobody said which difference is looked for */
+    public function of(Method $method): array
+    {
+        $least = [MethodSheetWords::TYING, ''];
+        $channels = array_filter($method->channels(), static fn (Channel $c): bool => $c->difference !== null && $c->difference > 0.0);
+        $runs = $channels === [] ? [] : $this->facts->recent($method->id()->toRfc4122());
+        foreach ($channels as $channel) {
+            $sd = Scatter::within($runs, $channel->metric);
+            if ($sd === null || $sd <= 0.0) {
+                continue;
+            }
+            $difference = (float) $channel->difference;
+            try {
+                // Each pair has the scatter of two runs.
+                $n = Planning::perArm(
+                    sqrt(2.0) * $sd, $difference * Units::parse($channel->unit)->factor, self::POWER, $method->device()->view()->confidence, true,
+                );
+            } catch (CoreException) {
+                continue;
+            }
+            $least = $n > $least[0] ? [$n, Numbers::set($difference, $channel->unit)] : $least;
+        }
+
+        return $least;
+    }
+}

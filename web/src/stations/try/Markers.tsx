@@ -130,7 +130,7 @@ export function Tallies({ sheet, write: mayWrite }: { sheet: Schemas['RunSheet']
     <ul className="mt-3 space-y-2" aria-label="What was marked">
       {sheet.tallies.map((tally) => (
         <li key={tally.name}>
-          {tally.sentence}
+          <p>{tally.sentence}</p>
           {mayWrite && (
             <span className="flex flex-wrap gap-2">
               {tally.results.flatMap((result) =>

@@ -26,7 +26,6 @@ async function visit(viewport, colorScheme, take) {
 }
 
 await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
-  await shot('devices', '');
   await shot('brief', 'brief', (page) => page.getByRole('heading', { name: /^Uses/ }).scrollIntoViewIfNeeded());
   await shot('method', 'methods', async (page) => {
     await page.getByRole('link', { name: 'Handle bracket to failure' }).click();
@@ -61,6 +60,13 @@ await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
     await page.getByRole('link', { name: 'Lower field', exact: true }).click();
     await page.getByRole('heading', { name: 'In this order' }).waitFor();
     await page.mouse.move(0, 0);
+  });
+  await shot('heap', '', async (page) => {
+    await page.getByRole('button', { name: /people and sign out/ }).click();
+    await page.getByRole('menuitem', { name: /^Heap of/ }).click();
+    await page.getByRole('link', { name: /^Clip GX010042/ }).click();
+    await page.getByText('Slope behind the barn, run 2', { exact: true }).waitFor();
+    await page.waitForTimeout(800);
   });
   await shot('next', 'F/next');
   await shot('decision', 'E/next', (page) =>

@@ -118,26 +118,6 @@ export const fieldQuery = (revision: string) =>
     queryFn: () => must(api.GET('/api/revisions/{id}/field', { params: { path: { id: revision } } })),
   });
 
-export const outingsQuery = (workspace: string) =>
-  queryOptions({
-    queryKey: ['outings', workspace],
-    queryFn: () => must(api.GET('/api/workspaces/{id}/outings', { params: { path: { id: workspace } } })),
-  });
-
-/** Its order hangs on the trials that it gathers, whatever is written of them. */
-export const outingQuery = (outing: string) =>
-  queryOptions({
-    queryKey: ['outings', 'one', outing],
-    staleTime: 0,
-    queryFn: () => must(api.GET('/api/outings/{id}/page', { params: { path: { id: outing } } })),
-  });
-
-export const heapQuery = (workspace: string) =>
-  queryOptions({
-    queryKey: ['sheet', 'heap', workspace],
-    queryFn: () => must(api.GET('/api/workspaces/{id}/heap', { params: { path: { id: workspace } } })),
-  });
-
 export const panelQuery = (panel: string) =>
   queryOptions({
     queryKey: ['sheet', 'panel', panel],

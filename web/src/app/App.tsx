@@ -88,8 +88,7 @@ export function App() {
       <Routes>
         <Route path="/" element={<Devices />} />
         <Route path="/people/:workspace" element={<People />} />
-        <Route path="/out/:workspace" element={<Outings />} />
-        <Route path="/out/:workspace/:outing" element={<Outings />} />
+        <Route path="/out/:workspace/:outing?" element={<Outings />} />
         <Route path="/heap/:workspace/:file?" element={<HeapPage />} />
         <Route path="/you" element={<You />} />
         <Route path="/d/:device" element={<DeviceFrame />}>

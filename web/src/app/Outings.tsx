@@ -1,9 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 
-import type { Schemas } from '../api/client';
-import { outingQuery, outingsQuery, useSession } from '../api/queries';
+import { api, must, type Schemas } from '../api/client';
+import { useSession } from '../api/queries';
 import { putRecord } from '../api/records';
 import { useWrite } from '../api/useWrite';
 import { uuid } from '../api/uuid';
@@ -16,6 +16,20 @@ import type { FieldOrRows } from '../ui/fields';
 import { day } from '../ui/time';
 import { Waiting } from '../ui/Waiting';
 import { Apart } from './Apart';
+
+const outingsQuery = (workspace: string) =>
+  queryOptions({
+    queryKey: ['outings', workspace],
+    queryFn: () => must(api.GET('/api/workspaces/{id}/outings', { params: { path: { id: workspace } } })),
+  });
+
+/** Its order hangs on the trials that it gathers, whatever is written of them. */
+const outingQuery = (outing: string) =>
+  queryOptions({
+    queryKey: ['outings', 'one', outing],
+    staleTime: 0,
+    queryFn: () => must(api.GET('/api/outings/{id}/page', { params: { path: { id: outing } } })),
+  });
 
 const KINDS: Record<string, string> = {
   articles: 'Articles and spares',

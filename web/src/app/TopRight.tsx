@@ -10,6 +10,13 @@ const ToSend = lazy(() => import('./ToSend'));
 
 const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';
 
+/** What a workspace has beside its devices: address and words. */
+const OF_A_WORKSPACE = [
+  ['people', 'People'],
+  ['out', 'Days out'],
+  ['heap', 'Heap'],
+] as const;
+
 /** Who is signed in, the people of the workspaces, and the way out. */
 export function TopRight() {
   const session = useSession();
@@ -50,27 +57,15 @@ export function TopRight() {
                 All devices
               </Link>
             </DropdownMenu.Item>
-            {session.data?.workspaces.map((w) => (
-              <DropdownMenu.Item asChild key={w.id}>
-                <Link className={ITEM} to={`/people/${w.id}`}>
-                  People of {w.name}
-                </Link>
-              </DropdownMenu.Item>
-            ))}
-            {session.data?.workspaces.map((w) => (
-              <DropdownMenu.Item asChild key={`out-${w.id}`}>
-                <Link className={ITEM} to={`/out/${w.id}`}>
-                  Days out of {w.name}
-                </Link>
-              </DropdownMenu.Item>
-            ))}
-            {session.data?.workspaces.map((w) => (
-              <DropdownMenu.Item asChild key={`heap-${w.id}`}>
-                <Link className={ITEM} to={`/heap/${w.id}`}>
-                  Heap of {w.name}
-                </Link>
-              </DropdownMenu.Item>
-            ))}
+            {OF_A_WORKSPACE.flatMap(([path, words]) =>
+              (session.data?.workspaces ?? []).map((w) => (
+                <DropdownMenu.Item asChild key={path + w.id}>
+                  <Link className={ITEM} to={`/${path}/${w.id}`}>
+                    {`${words} of ${w.name}`}
+                  </Link>
+                </DropdownMenu.Item>
+              )),
+            )}
             <DropdownMenu.Item asChild>
               <Link className={ITEM} to="/field">
                 In the field

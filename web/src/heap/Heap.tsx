@@ -3,7 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 
 import { api, must, type Schemas } from '../api/client';
-import { heapQuery, useSession } from '../api/queries';
+import { useSession } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Button } from '../ui/Button';
 import { Problem } from '../ui/Problem';
@@ -13,6 +13,7 @@ import { Waiting } from '../ui/Waiting';
 import { Cameras } from './Cameras';
 import { DropZone } from './DropZone';
 import { OneFile } from './OneFile';
+import { heapQuery } from './query';
 import { OnItsWay } from './OnItsWay';
 import { Tile } from './Tile';
 

@@ -53,6 +53,7 @@ final class Version20261126190000 extends AbstractMigration
         $this->addSql('ALTER TABLE observation ADD until_run DOUBLE PRECISION DEFAULT NULL, ADD method_id UUID DEFAULT NULL REFERENCES method (id)');
         $this->addSql("ALTER TABLE run DROP CONSTRAINT run_purpose_known, ADD CONSTRAINT run_purpose_known
             CHECK (purpose IN ('findOut', 'settle', 'practise', 'demonstrate', 'reference', 'empty'))");
+        $this->addSql("CREATE INDEX run_rig ON run (trial_id) WHERE purpose IN ('reference', 'empty')");
         $this->addSql('CREATE INDEX observation_method ON observation (method_id) WHERE method_id IS NOT NULL');
         $this->addSql("ALTER TABLE trial ADD favourites JSONB NOT NULL DEFAULT '[]'");
         $this->addSql('ALTER TABLE trial ALTER favourites DROP DEFAULT');

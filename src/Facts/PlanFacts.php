@@ -30,11 +30,11 @@ final readonly class PlanFacts
     /** @return array<string, list<Made>> runs of the trials of a build that have a plan, by trial, in their order */
     public function made(string $build): array
     {
-        $out = [];
+        $out = $known = [];
         foreach ($this->db->iterateAssociative(
             self::MADE.'t.revision_id = ? AND t.layout IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY r.trial_id, r.number', [$build],
         ) as $row) {
-            $out[Row::text($row['trial_id'])][] = self::read($row);
+            $out[Row::text($row['trial_id'])][] = self::read($row, $known);
         }
 
         return $out;
@@ -43,15 +43,25 @@ final readonly class PlanFacts
     /** @return list<Made> runs of one trial, in their order */
     public function madeOf(string $trial): array
     {
-        return array_map(self::read(...), $this->db->fetchAllAssociative(self::MADE.'t.id = ? AND r.withdrawn_because IS NULL ORDER BY r.number', [$trial]));
+        $out = $known = [];
+        foreach ($this->db->iterateAssociative(self::MADE.'t.id = ? AND r.withdrawn_because IS NULL ORDER BY r.number', [$trial]) as $row) {
+            $out[] = self::read($row, $known);
+        }
+
+        return $out;
     }
 
-    /** @param array<string, mixed> $row */
-    private static function read(array $row): Made
+    /**
+     * @param array<string, mixed>                 $row
+     * @param array<string, array<string, string>> $known what was read already: runs of a plan say the same again and again
+     */
+    private static function read(array $row, array &$known): Made
     {
+        [$levels, $settings] = [Row::text($row['levels']), Row::text($row['settings'])];
+
         return new Made(
-            Row::text($row['id']), Row::whole($row['number']), Row::found($row['levels']), Row::text($row['arm']),
-            RunOutcome::tryFrom(Row::text($row['outcome'])), Row::found($row['settings']),
+            Row::text($row['id']), Row::whole($row['number']), $known[$levels] ??= Row::found($levels), Row::text($row['arm']),
+            RunOutcome::tryFrom(Row::text($row['outcome'])), $known[$settings] ??= Row::found($settings),
             SettingResult::tryFrom(Row::text($row['stands'])),
         );
     }

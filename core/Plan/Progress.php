@@ -39,8 +39,11 @@ final readonly class Progress
         foreach ($slots as $i => $slot) {
             $open[self::key($factors, $layout, $slot->levels, $slot->arm)][] = $i;
         }
+        $known = [];
         foreach ($made as $run) {
-            $key = self::key($factors, $layout, $run->levels, $layout->arms === [] ? '' : $run->arm);
+            $arm = $layout->arms === [] ? '' : $run->arm;
+            // Runs of a plan say the same levels again and again: what they mean is read once.
+            $key = $known[implode("\x1f", [...array_keys($run->levels), ...$run->levels, $arm])] ??= self::key($factors, $layout, $run->levels, $arm);
             $at = $open[$key][0] ?? null;
             if ($run->outcome === RunOutcome::Void) {
                 continue;

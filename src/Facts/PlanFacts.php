@@ -17,9 +17,13 @@ final readonly class PlanFacts
     /** Trials of a method that its scatter is taken from, the last ones. */
     private const RECENT = 6;
 
-    private const MADE = "SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, r.settings, r.stands, c.content->>'arm' arm
-        FROM run r JOIN trial t ON t.id = r.trial_id JOIN configuration c ON c.hash = r.configuration
-        WHERE r.purpose NOT IN ('reference', 'empty') AND ";
+    /** Runs share what they were made with: its variant is read once for all that do. */
+    private const MADE = "WITH made AS MATERIALIZED (
+            SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, r.settings, r.stands, r.configuration FROM run r JOIN trial t ON t.id = r.trial_id
+            WHERE %s AND r.purpose NOT IN ('reference', 'empty') AND r.withdrawn_because IS NULL
+        ), arms AS MATERIALIZED (
+            SELECT hash, content->>'arm' arm FROM configuration WHERE hash IN (SELECT DISTINCT configuration FROM made)
+        ) SELECT made.*, arms.arm FROM made JOIN arms ON arms.hash = made.configuration ORDER BY made.trial_id, made.number";
 
     public function __construct(
         private Connection $db,
@@ -32,7 +36,7 @@ final readonly class PlanFacts
     {
         $out = $known = [];
         foreach ($this->db->iterateAssociative(
-            self::MADE.'t.revision_id = ? AND t.layout IS NOT NULL AND r.withdrawn_because IS NULL ORDER BY r.trial_id, r.number', [$build],
+            sprintf(self::MADE, 't.revision_id = ? AND t.layout IS NOT NULL'), [$build],
         ) as $row) {
             $out[Row::text($row['trial_id'])][] = self::read($row, $known);
         }
@@ -44,7 +48,7 @@ final readonly class PlanFacts
     public function madeOf(string $trial): array
     {
         $out = $known = [];
-        foreach ($this->db->iterateAssociative(self::MADE.'t.id = ? AND r.withdrawn_because IS NULL ORDER BY r.number', [$trial]) as $row) {
+        foreach ($this->db->iterateAssociative(sprintf(self::MADE, 't.id = ?'), [$trial]) as $row) {
             $out[] = self::read($row, $known);
         }
 

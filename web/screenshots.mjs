@@ -64,7 +64,7 @@ await visit({ width: 1280, height: 800 }, 'light', async (shot) => {
   await shot('heap', '', async (page) => {
     await page.getByRole('button', { name: /people and sign out/ }).click();
     await page.getByRole('menuitem', { name: /^Heap of/ }).click();
-    await page.getByRole('link', { name: /^Clip GX010042/ }).click();
+    await page.getByRole('link', { name: /^Clip HX00042/ }).click();
     await page.getByText('Slope behind the barn, run 2', { exact: true }).waitFor();
     await page.waitForTimeout(800);
   });

@@ -25,7 +25,7 @@ describe('a heap on its way', () => {
   });
 
   it('takes what is called alike for one camera', () => {
-    expect(cameraOf('GX010012.MP4')).toBe('camera GX');
+    expect(cameraOf('HX00012.MP4')).toBe('camera HX');
     expect(cameraOf('IMG_2031.jpg')).toBe('camera IMG');
     expect(cameraOf('20261126_101112.jpg')).toBe('unnamed camera');
   });

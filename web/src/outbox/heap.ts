@@ -61,7 +61,7 @@ let seen = new Set<string>();
 
 const change = (part: (now: Going) => Partial<Going>) => going !== null && set({ ...going, ...part(going) });
 
-/** Which camera took it, as far as its name tells: 'GX010012.MP4' and 'GX010013.MP4' are of one. */
+/** Which camera took it, as far as its name tells: 'HX00012.MP4' and 'HX00013.MP4' are of one. */
 export function cameraOf(name: string): string {
   const letters = /^[^0-9]+/.exec(name)?.[0].replace(/[-_ .]+$/, '') ?? '';
   return letters === '' ? 'unnamed camera' : `camera ${letters.slice(0, 20)}`;

@@ -51,6 +51,23 @@ describe('a heap on its way', () => {
     ).toEqual(['It is empty.', 'This is not a file that Lustrum can take.']);
   });
 
+  it('takes five hundred with doubles and strangers among them, each once', async () => {
+    const sent = server({
+      [KNOWN]: nothing,
+      // The first two are no files of a known kind.
+      'POST /api/heapfiles/': [refusal(415, 'wrong-kind', 'No.'), refusal(415, 'wrong-kind', 'No.'), { status: 201 }],
+    });
+    const files = Array.from({ length: 500 }, (_, i) =>
+      clip(`HX${i}.mp4`, i % 50 === 49 ? '' : i % 25 === 24 ? 'the same' : `clip ${i}`),
+    );
+    await dropHeap(HERE, files);
+    // Ten are empty; of ten that are the same one is sent.
+    expect(heapGoing()).toMatchObject({ all: 500, done: 500, sent: 479 });
+    expect(heapGoing()?.doubles).toHaveLength(9);
+    expect(heapGoing()?.refused).toHaveLength(12);
+    expect(of(sent, 'POST', '/api/heapfiles/')).toHaveLength(481);
+  });
+
   it('goes on by itself when somebody is reached again', async () => {
     vi.useFakeTimers();
     server({ [KNOWN]: [OFF, nothing], 'POST /api/heapfiles/': { status: 201 } });

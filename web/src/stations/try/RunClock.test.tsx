@@ -148,3 +148,26 @@ it('offers each number of what was marked to a channel that takes it', async () 
     confirmed: tally.origin,
   });
 });
+
+it('keeps what is read again and again with the moment of each touch, as a course', async () => {
+  const sent = server();
+  clockOf({ clockAt: STARTED });
+  const field = () => screen.getByLabelText(/ now$/);
+  const read = (text: string) => {
+    fireEvent.change(field(), { target: { value: text } });
+    fireEvent.click(screen.getByRole('button', { name: 'Read now' }));
+  };
+  read('21.5');
+  await vi.waitFor(() => expect(screen.getByText(/^1 read, the last at 00:10/)).toBeTruthy());
+  expect(of(sent, 'PUT', '/api/courses/'), 'One value is no course yet.').toHaveLength(0);
+  pass(20_000);
+  read('24');
+  await vi.waitFor(() => expect(screen.getByText(/^2 read, the last at 00:30/)).toBeTruthy());
+  pass(20_000);
+  read('26');
+  await vi.waitFor(() => expect(of(sent, 'PUT', '/api/courses/')).toHaveLength(2));
+  const [first, second] = of(sent, 'PUT', '/api/courses/');
+  expect(second!.url, 'It is one course.').toBe(first!.url);
+  expect(second!.body).toMatchObject({ timeUnit: 's', run: 'run-3' });
+  expect(second!.body['text']).toMatch(/^10(\.\d)?; 21\.5\n30(\.\d)?; 24\n50(\.\d)?; 26$/);
+});

@@ -9,6 +9,7 @@ import { Problem } from '../../ui/Problem';
 import { clock } from '../../ui/time';
 import { useNow } from '../../ui/useNow';
 import { Markers, Tallies } from './Markers';
+import { ReadAlong } from './ReadAlong';
 import { runBody } from './runBody';
 import { useElapsed } from '../../ui/useElapsed';
 
@@ -79,6 +80,7 @@ export function RunClock({ sheet }: { sheet: Schemas['RunSheet'] }) {
         </p>
       )}
       {isRunning && <Markers sheet={sheet} touched={touched} />}
+      {isRunning && <ReadAlong sheet={sheet} touched={touched} />}
       <Tallies sheet={sheet} write />
       {isRunning && <Looks looks={console.looks} seconds={seconds} />}
       {run.clockAt === null && console.looks.length > 0 && (

@@ -50,6 +50,16 @@ final class Planning
     }
 
     /**
+     * How many pairs find a difference, where a run by itself scatters by $sd: each pair has the scatter of two.
+     *
+     * @throws InvalidInput|NotEstimable
+     */
+    public static function pairs(float $sd, float $difference, float $power, float $confidence): int
+    {
+        return self::perArm(sqrt(2.0) * $sd, $difference, $power, $confidence, true);
+    }
+
+    /**
      * The smallest difference that this many runs find with the power given.
      *
      * @throws InvalidInput

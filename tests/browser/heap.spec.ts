@@ -22,14 +22,14 @@ test('a heap is laid against runs, gone through beside the form, and the rest pu
   const still = ['-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=1:duration=1', '-frames:v', '1'];
   const other = ['-f', 'lavfi', '-i', 'smptebars=size=320x240:rate=1:duration=1', '-frames:v', '1'];
   const clip = at(
-    'HX0001.mp4',
+    'KX0001.mp4',
     '2026-03-09T10:00:00Z',
     ...['-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=10:duration=4', '-pix_fmt', 'yuv420p'],
     ...['-metadata', 'creation_time=2026-03-02T14:02:00Z'],
   );
-  const photo = at('HX0002.jpg', '2026-03-02T14:12:00Z', ...still);
-  const far = at('HX0003.jpg', '2026-03-02T20:00:00Z', ...other);
-  copyFileSync(photo, join(folder, 'copy of HX0002.jpg'));
+  const photo = at('KX0002.jpg', '2026-03-02T14:12:00Z', ...still);
+  const far = at('KX0003.jpg', '2026-03-02T20:00:00Z', ...other);
+  copyFileSync(photo, join(folder, 'copy of KX0002.jpg'));
   writeFileSync(join(folder, 'letter.mp4'), 'Dear all, this is none.');
 
   await signIn(page);
@@ -50,21 +50,21 @@ test('a heap is laid against runs, gone through beside the form, and the rest pu
   await expect(sentence(page)).toContainText('not gone through yet');
   await page
     .getByLabel('Files of the heap')
-    .setInputFiles([clip, photo, far, join(folder, 'copy of HX0002.jpg'), join(folder, 'letter.mp4')]);
+    .setInputFiles([clip, photo, far, join(folder, 'copy of KX0002.jpg'), join(folder, 'letter.mp4')]);
   const going = page.getByRole('region', { name: 'On its way' });
   await expect(going.getByText('3 of 5 sent.')).toBeVisible({ timeout: 30_000 });
-  await expect(going.getByText(/copy of HX0002.jpg: dropped twice|HX0002.jpg: dropped twice/)).toBeVisible();
+  await expect(going.getByText(/copy of KX0002.jpg: dropped twice|KX0002.jpg: dropped twice/)).toBeVisible();
   await expect(going.getByText(/letter.mp4.*is called like a clip and is none/)).toBeVisible();
   await press(page, 'I have read this');
 
   // The clip is prepared in line; then it lies where it was filmed, whatever the date of its file says.
   const own = page.getByRole('heading', { name: /Heron A, First pulls, run 1/ });
   await expect(own).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Clip HX0001.mp4, 2 min into it' })).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByRole('link', { name: 'Photo HX0002.jpg, 2 min after its end' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Photo HX0003.jpg, no run near' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Clip KX0001.mp4, 2 min into it' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('link', { name: 'Photo KX0002.jpg, 2 min after its end' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Photo KX0003.jpg, no run near' })).toBeVisible();
 
-  await page.getByRole('link', { name: /^Clip HX0001/ }).click();
+  await page.getByRole('link', { name: /^Clip KX0001/ }).click();
   await expect(sentence(page)).toHaveText('It begins 2 min into Heron A, First pulls, run 1.');
   await page.locator('video').evaluate((v) => {
     (v as HTMLVideoElement).currentTime = 1.5;
@@ -98,5 +98,5 @@ test('a heap is laid against runs, gone through beside the form, and the rest pu
   // Two minutes into the run, and a second and a half into the clip.
   await expect(page.getByText('02:01')).toBeVisible();
   await expect(page.getByText('The whole pull')).toBeVisible();
-  await expect(page.getByText('HX0001.mp4, at 00:01')).toBeVisible();
+  await expect(page.getByText('KX0001.mp4, at 00:01')).toBeVisible();
 });

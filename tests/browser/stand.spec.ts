@@ -95,7 +95,9 @@ test('a matrix with a cell left out and a run lost keeps its true counts; its re
   await made(page, trial, null, { glue: 'hide', wood: 'ash' }, {});
   await made(page, trial, null, { glue: 'hide', wood: 'beech' }, {}, 'lost');
   await page.reload();
-  await expect(page.getByText(/1 of 3 runs tried, 1 lost in handling, 1 cell left out before it was tried/)).toBeVisible();
+  await expect(
+    page.getByText(/1 of 3 runs tried, 1 lost in handling, 1 cell left out before it was tried/),
+  ).toBeVisible();
 
   await press(page, 'Edit Every joint');
   await page.getByRole('dialog').getByLabel('State').selectOption('done');

@@ -40,9 +40,8 @@ final readonly class Tying
             }
             $difference = (float) $channel->difference;
             try {
-                // Each pair has the scatter of two runs.
-                $n = Planning::perArm(
-                    sqrt(2.0) * $sd, $difference * Units::parse($channel->unit)->factor, self::POWER, $method->device()->view()->confidence, true,
+                $n = Planning::pairs(
+                    $sd, $difference * Units::parse($channel->unit)->factor, self::POWER, $method->device()->view()->confidence,
                 );
             } catch (CoreException) {
                 continue;

@@ -14,6 +14,7 @@ use Lustrum\Core\Plan\SettingSearch;
 use Lustrum\Core\Plan\SettingTried;
 use Lustrum\Core\Plan\Slot;
 use Lustrum\Core\Plan\SlotSeen;
+use Lustrum\Core\Plan\Together;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Run\SettingRule;
 
@@ -170,16 +171,14 @@ final class PlanWords
         ))]);
     }
 
-    /**
-     * Parameters that go together over all variants of a plan, and the variants that would tell them apart.
-     *
-     * @param list<string> $names
-     * @param list<string> $further each variant in words
-     */
-    public static function entangled(array $names, array $further): string
+    /** Parameters that go together over all variants of a plan, and the variants that would tell them apart; empty: none do. */
+    public static function entangled(Together $t): string
     {
-        return $names === [] ? '' : Messages::say('plan.entangled', [
-            'names' => Messages::list($names), 'n' => count($further), 'further' => Messages::list($further),
+        return $t->names === [] ? '' : Messages::say('plan.entangled', [
+            'names' => Messages::list($t->names), 'n' => count($t->further),
+            'further' => Messages::list(array_map(static fn (array $of): string => implode(' with ', array_map(
+                static fn (string $name, string $value): string => trim($name.' '.$value), array_map(strval(...), array_keys($of)), $of,
+            )), $t->further)),
         ]);
     }
 

@@ -18,12 +18,20 @@ final readonly class EmptyFacts
     ) {
     }
 
-    /**
-     * Of one trial, or of all trials of a build, those that were not ended as void; in their order.
-     *
-     * @return array<string, list<RigReading>> by trial
-     */
-    public function readings(string $column, string $id): array
+    /** @return list<RigReading> of one trial, without what was void or lost; in their order */
+    public function ofTrial(string $trial): array
+    {
+        return $this->where('t.id', $trial)[$trial] ?? [];
+    }
+
+    /** @return array<string, list<RigReading>> of the trials of a build, by trial */
+    public function ofBuild(string $build): array
+    {
+        return $this->where('t.revision_id', $build);
+    }
+
+    /** @return array<string, list<RigReading>> by trial */
+    private function where(string $column, string $id): array
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
@@ -33,7 +41,7 @@ final readonly class EmptyFacts
                   JOIN configuration c ON c.hash = r.configuration
              WHERE %s = ? AND r.purpose IN ('reference', 'empty') AND r.outcome IS DISTINCT FROM 'void' AND r.outcome IS DISTINCT FROM 'lost'
                    AND r.withdrawn_because IS NULL AND NOT g.undecided AND g.bound = ''
-             ORDER BY r.started_at, r.number", $column === 'trial' ? 't.id' : 't.revision_id'), [$id],
+             ORDER BY r.started_at, r.number", $column), [$id],
         ) as $row) {
             $out[Row::text($row['trial_id'])][] = new RigReading(
                 Purpose::from(Row::text($row['purpose'])), Row::text($row['at']), Row::text($row['serial']), Row::text($row['channel']),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Action\Read;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Action\Run\EmptyRuns;
 use Lustrum\Domain\Trial\AmendReadingInput;
 use Lustrum\Domain\Trial\Reading;
@@ -18,14 +17,13 @@ final readonly class AmendReading
     public function __construct(
         private RecordWriter $writer,
         private ReadingCheck $check,
-        private EntityManagerInterface $em,
         private EmptyRuns $empties,
     ) {
     }
 
     public function amend(Uuid $id, AmendReadingInput $input): Written
     {
-        return $this->em->wrapInTransaction(fn (): Written => $this->writer->amend(Reading::class, $id, $input->version, function (Reading $reading, string $by) use ($input): void {
+        return $this->writer->amend(Reading::class, $id, $input->version, function (Reading $reading, string $by) use ($input): void {
             $channel = $reading->asked();
             $said = Reading::read($input->text, $input->unit, $channel, $reading->words());
             if ($input->confirmed === '') {
@@ -33,6 +31,6 @@ final readonly class AmendReading
             }
             $reading->amend($said, $input->reason, $by);
             $this->empties->changed($reading->run());
-        }));
+        });
     }
 }

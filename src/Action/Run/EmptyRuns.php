@@ -53,42 +53,56 @@ final readonly class EmptyRuns implements Writing
 
     public function put(Uuid $id, RecordInput $input): Written
     {
-        return $this->em->wrapInTransaction(function () use ($id, $input): Written {
-            $written = $this->writer->put($input instanceof RunInput ? Run::class : Reading::class, $id, $input);
-            $record = $this->em->find($input instanceof RunInput ? Run::class : Reading::class, $id);
-            $run = $record instanceof Reading ? $record->run() : $record;
-            if ($run instanceof Run) {
-                $this->takeOver($run->trial());
-            }
+        [$class, $trial] = match (true) {
+            $input instanceof RunInput => [Run::class, $this->records->named(Trial::class, $input->trial, 'trial')],
+            $input instanceof ReadingInput => [Reading::class, $this->records->named(Run::class, $input->run, 'run')->trial()],
+            default => throw new \LogicException('It takes runs and readings.'),
+        };
+
+        return $this->em->wrapInTransaction(function () use ($id, $input, $class, $trial): Written {
+            $this->lock($trial);
+            $written = $this->writer->put($class, $id, $input);
+            $this->takeOver($trial);
 
             return $written;
         });
     }
 
-    /** What was read of the rig alone is another value now. */
+    /** What was read of the rig alone is another value now; within the transaction of that. */
     public function changed(Run $run): void
     {
         if ($run->isEmpty()) {
-            $this->em->wrapInTransaction(fn () => $this->takeOver($run->trial()));
+            $this->lock($run->trial());
+            $this->takeOver($run->trial());
         }
     }
 
+    /** Runs before the device, as every other write takes them: nobody waits for somebody who waits. */
+    private function lock(Trial $trial): void
+    {
+        $this->em->getConnection()->executeStatement(
+            'SELECT 1 FROM run WHERE trial_id = ? ORDER BY id FOR NO KEY UPDATE', [$trial->id()->toRfc4122()],
+        );
+    }
+
     /** All runs of a trial take over what the rig read by itself around them. */
-    public function takeOver(Trial $trial): void
+    private function takeOver(Trial $trial): void
     {
         if (!EmptyRun::isTakenOff(...$trial->method()->channels())) {
             return;
         }
         $this->em->flush();
         $empties = $this->empties($trial);
-        $changed = [];
+        $changed = $stored = [];
         foreach ($this->records->all(Run::class, ['trial' => $trial]) as $run) {
             if ($run->isEmpty()) {
                 continue;
             }
             $now = self::around($run->configuration(), $empties, $run->startedAt());
             if ($now != $run->configuration()->empties) {
-                $run->learned($this->configurations->stored($run->configuration()->takingOff($now), $run->belongsTo()), []);
+                // Runs between the same two share what they were made with.
+                $next = $run->configuration()->takingOff($now);
+                $run->learned($stored[$next->hash()] ??= $this->configurations->stored($next, $run->belongsTo()), []);
                 $changed[] = $run;
             }
         }
@@ -108,10 +122,8 @@ final readonly class EmptyRuns implements Writing
     /** @return list<RigReading> in their order */
     private function empties(Trial $trial): array
     {
-        $id = $trial->id()->toRfc4122();
-
         return array_values(array_filter(
-            $this->facts->readings('trial', $id)[$id] ?? [], static fn (RigReading $r): bool => $r->purpose === Purpose::Empty,
+            $this->facts->ofTrial($trial->id()->toRfc4122()), static fn (RigReading $r): bool => $r->purpose === Purpose::Empty,
         ));
     }
 

@@ -10,13 +10,10 @@ use Lustrum\Domain\Document\DocumentView;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Record\Records;
-use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotThere;
-use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Storage\Documents;
 use Lustrum\Storage\Files;
 use Lustrum\Storage\Preview;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -41,29 +38,10 @@ final readonly class DocumentController
     #[Answers(DocumentView::class)]
     public function post(Uuid $id, Request $request, TakingDocument $taking): JsonResponse
     {
-        $file = $request->files->get('file');
-        if (!$file instanceof UploadedFile) {
-            throw Invalid::at('file', 'No file arrived. Choose one and send it again.');
-        }
-        if (!$file->isValid()) {
-            throw TooLarge::cutOff(Documents::MOST_BYTES);
-        }
-        $fields = ['name' => self::sound('name', $file->getClientOriginalName())];
-        foreach (self::FIELDS as $name) {
-            $value = self::sound($name, $request->request->get($name, ''));
-            $fields += $value === '' ? [] : [$name => $value];
-        }
+        $file = Upload::file($request, Documents::MOST_BYTES);
+        $fields = ['name' => Upload::sound('name', $file->getClientOriginalName())] + Upload::texts($request, self::FIELDS);
 
         return Answer::written($taking->take($id, $fields, $file->getPathname()));
-    }
-
-    private static function sound(string $name, mixed $value): string
-    {
-        if (!is_string($value) || !mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")) {
-            throw Invalid::at($name, 'This text cannot be stored.');
-        }
-
-        return $value;
     }
 
     /** A picture of it, made here. */

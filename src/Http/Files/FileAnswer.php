@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Http\Files;
 
 use Lustrum\Http\Cached;
+use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
 use Symfony\Component\HttpFoundation\Request;
@@ -47,9 +48,27 @@ final class FileAnswer
         }, $range === null ? 200 : 206, $headers);
     }
 
+    /**
+     * A picture, or the still of a clip; a small one where the request asks for a preview.
+     *
+     * @throws NotThere
+     */
+    public static function seen(Request $request, Files $files, string $sha256, FileKind $kind): Response
+    {
+        $preview = $request->query->has('preview') || $kind === FileKind::Clip;
+        if (!in_array($kind, [FileKind::Picture, FileKind::Clip], true) || !$files->has($sha256, $preview)) {
+            throw NotThere::picture();
+        }
+
+        return self::of($request, $files, $sha256, $preview, 'image/jpeg');
+    }
+
     /** A file that somebody sent: what others wrote is saved, never opened in our name. */
     public static function held(Request $request, Files $files, string $sha256, FileKind $kind, string $type): Response
     {
+        if (!$files->has($sha256)) {
+            throw NotThere::picture();
+        }
         $answer = self::of($request, $files, $sha256, false, $type);
         if ($kind === FileKind::Document) {
             $answer->headers->set('Content-Disposition', 'attachment; filename="'.substr($sha256, 0, 12).'.'.FileKind::ending($type).'"');

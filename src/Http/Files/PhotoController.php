@@ -10,12 +10,8 @@ use Lustrum\Domain\Finding\PhotoView;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Record\Records;
-use Lustrum\Shared\Refusal\Invalid;
-use Lustrum\Shared\Refusal\NotThere;
-use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -38,21 +34,8 @@ final readonly class PhotoController
     #[Answers(PhotoView::class)]
     public function post(Uuid $id, Request $request, TakingIn $taking): JsonResponse
     {
-        $file = $request->files->get('file');
-        if (!$file instanceof UploadedFile) {
-            throw Invalid::at('file', 'No file arrived. Choose one and send it again.');
-        }
-        if (!$file->isValid()) {
-            throw TooLarge::cutOff(FileKind::Clip->mostBytes());
-        }
-        $fields = [];
-        foreach (['revision', 'run', 'failure', 'reading', 'caption'] as $name) {
-            $value = $request->request->get($name, '');
-            if (!is_string($value) || !mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")) {
-                throw Invalid::at($name, 'This text cannot be stored.');
-            }
-            $fields[$name] = $value === '' ? null : $value;
-        }
+        $file = Upload::file($request, FileKind::Clip->mostBytes());
+        $fields = Upload::texts($request, ['revision', 'run', 'failure', 'reading', 'caption']);
         $written = $taking->take($id, $fields, $file->getPathname());
         $answer = Answer::written($written);
 
@@ -66,12 +49,8 @@ final readonly class PhotoController
     public function picture(Uuid $id, Request $request): Response
     {
         $photo = $this->records->find(Photo::class, $id);
-        $preview = $request->query->has('preview') || $photo->kind() === FileKind::Clip;
-        if (!in_array($photo->kind(), [FileKind::Picture, FileKind::Clip], true) || !$this->files->has($photo->sha256(), $preview)) {
-            throw NotThere::picture();
-        }
 
-        return FileAnswer::of($request, $this->files, $photo->sha256(), $preview, 'image/jpeg');
+        return FileAnswer::seen($request, $this->files, $photo->sha256(), $photo->kind());
     }
 
     /** The file as it is kept, whole or in part (a Range of bytes). */
@@ -80,9 +59,6 @@ final readonly class PhotoController
     public function file(Uuid $id, Request $request): Response
     {
         $photo = $this->records->find(Photo::class, $id);
-        if (!$this->files->has($photo->sha256())) {
-            throw NotThere::picture();
-        }
 
         return FileAnswer::held($request, $this->files, $photo->sha256(), $photo->kind(), $photo->type());
     }

@@ -19,15 +19,12 @@ use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Http\Files\FileAnswer;
+use Lustrum\Http\Files\Upload;
 use Lustrum\Record\Records;
-use Lustrum\Shared\Refusal\Invalid;
-use Lustrum\Shared\Refusal\NotThere;
-use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Sheet\Heap\HeapSheet;
 use Lustrum\Sheet\Heap\HeapSheets;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -82,21 +79,8 @@ final readonly class HeapController
     #[Answers(HeapFileView::class)]
     public function post(Uuid $id, Request $request, TakingHeap $taking): JsonResponse
     {
-        $file = $request->files->get('file');
-        if (!$file instanceof UploadedFile) {
-            throw Invalid::at('file', 'No file arrived. Choose one and send it again.');
-        }
-        if (!$file->isValid()) {
-            throw TooLarge::cutOff(FileKind::Clip->mostBytes());
-        }
-        $fields = [];
-        foreach (['workspace', 'name', 'camera', 'zone', 'modified'] as $name) {
-            $value = $request->request->get($name, '');
-            if (!is_string($value) || !mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")) {
-                throw Invalid::at($name, 'This text cannot be stored.');
-            }
-            $fields += $value === '' ? [] : [$name => $value];
-        }
+        $file = Upload::file($request, FileKind::Clip->mostBytes());
+        $fields = Upload::texts($request, ['workspace', 'name', 'camera', 'zone', 'modified']);
 
         return Answer::written($taking->take($id, $fields, $file->getPathname()));
     }
@@ -123,12 +107,8 @@ final readonly class HeapController
     public function picture(Uuid $id, Request $request): Response
     {
         $file = $this->records->find(HeapFile::class, $id);
-        $preview = $request->query->has('preview') || $file->kind() === FileKind::Clip;
-        if (!in_array($file->kind(), [FileKind::Picture, FileKind::Clip], true) || !$this->files->has($file->sha256(), $preview)) {
-            throw NotThere::picture();
-        }
 
-        return FileAnswer::of($request, $this->files, $file->sha256(), $preview, 'image/jpeg');
+        return FileAnswer::seen($request, $this->files, $file->sha256(), $file->kind());
     }
 
     /** The file as it is kept, whole or in part (a Range of bytes). */
@@ -137,9 +117,6 @@ final readonly class HeapController
     public function file(Uuid $id, Request $request): Response
     {
         $file = $this->records->find(HeapFile::class, $id);
-        if (!$this->files->has($file->sha256())) {
-            throw NotThere::picture();
-        }
 
         return FileAnswer::held($request, $this->files, $file->sha256(), $file->kind(), $file->type());
     }

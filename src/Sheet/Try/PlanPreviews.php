@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Try;
 
 use Lustrum\Core\CoreException;
-use Lustrum\Core\Footing\Control;
 use Lustrum\Core\Judging\Scatter;
 use Lustrum\Core\Plan\Layout;
 use Lustrum\Core\Plan\PlanKind;
 use Lustrum\Core\Plan\Slot;
+use Lustrum\Core\Plan\Together;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\UsedUp;
 use Lustrum\Core\Statistics\Planning;
@@ -17,6 +17,7 @@ use Lustrum\Core\Statistics\Proportion;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Domain\Method\Method;
+use Lustrum\Domain\Revision\Arm;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\LayoutInput;
@@ -28,9 +29,6 @@ use Lustrum\Shared\Refusal\Invalid;
 final readonly class PlanPreviews
 {
     private const POWER = 0.8;
-
-    /** Parameters that can be held apart at once. */
-    private const APART = 10;
 
     public function __construct(
         private Records $records,
@@ -94,40 +92,13 @@ final readonly class PlanPreviews
         return $out;
     }
 
-    /** What varies together over the variants of a plan; of more than two values of one nobody could say which did it. */
     private static function entangled(Revision $build, Layout $layout): string
     {
-        $values = $names = [];
-        foreach ($build->view()->arms as $arm) {
-            if (in_array($arm->name, $layout->arms, true)) {
-                $values[$arm->name] = array_map(trim(...), array_column($arm->values, 'text', 'name'));
-                $names += $values[$arm->name];
-            }
-        }
-        $two = $costs = [];
-        foreach (array_keys($names) as $name) {
-            $seen = array_values(array_unique(array_map(static fn (array $of): string => $of[$name] ?? '', $values)));
-            if (count($seen) === 2) {
-                $two[$name] = ['a' => $seen[0], 'b' => $seen[1]];
-                $costs[$name] = ['a' => 0.0, 'b' => 0.0];
-            }
-        }
-        if (count($two) < 2 || count($two) > self::APART) {
-            return '';
-        }
-        $runs = [];
-        foreach ($values as $of) {
-            $run = [];
-            foreach ($two as $name => $sides) {
-                $run[$name] = ($of[$name] ?? '') === $sides['a'] ? 'a' : 'b';
-            }
-            $runs[] = $run;
-        }
-        $control = Control::of($costs, $runs, 0.0);
+        $variants = array_filter($build->view()->arms, static fn (Arm $a): bool => in_array($a->name, $layout->arms, true));
 
-        return PlanWords::entangled($control->entangled, array_map(static fn (array $run): string => implode(' with ', array_map(
-            static fn (string $name, string $side): string => trim($name.' '.$two[$name][$side]), array_map(strval(...), array_keys($run['levels'])), $run['levels'],
-        )), $control->runs));
+        return PlanWords::entangled(Together::of(array_values(array_map(
+            static fn (Arm $a): array => array_map(trim(...), array_column($a->values, 'text', 'name')), $variants,
+        ))));
     }
 
     /** @return list<string> variants of the plan that there is only one article of */

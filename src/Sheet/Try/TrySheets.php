@@ -57,7 +57,7 @@ final readonly class TrySheets
         $counts = $this->dots->counts($id);
         $made = $this->plans->made($id);
         $panels = $this->panels->ofBuild($id);
-        $rig = $this->empties->readings('build', $id);
+        $rig = $this->empties->ofBuild($id);
         $never = $this->steps->never($build, $book);
         $articles = array_values(array_filter(
             $this->records->all(Article::class, ['revision' => $revision]), static fn (Article $a): bool => $a->isHere(),

@@ -8,13 +8,13 @@ namespace Lustrum\Sheet\Heap;
 final readonly class HeapCamera
 {
     /**
-     * @param string|null $first a file of it by which its clock can be set; null: nothing in any says when it was taken
-     * @param string      $said  its clock, in words
+     * @param bool   $isTold does something that it took say when? Else no clock is set by it
+     * @param string $said   its clock, in words
      */
     public function __construct(
         public string $name,
         public int $files,
-        public ?string $first,
+        public bool $isTold,
         public string $said,
     ) {
     }

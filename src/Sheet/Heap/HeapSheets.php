@@ -101,9 +101,8 @@ final readonly class HeapSheets
         ksort($by);
         $out = [];
         foreach ($by as $name => $own) {
-            $told = array_values(array_filter($own, static fn (HeapFile $f): bool => $f->says() !== null));
             $out[] = new HeapCamera(
-                (string) $name, count($own), ($told[0] ?? null)?->id()->toRfc4122(),
+                (string) $name, count($own), array_filter($own, static fn (HeapFile $f): bool => $f->says() !== null) !== [],
                 HeapWords::clock(self::clockOf($clocks, $own[0])->ahead, count($own)),
             );
         }

@@ -4080,7 +4080,7 @@ export interface components {
         "Sheet.Heap.HeapCamera": {
             name: string;
             files: number;
-            first: string | null;
+            isTold: boolean;
             said: string;
         };
         "Sheet.Heap.HeapRow": {

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 
-import type { Schemas } from '../api/client';
-import { must, send } from '../api/client';
+import { must, send, type Schemas } from '../api/client';
 import { useWrite } from '../api/useWrite';
 import { Button } from '../ui/Button';
 import { Problem } from '../ui/Problem';
 import { Slip } from '../ui/Slip';
 import { dayAndTime } from '../ui/time';
+import { RunPicker } from './RunPicker';
 
 /** Each camera's clock, set right once for all that it took. */
 export function Cameras({ sheet, write }: { sheet: Schemas['HeapSheet']; write: boolean }) {
@@ -17,7 +17,7 @@ export function Cameras({ sheet, write }: { sheet: Schemas['HeapSheet']; write: 
         <li key={camera.name} className="flex flex-wrap items-baseline gap-x-3">
           <strong>{camera.name}</strong>
           <span className="text-soft">{camera.said}</span>
-          {write && camera.first !== null && (
+          {write && camera.isTold && (
             <button
               type="button"
               className="min-h-6 cursor-pointer font-semibold text-blue underline"
@@ -45,7 +45,9 @@ function SetClock({
   sheet: Schemas['HeapSheet'];
   onDone: () => void;
 }) {
-  const own = sheet.rows.filter((r) => r.file.camera === camera.name && r.moment !== null);
+  const own = sheet.rows.flatMap(({ file, moment, run }) =>
+    file.camera === camera.name && moment !== null ? [{ file, moment, run }] : [],
+  );
   const [file, setFile] = useState(own[0]?.file.id ?? '');
   const [run, setRun] = useState(own[0]?.run ?? '');
   const [time, setTime] = useState('');
@@ -68,8 +70,7 @@ function SetClock({
         <select className="field" value={file} onChange={(event) => setFile(event.target.value)}>
           {own.map((r) => (
             <option key={r.file.id} value={r.file.id}>
-              {r.file.name}
-              {r.moment === null ? '' : `, ${dayAndTime(r.moment)}`}
+              {r.file.name}, {dayAndTime(r.moment)}
             </option>
           ))}
         </select>
@@ -81,17 +82,7 @@ function SetClock({
           className="max-h-40 border border-rule"
         />
       )}
-      <label className="block">
-        <span className="mb-1 block font-semibold">begins with this run</span>
-        <select className="field" value={run} onChange={(event) => setRun(event.target.value)}>
-          <option value="">none of them</option>
-          {sheet.runs.map((r) => (
-            <option key={r.id} value={r.id}>
-              {r.name}, {dayAndTime(r.from)}
-            </option>
-          ))}
-        </select>
-      </label>
+      <RunPicker label="begins with this run" none="none of them" runs={sheet.runs} run={run} setRun={setRun} />
       <label className="block">
         <span className="mb-1 block font-semibold">or was truly taken at</span>
         <input

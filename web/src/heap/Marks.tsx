@@ -1,5 +1,3 @@
-import { useState } from 'react';
-
 import type { Schemas } from '../api/client';
 import { putRecord } from '../api/records';
 import { useWrite } from '../api/useWrite';
@@ -8,7 +6,8 @@ import { Problem } from '../ui/Problem';
 import { seek } from '../ui/seek';
 import { clock } from '../ui/time';
 import { useKeys } from '../ui/useKeys';
-import { inOrder } from './marks';
+import { fileBody } from './fileBody';
+import { inOrder, sameMarks } from './marks';
 import type { Playing } from './Player';
 
 type Mark = Schemas['FileMark'];
@@ -18,21 +17,20 @@ export function Marks({
   file,
   marks,
   setMarks,
+  onKept,
   playing,
 }: {
   file: Schemas['HeapFileView'];
   marks: Mark[];
   setMarks: (marks: Mark[]) => void;
+  onKept: () => void;
   playing: Playing;
 }) {
   const write = useWrite();
-  const [saved, setSaved] = useState(marks);
   const mark = () => setMarks(inOrder([...marks, { at: playing.current?.currentTime ?? 0, what: '' }]));
   useKeys({ m: mark });
   const keep = async () => {
-    const { workspace, name, camera, zone, modified, aside, version } = file;
-    const body = { workspace, name, camera, zone, modified, aside, version, marks };
-    if (await write.run(() => putRecord('heapfiles', file.id, body))) setSaved(marks);
+    if (await write.run(() => putRecord('heapfiles', file.id, fileBody(file, { marks })))) onKept();
   };
   return (
     <div className="mt-3">
@@ -40,7 +38,7 @@ export function Marks({
         <Button large onClick={mark}>
           Mark this moment
         </Button>
-        {marks !== saved && (
+        {!sameMarks(marks, file.marks) && (
           <Button large disabled={write.busy} onClick={() => void keep()}>
             Keep the marks
           </Button>

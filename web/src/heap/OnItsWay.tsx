@@ -53,9 +53,9 @@ function Left({ words, files }: { words: string; files: NotTaken[] }) {
 function Large({ going }: { going: Going }) {
   const [lies, setLies] = useState('');
   const write = useWrite();
-  const names = going.large.map((f) => f.name).join(', ');
+  const names = going.large.map((d) => d.file.name).join(', ');
   const leave = async () => {
-    for (const file of going.large) if (!(await write.run(() => leaveThere(going.workspace, file, lies)))) break;
+    for (const one of going.large) if (!(await write.run(() => leaveThere(going.workspace, one, lies)))) break;
   };
   return (
     <form
@@ -80,7 +80,7 @@ function Large({ going }: { going: Going }) {
           />
         </label>
         <Button type="submit" disabled={write.busy || lies.trim() === ''}>
-          {write.busy ? 'Reading it …' : 'Leave it there'}
+          {write.busy ? 'Keeping it …' : 'Leave it there'}
         </Button>
       </div>
       <Problem says={write.problem} />

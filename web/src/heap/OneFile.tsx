@@ -5,13 +5,17 @@ import { must, send, type Schemas } from '../api/client';
 import { putRecord } from '../api/records';
 import { useWrite } from '../api/useWrite';
 import { uuid } from '../api/uuid';
+import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { Problem } from '../ui/Problem';
 import { Sheet } from '../ui/Sheet';
 import { dayAndTime } from '../ui/time';
+import { fileBody } from './fileBody';
+import { sameMarks } from './marks';
 import { Marks } from './Marks';
 import { Player, type Playing } from './Player';
 import { RunBeside } from './RunBeside';
+import { RunPicker } from './RunPicker';
 import { KIND } from './Tile';
 
 type Props = {
@@ -29,9 +33,11 @@ export function OneFile({ row, sheet, write, home, next, before }: Props) {
   const navigate = useNavigate();
   const playing: Playing = useRef(null);
   const [run, setRun] = useState(row.run ?? '');
-  const [marks, setMarks] = useState(file.marks);
-  const named = sheet.runs.find((r) => r.id === run);
-  const onward = () => void navigate(next === null ? home : `${home}/${next}`);
+  const [marks, setMarks, dropMarks] = useDraft(`marks:${file.id}`, file.marks);
+  const onward = () => {
+    dropMarks();
+    void navigate(next === null ? home : `${home}/${next}`);
+  };
   const isRecording = file.kind === 'clip' || file.kind === 'sound';
   const when = row.moment === null ? '' : dayAndTime(row.moment);
   return (
@@ -49,22 +55,14 @@ export function OneFile({ row, sheet, write, home, next, before }: Props) {
               .filter((s) => s !== '')
               .join(' · ')}
           </p>
-          {write && isRecording && <Marks file={file} marks={marks} setMarks={setMarks} playing={playing} />}
+          {write && isRecording && (
+            <Marks file={file} marks={marks} setMarks={setMarks} onKept={dropMarks} playing={playing} />
+          )}
         </div>
         {write && (
           <div className="mt-5 lg:mt-0">
-            <label className="block">
-              <span className="mb-1 block font-semibold">It is of</span>
-              <select className="field" value={run} onChange={(event) => setRun(event.target.value)}>
-                <option value="">no run yet</option>
-                {sheet.runs.map((r) => (
-                  <option key={r.id} value={r.id}>
-                    {r.name}, {dayAndTime(r.from)}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <GoThrough file={file} run={run} name={named?.name ?? ''} onDone={onward} />
+            <RunPicker label="It is of" none="no run yet" runs={sheet.runs} run={run} setRun={setRun} />
+            <GoThrough file={file} run={run} marks={marks} onDone={onward} />
             {run !== '' && (
               <div className="mt-5 border-t border-rule pt-4">
                 <RunBeside run={run} row={row} marks={marks} playing={playing} />
@@ -85,16 +83,16 @@ function Step({ to, words }: { to: string; words: string }) {
   );
 }
 
-/** Kept with its run, or put aside: then it is gone through. */
+/** Kept with its run, or put aside: then it is gone through. What was marked goes along. */
 function GoThrough({
   file,
   run,
-  name,
+  marks,
   onDone,
 }: {
   file: Schemas['HeapFileView'];
   run: string;
-  name: string;
+  marks: Schemas['FileMark'][];
   onDone: () => void;
 }) {
   const write = useWrite();
@@ -102,12 +100,14 @@ function GoThrough({
   const [caption, setCaption] = useState('');
   const isThere = file.state === 'ready' || file.state === 'away';
   const keep = async () => {
-    if (await write.run(() => must(send('POST', `/api/heapfiles/${file.id}/keep`, { photo, run, caption })))) onDone();
+    const kept = await write.run(async () => {
+      if (!sameMarks(marks, file.marks)) await putRecord('heapfiles', file.id, fileBody(file, { marks }));
+      await must(send('POST', `/api/heapfiles/${file.id}/keep`, { photo, run, caption }));
+    });
+    if (kept) onDone();
   };
   const setAside = async (aside: boolean) => {
-    const { workspace, camera, zone, modified, marks, version } = file;
-    const body = { workspace, name: file.name, camera, zone, modified, marks, version, aside };
-    if (await write.run(() => putRecord('heapfiles', file.id, body))) onDone();
+    if (await write.run(() => putRecord('heapfiles', file.id, fileBody(file, { marks, aside })))) onDone();
   };
   return (
     <form
@@ -123,7 +123,7 @@ function GoThrough({
       </label>
       <div className="flex flex-wrap gap-2">
         <Button type="submit" large look="primary" disabled={write.busy || run === '' || !isThere}>
-          {name === '' ? 'Keep with a run' : 'Keep with this run'}
+          {run === '' ? 'Keep with a run' : 'Keep with this run'}
         </Button>
         <Button large disabled={write.busy} onClick={() => void setAside(!file.aside)}>
           {file.aside ? 'Take it back' : 'Put aside'}

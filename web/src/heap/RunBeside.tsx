@@ -70,7 +70,8 @@ function FromMarks({ sheet, row, marks }: { sheet: Schemas['RunSheet'] } & Pick<
   const channels = sheet.asked.channels.filter((c) => c.formula === '' && c.words.length === 0);
   const [channel, setChannel] = useState(channels[0]?.key ?? '');
   const [kept, setKept] = useState('');
-  const into = row.run === sheet.run.id && row.lies === 'during' ? row.into : 0;
+  // Of another run than it lies in nobody knows how far into it the recording begins.
+  const into = row.run === sheet.run.id && row.lies === 'during' ? row.into : null;
   const { revision, run } = sheet;
   const chosen = channels.find((c) => c.key === channel);
   const keepCourse = async () => {
@@ -79,14 +80,14 @@ function FromMarks({ sheet, row, marks }: { sheet: Schemas['RunSheet'] } & Pick<
       name: chosen?.metric ?? row.file.name,
       unit: chosen?.unit ?? '1',
       timeUnit: 's',
-      text: courseText(marks, into),
+      text: courseText(marks, into ?? 0),
       marks: [],
     };
     if (await write.run(() => putRecord('courses', uuid(), body))) setKept(`Kept as a course of ${body.name}.`);
   };
   const keepWords = async () => {
     for (const m of words) {
-      const after = m.at + into < 0 ? null : m.at + into;
+      const after = into === null || m.at + into < 0 ? null : m.at + into;
       if (
         !(await write.run(() =>
           putRecord('observations', uuid(), { revision: revision.id, run: run.id, text: m.what, after }),

@@ -25,4 +25,8 @@ export function courseText(marks: Mark[], into: number): string {
     .join('\n');
 }
 
+/** Are they marked alike? */
+export const sameMarks = (a: Mark[], b: Mark[]): boolean =>
+  a.length === b.length && a.every((m, i) => m.at === b[i]!.at && m.what === b[i]!.what);
+
 export const inOrder = (marks: Mark[]): Mark[] => [...marks].sort((a, b) => a.at - b.at);

@@ -79,15 +79,18 @@ describe('a heap on its way', () => {
     expect(heapGoing()).toMatchObject({ sent: 1, waits: false });
   });
 
-  it('leaves a clip of four gigabytes where it lies, by its hash', async () => {
-    const sent = server({ 'PUT /api/heapfiles/': { status: 201 } });
+  it('leaves a clip of four gigabytes where it lies, by its hash, and plays it when it is dropped again', async () => {
+    const hash = 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad';
+    const sent = server({
+      [KNOWN]: [nothing, { body: { files: [{ sha256: hash, where: 'in the heap' }] } }],
+      'PUT /api/heapfiles/': { status: 201 },
+    });
     const large = clip('G4.mp4', 'abc');
-    Object.defineProperty(large, 'size', { value: 4_000_000_000, configurable: true });
+    Object.defineProperty(large, 'size', { value: 4_000_000_000 });
     await dropHeap(HERE, [large]);
-    expect(heapGoing()?.large.map((f) => f.name)).toEqual(['G4.mp4']);
-    expect(sent).toEqual([]);
+    expect(heapGoing()?.large.map((d) => d.file.name)).toEqual(['G4.mp4']);
+    expect(of(sent, 'POST', '/api/heapfiles/'), 'Nothing of it is sent.').toEqual([]);
 
-    Object.defineProperty(large, 'size', { value: 3 });
     const player = {
       preload: '',
       src: '',
@@ -98,8 +101,7 @@ describe('a heap on its way', () => {
     vi.stubGlobal('document', { createElement: () => player });
     vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: () => 'blob:x', revokeObjectURL: vi.fn() }));
     setTimeout(() => player.onloadedmetadata?.(), 50);
-    await leaveThere(HERE, large, 'card 3');
-    const hash = 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad';
+    await leaveThere(HERE, heapGoing()!.large[0]!, 'card 3');
     expect(of(sent, 'PUT', '/api/heapfiles/')[0]!.body).toMatchObject({
       lies: 'card 3',
       sha256: hash,
@@ -107,6 +109,10 @@ describe('a heap on its way', () => {
       camera: 'camera G',
     });
     expect(heapGoing()?.large).toEqual([]);
+
+    // On another day it is known, and not asked for again.
+    await dropHeap(HERE, [large]);
+    expect(heapGoing()).toMatchObject({ large: [], doubles: [{ name: 'G4.mp4', why: 'in the heap' }] });
     expect(droppedFile(hash)?.name).toBe('G4.mp4');
   });
 });

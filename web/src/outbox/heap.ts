@@ -8,6 +8,9 @@ import { uuid } from '../api/uuid';
 /** A file of a heap that was not taken, and why. */
 export type NotTaken = { name: string; why: string };
 
+/** A file with its SHA-256. */
+export type Dropped = { file: File; hash: string };
+
 /** How far a heap is on its way. */
 export type Going = {
   workspace: string;
@@ -19,7 +22,7 @@ export type Going = {
   doubles: NotTaken[];
   refused: NotTaken[];
   /** Too large to be sent: they can stay where they lie. */
-  large: File[];
+  large: Dropped[];
   /** Nobody is reached just now: it goes on by itself. */
   waits: boolean;
 };
@@ -114,10 +117,6 @@ async function take(workspace: string, file: File): Promise<void> {
   const not = (why: string) =>
     change((now) => ({ done: now.done + 1, refused: [...now.refused, { name: file.name, why }] }));
   if (file.size === 0) return void not('It is empty.');
-  if (file.size > mostBytes(file.type)) {
-    change((now) => ({ done: now.done + 1, large: [...now.large, file] }));
-    return;
-  }
   try {
     const hash = await hashOf(file);
     here.set(hash, file);
@@ -137,6 +136,10 @@ async function take(workspace: string, file: File): Promise<void> {
       const place = known.files[0]?.where;
       if (place !== undefined) {
         change((now) => ({ done: now.done + 1, doubles: [...now.doubles, { name: file.name, why: place }] }));
+        return;
+      }
+      if (file.size > mostBytes(file.type)) {
+        change((now) => ({ done: now.done + 1, large: [...now.large, { file, hash }] }));
         return;
       }
       const form = new FormData();
@@ -173,9 +176,7 @@ async function reach(what: () => Promise<void>): Promise<void> {
  *
  * @param lies where that is, in words
  */
-export async function leaveThere(workspace: string, file: File, lies: string): Promise<void> {
-  const hash = await hashOf(file);
-  here.set(hash, file);
+export async function leaveThere(workspace: string, { file, hash }: Dropped, lies: string): Promise<void> {
   const seconds = await lengthOf(file);
   await must(
     send('PUT', `/api/heapfiles/${uuid()}`, {
@@ -187,7 +188,7 @@ export async function leaveThere(workspace: string, file: File, lies: string): P
       seconds,
     }),
   );
-  change((now) => ({ large: now.large.filter((f) => f !== file) }));
+  change((now) => ({ large: now.large.filter((d) => d.file !== file) }));
 }
 
 /** Seconds that a clip or a sound plays, as far as this browser can tell. */

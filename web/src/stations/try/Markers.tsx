@@ -1,9 +1,10 @@
 import { useRef, useState, type FormEvent } from 'react';
 
-import type { Schemas } from '../../api/client';
+import { ProblemError, type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
+import { enqueue } from '../../outbox/queue';
 import { Button } from '../../ui/Button';
 import { Problem } from '../../ui/Problem';
 import { clock } from '../../ui/time';
@@ -22,9 +23,15 @@ export function Markers({ sheet, touched }: { sheet: Schemas['RunSheet']; touche
   const known = [...sheet.tallies.map((t) => t.name), ...own];
   const names = known.filter((n, i) => known.findIndex((o) => o.toLowerCase() === n.toLowerCase()) === i);
   const mark: Mark = (text, after, until) => {
-    setOwn([...own, text]);
-    const body = { revision: sheet.revision.id, run: sheet.run.id, text, after, until };
-    void write.run(() => putRecord('observations', uuid(), body));
+    const [id, body] = [uuid(), { revision: sheet.revision.id, run: sheet.run.id, text, after, until }];
+    void write.run(() =>
+      putRecord('observations', id, body).catch((error: unknown) => {
+        if (!(error instanceof ProblemError) || error.status !== 0) throw error;
+        // A touch cannot be repeated: without a connection it waits with whatever else does, and is sent by itself.
+        const url = `/api/observations/${id}`;
+        return enqueue({ group: sheet.run.id, method: 'PUT', url, body, what: `${text}, ${clock(after)}` });
+      }),
+    );
   };
   const add = (event: FormEvent) => {
     event.preventDefault();

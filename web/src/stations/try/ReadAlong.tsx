@@ -53,9 +53,7 @@ function Along({
     points: [],
   });
   const kept = sheet.courses.find((c) => c.course.id === draft.id)?.course;
-  const read = async (event: FormEvent) => {
-    event.preventDefault();
-    const points = [...draft.points, { at: touched(), text: value.trim() }];
+  const keep = async (points: Point[]) => {
     const body = {
       run: sheet.run.id,
       name: channel.metric,
@@ -66,9 +64,13 @@ function Along({
       version: kept?.version ?? null,
     };
     // One value is no course yet: it waits on this device for the second.
-    if (points.length > 1 && !(await write.run(() => putRecord('courses', draft.id, body)))) return;
-    setDraft({ ...draft, points });
-    setValue('');
+    const isKept = points.length < 2 || (await write.run(() => putRecord('courses', draft.id, body)));
+    if (isKept) setDraft({ ...draft, points });
+    return isKept;
+  };
+  const read = async (event: FormEvent) => {
+    event.preventDefault();
+    if (await keep([...draft.points, { at: touched(), text: value.trim() }])) setValue('');
   };
   const last = draft.points.at(-1);
   return (
@@ -99,6 +101,16 @@ function Along({
           ? 'Each value is kept with the moment at which you touch.'
           : `${draft.points.length} read, the last at ${clock(last.at)}: ${last.text} ${channel.unit}`}
       </p>
+      {last !== undefined && draft.points.length !== 2 && (
+        <Button
+          look="quiet"
+          className="-ml-3"
+          disabled={write.busy}
+          onClick={() => void keep(draft.points.slice(0, -1))}
+        >
+          Take the last one away
+        </Button>
+      )}
       <Problem says={write.problem} />
     </form>
   );

@@ -1,10 +1,14 @@
 // @vitest-environment jsdom
+import 'fake-indexeddb/auto';
+
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 
 import type { Schemas } from '../../api/client';
+import { keepFor } from '../../outbox/drafts';
+import { remove, waiting } from '../../outbox/queue';
 import { show } from '../../test/screen';
-import { of, server } from '../../test/server';
+import { of, OFF, server } from '../../test/server';
 import { runSheet } from '../../test/sheets';
 import { RunClock } from './RunClock';
 
@@ -170,4 +174,29 @@ it('keeps what is read again and again with the moment of each touch, as a cours
   expect(second!.url, 'It is one course.').toBe(first!.url);
   expect(second!.body).toMatchObject({ timeUnit: 's', run: 'run-3' });
   expect(second!.body['text']).toMatch(/^10(\.\d)?; 21\.5\n30(\.\d)?; 24\n50(\.\d)?; 26$/);
+});
+
+it('loses no touch without a connection: it waits, and is sent by itself', async () => {
+  keepFor('ines@hollowlane.example');
+  server({ 'PUT /api/observations/': OFF });
+  clockOf({ clockAt: STARTED });
+  fireEvent.change(screen.getByPlaceholderText('What happens again'), { target: { value: 'Slip' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Add a marker' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Slip: mark it' }), { detail: 0 });
+  await vi.waitFor(async () => expect(await waiting()).toHaveLength(1));
+  const [write] = await waiting();
+  expect(write).toMatchObject({ method: 'PUT', group: 'run-3', what: 'Slip, 00:10', state: 'waiting' });
+  expect(write!.body).toMatchObject({ text: 'Slip', after: 10, run: 'run-3' });
+  await remove(write!.seq!);
+});
+
+it('takes a value away that was typed wrongly', async () => {
+  const sent = server();
+  clockOf({ clockAt: STARTED });
+  fireEvent.change(screen.getByLabelText(/ now$/), { target: { value: 'warm' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Read now' }));
+  await vi.waitFor(() => expect(screen.getByText(/^1 read/)).toBeTruthy());
+  fireEvent.click(screen.getByRole('button', { name: 'Take the last one away' }));
+  await vi.waitFor(() => expect(screen.getByText(/Each value is kept with the moment/)).toBeTruthy());
+  expect(of(sent, 'PUT', '/api/courses/')).toEqual([]);
 });

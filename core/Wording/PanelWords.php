@@ -30,7 +30,7 @@ final class PanelWords
         return Messages::say('panel.missing', ['rater' => $rater, 'codes' => Messages::list($codes)]);
     }
 
-    /** Do raters order the items alike? */
+    /** Whether raters order alike; the chance behind it is not said, since it would be read as one of a difference. */
     public static function agreement(string $metric, ?Friedman $friedman, float $confidence): string
     {
         $metric = Messages::begin($metric);
@@ -40,7 +40,6 @@ final class PanelWords
 
         return Messages::say('panel.order', [
             'metric' => $metric, 'told' => $friedman->p < 1 - $confidence, 'w' => Digits::plain($friedman->w, self::DIGITS),
-            'p' => self::chance($friedman->p),
         ]);
     }
 

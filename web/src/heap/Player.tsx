@@ -9,6 +9,12 @@ export type Playing = RefObject<HTMLVideoElement | HTMLAudioElement | null>;
 /** Shows, plays or gives out one thing of the heap; what stays where it lies is played from there, where it was dropped on this page. */
 export function Player({ file, playing }: { file: Schemas['HeapFileView']; playing: Playing }) {
   const local = useLocal(file);
+  const [isUnplayable, setUnplayable] = useState(false);
+  const cannot = isUnplayable && (
+    <p role="alert" className="border-l-2 border-oxide pl-3 font-semibold text-oxide">
+      This browser cannot play it. It can be kept with a run or put aside all the same.
+    </p>
+  );
   if (file.state === 'waiting') return <p className="text-soft">This is still being prepared; it appears by itself.</p>;
   if (file.state === 'broken')
     return <p className="border-l-2 border-oxide pl-3 font-semibold text-oxide">{file.problem}</p>;
@@ -25,17 +31,32 @@ export function Player({ file, playing }: { file: Schemas['HeapFileView']; playi
       <img src={local ?? `/api/heapfiles/${file.id}/picture`} alt={file.name} className="w-full border border-rule" />
     );
   if (file.kind === 'sound')
-    return <audio ref={playing as RefObject<HTMLAudioElement>} src={src} controls className="w-full" />;
+    return (
+      <>
+        <audio
+          ref={playing as RefObject<HTMLAudioElement>}
+          src={src}
+          controls
+          onError={() => setUnplayable(true)}
+          className="w-full"
+        />
+        {cannot}
+      </>
+    );
   if (file.kind === 'clip')
     return (
-      <video
-        ref={playing as RefObject<HTMLVideoElement>}
-        src={src}
-        {...(local === null ? { poster: `/api/heapfiles/${file.id}/picture` } : {})}
-        controls
-        playsInline
-        className="max-h-[60vh] w-full border border-rule bg-ground"
-      />
+      <>
+        <video
+          onError={() => setUnplayable(true)}
+          ref={playing as RefObject<HTMLVideoElement>}
+          src={src}
+          {...(local === null ? { poster: `/api/heapfiles/${file.id}/picture` } : {})}
+          controls
+          playsInline
+          className="max-h-[60vh] w-full border border-rule bg-ground"
+        />
+        {cannot}
+      </>
     );
   return (
     <a href={src} className="font-semibold text-blue underline">

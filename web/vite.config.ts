@@ -57,6 +57,13 @@ export default defineConfig({
       },
     }),
   ],
-  build: { outDir: '../public/app', emptyOutDir: true, assetsInlineLimit: 0, manifest: true },
+  build: {
+    outDir: '../public/app',
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    manifest: true,
+    // Browsers that do not know how load each part as it is named: later, and no less.
+    modulePreload: { polyfill: false },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
 });

@@ -31,22 +31,13 @@ final readonly class TrialResults
     }
 
     /**
-     * @param list<RunFact>           $runs
-     * @param array<string, string>   $units   of metrics, where a requirement says in which unit it thinks
+     * @param Seen                  $seen  what its runs say of every metric
+     * @param array<string, string> $units of metrics, where a requirement says in which unit it thinks
      */
-    public static function of(array $runs, array $units, float $confidence): self
+    public static function of(TrialPiece $runs, Seen $seen, array $units, float $confidence): self
     {
-        $channels = [];
-        $answers = false;
-        foreach ($runs as $run) {
-            foreach ($run->configuration->channels as $channel) {
-                $channels[$channel->metric] ??= $channel->unit;
-            }
-            $answers = $answers || $run->configuration->questions !== [];
-        }
-        $seen = Seen::ofRuns($runs);
         $metrics = [];
-        foreach ($channels as $metric => $unit) {
+        foreach ($runs->channels as $metric => $unit) {
             foreach (Measured::byCell($seen->read((string) $metric)) as $bunches) {
                 $m = Measured::of($bunches, $units[$metric] ?? $unit);
                 $n = count($m->values);
@@ -58,52 +49,45 @@ final readonly class TrialResults
                 }
             }
         }
-        $aside = array_values(array_filter($runs, static fn (RunFact $r): bool => $r->aside !== ''));
 
-        return new self($metrics, self::shares($runs, $answers, $confidence), count($aside), $aside === [] ? '' : $aside[0]->aside);
+        return new self($metrics, self::shares($runs, $confidence), $runs->aside, $runs->asideFor);
     }
 
     /**
-     * @param list<RunFact> $runs
-     *
-     * @return list<array{level: string, held: int, failed: int, mayFail: Interval}>
+     * @param list<RunFact>         $runs  finished ones, in the order in which they were made
+     * @param array<string, string> $units of metrics, where a requirement says in which unit it thinks
      */
-    private static function shares(array $runs, bool $answers, float $confidence): array
+    public static function ofRuns(array $runs, array $units, float $confidence): self
     {
-        $cells = [];
-        $fails = false;
-        foreach ($runs as $run) {
-            if ($run->says() && ($run->held() || $run->failed())) {
-                $cells[Alikeness::of($run)->cell][] = $run;
-                $fails = $fails || $run->failed();
-            }
-        }
+        return self::of(TrialPiece::of($runs), Seen::ofRuns($runs), $units, $confidence);
+    }
 
-        return !$fails && !$answers ? [] : array_values(array_map(static function (array $of) use ($confidence): array {
-            $failed = count(array_filter($of, static fn (RunFact $r): bool => $r->failed()));
+    /** @return list<array{level: string, held: int, failed: int, mayFail: Interval}> */
+    private static function shares(TrialPiece $runs, float $confidence): array
+    {
+        $failed = array_sum(array_column($runs->cells, 'failed'));
 
-            return [
-                'level' => Alikeness::of($of[0])->said(), 'held' => count($of) - $failed, 'failed' => $failed,
-                'mayFail' => Proportion::of($failed, count($of))->interval($confidence),
-            ];
-        }, $cells));
+        return $failed === 0 && !$runs->answers ? [] : array_values(array_map(static fn (array $of): array => [
+            'level' => $of['said'], 'held' => $of['held'], 'failed' => $of['failed'],
+            'mayFail' => Proportion::of($of['failed'], $of['held'] + $of['failed'])->interval($confidence),
+        ], $runs->cells));
     }
 
     /**
      * What each channel came to on runs like this one, where there are two values or more.
      *
      * @param list<Channel> $channels
-     * @param list<RunFact> $runs
+     * @param Seen          $seen     what the runs of its trial say of every metric
      *
      * @return array<string, Figure> by metric
      */
-    public static function soFar(array $channels, array $runs, RunFact $like, float $confidence): array
+    public static function soFar(array $channels, Seen $seen, RunFact $like, float $confidence): array
     {
         $out = [];
         $cell = Alikeness::of($like)->cell;
-        $seen = Seen::ofRuns(array_values(array_filter($runs, static fn (RunFact $r): bool => Alikeness::of($r)->cell === $cell)));
         foreach ($channels as $channel) {
-            $m = Measured::of($seen->read($channel->metric), $channel->unit);
+            $alike = array_filter($seen->read($channel->metric), static fn (Bunch $b): bool => $b->alike->cell === $cell);
+            $m = Measured::of(array_values($alike), $channel->unit);
             if (count($m->values) > 1) {
                 $out[$channel->metric] = Figure::of(
                     Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values),

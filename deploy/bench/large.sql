@@ -156,6 +156,12 @@ BEGIN
 	END LOOP;
 END $$;
 
+-- A plan lays out 500 runs at most: of a trial with one, what is beyond goes to its other copy, which has none then.
+UPDATE run SET trial_id = t.id, number = number + 1000000 FROM trial t JOIN trial again ON again.id = pg_temp.made(t.id || 'trial')
+WHERE run.trial_id = again.id AND again.layout IS NOT NULL
+	AND run.id NOT IN (SELECT id FROM run few WHERE few.trial_id = again.id ORDER BY number LIMIT 500);
+UPDATE trial SET layout = NULL WHERE (SELECT count(*) FROM run WHERE trial_id = trial.id) > 500;
+
 -- Numbers in a row, as runs have them.
 CREATE TEMP TABLE numbered AS
 	SELECT id, row_number() OVER (PARTITION BY trial_id ORDER BY number) AS at FROM run WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren');

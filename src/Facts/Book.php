@@ -32,6 +32,7 @@ use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Sightings;
 use Lustrum\Core\Judging\Standings;
 use Lustrum\Core\Judging\Terms;
+use Lustrum\Core\Judging\TrialPiece;
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
@@ -246,14 +247,14 @@ final class Book
     /** What the runs of a build say of every metric, put together from what each stretch of them says. */
     private function seen(Build $build): Seen
     {
-        return $this->seen[$build->id] ??= $this->together($this->sightings($build));
+        return $this->seen[$build->id] ??= $this->together(array_values($this->sightings($build)));
     }
 
     /** The same of a build that another is compared with: while nothing is written to it, one row rather than one a stretch. */
     private function whole(Build $build): Seen
     {
         return $this->seen[$build->id] ??= $this->together([
-            $this->kept('whole', [$build], fn (): Sightings => Sightings::together($this->sightings($build))),
+            $this->kept('whole', [$build], fn (): Sightings => Sightings::together(array_values($this->sightings($build)))),
         ]);
     }
 
@@ -265,15 +266,19 @@ final class Book
         return Seen::of($some, $this->runFacts->configurations(array_values(array_unique($made))));
     }
 
-    /** @return list<Sightings> what each stretch of a build's runs says of every metric */
-    private function sightings(Build $build): array
+    /**
+     * @param list<string>|null $stretches null: all of the build
+     *
+     * @return array<string, Sightings> what each stretch of a build's runs says of every metric, by stretch
+     */
+    private function sightings(Build $build, ?array $stretches = null): array
     {
         $hashes = $this->runFacts->hashes;
 
-        return array_values($this->byPart('seen', $build, $this->stretches($build), fn (array $missing): array => array_map(
+        return $this->byPart('seen', $build, $stretches ?? $this->stretches($build), fn (array $missing): array => array_map(
             static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
             $this->byStretch($build, $missing),
-        )));
+        ));
     }
 
     /**
@@ -386,11 +391,16 @@ final class Book
             return $this->ofModule($as, $build);
         }
 
-        return Evidence::cell($as, $build, $this->lineage(), function (Build $of) use ($as): array {
-            $runs = RunFact::byMetric($this->runsWithin($of, $this->stretches($of)))[$as->metric] ?? [];
+        // Kept under all that is asked for, since the other device may ask for something else by now.
+        $key = hash('xxh128', serialize($as));
 
-            return [$as->id => Evidence::judge($as, $of, [Evidence::gather($as, $of, $runs)], $this->terms($as->metric, $of))];
-        });
+        return Evidence::cell($as, $build, $this->lineage(), fn (Build $of): array => [
+            $as->id => $this->kept('cellAs', [$of], function () use ($as, $of): Own {
+                $runs = RunFact::byMetric($this->runsWithin($of, $this->stretches($of)))[$as->metric] ?? [];
+
+                return Evidence::judge($as, $of, [Evidence::gather($as, $of, $runs)], $this->terms($as->metric, $of));
+            }, $key),
+        ]);
     }
 
     /** What is kept of all builds, a row each: a write to one has only its own put together again. */
@@ -593,13 +603,16 @@ final class Book
 
         return $this->byPart('trials', $build, array_keys($stretches), function (array $missing) use ($build, $stretches): array {
             $units = Forecasts::units($this->wanted());
-            $runs = [];
             $these = array_merge(...array_map(static fn (string $trial): array => $stretches[$trial], $missing));
-            foreach ($this->runsWithin($build, $these) as $run) {
-                $runs[$run->trial][] = $run;
-            }
+            $seen = $this->sightings($build, $these);
+            $pieces = $this->byPart('pieces', $build, $these, fn (array $stale): array => array_map(
+                TrialPiece::of(...), $this->byStretch($build, $stale),
+            ));
+            $of = static fn (string $trial, array $all): array => array_values(array_intersect_key($all, array_flip($stretches[$trial])));
 
-            return array_map(fn (array $of): TrialResults => TrialResults::of($of, $units, $this->device->confidence), $runs);
+            return array_combine($missing, array_map(fn (string $trial): TrialResults => TrialResults::of(
+                TrialPiece::together($of($trial, $pieces)), Seen::of($of($trial, $seen), []), $units, $this->device->confidence,
+            ), $missing));
         });
     }
 
@@ -624,9 +637,20 @@ final class Book
     /** @return array<string, Figure> what the channels of a run's trial came to, by metric, where there are two values or more */
     public function soFar(RunFact $run): array
     {
-        return $this->kept('soFar', [$this->build($run->revision)], fn (): array => TrialResults::soFar(
-            $run->configuration->channels, $this->runFacts->ofTrial($run->trial), $run, $this->device->confidence,
+        $build = $this->build($run->revision);
+
+        return $this->kept('soFar', [$build], fn (): array => TrialResults::soFar(
+            $run->configuration->channels, $this->seenOn($build, $run->trial), $run, $this->device->confidence,
         ), $run->trial.':'.substr(hash('sha256', $run->configuration->hash().Alikeness::of($run)->cell), 0, 16));
+    }
+
+    /** What the runs of a trial say of every metric. */
+    private function seenOn(Build $build, string $trial): Seen
+    {
+        $these = array_values(array_filter($this->stretches($build), static fn (string $s): bool => KeptRuns::trial($s) === $trial));
+
+        // A trial that was withdrawn has no stretches that are kept.
+        return $these === [] ? Seen::ofRuns($this->runFacts->ofTrial($trial)) : Seen::of(array_values($this->sightings($build, $these)), []);
     }
 
     /**

@@ -37,6 +37,8 @@ use Lustrum\Domain\Trial\PanelSheet;
 use Lustrum\Domain\Trial\Reading;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\Trial;
+use Lustrum\Domain\Working\KeptWorking;
+use Lustrum\Domain\Working\WorkshopSum;
 use Lustrum\Record\AfterWrite;
 use Lustrum\Record\Record;
 
@@ -49,7 +51,7 @@ final readonly class Invalidation implements AfterWrite
     private const FAILURES = 'failures';
     private const WORKSPACE = 'workspace';
 
-    private const ALL = ['devices', 'frame', 'brief', 'methods', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
+    private const ALL = ['devices', 'frame', 'brief', 'methods', 'workings', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
     private const JUDGED = ['devices', 'frame', 'brief', 'build', 'try', 'run', 'find', 'weigh', 'next', 'runs'];
 
     /** Class => which summaries a write drops, and which sheets it makes stale. */
@@ -64,8 +66,8 @@ final readonly class Invalidation implements AfterWrite
         Person::class => [self::NOTHING, ['frame', 'brief']],
         Assumption::class => [self::NOTHING, ['brief', 'next', 'find', 'run']],
         Revision::class => [self::BUILD, self::ALL],
-        Parameter::class => [self::BUILD, self::JUDGED],
-        Part::class => [self::BUILD, self::JUDGED],
+        Parameter::class => [self::BUILD, [...self::JUDGED, 'workings']],
+        Part::class => [self::BUILD, [...self::JUDGED, 'workings']],
         // A failure outside a run keeps the state of its article.
         Article::class => [self::FAILURES, ['build', 'try', 'find', 'run', 'next']],
         // It says what its trials measure, and how hard a failure outside a run was.
@@ -74,8 +76,8 @@ final readonly class Invalidation implements AfterWrite
         Instrument::class => [self::WORKSPACE, ['methods', 'try', 'run']],
         // Its planned number and its end say whether anything may be told.
         Trial::class => [self::BUILD, self::JUDGED],
-        Run::class => [self::BUILD, self::JUDGED],
-        Reading::class => [self::BUILD, self::JUDGED],
+        Run::class => [self::BUILD, [...self::JUDGED, 'workings']],
+        Reading::class => [self::BUILD, [...self::JUDGED, 'workings']],
         // What is read off it becomes a reading, which is written as any.
         Course::class => [self::NOTHING, ['run']],
         // It changes nothing of what it gathers.
@@ -98,6 +100,9 @@ final readonly class Invalidation implements AfterWrite
         Change::class => [self::BUILD, self::JUDGED],
         Candidate::class => [self::NOTHING, ['frame', 'brief', 'find', 'next']],
         Decision::class => [self::NOTHING, self::ALL],
+        // It concludes nothing; the run that it forecasts says how it came out.
+        WorkshopSum::class => [self::WORKSPACE, ['workings']],
+        KeptWorking::class => [self::NOTHING, ['workings', 'run']],
     ];
 
     public function __construct(

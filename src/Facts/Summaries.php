@@ -24,12 +24,12 @@ final class Summaries
     /** Of the key that something is kept under; what is known by more is known by a hash of it. */
     private const LONGEST = 120;
 
-    /** The failures of each build. */
     /** Of a device, and of each that carries it as a module: what they show by it may be another. */
     private const RAISE = 'WITH RECURSIVE carrier (id) AS (
             SELECT CAST(? AS uuid) UNION SELECT p.belongs_to FROM carrier c JOIN revision v ON v.device_id = c.id JOIN part p ON p.module_id = v.id
         ) UPDATE device SET counter = counter + 1 WHERE id IN (SELECT id FROM carrier)';
 
+    /** The failures of each build. */
     public const FAILURES = 'failures';
 
     /** Where the failures of a build stand: it rests on those of all builds. */
@@ -208,15 +208,17 @@ final class Summaries
 
             return ['key' => $v[0], 'builds' => '{'.implode(',', $v[1]).'}', 'content' => $content, 'seal' => $this->seal($content)];
         }, $values);
-        // One statement is a transaction of its own: the lock is held while the rows go in.
+        // One statement is a transaction of its own: the lock is held while the rows go in. Nobody waits for them to reach
+        // the disk: what a fall of the machine takes of it is worked out again, and what was written before it is never older.
         $this->db->executeStatement(
-            'INSERT INTO summary (belongs_to, what, key, builds, counter, code, content, seal)
+            "INSERT INTO summary (belongs_to, what, key, builds, counter, code, content, seal)
              SELECT d.id, ?, x.key, CAST(x.builds AS uuid[]), d.counter, ?, x.content, x.seal
              FROM (SELECT id, counter FROM device WHERE id = ? FOR SHARE) d,
+                set_config('synchronous_commit', 'off', true),
                 json_to_recordset(CAST(? AS json)) AS x(key text, builds text, content text, seal text)
              WHERE d.counter = ?
              ON CONFLICT (belongs_to, key) DO UPDATE SET counter = excluded.counter, code = excluded.code,
-                content = excluded.content, seal = excluded.seal',
+                content = excluded.content, seal = excluded.seal",
             [$what, $this->code->version, $device, json_encode($rows, JSON_THROW_ON_ERROR), $counter],
         );
     }

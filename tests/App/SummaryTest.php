@@ -11,6 +11,7 @@ use Lustrum\Facts\Dropped;
 use Lustrum\Facts\KeptRuns;
 use Lustrum\Facts\Summaries;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Cache\Adapter\FilesystemAdapter;
 use Symfony\Component\Uid\Uuid;
 
 /** What is kept of what was worked out is never older than what it rests on, and never anybody else's. */
@@ -290,6 +291,35 @@ final class SummaryTest extends ApiTestCase
         $this->signIn('viewer@example.test');
         $this->client->request('GET', $url, [], [], ['HTTP_IF_NONE_MATCH' => $mark]);
         self::assertSame(200, $this->answered(), 'As somebody with other rights.');
+    }
+
+    /** The memory of the workers is not there for tests: a pool of the same kind stands in its place. */
+    public function testAnAnswerIsGivenOutAgainUntilAWrite(): void
+    {
+        $place = Row::text(self::getContainer()->getParameter('kernel.cache_dir')).'/answers';
+        $answers = new FilesystemAdapter('answers', 60, $place);
+        $answers->clear();
+        self::ensureKernelShutdown();
+        $this->client = self::createClient();
+        $this->client->disableReboot();
+        self::getContainer()->set('lustrum.answers', $answers);
+        $this->signIn('lead@example.test');
+        $url = '/api/revisions/'.$this->bench->b.'/weigh';
+        $sheet = $this->json('GET', $url);
+        $mark = trim((string) $this->client->getResponse()->getEtag(), '"');
+        self::assertTrue($answers->hasItem($mark));
+        self::assertSame($sheet, $this->json('GET', $url));
+        $answers->save($answers->getItem($mark)->set((string) gzcompress('{"from":"memory"}')));
+        self::assertSame(['from' => 'memory'], $this->json('GET', $url), 'Nothing is worked out.');
+        $answers->save($answers->getItem($mark)->set('no longer whole'));
+        self::assertSame($sheet, $this->json('GET', $url), 'Worked out where it cannot be unpacked.');
+        $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '55.0 N', 'reason' => 'x', 'version' => 1]);
+        $after = $this->json('GET', $url);
+        self::assertNotSame($sheet, $after, 'After a write.');
+        $mark = trim((string) $this->client->getResponse()->getEtag(), '"');
+        $answers->save($answers->getItem($mark)->set((string) gzcompress('{"from":"the lead"}')));
+        $this->signIn('viewer@example.test');
+        self::assertSame($after['sentence'], $this->json('GET', $url)['sentence'], 'Somebody else is given nothing of it.');
     }
 
     public function testAWriteSaysWhatItMadeStale(): void

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
+use Lustrum\Core\Judging\Seen;
+use Lustrum\Core\Judging\Sightings;
+use Lustrum\Core\Judging\TrialPiece;
 use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\MethodWords;
@@ -16,7 +20,7 @@ final class TrialResultsTest extends TestCase
 {
     public function testHeldAndFailedAreCountedLevelByLevel(): void
     {
-        $results = TrialResults::of([
+        $results = TrialResults::ofRuns([
             ...array_map(static fn (): RunFact => self::drop('50'), range(1, 3)),
             self::drop('100'), self::drop('100', RunOutcome::Failed),
         ], [], 0.95);
@@ -27,7 +31,7 @@ final class TrialResultsTest extends TestCase
 
     public function testWhatIsSetAsideIsNamedAndCountsForNothing(): void
     {
-        $results = TrialResults::of([
+        $results = TrialResults::ofRuns([
             ...Judged::tries(3, 0), self::drop('', RunOutcome::Failed, 'Gap found at 2.2 mm, not 1.5.'),
         ], [], 0.95);
         self::assertSame([[3, 0]], array_map(static fn (array $s): array => [$s['held'], $s['failed']], $results->shares));
@@ -36,9 +40,30 @@ final class TrialResultsTest extends TestCase
 
     public function testALostRunAndAVoidOneSayNothingOfHowOftenItHolds(): void
     {
-        $results = TrialResults::of([...Judged::tries(2, 0), self::drop('', RunOutcome::Lost), self::drop('', RunOutcome::Void)], [], 0.95);
+        $results = TrialResults::ofRuns([...Judged::tries(2, 0), self::drop('', RunOutcome::Lost), self::drop('', RunOutcome::Void)], [], 0.95);
         self::assertSame(2, $results->shares[0]['held'] + $results->shares[0]['failed']);
         self::assertCount(1, $results->shares);
+    }
+
+    public function testItIsTheSameWhereverTheRunsAreCut(): void
+    {
+        $runs = [
+            self::drop('100'), self::drop('50'), self::drop('50', RunOutcome::Failed), ...Judged::tries(2, 1), ...Judged::runs([3.1, 2.9, 3.4]),
+            self::drop('', RunOutcome::Failed, 'Gap found at 2.2 mm.'), self::drop('100', RunOutcome::Failed), self::drop('', RunOutcome::Lost),
+        ];
+        usort($runs, static fn (RunFact $a, RunFact $b): int => $a->order() <=> $b->order());
+        $whole = TrialResults::ofRuns($runs, [], 0.95);
+        self::assertCount(3, $whole->shares);
+        self::assertSame(1, $whole->aside);
+        for ($at = 1; $at < count($runs); ++$at) {
+            $parts = [array_slice($runs, $at), array_slice($runs, 0, $at)];
+            $seen = Seen::of(array_map(static fn (array $some): Sightings => Sightings::gather(
+                $some, static fn (Configuration $c): string => $c->hash(),
+            ), $parts), []);
+            self::assertEquals(
+                $whole, TrialResults::of(TrialPiece::together(array_map(TrialPiece::of(...), $parts)), $seen, [], 0.95), "Cut at $at.",
+            );
+        }
     }
 
     public function testCautionsReadAsSentences(): void

@@ -51,6 +51,22 @@ final readonly class Rehearsal
         return new self($shares, $missing);
     }
 
+    /**
+     * What several rehearsals of one use carry at the most, each load by itself: none of them need carry all of it at once.
+     *
+     * @param non-empty-list<self> $some of the same use
+     */
+    public static function atMost(array $some): self
+    {
+        $better = static fn (Share $a, Share $b): Share => ($b->share ?? 0.0) > ($a->share ?? 0.0) ? $b : $a;
+        $shares = $some[0]->shares;
+        foreach (array_slice($some, 1) as $other) {
+            $shares = array_map($better, $shares, $other->shares);
+        }
+
+        return new self($shares, array_values(array_intersect(...array_map(static fn (self $r): array => $r->missing, $some))));
+    }
+
     /** @return list<string> rehearsed with less than the real thing has */
     public function short(): array
     {

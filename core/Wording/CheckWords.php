@@ -31,16 +31,48 @@ final class CheckWords
     /** What a rehearsal leaves out; every share worked out. */
     public static function rehearsal(Rehearsal $rehearsal): string
     {
-        $shares = array_filter($rehearsal->shares, static fn (Share $s): bool => $s->share !== null);
-        $carried = array_map(static fn (Share $s): string => Messages::say('check.share', [
-            'what' => self::spoken($s->what), 'percent' => Numbers::percent($s->share ?? 0.0), 'short' => $s->lacking > 0.0,
-            'lacking' => Numbers::withUnit(Digits::plain($s->lacking, self::DIGITS), $s->unit),
-        ]), array_values($shares));
+        $carried = self::shares(array_filter($rehearsal->shares, static fn (Share $s): bool => $s->share !== null));
 
         return Messages::begin(Messages::say('check.rehearsal', [
             'any' => $carried !== [], 'carried' => Messages::list($carried), 'gaps' => $rehearsal->missing !== [],
             'missing' => Messages::list(array_map(self::spoken(...), $rehearsal->missing)),
         ]));
+    }
+
+    /**
+     * What the trials on a build carry of a use at the most: what is short of it, and what nothing carries.
+     *
+     * @param non-empty-list<Rehearsal> $some one for each method
+     */
+    public static function atMost(array $some, string $build): string
+    {
+        $most = Rehearsal::atMost($some);
+        $short = self::shares(array_filter($most->shares, static fn (Share $s): bool => $s->share !== null && $s->lacking > 0.0));
+
+        return Messages::say('check.atMost', [
+            'full' => $most->isFull(), 'one' => array_filter($some, static fn (Rehearsal $r): bool => $r->isFull()) !== [], 'build' => $build,
+            'any' => $short !== [], 'carried' => Messages::list($short), 'gaps' => $most->missing !== [],
+            'missing' => Messages::list(array_map(self::spoken(...), $most->missing)),
+        ]);
+    }
+
+    /**
+     * @param array<Share> $shares
+     *
+     * @return list<string>
+     */
+    private static function shares(array $shares): array
+    {
+        return array_map(static fn (Share $s): string => Messages::say('check.share', [
+            'what' => self::spoken($s->what), 'percent' => Numbers::percent($s->share ?? 0.0), 'short' => $s->lacking > 0.0,
+            'lacking' => Numbers::withUnit(Digits::plain($s->lacking, self::DIGITS), $s->unit),
+        ]), array_values($shares));
+    }
+
+    /** The same of a result: which use it is a part of. */
+    public static function rehearsed(string $use, string $said): string
+    {
+        return Messages::say('check.rehearsed', ['use' => $use, 'said' => lcfirst($said)]);
     }
 
     /** Which readings of a run contradict each other, with the value that each pair implies. */

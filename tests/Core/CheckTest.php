@@ -252,6 +252,36 @@ final class CheckTest extends TestCase
         self::assertSame('use/1/what', $twice['error']['path'] ?? null);
     }
 
+    /** @return iterable<string, array{list<array<string, string>>, string}> */
+    public static function rehearsals(): iterable
+    {
+        yield 'one that carries all of it' => [[['mass' => '20 kg', 'speed' => '5 km/h'], ['mass' => '1 kg']], 'A trial on C carries all of it.'];
+        yield 'all of it, but never at once' => [
+            [['mass' => '20 kg'], ['speed' => '4 km/h']], 'Each part of it is carried by a trial on C, and none carries all of it at once.',
+        ];
+        yield 'the most of each' => [
+            [['mass' => '5 kg', 'speed' => '2 km/h'], ['mass' => '12 kg', 'speed' => '1 km/h']],
+            'Trials on C carry at most 60 % of the mass (8.00 kg short) and 50 % of the speed (2.00 km/h short).',
+        ];
+        yield 'nothing of one' => [
+            [['mass' => '20 kg'], ['mass' => '8000 g']], 'Trials on C carry nothing of the speed.',
+        ];
+        yield 'a part of one and nothing of the other' => [
+            [[], ['mass' => '8000 g']], 'Trials on C carry at most 40 % of the mass (12.0 kg short), and nothing of the speed.',
+        ];
+    }
+
+    /** @param non-empty-list<array<string, string>> $carried */
+    #[DataProvider('rehearsals')]
+    public function testWhatSeveralRehearsalsCarryIsTheMostOfEach(array $carried, string $said): void
+    {
+        $amounts = static fn (array $of): array => array_map(Quantity::typed(...), $of);
+        $use = $amounts(['mass' => '20 kg', 'speed' => '4 km/h']);
+        $some = array_map(static fn (array $one): Rehearsal => Rehearsal::of($use, $amounts($one)), $carried);
+        self::assertSame($said, CheckWords::atMost($some, 'C'));
+        self::assertSame($said, CheckWords::atMost(array_reverse($some), 'C'), 'Whichever comes first.');
+    }
+
     /** @param list<Known> $readings */
     private static function only(string $relation, array $readings): RelationSeen
     {

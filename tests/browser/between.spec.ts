@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-import { device, isAccessible, press, put, sentence, signIn } from './steps';
+import { device, isAccessible, press, put, sentence, signIn, step } from './steps';
 
 const SAFE = { hazards: [], cautions: [], abort: 'When it hurts.', needsSignOff: false };
 
@@ -24,15 +24,17 @@ test.describe('on a phone, between two runs', () => {
 
     // A number whose unit nobody remembers: kept, used for nothing, then decided.
     await press(page, 'Start run of Pulling');
+    await step(page, 'Read');
     await page.getByLabel('How pull was read').selectOption('unit not known');
     await page.getByLabel('pull', { exact: true }).fill('4.2');
     await expect(page.getByText(/used for nothing until somebody decides: 4.2 N, /)).toBeVisible();
     await press(page, 'Keep pull');
     await press(page, 'It is 4.2 kgf');
     await expect(page.getByText('Its unit was decided.')).toBeVisible();
+    await step(page, 'As found');
     await page.getByLabel('ground').selectOption('dry');
     await press(page, 'Keep as found');
-    await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Held', exact: true }), 'Nothing is open there: on.').toBeVisible();
     await press(page, 'Held');
     await expect(sentence(page)).toContainText('held');
 
@@ -47,9 +49,10 @@ test.describe('on a phone, between two runs', () => {
 
     // The condition of the run before is offered, and what is typed goes along with the outcome.
     await expect(page.getByText(/Offered from run 1: ground dry/)).toBeVisible();
+    await isAccessible(page, 'run with an offer at 390');
+    await step(page, 'Read');
     await page.getByLabel('pull', { exact: true }).fill('39');
     await expect(page.getByText(/What is typed goes along/)).toBeVisible();
-    await isAccessible(page, 'run with an offer at 390');
     await press(page, 'Held');
     await expect(sentence(page)).toContainText('held');
     await expect(page.getByText('39 N', { exact: true })).toBeVisible();

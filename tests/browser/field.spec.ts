@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 
-import { isAccessible, open, sentence, signIn } from './steps';
+import { isAccessible, open, sentence, signIn, step as runStep } from './steps';
 
 // The application comes from the device itself here.
 test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
@@ -149,5 +149,42 @@ test('signed out in the field: what waits asks for its own person, and goes on',
     .getByRole('link', { name: /^Run \d+.*not finished/ })
     .last()
     .click();
+  await runStep(page, 'Read');
   await expect(page.getByText('43.1 N')).toBeVisible();
+});
+
+test('a device that is full says so at once; what was kept is sent, and what was not is still in hand', async ({
+  page,
+  context,
+}) => {
+  // Room for the application and a few numbers, and none for a clip. From the start: what is left is asked for rarely.
+  const storage = await context.newCDPSession(page);
+  await page.goto('/');
+  const { origin } = new URL(page.url());
+  await storage.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 12_000_000 });
+  await signIn(page, 'ines@hollowlane.example');
+  await page.evaluate(async () => navigator.serviceWorker.ready);
+  await open(page, 'Wren', 'F', 'try');
+  await page.getByRole('button', { name: 'Take along' }).click();
+  await expect(page.getByText('F is on this device now')).toBeVisible();
+  await context.setOffline(true);
+  await begin(page);
+  await read(page, '44.6');
+
+  const clip = { name: 'ditch.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(13_000_000, 7) };
+  await page.getByLabel('Photo or memo').setInputFiles(clip, { timeout: 60_000 });
+  await expect(
+    page.getByText(/This device has no room left, so this was not kept\. What was kept before is safe/),
+  ).toBeVisible();
+  await expect(page.getByText('ditch.mp4'), 'What was not kept is not said to be.').toBeHidden();
+  await reach(page, 'Note').click();
+  await page.getByLabel('Seen, heard or felt').fill('Ditch at 12 m');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Seen' })).toContainText('Ditch at 12 m');
+  await expect(page.getByText(/no room left/)).toBeHidden();
+
+  await context.setOffline(false);
+  await page.goto('/field');
+  await expect(sentence(page)).toContainText('Nothing waits to be sent.', { timeout: 20_000 });
+  await expect(page.getByRole('link', { name: /1 here, not finished/ })).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 
-import { isAccessible, open, press, sentence, signIn } from './steps';
+import { isAccessible, open, press, sentence, signIn, step } from './steps';
 
 /** Starts a run of a fresh trial on build F of Wren, with the push method. */
 async function startRun(page: Page, name: string): Promise<void> {
@@ -19,33 +19,47 @@ test.describe('on a phone', () => {
   test('a run with a photo, in another unit, in gloves', async ({ page }) => {
     await signIn(page, 'yusuf@hollowlane.example');
     await startRun(page, 'Phone run');
-    for (const name of ['Keep push force', 'Held', 'Failed', 'Stopped early', 'Add photo or file']) {
-      const box = await page.getByRole('button', { name, exact: true }).first().boundingBox();
-      expect(box!.height, name).toBeGreaterThanOrEqual(56);
-    }
+    const tall = async (...names: string[]) => {
+      for (const name of names) {
+        const box = await page.getByRole('button', { name, exact: true }).first().boundingBox();
+        expect(box!.height, name).toBeGreaterThanOrEqual(56);
+      }
+    };
+    // One thing at a time: what the bed was like is asked first.
+    await expect(page.getByLabel('soil', { exact: true })).toBeVisible();
+    await expect(page.getByLabel(/^push force/)).toBeHidden();
+    await step(page, 'Read');
+    await tall('Keep push force', 'Held', 'Failed', 'Stopped early');
     await page.getByLabel(/^push force/).fill('9.0 lbf');
     await expect(page.getByText('9.0 lbf is 40.0 N')).toBeVisible();
     await press(page, 'Keep push force');
     await expect(page.getByText('9.0 lbf').first()).toBeVisible();
-    await page
-      .getByLabel('File', { exact: true })
-      .first()
-      .setInputFiles({
-        name: 'bed.png',
-        mimeType: 'image/png',
-        buffer: Buffer.from(
-          'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-          'base64',
-        ),
-      });
+    await step(page, 'Seen');
+    await tall('Add photo or file');
+    const chooser = page.waitForEvent('filechooser');
+    await press(page, 'Add photo or file');
+    await (
+      await chooser
+    ).setFiles({
+      name: 'bed.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(
+        'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+        'base64',
+      ),
+    });
     await expect(page.getByRole('button', { name: /Photo 1/ })).toBeVisible();
+    await step(page, 'As found');
     await page.getByLabel('soil', { exact: true }).selectOption('moist');
     await page.getByLabel('ground', { exact: true }).selectOption('unknown');
     await press(page, 'Keep as found');
     await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
     await expect(page.getByText(/Nobody has recorded soil moisture yet/)).toBeVisible();
+    await isAccessible(page, 'a step of a run at 390');
+    await step(page, 'Read');
     await press(page, 'Held');
     await expect(sentence(page)).toContainText('held');
+    await expect(page.getByText('9.0 lbf').first(), 'What has ended is read as one sheet.').toBeVisible();
     await isAccessible(page, 'run at 390');
   });
 

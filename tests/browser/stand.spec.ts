@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-import { device, isAccessible, made, press, put, saveSlip, sentence, signIn } from './steps';
+import { device, isAccessible, made, press, put, saveSlip, sentence, signIn, step } from './steps';
 
 test('what the stand reads by itself is taken off, what slips is counted, and the stand’s fault stands on its method', async ({
   page,
@@ -57,6 +57,7 @@ test('what the stand reads by itself is taken off, what slips is counted, and th
   await press(page, 'Amend, keep both');
   await expect(page.getByText(/41\.0\d* ± 0\.0\d+ N/)).toBeVisible();
 
+  await step(page, 'Seen');
   await page.getByPlaceholder('Seen, heard or felt').fill('The lever creaks');
   await page.getByLabel(/It is about the method or its rig/).check();
   await press(page, 'Keep observation');

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 
-import { isAccessible, press, sentence, signIn } from './steps';
+import { isAccessible, press, sentence, signIn, step } from './steps';
 
 const PICTURE = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -45,7 +45,7 @@ test.describe('on a phone', () => {
     await page.getByLabel('No', { exact: true }).check();
     await press(page, 'Begin');
     await expect(sentence(page)).toContainText(/Run 1 of .*, on build A with A-1/);
-    await expect(page.getByRole('img', { name: new RegExp(name) })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Seen 1' })).toBeVisible();
 
     // What was typed to begin it is not typed again.
     await expect(page.getByLabel('In a line')).toHaveValue(`${name}, pulled 412 N at 60 cm`);
@@ -61,6 +61,9 @@ test.describe('on a phone', () => {
     await expect(read).toBeHidden();
     expect(Date.now() - began, 'the first picture and the first number').toBeLessThan(60_000);
     expect(await count(), 'touches').toBeLessThanOrEqual(6);
+    await step(page, 'Seen');
+    await expect(page.getByRole('img', { name: new RegExp(name) })).toBeVisible();
+    await step(page, 'Read');
     await press(page, 'Held');
     await expect(sentence(page)).toContainText('held');
 

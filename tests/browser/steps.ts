@@ -33,6 +33,15 @@ export async function open(page: Page, device: string, letter: string, station: 
   await expect(sentence(page)).toBeVisible();
 }
 
+/** On a phone a run is one step at a time. */
+export async function step(page: Page, name: 'As found' | 'Read' | 'Seen' | 'End'): Promise<void> {
+  const button = page
+    .getByRole('group', { name: 'Steps of the run' })
+    .getByRole('button', { name: new RegExp(`^${name}`) });
+  await button.click();
+  await expect(button).toHaveAttribute('aria-pressed', 'true');
+}
+
 export function sentence(page: Page) {
   return page.getByTestId('sentence');
 }
@@ -47,6 +56,8 @@ export async function isAccessible(
   what: string,
   look: 'all' | 'colours' | 'shapes' = 'all',
 ): Promise<void> {
+  // What still slides in has other colours for a moment.
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map((a) => a.finished)).then(() => null));
   // There are no frames to go through.
   const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
   if (look === 'colours') axe.withRules('color-contrast');
@@ -101,8 +112,12 @@ async function send(page: Page, address: string, body: Record<string, unknown>):
   expect(refused).toBe('');
 }
 
-export async function put(page: Page, kind: string, body: Record<string, unknown>): Promise<string> {
-  const id = randomUUID();
+export async function put(
+  page: Page,
+  kind: string,
+  body: Record<string, unknown>,
+  id: string = randomUUID(),
+): Promise<string> {
   await send(page, `/api/${kind}/${id}`, body);
   return id;
 }

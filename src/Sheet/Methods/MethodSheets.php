@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Methods;
 
 use Lustrum\Core\Check\Known;
-use Lustrum\Core\Check\Rehearsal;
-use Lustrum\Core\CoreException;
 use Lustrum\Core\Run\Amount;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
@@ -62,11 +60,11 @@ final readonly class MethodSheets
                     $method->name(), array_sum($runs), $method->edition(), self::gaps($method), trim($method->safety()->abort) === '',
                 ),
                 // What most bears on its numbers; the rest stands at its line.
-                Fitting::ofMethod($method, $instruments)[0] ?? self::carried($method),
+                Fitting::ofMethod($method, $instruments)[0] ?? Rehearsed::by($method),
             ])),
             $method->view(), array_sum($runs), self::sections($method, $instruments), MethodSheetWords::takes($method->minutes()),
             MethodWords::mind($method->safety()->hazards, $method->safety()->cautions, $method->safety()->abort, $method->safety()->needsSignOff),
-            self::carried($method), $this->editions($method, $runs), $metrics,
+            Rehearsed::by($method), $this->editions($method, $runs), $metrics,
             array_map(static fn (Instrument $i): string => $i->name(), $instruments),
             array_values(array_map(static fn (Method $m): string => $m->name(), $others)),
             array_map(static fn (string $step, string $name): Pick => new Pick($step, $name), array_keys($steps), $steps),
@@ -99,20 +97,6 @@ final readonly class MethodSheets
             ) === [],
             'rig' => $view->rig === '', 'use' => $method->useCase() !== null && $method->useCase()->loads() !== [] && $view->carries === [],
         ])));
-    }
-
-    /** How much of its use it carries, worked out; empty where nobody said which, or what that bears. */
-    private static function carried(Method $method): string
-    {
-        $loads = $method->useCase()?->loads() ?? [];
-        if ($loads === []) {
-            return '';
-        }
-        try {
-            return CheckWords::rehearsal(Rehearsal::of(Amount::named($loads), Amount::named($method->carries())));
-        } catch (CoreException $e) {
-            return $e->getMessage();
-        }
     }
 
     /**

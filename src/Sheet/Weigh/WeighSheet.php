@@ -20,6 +20,7 @@ final readonly class WeighSheet
      * @param list<SidesRow>        $sides        within this build
      * @param string                $rests        on what is there for now only; empty: on nothing
      * @param list<UseRow>          $uses         with the verdict of this build
+     * @param list<RehearsedUse>    $rehearsed    uses of which the trials on this build carry a part
      * @param list<PanelSaid>       $panels       blind panels of this build that were unblinded
      * @param string                $confidence   in words: 'at 95 % confidence'
      */
@@ -36,6 +37,7 @@ final readonly class WeighSheet
         public string $confidence,
         public string $rests,
         public array $uses,
+        public array $rehearsed,
         public array $panels,
     ) {
     }

@@ -20,6 +20,7 @@ use Lustrum\Domain\Trial\Panel;
 use Lustrum\Facts\Against;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
+use Lustrum\Facts\MethodFacts;
 use Lustrum\Facts\Opened;
 use Lustrum\Facts\PanelFacts;
 use Lustrum\Record\Records;
@@ -37,6 +38,7 @@ final readonly class WeighSheets
         private Opened $opened,
         private Standing $standing,
         private Uses $uses,
+        private MethodFacts $methods,
         private PanelFacts $panelFacts,
         private PanelPages $panelPages,
     ) {
@@ -89,7 +91,9 @@ final readonly class WeighSheets
                 $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric),
             ), $book->sidesWithin($build)),
             EvidenceWords::confidence($book->device->confidence), $this->standing->rests($revision), $this->uses->of($revision->device(), $build, $book),
-            $this->panels($revision),
+            RehearsedUse::all(
+                $this->methods->rehearsing($revision->belongsTo()->toRfc4122(), $build->id), $build->letter,
+            ), $this->panels($revision),
         );
     }
 

@@ -207,9 +207,12 @@ function NewOutcome({
     event.preventDefault();
     if (draft.outcome !== null) void keep(draft.outcome);
   }
+  // Which way is more is said again where it is decided whether that was too much.
+  const adjusting = sheet.asked.adjusting.find((a) => a.name === sheet.trial.layout?.setting)?.text;
 
   return (
     <form onSubmit={submit} noValidate className="space-y-3">
+      {!amending && adjusting !== undefined && <p className="text-soft">{adjusting}</p>}
       {!amending && sheet.trial.layout?.kind === 'setting' && (
         <div
           role="group"

@@ -55,6 +55,23 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
               .map((u) => (
                 <li key={u.use.id}>
                   <strong>{u.use.name}:</strong> {prose(u.verdict)}
+                  {sheet.rehearsed
+                    .filter((r) => r.use === u.use.id)
+                    .map((r) => (
+                      <details key={r.use}>
+                        <summary className="min-h-6 cursor-pointer">{prose(r.sentence)}</summary>
+                        <ul className="border-l-2 border-brass pl-2">
+                          {r.methods.map((m) => (
+                            <li key={m.method}>
+                              <Link className="text-blue underline" to={`/d/${frame.device.id}/methods/${m.method}`}>
+                                {m.name}
+                              </Link>
+                              : {prose(m.sentence)}
+                            </li>
+                          ))}
+                        </ul>
+                      </details>
+                    ))}
                 </li>
               ))}
           </ul>

@@ -10,7 +10,7 @@ declare(strict_types=1);
 final class Story
 {
     /** @var array<string, list<array<string, mixed>>> */
-    public array $lists = ['uses' => [], 'steps' => [], 'persons' => [], 'assumptions' => [], 'requirements' => [], 'revisions' => [], 'parameters' => [], 'parts' => [], 'articles' => [], 'methods' => [], 'trials' => [], 'runs' => [], 'readings' => [], 'observations' => [], 'failures' => [], 'causes' => [], 'changes' => [], 'documents' => [], 'makings' => [], 'happenings' => [], 'courses' => [], 'panels' => [], 'sheets' => [], 'spendings' => [], 'decisions' => [], 'candidates' => [], 'photos' => []];
+    public array $lists = ['uses' => [], 'steps' => [], 'persons' => [], 'assumptions' => [], 'requirements' => [], 'revisions' => [], 'parameters' => [], 'parts' => [], 'articles' => [], 'methods' => [], 'trials' => [], 'runs' => [], 'readings' => [], 'observations' => [], 'failures' => [], 'causes' => [], 'changes' => [], 'documents' => [], 'makings' => [], 'happenings' => [], 'courses' => [], 'workings' => [], 'panels' => [], 'sheets' => [], 'spendings' => [], 'decisions' => [], 'candidates' => [], 'photos' => []];
 
     private int $count = 0;
 

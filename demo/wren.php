@@ -13,6 +13,7 @@ function wren(): Story
     wrenTrials($s);
     wrenFindings($s);
     wrenDecisions($s);
+    wrenWorkings($s);
     wrenBeliefs($s);
     wrenWorkshop($s);
 
@@ -787,4 +788,32 @@ function wrenDecisions(Story $s): void
     foreach ([...$settled, ...$open] as [$letter, $what, $class, $cost, $hours, $effects, $source, $askedBy, $choice, $reason, $decision, $failure]) {
         $s->add('candidates', ['revision' => 'rev-'.$letter, 'what' => $what, 'why' => '', 'class' => $class, 'cost' => $cost, 'hours' => $hours, 'effects' => array_map(static fn (array $e): array => ['metric' => $e[0], 'unit' => $e[1], 'low' => $e[2], 'likely' => $e[3], 'high' => $e[4]], $effects), 'source' => $source, 'askedBy' => $askedBy, 'failures' => $failure === null ? [] : [$failure], 'choice' => $choice, 'reason' => $reason, 'decision' => $decision], '2026-11-15T19:00:00+00:00');
     }
+}
+
+/** What was worked out before it was tried, and how that came out: three of four as they should be, and one that was not. */
+function wrenWorkings(Story $s): void
+{
+    $first = static function (string $trial) use ($s): string {
+        foreach ($s->lists['runs'] as $run) {
+            if ($run['trial'] === $trial) {
+                return (string) $run['id'];
+            }
+        }
+        throw new InvalidArgumentException('No run of '.$trial);
+    };
+    $work = static function (string $letter, string $title, string $sum, string $output, string $trial, string $channel, array $inputs, string $at, string $by, string $note = '') use ($s, $first): void {
+        $s->add('workings', [
+            'revision' => 'rev-'.$letter, 'title' => $title, 'sum' => $sum, 'output' => $output, 'unit' => '', 'run' => $first($trial), 'channel' => $channel, 'note' => $note,
+            'inputs' => array_map(static fn (string $name, string $text): array => ['name' => $name, 'text' => $text, 'parameter' => null, 'reading' => null, 'requirement' => null], array_keys($inputs), $inputs),
+        ], $at, $by);
+    };
+    $charge = ['capacity' => '7.0 Ah ± 0.2', 'idleCurrent' => '90 mA', 'duty' => '0.93', 'cutOff' => '2 %'];
+    $work('E', 'One charge of E', 'runtime', 'runtime', 't-battery-E', 'time', ['activeCurrent' => '1.05 A ± 0.03'] + $charge, '2026-08-28T19:00:00+00:00', 'Ines Caldeira');
+    $work('F', 'One charge of F, with the faster plate', 'runtime', 'runtime', 't-battery-F', 'time', ['activeCurrent' => '1.18 A ± 0.03'] + $charge, '2026-10-20T19:00:00+00:00', 'Ines Caldeira');
+    $work('F', 'How warm the driver of F gets', 'thermalMargin', 'temperature', 't-driver-F', 'temp', [
+        'measured' => '71.1 °C ± 0.4', 'measuredAmbient' => '20 °C', 'measuredPower' => '3.9 W', 'power' => '4.1 W ± 0.1', 'ambient' => '20 °C', 'limit' => '80 °C',
+    ], '2026-10-18T19:00:00+00:00', 'Ines Caldeira', 'Thermal resistance from the hour with E.');
+    $work('F', 'Push on a raked bed', 'driveWheel', 'force', 't-push-F', 'push', [
+        'diameter' => '310 mm', 'mass' => '11.9 kg', 'rolling' => '0.36 ± 0.01', 'speed' => '4 km/h',
+    ], '2026-10-12T19:00:00+00:00', 'Maren Okafor', 'The coefficient is from the soft bed in spring.');
 }

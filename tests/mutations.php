@@ -290,4 +290,14 @@ return [
     ['src/Action/Files/TakingHeap.php', 'if ($where !== null) {', 'if (false) {', 'HeapTest'],
     ['src/Action/Files/GoingThrough.php', 'if (!$run->workspace()->id()->equals($file->workspace()->id())) {', 'if (false) {', 'HeapTest'],
     ['src/Domain/Finding/Photo.php', '!$this->reading->run()->id()->equals($this->run?->id() ?? $this->id())', 'false', 'ConsoleTest'],
+    // Sums of the bench, and what was worked out before it was read.
+    ['core/Working/Forecast.php', 'abs($halves) <= 1.0', 'abs($halves) <= 9.0', 'WorkingsTest'],
+    ['core/Working/Entered.php', '$field->above ? $value <= $field->low', '$field->above ? $value < $field->low', 'WorkingsTest'],
+    ['core/Working/Solve.php', 'if ($isThere && (', 'if ((', 'WorkingsTest'],
+    ['core/Working/Work.php', '$value - $before', '$value + $before', 'WorkingsTest'],
+    ['core/Check/Rehearsal.php', '> ($a->share ?? 0.0) ? $b : $a', '< ($a->share ?? 0.0) ? $b : $a', 'CheckTest'],
+    ['core/Judging/TrialPiece.php', 'min($known[\'first\'], $cell[\'first\'])', 'max($known[\'first\'], $cell[\'first\'])', 'TrialResultsTest'],
+    ['src/Domain/Working/KeptWorking.php', 'if ($this->isRead($run, $input->channel, $records)) {', 'if (false) {', 'WorkingTest'],
+    ['src/Domain/Working/KeptWorking.php', '$record !== null && !$record->belongsTo()->equals($this->belongsTo())', 'false', 'WorkingTest'],
+    ['src/Http/Cached.php', '$known !== false', 'false', 'SummaryTest'],
 ];

@@ -13,7 +13,7 @@ final class Catalogue
     private const GROUPS = [
         QuantityOperations::class, FormulaOperations::class, StatisticsOperations::class, InferenceOperations::class, LifeOperations::class,
         CurveOperations::class, PlanOperations::class, EvidenceOperations::class, FootingOperations::class, ChangeOperations::class,
-        AlikeOperations::class, CheckOperations::class,
+        AlikeOperations::class, CheckOperations::class, WorkingOperations::class,
     ];
 
     /** @var array<string, Operation>|null */

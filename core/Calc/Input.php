@@ -152,6 +152,23 @@ final readonly class Input
         return $out;
     }
 
+    public function isObject(string $name): bool
+    {
+        return is_array($this->fields[$name] ?? null) && !array_is_list($this->fields[$name]);
+    }
+
+    /** Is this a list whose first entry is an object? */
+    public function hasObjects(string $name): bool
+    {
+        return $this->hasList($name) && is_array($this->list($name)[0] ?? null) && !array_is_list($this->list($name)[0]);
+    }
+
+    /** @return list<string> of all that is given */
+    public function names(): array
+    {
+        return array_map(strval(...), array_keys($this->fields));
+    }
+
     public function hasList(string $name): bool
     {
         return is_array($this->fields[$name] ?? null) && array_is_list($this->fields[$name]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Core\Run\Amount;
 use Lustrum\Core\Run\MethodChanges;
 use Lustrum\Core\Run\MethodState;
 use Lustrum\Core\Run\Row;
@@ -73,6 +74,27 @@ final readonly class MethodFacts
         ], $this->db->fetchAllAssociative(
             'SELECT m.id, m.name, m.purpose, d.name device FROM method m JOIN device d ON d.id = m.device_id
              WHERE m.workspace_id = ? AND m.device_id <> ? AND m.withdrawn_because IS NULL ORDER BY d.name, m.name LIMIT '.self::MOST, [$workspace, $device],
+        ));
+    }
+
+    /**
+     * Methods that rehearse a use, with which a build was tried.
+     *
+     * @return list<array{id: string, name: string, use: string, loads: list<Amount>, carries: list<Amount>}>
+     */
+    public function rehearsing(string $device, string $build): array
+    {
+        $amounts = static fn (mixed $json): array => array_map(Amount::fromRow(...), Row::rows(Row::json($json)));
+
+        return array_map(static fn (array $row): array => [
+            'id' => Row::text($row['id']), 'name' => Row::text($row['name']), 'use' => Row::text($row['use']),
+            'loads' => $amounts($row['loads']), 'carries' => $amounts($row['carries']),
+        ], $this->db->fetchAllAssociative(
+            "SELECT m.id, m.name, u.id use, u.loads, m.carries FROM method m JOIN use_case u ON u.id = m.use_id
+             WHERE m.device_id = ? AND m.withdrawn_because IS NULL AND u.withdrawn_because IS NULL AND EXISTS (
+                SELECT 1 FROM trial t JOIN run r ON r.trial_id = t.id WHERE t.method_id = m.id AND t.revision_id = ?
+                  AND t.withdrawn_because IS NULL AND r.withdrawn_because IS NULL AND r.outcome IS NOT NULL AND r.outcome NOT IN ('void', 'lost'))
+             ORDER BY m.name, m.id", [$device, $build],
         ));
     }
 

@@ -219,6 +219,7 @@ final class AccessTest extends ApiTestCase
             'email' => 'new@example.test', 'role' => 'viewer',
             'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'],
             'method' => $this->records['method'], 'layout' => ['kind' => 'free'], 'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
+            'sum' => 'drop', 'inputs' => [['name' => 'height', 'text' => '1 m'], ['name' => 'mass', 'text' => '1 kg']],
         ];
 
         return $this->sound($name) + $more + ['route' => $route->getPath()];
@@ -243,6 +244,11 @@ final class AccessTest extends ApiTestCase
             'panel' => $this->panel($this->records['trial'] ?? ''),
             'sheet' => ['panel' => $this->records['panel'] ?? '', 'rater' => 'Odile', 'code' => '100'],
             'happening' => ['article' => $this->records['article'] ?? '', 'kind' => 'moved'],
+            'working' => [
+                'title' => 'Fall', 'sum' => 'drop', 'output' => 'speed',
+                'inputs' => [['name' => 'height', 'text' => '1 m'], ['name' => 'mass', 'text' => '1 kg']], 'revision' => $this->records['revision'] ?? '',
+            ],
+            'sum' => ['workspace' => $this->workspace, 'name' => 'Thrice', 'formula' => 'a*3', 'variables' => [['name' => 'a']]],
             'making' => ['article' => $this->records['article'] ?? '', 'name' => 'Glue'],
             'document' => ['name' => 'plate.svg', 'role' => 'drawing'] + $refs,
             default => [
@@ -318,6 +324,11 @@ final class AccessTest extends ApiTestCase
             'use' => $this->put('uses', ['device' => $bench->device, 'name' => 'Beds']),
             'step' => $this->put('steps', ['device' => $bench->device, 'name' => 'Carry']),
             'person' => $this->put('persons', ['device' => $bench->device, 'name' => 'Odile']),
+            'working' => $this->put('workings', [
+                'revision' => $bench->a, 'title' => 'Fall', 'sum' => 'drop', 'output' => 'speed',
+                'inputs' => [['name' => 'height', 'text' => '1 m'], ['name' => 'mass', 'text' => '1 kg']],
+            ]),
+            'sum' => $this->put('sums', ['workspace' => $this->workspace, 'name' => 'Twice', 'formula' => 'a*2', 'variables' => [['name' => 'a']]]),
             'assumption' => $this->put('assumptions', ['device' => $bench->device, 'text' => 'It floats']),
             'document' => $this->document($bench->a, '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>', 'plate.svg'),
             'spending' => $this->put('spendings', ['revision' => $bench->a, 'what' => 'Wood', 'cost' => 4.0]),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Lustrum\Core\Run\Row;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
@@ -178,6 +179,31 @@ final class MethodTest extends ApiTestCase
         self::assertSame(
             'It carries 25 % of the mass (15.0 kg short), and nothing of the speed.', self::text($this->json('GET', '/api/methods/'.$method.'/sheet'), 'carries'),
         );
+    }
+
+    public function testWhatARehearsalShowsIsSaidToBeAPart(): void
+    {
+        $bench = $this->bench();
+        $use = $this->put('uses', ['device' => $bench->device, 'name' => 'Beds', 'loads' => [['what' => 'mass', 'text' => '20 kg']]]);
+        $tow = ['device' => $bench->device, 'name' => 'Tow', 'use' => $use, 'questions' => [['metric' => 'rolls', 'text' => 'It rolls']]] + self::SAFE;
+        $method = $this->put('methods', ['carries' => [['what' => 'mass', 'text' => '5 kg']]] + $tow);
+        $trial = $this->put('trials', ['revision' => $bench->b, 'method' => $method, 'name' => 'Towing']);
+        $weigh = fn (): array => (array) $this->json('GET', '/api/revisions/'.$bench->b.'/weigh')['rehearsed'];
+        $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitB]);
+        $noticed = fn (): string => implode(' ', array_map(Row::text(...), (array) $this->json('GET', '/api/runs/'.$run)['noticed']));
+        self::assertSame([], $weigh(), 'Nothing has ended.');
+        self::assertStringNotContainsString('Beds', $noticed());
+
+        $this->change('runs', $run, ['trial' => $trial, 'article' => $bench->unitB, 'outcome' => 'held'], 1);
+        self::assertStringContainsString('Of “Beds”, it carries 25 % of the mass (15.0 kg short).', $noticed());
+        self::assertSame([[
+            'use' => $use, 'sentence' => 'Trials on B carry at most 25 % of the mass (15.0 kg short).',
+            'methods' => [['method' => $method, 'name' => 'Tow', 'sentence' => 'It carries 25 % of the mass (15.0 kg short).']],
+        ]], $weigh());
+
+        $this->change('methods', $method, ['carries' => [['what' => 'mass', 'text' => '20 kg']]] + $tow, 1);
+        self::assertSame([], $weigh(), 'All of it is carried.');
+        self::assertStringNotContainsString('Beds', $noticed());
     }
 
     public function testAMethodOfAnotherDeviceIsUsedHere(): void

@@ -24,6 +24,7 @@ final class ArrowsTest extends TestCase
         'Domain/Trial' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Method'],
         'Domain/Document' => ['Shared', 'Record', 'Storage', 'Domain/Revision'],
         'Domain/Finding' => ['Domain/Device', 'Domain/Method', 'Shared', 'Record', 'Storage', 'Domain/Revision', 'Domain/Trial'],
+        'Domain/Working' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Trial'],
         'Domain/Heap' => ['Shared', 'Record', 'Storage', 'Domain/Finding'],
         'Domain/Change' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Finding'],
         'Domain/Decision' => ['Domain/Change', 'Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Finding'],

@@ -115,6 +115,10 @@ final class EdgesTest extends TestCase
             'check.rehearsal' => [
                 'use' => [['what' => 'mass', 'value' => 7.0, 'unit' => 'kg']], 'rehearsal' => [['what' => 'mass', 'value' => 5.0, 'unit' => 'lb']],
             ],
+            'workings.list' => [],
+            'workings.run' => ['name' => 'drop', 'inputs' => [
+                'height' => ['value' => 1.2, 'unit' => 'm', 'u' => 0.01], 'mass' => ['value' => 2.5, 'unit' => 'kg'],
+            ], 'units' => ['energy' => 'kJ']],
             'check.claims' => ['text' => 'It is stronger.'],
             'setting.next' => [
                 'tried' => [['value' => 2.0, 'result' => 'low'], ['value' => 8.0, 'result' => 'high']], 'range' => ['low' => 1.0, 'high' => 9.0],

@@ -432,12 +432,12 @@ final class RuleTest extends TestCase
 
     public function testWhatATrialCameTo(): void
     {
-        $results = TrialResults::of([...Judged::runs([10.0, 12.0]), Judged::run(11.0, RunOutcome::Failed)], [], self::CONFIDENCE);
+        $results = TrialResults::ofRuns([...Judged::runs([10.0, 12.0]), Judged::run(11.0, RunOutcome::Failed)], [], self::CONFIDENCE);
         self::assertSame([[2, 1]], array_map(static fn (array $s): array => [$s['held'], $s['failed']], $results->shares));
         self::assertSame(3, $results->metrics[0]['figure']?->n);
         // Runs that all ended well, of a question that nobody asked, say nothing of how often it would fail.
-        self::assertSame([], TrialResults::of(Judged::runs([10.0, 12.0]), [], self::CONFIDENCE)->shares);
-        self::assertCount(1, TrialResults::of(Judged::tries(3, 0), [], self::CONFIDENCE)->shares);
+        self::assertSame([], TrialResults::ofRuns(Judged::runs([10.0, 12.0]), [], self::CONFIDENCE)->shares);
+        self::assertCount(1, TrialResults::ofRuns(Judged::tries(3, 0), [], self::CONFIDENCE)->shares);
     }
 
     public function testTheOrderOfBuildsIsThatOfDescentAndTime(): void

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Action\Method;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Method\MethodInput;
@@ -48,22 +47,11 @@ final readonly class UsingHere
             if ($from->device() === $device) {
                 throw Invalid::at('method', 'That is a method of this device already.');
             }
-            $made = $this->writer->make(Method::class, $id, $this->inputs->read(MethodInput::class, self::row($from, $device)));
+            $made = $this->writer->make(Method::class, $id, $this->inputs->read(MethodInput::class, ['device' => $device->id()->toRfc4122()] + MethodRow::of($from, self::LEFT)));
             $this->em->flush();
             $this->after->written([$made]);
 
             return $made instanceof Method ? $made->view() : throw new \LogicException('A method was made.');
         });
-    }
-
-    /** @return array<string, mixed> as a form would send it */
-    private static function row(Method $from, Device $device): array
-    {
-        $row = Row::json(json_encode($from->view(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
-        foreach (['channels', 'questions'] as $list) {
-            $row[$list] = array_map(static fn (array $one): array => array_diff_key($one, ['metricId' => '']), Row::rows($row[$list] ?? []));
-        }
-
-        return array_diff_key(['device' => $device->id()->toRfc4122()] + $row, array_flip(self::LEFT));
     }
 }

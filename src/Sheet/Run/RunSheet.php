@@ -14,6 +14,7 @@ use Lustrum\Domain\Trial\ReadingView;
 use Lustrum\Domain\Trial\RunView;
 use Lustrum\Domain\Trial\TrialView;
 use Lustrum\Sheet\Try\RunDot;
+use Lustrum\Sheet\Workings\WorkedBefore;
 
 /** Everything for one run: what it is made with, what was read, what was seen, and what Lustrum noticed. */
 final readonly class RunSheet
@@ -36,6 +37,7 @@ final readonly class RunSheet
      * @param int                   $offeredFrom  its number
      * @param list<TallyRow>        $tallies      what was marked again and again
      * @param list<CourseRow>       $courses      how something went along time
+     * @param list<WorkedBefore>    $worked       what was worked out before it, and how that came out
      * @param string|null           $agreesNext   who has to agree before the next run; null: everybody has; empty: anybody
      * @param string                $aside        why it says nothing of the design; empty: it does
      */
@@ -67,6 +69,7 @@ final readonly class RunSheet
         public ?string $agreesNext,
         public array $tallies,
         public array $courses,
+        public array $worked,
     ) {
     }
 }

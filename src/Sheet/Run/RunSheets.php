@@ -33,7 +33,9 @@ use Lustrum\Facts\RunDots;
 use Lustrum\Facts\RunFacts;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Build\Standing;
+use Lustrum\Sheet\Methods\Rehearsed;
 use Lustrum\Sheet\Try\RunDot;
+use Lustrum\Sheet\Workings\Scores;
 
 /** Works out the sheet of one run; it reads that run, its trial and the last one that held, whatever else there is. */
 final readonly class RunSheets
@@ -47,6 +49,7 @@ final readonly class RunSheets
         private Standing $standing,
         private Rigs $rigs,
         private Consoles $consoles,
+        private Scores $scores,
     ) {
     }
 
@@ -79,7 +82,9 @@ final readonly class RunSheets
             [
                 ...$this->noticed($fact, $book, $device, $surprise !== []), ...self::provenance($run),
                 ...self::unsettled($readings),
-                ...array_filter([$view->outcome === null ? '' : $this->standing->rests($trial->revision())]),
+                ...($view->outcome === null ? [] : array_filter([
+                    $this->standing->rests($trial->revision()), $fact->says() ? Rehearsed::less($trial->method()) : '',
+                ])),
             ],
             $this->rigs->view($rig, $run, $book), $this->consoles->of($run, $book, $dots), $view, $missing, $trial->view(), Asked::of(
                 $run->configuration(), $book->metrics(), $book->words(),
@@ -95,6 +100,7 @@ final readonly class RunSheets
             array_map(
                 static fn (Course $c): CourseRow => CourseRow::of($c, $book->confidence()), $this->records->all(Course::class, ['run' => $run]),
             ),
+            $this->scores->before($run, $readings),
         );
     }
 

@@ -56,6 +56,12 @@ export const methodsQuery = (device: string) =>
     queryFn: () => must(api.GET('/api/devices/{id}/methods', { params: { path: { id: device } } })),
   });
 
+export const workingsQuery = (revision: string) =>
+  queryOptions({
+    queryKey: ['sheet', 'workings', revision],
+    queryFn: () => must(api.GET('/api/revisions/{id}/workings', { params: { path: { id: revision } } })),
+  });
+
 /** Stale whenever the library is. */
 export const methodQuery = (method: string) =>
   queryOptions({

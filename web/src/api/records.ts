@@ -22,6 +22,8 @@ export type Inputs = {
   trials: Schemas['TrialInput'];
   runs: Schemas['RunInput'];
   courses: Schemas['CourseInput'];
+  workings: Schemas['WorkingInput'];
+  sums: Schemas['WorkshopSumInput'];
   outings: Schemas['OutingInput'];
   heapfiles: Schemas['HeapFileInput'];
   cameras: Schemas['CameraInput'];

@@ -431,6 +431,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/{id}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A sum as it is typed, worked out; nothing of it is kept. */
+        post: operations["lustrum_http_sheets_working_work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/docs": {
         parameters: {
             query?: never;
@@ -1589,6 +1606,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/revisions/{id}/workings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sums of the bench, those that were kept on the device, and what can be taken from this build. */
+        get: operations["lustrum_http_sheets_working_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/revisions/{id}/workshop": {
         parameters: {
             query?: never;
@@ -1813,6 +1847,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_sum"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_sum"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trials/{id}": {
         parameters: {
             query?: never;
@@ -1875,6 +1943,57 @@ export interface paths {
         put?: never;
         /** Takes a record back, with a reason; it stays readable. */
         post: operations["withdraw_use"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_working"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workings/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a kept answer where it is used. */
+        post: operations["lustrum_http_sheets_working_handover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workings/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_working"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2326,6 +2445,8 @@ export interface components {
             n: number;
             cut: string[];
         };
+        /** @enum {string} */
+        "Core.Working.FieldKind": "one" | "many" | "choice";
         "Domain.Change.ChangeInput": {
             revision: string;
             what: string;
@@ -3754,6 +3875,96 @@ export interface components {
             hurts?: string;
             stop?: string;
         };
+        "Domain.Working.HandOverInput": {
+            parameter?: string | null;
+            candidate?: string | null;
+            method?: string | null;
+            name?: string;
+        };
+        "Domain.Working.KeptAnswer": {
+            value: number;
+            unit: string;
+            u: number | null;
+            text: string;
+            at: string;
+        };
+        "Domain.Working.OwnFormula": {
+            name: string;
+            formula: string;
+            unit: string;
+            variables: components["schemas"]["Domain.Working.SumVariable"][];
+            note: string;
+        };
+        "Domain.Working.SumVariable": {
+            name: string;
+            words: string;
+            unit: string;
+        };
+        "Domain.Working.WorkEntry": {
+            name: string;
+            text: string;
+            parameter: string | null;
+            part: string | null;
+            reading: string | null;
+            requirement: string | null;
+        };
+        "Domain.Working.WorkInput": {
+            sum: string;
+            inputs: components["schemas"]["Domain.Working.WorkEntry"][];
+            output?: string;
+            unit?: string;
+            along?: string;
+            wanted?: string;
+            own?: components["schemas"]["Domain.Working.OwnFormula"] | null;
+        };
+        "Domain.Working.WorkingInput": {
+            revision: string;
+            title: string;
+            sum: string;
+            inputs: components["schemas"]["Domain.Working.WorkEntry"][];
+            output: string;
+            unit?: string;
+            run?: string | null;
+            channel?: string;
+            note?: string;
+            own?: components["schemas"]["Domain.Working.OwnFormula"] | null;
+            version?: number | null;
+        };
+        "Domain.Working.WorkingView": {
+            id: string;
+            version: number;
+            revision: string;
+            title: string;
+            sum: string;
+            inputs: components["schemas"]["Domain.Working.WorkEntry"][];
+            output: string;
+            unit: string;
+            run: string | null;
+            channel: string;
+            note: string;
+            answers: components["schemas"]["Domain.Working.KeptAnswer"][];
+            createdBy: string;
+            own: components["schemas"]["Domain.Working.OwnFormula"] | null;
+        };
+        "Domain.Working.WorkshopSumInput": {
+            workspace: string;
+            name: string;
+            formula: string;
+            variables: components["schemas"]["Domain.Working.SumVariable"][];
+            unit?: string;
+            note?: string;
+            version?: number | null;
+        };
+        "Domain.Working.WorkshopSumView": {
+            id: string;
+            version: number;
+            workspace: string;
+            name: string;
+            formula: string;
+            variables: components["schemas"]["Domain.Working.SumVariable"][];
+            unit: string;
+            note: string;
+        };
         "Http.Account.SessionView": {
             name: string | null;
             email: string | null;
@@ -4171,6 +4382,11 @@ export interface components {
             instruments: components["schemas"]["Sheet.Methods.InstrumentRow"][];
             workspace: string;
         };
+        "Sheet.Methods.Rehearsed": {
+            method: string;
+            name: string;
+            sentence: string;
+        };
         "Sheet.Next.CameOf": {
             what: string;
             letter: string;
@@ -4426,6 +4642,7 @@ export interface components {
             agreesNext: string | null;
             tallies: components["schemas"]["Sheet.Run.TallyRow"][];
             courses: components["schemas"]["Sheet.Run.CourseRow"][];
+            worked: components["schemas"]["Sheet.Workings.WorkedBefore"][];
         };
         "Sheet.Run.TallyResult": {
             what: string;
@@ -4671,6 +4888,11 @@ export interface components {
             trial: string;
             said: string[];
         };
+        "Sheet.Weigh.RehearsedUse": {
+            use: string;
+            sentence: string;
+            methods: components["schemas"]["Sheet.Methods.Rehearsed"][];
+        };
         "Sheet.Weigh.RungRow": {
             level: string;
             other: string | null;
@@ -4708,7 +4930,119 @@ export interface components {
             confidence: string;
             rests: string;
             uses: components["schemas"]["Sheet.Brief.UseRow"][];
+            rehearsed: components["schemas"]["Sheet.Weigh.RehearsedUse"][];
             panels: components["schemas"]["Sheet.Weigh.PanelSaid"][];
+        };
+        "Sheet.Workings.AnswerRow": {
+            name: string;
+            words: string;
+            text: string;
+            formula: string;
+            putIn: string;
+            parts: string;
+            value: number | null;
+            u: number | null;
+            unit: string;
+        };
+        "Sheet.Workings.BenchSum": {
+            name: string;
+            title: string;
+            what: string;
+            asked: string[];
+            inputs: components["schemas"]["Sheet.Workings.FieldRow"][];
+            outputs: components["schemas"]["Sheet.Workings.OutputRow"][];
+            source: string;
+            leavesOut: string;
+            caution: string;
+            own: components["schemas"]["Domain.Working.OwnFormula"] | null;
+        };
+        "Sheet.Workings.ChangedRow": {
+            name: string;
+            words: string;
+            now: string;
+            was: string;
+        };
+        "Sheet.Workings.FieldRow": {
+            name: string;
+            words: string;
+            symbol: string;
+            unit: string;
+            kind: components["schemas"]["Core.Working.FieldKind"];
+            needed: boolean;
+            default: string;
+            choices: string[];
+            canBeSolved: boolean;
+        };
+        "Sheet.Workings.KeptRow": {
+            working: components["schemas"]["Domain.Working.WorkingView"];
+            sum: string;
+            letter: string;
+            answer: string;
+            now: string;
+            changed: components["schemas"]["Sheet.Workings.ChangedRow"][];
+            problem: string;
+            run: string;
+            came: string;
+            isInside: boolean | null;
+            targets: components["schemas"]["Sheet.Workings.TargetRow"][];
+            own: components["schemas"]["Sheet.Workings.BenchSum"] | null;
+        };
+        "Sheet.Workings.OpenRun": {
+            run: string;
+            channel: string;
+            words: string;
+            unit: string;
+        };
+        "Sheet.Workings.OutputRow": {
+            name: string;
+            words: string;
+            symbol: string;
+            unit: string;
+            formula: string;
+            isMain: boolean;
+        };
+        "Sheet.Workings.SourceRow": {
+            kind: string;
+            id: string;
+            words: string;
+            text: string;
+            unit: string;
+        };
+        "Sheet.Workings.TargetRow": {
+            kind: string;
+            id: string;
+            name: string;
+            words: string;
+        };
+        "Sheet.Workings.WorkedBefore": {
+            id: string;
+            title: string;
+            channel: string;
+            answer: string;
+            came: string;
+        };
+        "Sheet.Workings.WorkedSheet": {
+            answers: components["schemas"]["Sheet.Workings.AnswerRow"][];
+            problems: components["schemas"]["Domain.Trial.Found"][];
+            problem: string;
+            xs: number[];
+            ys: number[];
+            stands: number | null;
+            limit: number | null;
+            axis: string;
+            solved: string;
+            solvedAs: string;
+            bought: string;
+            boughtAs: string;
+        };
+        "Sheet.Workings.WorkingsSheet": {
+            sentence: string;
+            sums: components["schemas"]["Sheet.Workings.BenchSum"][];
+            kept: components["schemas"]["Sheet.Workings.KeptRow"][];
+            sources: components["schemas"]["Sheet.Workings.SourceRow"][];
+            runs: components["schemas"]["Sheet.Workings.OpenRun"][];
+            own: components["schemas"]["Domain.Working.WorkshopSumView"][];
+            workspace: string;
         };
         "Sheet.Workshop.DocumentRow": {
             document: components["schemas"]["Domain.Document.DocumentView"];
@@ -5683,6 +6017,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Brief.WishView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_working_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Working.WorkInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Workings.WorkedSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */
@@ -8013,6 +8382,37 @@ export interface operations {
             };
         };
     };
+    lustrum_http_sheets_working_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Workings.WorkingsSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_sheets_buildsheet_workshop: {
         parameters: {
             query?: never;
@@ -8533,6 +8933,76 @@ export interface operations {
             };
         };
     };
+    put_sum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Working.WorkshopSumInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Working.WorkshopSumView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_sum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Working.WorkshopSumView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     put_trial: {
         parameters: {
             query?: never;
@@ -8660,6 +9130,111 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Device.UseCaseView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_working: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Working.WorkingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Working.WorkingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_working_handover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Working.HandOverInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Working.WorkingView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_working: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Working.WorkingView"];
                 };
             };
             /** @description A problem, with a sentence for people */

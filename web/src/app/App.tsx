@@ -12,6 +12,7 @@ import { STATION_VIEWS } from './views';
 const Brief = lazy(() => import('../plate/Brief'));
 const Methods = lazy(() => import('../plate/Methods'));
 const MethodPage = lazy(() => import('../plate/MethodPage'));
+const Workings = lazy(() => import('../plate/Workings'));
 const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
 
@@ -95,6 +96,7 @@ export function App() {
           <Route path="brief" element={<Brief />} />
           <Route path="methods" element={<Methods />} />
           <Route path="methods/:method" element={<MethodPage />} />
+          <Route path="workings" element={<Workings />} />
           <Route path="sharing" element={<Sharing />} />
           {STATION_VIEWS.map(({ path, view: View }) => (
             <Route key={path} path={`:letter/${path}`} element={<View />} />

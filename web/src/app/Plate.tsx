@@ -25,6 +25,7 @@ export function Plate({ frame, tag, station }: { frame: Frame; tag: SpineTag | u
             {[
               ['brief', 'Brief and requirements'],
               ['methods', 'Methods and instruments'],
+              ['workings', 'Workings'],
               ['sharing', 'Reports and sharing'],
             ].map(([path, words]) => (
               <DropdownMenu.Item asChild key={path}>

@@ -6,6 +6,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
     sentence: 'Run 3 is not finished.',
     surprise: [],
     courses: [],
+    worked: [],
     noticed: [],
     rig: { sentence: 'All that is adjusted stands as it should.', lines: [], tare: '', fits: [] },
     console: { waits: [], looks: [], position: '', plan: null, enough: '' },

@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { MemoryRouter } from 'react-router';
 import { describe, expect, it, vi } from 'vitest';
 
 import type { Schemas } from '../../api/client';
@@ -40,6 +41,25 @@ function row(c: Schemas['CandidateView'], write = true, failures: string[] = [])
 }
 
 describe('a candidate', () => {
+  it('leads to where what it does is worked out', () => {
+    server();
+    const c = candidate();
+    show(
+      <MemoryRouter>
+        <CandidateRow
+          candidate={c}
+          currency="EUR"
+          failures={[]}
+          write
+          edit={vi.fn()}
+          workings="/d/d1/workings?build=F"
+        />
+      </MemoryRouter>,
+    );
+    const link = screen.getByRole('link', { name: 'Work out what Wider arm does' });
+    expect(link.getAttribute('href')).toBe('/d/d1/workings?build=F');
+  });
+
   it('says what it costs, who asked for it and what it is against', () => {
     server();
     row(candidate(), false, ['Arm broke']);

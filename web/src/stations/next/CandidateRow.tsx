@@ -1,4 +1,5 @@
 import type { FormEvent } from 'react';
+import { Link } from 'react-router';
 
 import type { Schemas } from '../../api/client';
 import { useWrite } from '../../api/useWrite';
@@ -28,12 +29,15 @@ export function CandidateRow({
   failures,
   write,
   edit,
+  workings,
 }: {
   candidate: Schemas['CandidateView'];
   currency: string;
   failures: string[];
   write: boolean;
   edit: () => void;
+  /** Where what it does is worked out. */
+  workings?: string;
 }) {
   const writing = useWrite();
   const { problem } = writing;
@@ -114,6 +118,15 @@ export function CandidateRow({
           <Button look="quiet" aria-label={`Edit ${c.what}`} onClick={edit}>
             Edit
           </Button>
+          {workings !== undefined && (
+            <Link
+              className="inline-flex min-h-9 items-center px-3 text-sm font-semibold text-blue hover:bg-wash"
+              aria-label={`Work out what ${c.what} does`}
+              to={workings}
+            >
+              Work it out
+            </Link>
+          )}
         </div>
       )}
       {draft.choice !== null && (

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { Link, useLocation, useParams } from 'react-router';
 
 import type { Schemas } from '../../api/client';
@@ -21,7 +22,9 @@ import { ReadingEntry } from './ReadingEntry';
 import { ReachBar } from './ReachBar';
 import { RigCheck } from './RigCheck';
 import { RunClock } from './RunClock';
+import { endOf, InStep, StepBar, useSteps } from './RunSteps';
 import { SayLine } from './SayLine';
+import { WorkedBefore } from './WorkedBefore';
 import { Seen } from './Seen';
 import { SetAside } from './SetAside';
 
@@ -51,6 +54,11 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
   const end = useRef<HTMLDivElement>(null);
   const [ending, setEnding] = useState<Schemas['RunOutcome'] | null>(null);
   const { state } = useLocation() as { state: { line?: string; lost?: string } | null };
+  const line = /\d/.test(state?.line ?? '') ? (state?.line ?? '') : '';
+  const [step, go] = useSteps(sheet, line !== '');
+  const isOpen = write && run.outcome === null;
+  const at = isOpen ? step : null;
+  const isRunning = run.clockAt !== null && run.lasted === null;
   return (
     <Sheet
       title={`${sheet.trial.name} · run ${run.number}${sheet.level === '' ? '' : ` · ${sheet.level}`}`}
@@ -98,77 +106,98 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
         </aside>
       )}
       {sheet.mind !== '' && <p className="mt-4 border-l-4 border-oxide pl-3 text-sm font-semibold">{sheet.mind}</p>}
+      {isOpen && <StepBar sheet={sheet} at={step} go={go} />}
       <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
         <div>
-          {write && run.outcome === null && <RigCheck sheet={sheet} />}
-          {write && run.outcome === null && <RunClock sheet={sheet} />}
+          <InStep of="found" at={at}>
+            {isOpen && <RigCheck sheet={sheet} />}
+          </InStep>
+          {/* While it runs, its time is in sight in every step. */}
+          <InStep of="read" at={isRunning ? null : at}>
+            {isOpen && <RunClock sheet={sheet} />}
+          </InStep>
           {run.outcome !== null && <Tallies sheet={sheet} write={write} />}
-          {write && (
-            <div className="mt-5">
-              <SayLine sheet={sheet} first={/\d/.test(state?.line ?? '') ? (state?.line ?? '') : ''} />
-            </div>
-          )}
-          {asked.channels.length > 0 && (
-            <Part title="Readings">
-              <Expected sheet={sheet} write={write} />
-              <div className="space-y-5">
-                {readChannels.map((channel) => (
-                  <ReadingEntry
-                    key={channel.key}
-                    run={run.id}
-                    channel={channel}
-                    reading={sheet.readings.find((r) => r.channel === channel.key)}
-                    write={write}
-                    display={displayOf(sheet, channel.key)}
-                  />
-                ))}
-                {sheet.derived.map((d) => (
-                  <details key={d.channel}>
-                    <summary className="min-h-6 cursor-pointer">
-                      <span className="font-semibold">{d.metric}</span>{' '}
-                      {d.text === null ? (
-                        <span className="text-soft">{d.why}</span>
-                      ) : (
-                        <span className="ml-1 text-2xl font-semibold">{d.text}</span>
-                      )}
-                    </summary>
-                    <p className="text-sm text-soft">
-                      Worked out as {d.formula}
-                      {d.inputs.length > 0 && `, with ${d.inputs.join(', ')}`}. The uncertainty is standard, from the
-                      last digit of each reading, taken as independent.
-                    </p>
-                  </details>
-                ))}
+          <InStep of="read" at={at}>
+            {write && (
+              <div className="mt-5">
+                <SayLine sheet={sheet} first={line} />
               </div>
-            </Part>
-          )}
-          <Part title="Outcome" aside={asked.heldWhen === '' ? undefined : `held when: ${asked.heldWhen}`}>
-            <div ref={end} className="scroll-mt-4">
-              <Outcome key={ending} sheet={sheet} write={write} first={ending} />
-            </div>
-            {write && run.outcome !== null && (
-              <>
-                <NextPlanned sheet={sheet} base={base} />
-                <Again sheet={sheet} base={base} />
-                {sheet.article !== null && <ChangedSomething key={sheet.article.id} article={sheet.article} />}
-              </>
             )}
-          </Part>
+            {asked.channels.length > 0 && (
+              <Part title="Readings">
+                <Expected sheet={sheet} write={write} />
+                <WorkedBefore sheet={sheet} device={frame.device.id} />
+                <div className="space-y-5">
+                  {readChannels.map((channel) => (
+                    <ReadingEntry
+                      key={channel.key}
+                      run={run.id}
+                      channel={channel}
+                      reading={sheet.readings.find((r) => r.channel === channel.key)}
+                      write={write}
+                      display={displayOf(sheet, channel.key)}
+                    />
+                  ))}
+                  {sheet.derived.map((d) => (
+                    <details key={d.channel}>
+                      <summary className="min-h-6 cursor-pointer">
+                        <span className="font-semibold">{d.metric}</span>{' '}
+                        {d.text === null ? (
+                          <span className="text-soft">{d.why}</span>
+                        ) : (
+                          <span className="ml-1 text-2xl font-semibold">{d.text}</span>
+                        )}
+                      </summary>
+                      <p className="text-sm text-soft">
+                        Worked out as {d.formula}
+                        {d.inputs.length > 0 && `, with ${d.inputs.join(', ')}`}. The uncertainty is standard, from the
+                        last digit of each reading, taken as independent.
+                      </p>
+                    </details>
+                  ))}
+                </div>
+              </Part>
+            )}
+          </InStep>
+          <InStep of={endOf(sheet)} at={at}>
+            <Part title="Outcome" aside={asked.heldWhen === '' ? undefined : `held when: ${asked.heldWhen}`}>
+              <div ref={end} className="scroll-mt-4 max-lg:scroll-mt-28">
+                <Outcome key={ending} sheet={sheet} write={write} first={ending} />
+              </div>
+              {write && run.outcome !== null && (
+                <>
+                  <NextPlanned sheet={sheet} base={base} />
+                  <Again sheet={sheet} base={base} />
+                  {sheet.article !== null && <ChangedSomething key={sheet.article.id} article={sheet.article} />}
+                </>
+              )}
+            </Part>
+          </InStep>
         </div>
         <div>
-          <Seen sheet={sheet} write={write} />
-          <Courses sheet={sheet} write={write} />
-          <Part title="As found" aside="“unknown” is a value">
-            <FoundFields sheet={sheet} write={write} />
-          </Part>
+          <InStep of="seen" at={at}>
+            <Seen sheet={sheet} write={write} />
+          </InStep>
+          <InStep of="read" at={at}>
+            <Courses sheet={sheet} write={write} />
+          </InStep>
+          <InStep of="found" at={at}>
+            <Part title="As found" aside="“unknown” is a value">
+              <FoundFields sheet={sheet} write={write} />
+            </Part>
+          </InStep>
           <SetAside sheet={sheet} write={write} />
         </div>
       </div>
-      {write && run.outcome === null && (
+      {isOpen && (
         <ReachBar
           sheet={sheet}
           end={(outcome) => {
-            setEnding(outcome);
+            // It has to be on the screen before it is scrolled to.
+            flushSync(() => {
+              setEnding(outcome);
+              go(endOf(sheet));
+            });
             end.current?.scrollIntoView();
           }}
         />

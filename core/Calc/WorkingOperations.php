@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Calc;
+
+use Lustrum\Core\InvalidInput;
+use Lustrum\Core\Working\About;
+use Lustrum\Core\Working\Budget;
+use Lustrum\Core\Working\Entered;
+use Lustrum\Core\Working\Entry;
+use Lustrum\Core\Working\Field;
+use Lustrum\Core\Working\FieldKind;
+use Lustrum\Core\Working\Output;
+use Lustrum\Core\Working\Work;
+use Lustrum\Core\Working\Worked;
+use Lustrum\Core\Working\Workings;
+
+final class WorkingOperations implements OperationGroup
+{
+    /** Units whose values may be given as plain numbers. */
+    private const PLAIN = ['1', 'count'];
+
+    public static function operations(): array
+    {
+        return [
+            new Operation('workings.list', 'The sums of the bench: what goes in, what comes out, and where it is from.',
+                [],
+                ['calculators' => 'by name: about, inputs, outputs, formula, source, leavesOut'],
+                self::list(...)),
+            new Operation('workings.run', 'Works one of them out.',
+                [
+                    'name' => 'of the list', 'inputs' => 'by name: value, unit, u?; a plain number where none is measured; a list; a word',
+                    'units?' => 'by output, where another than its own is wanted',
+                ],
+                [
+                    'name' => 'as given', 'results' => 'by output: value, unit, u?, of (shares of its variance, by input)', 'formula' => 'as written',
+                    'source' => 'of the formula', 'leavesOut' => 'what it does not take into account',
+                ],
+                self::run(...)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function list(): array
+    {
+        $all = array_map(static fn (Work $w): array => [
+            'about' => $w->about->what,
+            'inputs' => array_combine(
+                array_column($w->about->inputs, 'name'), array_map(self::field(...), $w->about->inputs),
+            ),
+            'outputs' => array_combine(
+                array_column($w->about->outputs, 'name'),
+                array_map(static fn (Output $o): string => $o->words.($o->unit === '1' ? '' : ', in '.$o->unit), $w->about->outputs),
+            ),
+            'formula' => $w->about->formula(), 'source' => $w->about->source, 'leavesOut' => $w->about->leavesOut,
+        ], Workings::all());
+
+        return ['calculators' => $all + [Budget::NAME => Budget::ABOUT]];
+    }
+
+    private static function field(Field $field): string
+    {
+        $what = match ($field->kind) {
+            FieldKind::Choice => implode(', ', $field->choices),
+            FieldKind::Many => 'a list, each in '.$field->unit.' or the like',
+            FieldKind::One => $field->unit === '1' ? 'a number' : 'in '.$field->unit.' or the like',
+        };
+        $default = is_string($field->default) ? $field->default : ($field->default === null ? '' : trim($field->default.' '.($field->unit === '1' ? '' : $field->unit)));
+
+        return $field->words.': '.$what.($field->needed ? '' : ($default === '' ? '; not needed' : '; '.$default.' where it is not given'));
+    }
+
+    /** @return array<string, mixed> */
+    private static function run(Input $in): array
+    {
+        $name = $in->text('name');
+        $inputs = $in->object('inputs');
+        if ($name === Budget::NAME) {
+            return self::said($name, self::budget($inputs), [Budget::ABOUT['formula'], Budget::ABOUT['source'], Budget::ABOUT['leavesOut']]);
+        }
+        $work = Workings::named($name);
+        $results = [];
+        foreach ($work->out(Entered::read($work->about, self::entries($work->about, $inputs)), $in->has('units') ? $in->textMap('units') : []) as $one) {
+            $results[$one->name] = self::result($one);
+        }
+
+        return self::said($name, $results, [$work->about->formula(), $work->about->source, $work->about->leavesOut]);
+    }
+
+    /**
+     * @param array<string, mixed>           $results
+     * @param array{string, string, string} $about
+     *
+     * @return array<string, mixed>
+     */
+    private static function said(string $name, array $results, array $about): array
+    {
+        return ['name' => $name, 'results' => $results, 'formula' => $about[0], 'source' => $about[1], 'leavesOut' => $about[2]];
+    }
+
+    private static function result(Worked $one): mixed
+    {
+        if (is_array($one->value)) {
+            return array_map(static fn (float $v): array => ['value' => $v, 'unit' => $one->unit], $one->value);
+        }
+
+        return $one->value === null ? null : ['value' => $one->value, 'unit' => $one->unit]
+            + ($one->u === null ? [] : ['u' => $one->u, 'of' => $one->parts]);
+    }
+
+    /** @return array<string, Entry|list<Entry>|string> */
+    private static function entries(About $about, Input $in): array
+    {
+        $in->only(array_column($about->inputs, 'name'));
+        $out = [];
+        foreach ($about->inputs as $field) {
+            if (!$in->has($field->name)) {
+                continue;
+            }
+            $out[$field->name] = match ($field->kind) {
+                FieldKind::Choice => $in->text($field->name),
+                FieldKind::Many => $in->hasObjects($field->name)
+                    ? array_map(static fn (Input $one): Entry => self::measured($one), $in->objects($field->name))
+                    : array_map(static fn (float $v): Entry => self::plain($field->unit, $v, $in->at($field->name)), $in->numbers($field->name)),
+                FieldKind::One => $in->isObject($field->name) ? self::measured($in->object($field->name))
+                    : self::plain($field->unit, $in->number($field->name), $in->at($field->name)),
+            };
+        }
+
+        return $out;
+    }
+
+    private static function measured(Input $one): Entry
+    {
+        $one->only(['value', 'unit', 'u']);
+
+        return new Entry($one->number('value'), $one->text('unit'), $one->number('u', 0.0));
+    }
+
+    private static function plain(string $unit, float $value, string $path): Entry
+    {
+        return in_array($unit, self::PLAIN, true) ? new Entry($value, $unit) : throw InvalidInput::because(
+            'A value and its unit are wanted here.', $path,
+        );
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private static function budget(Input $in): array
+    {
+        $in->only(['available', 'uses']);
+        $amounts = static function (Input $of): array {
+            $out = [];
+            foreach ($of->names() as $name) {
+                $out[$name] = $of->isObject($name) ? self::measured($of->object($name)) : self::plain('1', $of->number($name), $of->at($name));
+            }
+
+            return $out;
+        };
+        $uses = [];
+        foreach ($in->objects('uses') as $use) {
+            $use->only(['name', 'count', 'needs']);
+            $uses[] = ['name' => $use->text('name'), 'count' => $use->number('count', 1.0), 'needs' => $amounts($use->object('needs'))];
+        }
+
+        return Budget::of($amounts($in->object('available')), $uses);
+    }
+}

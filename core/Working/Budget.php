@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Working;
+
+use Lustrum\Core\CoreException;
+use Lustrum\Core\InvalidInput;
+
+/** What several users take of what there is: pins, current, memory, or anything else that is counted or measured. */
+final readonly class Budget
+{
+    public const NAME = 'resourceBudget';
+
+    /** What it works out is named by whoever enters it, so that it is no sum of the others' shape. */
+    public const ABOUT = [
+        'about' => 'What is taken of what there is, and what is left: pins, current, memory, or whatever is named.',
+        'inputs' => ['available' => 'by name: value, unit', 'uses' => 'list of name, count (1 where not given), needs by name: value, unit'],
+        'outputs' => ['by name' => 'value (taken), unit, available, left, share'],
+        'formula' => 'taken = Σ(count·need); left = available − taken; share = taken/available',
+        'source' => 'Adding up.',
+        'leavesOut' => 'What is needed only at times, starting currents, what the programme itself takes. Left may fall below nought.',
+    ];
+
+    /**
+     * @param array<string, Entry>                                                  $available
+     * @param list<array{name: string, count: float, needs: array<string, Entry>}> $uses
+     *
+     * @return array<string, array{value: float, unit: string, available: float, left: float, share: float|null}> in the unit of what there is
+     *
+     * @throws CoreException
+     */
+    public static function of(array $available, array $uses): array
+    {
+        if ($available === []) {
+            throw InvalidInput::because('Something has to be there.', 'inputs/available');
+        }
+        $out = [];
+        foreach ($available as $name => $there) {
+            $taken = 0.0;
+            foreach ($uses as $i => $use) {
+                $need = $use['needs'][$name] ?? null;
+                if ($need === null) {
+                    continue;
+                }
+                try {
+                    $taken += $use['count'] * Entry::said($need->si($there->unit)[0], $there->unit, $there->unit);
+                } catch (CoreException $e) {
+                    throw $e->under('inputs/uses/'.$i.'/needs/'.$name);
+                }
+            }
+            $out[$name] = [
+                'value' => $taken, 'unit' => $there->unit, 'available' => $there->value, 'left' => $there->value - $taken,
+                'share' => $there->value === 0.0 ? null : $taken / $there->value,
+            ];
+        }
+        foreach ($uses as $i => $use) {
+            foreach (array_keys(array_diff_key($use['needs'], $available)) as $name) {
+                throw InvalidInput::because(sprintf('Nothing is said of how much “%s” there is.', $name), 'inputs/uses/'.$i.'/needs/'.$name);
+            }
+        }
+
+        return $out;
+    }
+}

@@ -9,6 +9,11 @@ import { Problem } from '../ui/Problem';
 import { keepMethod } from './methodBody';
 import type { RowSection } from './methodFields';
 
+/** Which line is open; whether it is new is known from when it was opened, since by the time it closes it is there. */
+type Opened = { at: number; isNew: boolean; editing: Editing };
+
+const CLOSED: Opened = { at: 0, isNew: false, editing: null };
+
 /** A heading of the instruction with its lines, each opened by what it says; where there are none, the way to the first. */
 export function MethodLines({
   sheet,
@@ -19,7 +24,7 @@ export function MethodLines({
   section: RowSection;
   write: boolean;
 }) {
-  const [editing, setEditing] = useState<{ at: number; editing: Editing }>({ at: 0, editing: null });
+  const [editing, setEditing] = useState<Opened>(CLOSED);
   const lines = sheet.sections.find((s) => s.field === section.name)?.lines ?? [];
   const rows = sheet.method[section.name] as unknown as Values[];
   const sent = rows.map((row) => {
@@ -27,10 +32,11 @@ export function MethodLines({
     void metricId;
     return rest;
   });
-  const close = () => setEditing({ at: 0, editing: null });
+  const close = () => setEditing(CLOSED);
   const open = (at: number) =>
     setEditing({
       at,
+      isNew: at >= rows.length,
       editing: {
         id: `${sheet.method.id}:${section.name}:${at}`,
         record: { ...(rows[at] ?? section.blank), version: sheet.method.version },
@@ -46,7 +52,7 @@ export function MethodLines({
     );
   const slip = (
     <RecordSlip
-      title={editing.at < rows.length ? section.title : section.add}
+      title={editing.isNew ? section.add : section.title}
       kind={`method:${section.name}`}
       draft={editing.editing === null ? 'none' : `method:${editing.editing.id}`}
       editing={editing.editing}
@@ -54,7 +60,7 @@ export function MethodLines({
       onClose={close}
       save={(_, values, version) => keep(values, version)}
     >
-      {editing.at < rows.length && (
+      {!editing.isNew && (
         <TakeOut sheet={sheet} patch={{ [section.name]: sent.filter((_, i) => i !== editing.at) }} onDone={close} />
       )}
     </RecordSlip>

@@ -1,9 +1,13 @@
 // @vitest-environment jsdom
-import { screen, waitFor, within } from '@testing-library/react';
+import 'fake-indexeddb/auto';
+
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 
 import { ProblemError } from '../api/client';
+import { markStale, onStale } from '../api/stale';
+import { keepDraft } from '../outbox/drafts';
 import { show } from '../test/screen';
 import type { FieldOrRows, Values } from './fields';
 import { RecordForm } from './RecordForm';
@@ -90,6 +94,21 @@ describe('the form of a record', () => {
     expect(save.mock.calls[0]![1]).toBe(7);
   });
 
+  it('closes when what it made stale is there again, so that the next form starts from what there is', async () => {
+    let there: () => void = () => undefined;
+    onStale(() => new Promise((done) => (there = done)));
+    const { onSaved } = begin(() => {
+      markStale(['method']);
+      return Promise.resolve();
+    });
+    await userEvent.type(what(), 'Arm');
+    await saveIt();
+    await screen.findByRole('button', { name: 'Saving …' });
+    expect(onSaved).not.toHaveBeenCalled();
+    there();
+    await waitFor(() => expect(onSaved).toHaveBeenCalledOnce());
+  });
+
   it('lets rows be taken out again', async () => {
     const save = saving();
     begin(save, { effects: [{ metric: 'force' }, { metric: 'time' }] });
@@ -151,6 +170,15 @@ describe('what was typed and not saved', () => {
     elsewhere(part);
     await new Promise((done) => setTimeout(done, 20));
     expect(screen.queryByText(/did not save/)).toBeNull();
+  });
+
+  it('does not take the place of what is typed before the device has found it', async () => {
+    await keepDraft('slow-device', { what: 'Arm of before', cost: '4' });
+    begin(() => Promise.resolve(), {}, 'slow-device');
+    fireEvent.change(what(), { target: { value: 'Arm of now' } });
+    await screen.findByText(/what you typed before and did not save/);
+    expect(what().value).toBe('Arm of now');
+    expect(screen.getByLabelText<HTMLInputElement>('Cost').value).toBe('4');
   });
 
   it('is gone once it is saved', async () => {

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useFieldArray, useForm, type Control, type UseFormRegister } from 'react-hook-form';
 
 import { ProblemError } from '../api/client';
+import { refreshed } from '../api/stale';
 import { dropDraft, keepDraft, readDraft } from '../outbox/drafts';
 import { Button } from './Button';
 import { fromForm, toForm, type FieldOrRows, type Rows, type Values } from './fields';
@@ -9,6 +10,9 @@ import { FieldInput } from './FieldInput';
 
 const without = (values: Values, names: string[]): Values =>
   Object.fromEntries(Object.entries(values).filter(([name]) => !names.includes(name)));
+
+const differing = (from: Values, values: Values): Values =>
+  Object.fromEntries(Object.entries(values).filter(([name, v]) => JSON.stringify(v) !== JSON.stringify(from[name])));
 
 type Conflict = { theirs: Values; version: number };
 
@@ -37,7 +41,7 @@ export function RecordForm<T = Values>({
   const fields: FieldOrRows[] = typed;
   const initial = toForm(fields, record);
   const secret = fields.filter((f) => f.kind === 'password').map((f) => f.name);
-  const { register, control, handleSubmit, reset, subscribe, setError, formState } = useForm<Values>({
+  const { register, control, getValues, handleSubmit, reset, subscribe, setError, formState } = useForm<Values>({
     defaultValues: initial,
   });
   const [problem, setProblem] = useState('');
@@ -49,7 +53,8 @@ export function RecordForm<T = Values>({
     let gone = false;
     void readDraft<Values>(draft).then((kept) => {
       if (kept === undefined || gone) return;
-      reset({ ...toForm(fields, record), ...kept }, { keepDefaultValues: true });
+      // Who types before the device has answered is not overwritten.
+      reset({ ...initial, ...kept, ...differing(initial, getValues()) }, { keepDefaultValues: true });
       setRestored(true);
     });
     const unsubscribe = subscribe({
@@ -70,6 +75,8 @@ export function RecordForm<T = Values>({
     try {
       await save(fromForm(fields, values), version);
       await dropDraft(draft);
+      // Whoever goes on at once goes on from what there is now, and not against their own write.
+      await refreshed();
       onSaved();
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;

@@ -291,6 +291,9 @@ return [
     ['src/Action/Files/GoingThrough.php', 'if (!$run->workspace()->id()->equals($file->workspace()->id())) {', 'if (false) {', 'HeapTest'],
     ['src/Domain/Finding/Photo.php', '!$this->reading->run()->id()->equals($this->run?->id() ?? $this->id())', 'false', 'ConsoleTest'],
     // Sums of the bench, and what was worked out before it was read.
+    ['core/Working/Sum/ResourceBudget.php', '$a[0] <=> $b[0]', '$b[0] <=> $a[0]', 'WorkingsTest'],
+    ['core/Working/Sum/ResourceBudget.php', '$out[$name]->value < 0.0 ||', '', 'WorkingsTest'],
+    ['core/Working/TypedSum.php', '$problems += $entered->problems;', '', 'WorkingsTest'],
     ['core/Working/Forecast.php', 'abs($halves) <= 1.0', 'abs($halves) <= 9.0', 'WorkingsTest'],
     ['core/Working/Entered.php', '$field->above ? $value <= $field->low', '$field->above ? $value < $field->low', 'WorkingsTest'],
     ['core/Working/Solve.php', 'if ($isThere && (', 'if ((', 'WorkingsTest'],

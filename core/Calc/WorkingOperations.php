@@ -12,6 +12,7 @@ use Lustrum\Core\Working\Entry;
 use Lustrum\Core\Working\Field;
 use Lustrum\Core\Working\FieldKind;
 use Lustrum\Core\Working\Output;
+use Lustrum\Core\Working\Sum\ResourceBudget;
 use Lustrum\Core\Working\Work;
 use Lustrum\Core\Working\Worked;
 use Lustrum\Core\Working\Workings;
@@ -56,13 +57,14 @@ final class WorkingOperations implements OperationGroup
             'formula' => $w->about->formula(), 'source' => $w->about->source, 'leavesOut' => $w->about->leavesOut,
         ], Workings::all());
 
-        return ['calculators' => $all + [Budget::NAME => Budget::ABOUT]];
+        return ['calculators' => $all];
     }
 
     private static function field(Field $field): string
     {
         $what = match ($field->kind) {
             FieldKind::Choice => implode(', ', $field->choices),
+            FieldKind::Lines => 'by name: '.implode(', ', $field->choices),
             FieldKind::Many => 'a list, each in '.$field->unit.' or the like',
             FieldKind::One => $field->unit === '1' ? 'a number' : 'in '.$field->unit.' or the like',
         };
@@ -76,27 +78,27 @@ final class WorkingOperations implements OperationGroup
     {
         $name = $in->text('name');
         $inputs = $in->object('inputs');
-        if ($name === Budget::NAME) {
-            return self::said($name, self::budget($inputs), [Budget::ABOUT['formula'], Budget::ABOUT['source'], Budget::ABOUT['leavesOut']]);
-        }
         $work = Workings::named($name);
+        if ($name === ResourceBudget::NAME) {
+            // By names of its own, as structured as it comes; lines are for people.
+            return self::said($name, self::budget($inputs), $work->about);
+        }
         $results = [];
         foreach ($work->out(Entered::read($work->about, self::entries($work->about, $inputs)), $in->has('units') ? $in->textMap('units') : []) as $one) {
             $results[$one->name] = self::result($one);
         }
 
-        return self::said($name, $results, [$work->about->formula(), $work->about->source, $work->about->leavesOut]);
+        return self::said($name, $results, $work->about);
     }
 
     /**
-     * @param array<string, mixed>           $results
-     * @param array{string, string, string} $about
+     * @param array<string, mixed> $results
      *
      * @return array<string, mixed>
      */
-    private static function said(string $name, array $results, array $about): array
+    private static function said(string $name, array $results, About $about): array
     {
-        return ['name' => $name, 'results' => $results, 'formula' => $about[0], 'source' => $about[1], 'leavesOut' => $about[2]];
+        return ['name' => $name, 'results' => $results, 'formula' => $about->formula(), 'source' => $about->source, 'leavesOut' => $about->leavesOut];
     }
 
     private static function result(Worked $one): mixed
@@ -119,7 +121,7 @@ final class WorkingOperations implements OperationGroup
                 continue;
             }
             $out[$field->name] = match ($field->kind) {
-                FieldKind::Choice => $in->text($field->name),
+                FieldKind::Choice, FieldKind::Lines => $in->text($field->name),
                 FieldKind::Many => $in->hasObjects($field->name)
                     ? array_map(static fn (Input $one): Entry => self::measured($one), $in->objects($field->name))
                     : array_map(static fn (float $v): Entry => self::plain($field->unit, $v, $in->at($field->name)), $in->numbers($field->name)),

@@ -28,6 +28,12 @@ final class Digits
         return str_replace('-', '−', sprintf('%.6g', $value));
     }
 
+    /** What was only added up, of numbers that somebody set: all of its digits. */
+    public static function exact(float $value): string
+    {
+        return str_replace('-', '−', sprintf('%.12g', $value));
+    }
+
     /** To a fixed number of decimals. */
     public static function decimals(float $value, int $decimals): string
     {

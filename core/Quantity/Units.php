@@ -91,6 +91,12 @@ final class Units
         return $a !== '' && $b !== '' && self::knows($a) && self::knows($b) && self::parse($a)->dimension->equals(self::parse($b)->dimension);
     }
 
+    /** What a unit measures, in a word; empty where there is none, or it is no unit. */
+    public static function measures(string $symbol): string
+    {
+        return $symbol !== '' && self::knows($symbol) ? self::parse($symbol)->dimension->name() : '';
+    }
+
     /** Is this text a unit symbol? */
     public static function knows(string $symbol): bool
     {

@@ -30,7 +30,7 @@ final class WorkingWords
             return Numbers::withUnit(implode('; ', $shown).(count($one->value) > self::MOST ? ' …' : ''), self::unit($one->unit));
         }
 
-        return self::value($one->value, $one->u, $one->unit);
+        return $one->isExact ? Numbers::withUnit(Digits::exact($one->value), self::unit($one->unit)) : self::value($one->value, $one->u, $one->unit);
     }
 
     public static function value(float $value, ?float $u, string $unit): string
@@ -69,7 +69,7 @@ final class WorkingWords
             return $text === null ? $m[0] : (str_contains($text, ' ') ? '('.$text.')' : $text);
         }, $sides[1]);
 
-        return trim($sides[0]).' ='.($put ?? '');
+        return $put === $sides[1] ? '' : trim($sides[0]).' ='.($put ?? '');
     }
 
     /** Which inputs the uncertainty comes from, the greatest first. */
@@ -129,6 +129,12 @@ final class WorkingWords
     {
         return trim(Messages::say('working.sheet', ['sums' => $sums, 'kept' => $kept, 'changed' => $changed]).' '
             .($read === 0 ? '' : Messages::say('working.inside', ['read' => $read, 'inside' => $inside])));
+    }
+
+    /** What an open sum comes to. */
+    public static function open(string $what, string $answer): string
+    {
+        return Messages::say('working.open', ['what' => mb_strtoupper(mb_substr($what, 0, 1)).mb_substr($what, 1), 'answer' => $answer]);
     }
 
     public static function solved(string $input, string $value, string $wanted): string

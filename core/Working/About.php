@@ -29,6 +29,12 @@ final readonly class About
     ) {
     }
 
+    /** @param list<Output> $outputs */
+    public function giving(array $outputs): self
+    {
+        return new self($this->title, $this->what, $this->asked, $this->inputs, $outputs, $this->source, $this->leavesOut, $this->caution);
+    }
+
     public function field(string $name): ?Field
     {
         return array_column($this->inputs, null, 'name')[$name] ?? null;

@@ -10,18 +10,6 @@ use Lustrum\Core\InvalidInput;
 /** What several users take of what there is: pins, current, memory, or anything else that is counted or measured. */
 final readonly class Budget
 {
-    public const NAME = 'resourceBudget';
-
-    /** What it works out is named by whoever enters it, so that it is no sum of the others' shape. */
-    public const ABOUT = [
-        'about' => 'What is taken of what there is, and what is left: pins, current, memory, or whatever is named.',
-        'inputs' => ['available' => 'by name: value, unit', 'uses' => 'list of name, count (1 where not given), needs by name: value, unit'],
-        'outputs' => ['by name' => 'value (taken), unit, available, left, share'],
-        'formula' => 'taken = Σ(count·need); left = available − taken; share = taken/available',
-        'source' => 'Adding up.',
-        'leavesOut' => 'What is needed only at times, starting currents, what the programme itself takes. Left may fall below nought.',
-    ];
-
     /**
      * @param array<string, Entry>                                                  $available
      * @param list<array{name: string, count: float, needs: array<string, Entry>}> $uses

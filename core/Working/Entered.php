@@ -37,7 +37,9 @@ final readonly class Entered
         foreach ($about->inputs as $field) {
             try {
                 $entry = $entries[$field->name] ?? null;
-                if ($field->kind === FieldKind::Choice) {
+                if ($field->kind === FieldKind::Lines) {
+                    $choices[$field->name] = is_string($entry) ? $entry : throw InvalidInput::because('Nothing is said here yet.');
+                } elseif ($field->kind === FieldKind::Choice) {
                     $choices[$field->name] = self::chosen($field, $entry);
                 } elseif ($field->kind === FieldKind::Many) {
                     [$many[$field->name], $uOfMany[$field->name]] = self::all($field, $entry);

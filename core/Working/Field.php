@@ -13,7 +13,7 @@ final readonly class Field
      * @param string       $unit     that is proposed, and says which units fit; '1' for a plain number
      * @param bool         $needed   nothing is worked out without it
      * @param float|string|null $default in $unit, where nothing is given
-     * @param list<string> $choices  words to choose from
+     * @param list<string> $choices  words to choose from; of lines, an example
      * @param float|null   $low      lowest value, in $unit
      * @param float|null   $high     highest value, in $unit
      * @param bool         $above    the lowest value itself is none
@@ -59,6 +59,16 @@ final readonly class Field
     public static function choice(string $name, string $words, array $choices, ?string $default = null): self
     {
         return new self($name, $words, '', '', FieldKind::Choice, needed: $default === null, default: $default, choices: $choices);
+    }
+
+    /**
+     * Lines that the sum reads by itself.
+     *
+     * @param string $example of one, as it stands in the empty field
+     */
+    public static function lines(string $name, string $words, string $example): self
+    {
+        return new self($name, $words, '', '', FieldKind::Lines, choices: [$example]);
     }
 
     /** Not needed; without a default what rests on it is left out. */

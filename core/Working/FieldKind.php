@@ -10,4 +10,5 @@ enum FieldKind: string
     case One = 'one';
     case Many = 'many';
     case Choice = 'choice';
+    case Lines = 'lines';
 }

@@ -10,7 +10,7 @@ final readonly class Given
     /**
      * @param array<string, float|null>  $ones
      * @param array<string, list<float>> $many
-     * @param array<string, string>      $choices
+     * @param array<string, string>      $choices and lines
      */
     public function __construct(
         private array $ones,
@@ -42,6 +42,11 @@ final readonly class Given
     }
 
     public function choice(string $name): string
+    {
+        return $this->choices[$name] ?? '';
+    }
+
+    public function lines(string $name): string
     {
         return $this->choices[$name] ?? '';
     }

@@ -14,6 +14,7 @@ final readonly class Output
      * @param string $formula as it is written; empty where it is only handed on
      * @param string $shown   unit that it is said in on a sheet, where people rarely think in the other
      * @param bool   $isMain  the answer that is mostly wanted
+     * @param bool   $isExact only added up, of what somebody set
      */
     private function __construct(
         public string $name,
@@ -23,6 +24,7 @@ final readonly class Output
         public string $formula,
         public string $shown,
         public bool $isMain = false,
+        public bool $isExact = false,
     ) {
     }
 
@@ -33,12 +35,18 @@ final readonly class Output
 
     public function shownIn(string $unit): self
     {
-        return new self($this->name, $this->words, $this->symbol, $this->unit, $this->formula, $unit, $this->isMain);
+        return new self($this->name, $this->words, $this->symbol, $this->unit, $this->formula, $unit, $this->isMain, $this->isExact);
     }
 
     /** The answer that is mostly wanted; where none is, the first. */
     public function main(): self
     {
-        return new self($this->name, $this->words, $this->symbol, $this->unit, $this->formula, $this->shown, true);
+        return new self($this->name, $this->words, $this->symbol, $this->unit, $this->formula, $this->shown, true, $this->isExact);
+    }
+
+    /** Said with all of its digits. */
+    public function exact(): self
+    {
+        return new self($this->name, $this->words, $this->symbol, $this->unit, $this->formula, $this->shown, $this->isMain, true);
     }
 }

@@ -27,7 +27,7 @@ final class Typing
             }
             try {
                 $entries[$field->name] = match ($field->kind) {
-                    FieldKind::Choice => $text,
+                    FieldKind::Choice, FieldKind::Lines => $text,
                     FieldKind::One => self::one($text, $field->unit),
                     FieldKind::Many => array_map(
                         static fn (string $one): Entry => self::one($one, $field->unit),

@@ -23,6 +23,18 @@ final readonly class Work
     }
 
     /**
+     * With the answers that these texts name.
+     *
+     * @param array<string, string> $texts by input
+     *
+     * @throws CoreException
+     */
+    public function named(array $texts): self
+    {
+        return $this->working instanceof Naming ? new self($this->working, $this->about->giving($this->working->outputs($texts))) : $this;
+    }
+
+    /**
      * @param array<string, string> $units by output, where another is wanted
      *
      * @return list<Worked> in the order of the outputs
@@ -137,7 +149,7 @@ final readonly class Work
 
         return new Worked(
             $output->name, is_array($si) ? array_map($say, $si) : ($si === null ? null : $say($si)), $unit,
-            is_float($si) && $isUncertain ? sqrt($variance) / $size : null, $parts,
+            is_float($si) && $isUncertain ? sqrt($variance) / $size : null, $parts, $output->isExact,
         );
     }
 }

@@ -11,6 +11,7 @@ final readonly class Worked
      * @param float|list<float>|null $value in $unit; null where there is none
      * @param float|null             $u     standard uncertainty, to first order, inputs independent; null where no input has one
      * @param array<string, float>   $parts shares of the variance, by input, the greatest first
+     * @param bool                   $isExact said with all of its digits
      */
     public function __construct(
         public string $name,
@@ -18,6 +19,7 @@ final readonly class Worked
         public string $unit,
         public ?float $u,
         public array $parts,
+        public bool $isExact = false,
     ) {
     }
 }

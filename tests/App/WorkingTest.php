@@ -118,7 +118,7 @@ final class WorkingTest extends ApiTestCase
             'inputs' => [['name' => 'height', 'text' => '1.0 m', 'parameter' => $height], ['name' => 'mass', 'text' => '2 kg']],
         ];
         $working = $this->put('workings', $body);
-        self::assertSame('27 sums of the bench. 1 is kept on this device.', self::text($this->sheet(), 'sentence'));
+        self::assertSame('28 sums of the bench. 1 is kept on this device.', self::text($this->sheet(), 'sentence'));
         self::assertSame(['4.429 m/s', ''], [self::text($this->sheet(), 'kept', 0, 'answer'), self::text($this->sheet(), 'kept', 0, 'now')]);
 
         $this->done('PUT', '/api/parameters/'.$height, ['revision' => $this->bench->b, 'name' => 'drop height', 'text' => '2.0 m', 'version' => 1]);
@@ -200,6 +200,12 @@ final class WorkingTest extends ApiTestCase
         yield 'an answer that these values do not give' => [['output' => 'meanForce'] + $fall, 'output'];
         yield 'a unit that does not fit' => [['unit' => 'kg'] + $fall, 'unit'];
         yield 'a value that cannot be' => [['inputs' => self::entries(['height' => '-1 m', 'mass' => '1 kg'])] + $fall, 'inputs[0].text'];
+        yield 'a line that cannot be read' => [
+            ['sum' => 'resourceBudget', 'output' => 'pins', 'inputs' => self::entries(['available' => 'pins 20', 'uses' => 'lamp pins 3'])], 'inputs[1].text',
+        ];
+        yield 'an answer that no line names' => [
+            ['sum' => 'resourceBudget', 'output' => 'left', 'inputs' => self::entries(['available' => 'pins 20', 'uses' => 'lamp: pins 3'])], 'output',
+        ];
         yield 'a value that is missing' => [['inputs' => self::entries(['height' => '1 m'])] + $fall, 'inputs'];
     }
 
@@ -209,6 +215,36 @@ final class WorkingTest extends ApiTestCase
     {
         $answer = $this->json('PUT', '/api/workings/'.Uuid::v7()->toRfc4122(), ['revision' => $this->bench->b, 'title' => 'Fall'] + $body);
         self::assertSame([422, $path], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
+    }
+
+    /** Its answers are named by what is entered; what is kept is one of them, and another line makes it another. */
+    public function testABudgetIsKeptAndWorkedOutAnew(): void
+    {
+        $lines = ['available' => "pins 20\ncurrent 500 mA", 'uses' => '2 × driver: pins 3; current 0.15 A'];
+        $typed = $this->work('resourceBudget', $lines);
+        self::assertSame('Current: 300 mA of 500 mA taken; left: 200 mA.', $typed['sentence'], 'What runs out first is the answer.');
+        self::assertSame(['current', 'pins'], array_column((array) $typed['answers'], 'name'));
+        $id = Uuid::v7()->toRfc4122();
+        $body = ['revision' => $this->bench->b, 'title' => 'Board', 'sum' => 'resourceBudget', 'output' => 'pins', 'inputs' => self::entries($lines)];
+        $this->done('PUT', '/api/workings/'.$id, $body);
+        self::assertSame('14', self::text($this->sheet(), 'kept', 0, 'answer'));
+        $more = self::entries(['uses' => $lines['uses']."\nlamp: pins 15"] + $lines);
+        $this->done('PUT', '/api/workings/'.$id, ['inputs' => $more, 'version' => 1] + $body);
+        self::assertSame(['14', '−1'], array_column((array) self::at($this->sheet(), 'kept', 0, 'working', 'answers'), 'text'));
+    }
+
+    /** What does not measure the same is not offered for a field, and the candidates that wait for an answer are named. */
+    public function testWhatCanBeTakenSaysWhereItFits(): void
+    {
+        $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '5 mm']);
+        $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'spring', 'text' => '2 N/mm']);
+        $candidate = $this->put('candidates', ['revision' => $this->bench->b, 'what' => 'Thicker arm']);
+        $sheet = $this->sheet();
+        $fits = array_column((array) $sheet['sources'], 'fits', 'words');
+        self::assertSame(['length', 'stiffness'], [$fits['arm'], $fits['spring']]);
+        $drop = array_column((array) $sheet['sums'], null, 'name')['drop'];
+        self::assertSame('length', self::text((array) $drop, 'inputs', 0, 'fits'));
+        self::assertSame([['id' => $candidate, 'what' => 'Thicker arm']], $sheet['candidates']);
     }
 
     public function testNothingIsTakenFromAnotherDevice(): void

@@ -13,6 +13,7 @@ use Lustrum\Core\Working\FieldKind;
 use Lustrum\Core\Working\Forecast;
 use Lustrum\Core\Working\Solve;
 use Lustrum\Core\Working\Stock;
+use Lustrum\Core\Working\TypedSum;
 use Lustrum\Core\Working\Work;
 use Lustrum\Core\Working\Workings;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -124,11 +125,12 @@ final class WorkingsTest extends TestCase
                 $entries[$field->name] = match ($field->kind) {
                     FieldKind::One => $pick(),
                     FieldKind::Many => [$pick(), $pick(), $pick()],
+                    FieldKind::Lines => $field->choices[0],
                     FieldKind::Choice => $field->choices[$random->getInt(0, count($field->choices) - 1)],
                 };
             }
             try {
-                foreach ($work->out(Entered::read($work->about, $entries)) as $one) {
+                foreach ($work->named(array_filter($entries, is_string(...)))->out(Entered::read($work->about, $entries)) as $one) {
                     foreach ([...(is_array($one->value) ? $one->value : [$one->value ?? 0.0]), $one->u ?? 0.0] as $value) {
                         self::assertTrue(is_finite($value), $one->name);
                     }
@@ -256,6 +258,54 @@ final class WorkingsTest extends TestCase
             'input' => new Entry(10, 'kg'), 'inputMoisture' => new Entry(0), 'output' => new Entry(5, 'kg', 0.1),
         ])), null, 'name');
         self::assertEqualsWithDelta(0.01, $out['yield']->u ?? 0.0, 1e-9);
+    }
+
+    /** Figures of the case `resourceBudget`, as somebody types them. */
+    public function testABudgetNamesWhatRunsOutFirst(): void
+    {
+        $sum = TypedSum::of(Workings::named('resourceBudget'), [
+            'available' => "pins 20\nrail 5 V = 500 mA; memory 32768",
+            'uses' => "2 × driver: pins 3; rail 5 V = 0,15 A\n\ngate: pins 1; rail 5 V = 20; memory 900",
+        ]);
+        self::assertSame([], $sum->problems);
+        $out = $sum->work->out($sum->entered);
+        self::assertSame(['rail 5 V', 'pins', 'memory'], array_column($out, 'name'));
+        self::assertEqualsWithDelta([180.0, 13.0, 31868.0], array_column($out, 'value'), 1e-9);
+        self::assertSame(['180 mA', '13', '31868'], array_map(WorkingWords::answer(...), $out), 'Nothing that was counted is rounded.');
+        self::assertSame('rail 5 V: 320 mA of 500 mA taken; left', $sum->work->about->output('rail 5 V')?->words);
+        self::assertSame('left = 500 mA − 2 × 0.15 A (driver) − 20 mA (gate)', $sum->work->about->output('rail 5 V')->formula);
+
+        $over = TypedSum::of(Workings::named('resourceBudget'), ['available' => 'current 1 A; pins 4', 'uses' => "lamp x 3: current 400 mA\nmatrix 2: pins 1"]);
+        $left = $over->work->out($over->entered)[0];
+        self::assertEqualsWithDelta(-0.2, $left->value, 1e-12);
+        self::assertSame('current: more is taken than there is, 1.2 A of 1 A; left', $over->work->about->outputs[0]->words);
+        self::assertSame('left = 4 − 1 (matrix 2)', $over->work->about->output('pins')?->formula);
+    }
+
+    /** @return iterable<string, array{string, string, string, non-empty-string}> */
+    public static function unread(): iterable
+    {
+        $there = 'pins 20; current 500 mA';
+        yield 'nobody has said how much there is' => [$there, 'lamp: heat 3 W', 'uses', 'lamp: Nothing is said of how much “heat” there is.'];
+        yield 'another dimension' => [$there, 'lamp: current 3 W', 'uses', 'lamp: W measures power, but current is wanted here (as in mA).'];
+        yield 'no colon' => [$there, 'lamp pins 3', 'uses', '“lamp pins 3”: a line says who, a colon, and what is taken, as in lamp: pins 1; current 20 mA.'];
+        yield 'nothing taken' => [$there, 'lamp:', 'uses', '“lamp:”: a line says who'];
+        yield 'no amount' => ['pins', 'lamp: pins 3', 'available', '“pins”: a name and how much of it, as in current 500 mA.'];
+        yield 'no unit that there is' => ['memory 32 kilobits', 'lamp: memory 1', 'available', 'memory: '];
+        yield 'twice' => ['pins 3; pins 4', 'lamp: pins 3', 'available', '“pins” stands here twice.'];
+        yield 'less than nothing' => ['pins -3', 'lamp: pins 3', 'available', 'pins: a plain amount is wanted here, from nought up and without ±.'];
+        yield 'unsure' => [$there, 'lamp: current 20 ± 1 mA', 'uses', 'current: a plain amount'];
+        yield 'too many' => [$there, str_repeat("lamp: pins 1\n", 41), 'uses', 'At most 40 can be taken here.'];
+        yield 'nobody' => [$there, '', 'uses', 'Nothing is said here yet.'];
+    }
+
+    /** @param non-empty-string $sentence */
+    #[DataProvider('unread')]
+    public function testALineOfABudgetThatCannotBeReadIsSaid(string $available, string $uses, string $field, string $sentence): void
+    {
+        $sum = TypedSum::of(Workings::named('resourceBudget'), array_filter(['available' => $available, 'uses' => $uses]));
+        self::assertSame([$field], array_keys($sum->problems));
+        self::assertStringStartsWith($sentence, $sum->problems[$field]->getMessage());
     }
 
     public function testWhatIsBoughtComesInSteps(): void

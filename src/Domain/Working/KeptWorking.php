@@ -9,8 +9,7 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\WorkingWords;
-use Lustrum\Core\Working\Entered;
-use Lustrum\Core\Working\Typing;
+use Lustrum\Core\Working\TypedSum;
 use Lustrum\Domain\Device\Requirement;
 use Lustrum\Domain\Revision\Parameter;
 use Lustrum\Domain\Revision\Part;
@@ -156,21 +155,19 @@ class KeptWorking extends Record
     /** @throws Invalid at the field that is wrong */
     private static function answer(WorkingInput $input, string $at): KeptAnswer
     {
-        $work = Sums::of($input->sum, $input->own);
-        $texts = array_column($input->inputs, 'text', 'name');
+        $sum = TypedSum::of(Sums::of($input->sum, $input->own), array_column($input->inputs, 'text', 'name'));
         $place = static function (string $name) use ($input): string {
             $i = array_search($name, array_column($input->inputs, 'name'), true);
 
             return $i === false ? 'inputs' : sprintf('inputs[%d].text', $i);
         };
-        [$entries, $problems] = Typing::read($work->about, $texts);
-        foreach ($problems as $name => $problem) {
+        foreach ($sum->problems as $name => $problem) {
             throw Invalid::at($place($name), $problem->getMessage());
         }
-        $output = $work->about->output($input->output) ?? throw Invalid::at('output', 'This sum has no such answer.');
+        $output = $sum->work->about->output($input->output) ?? throw Invalid::at('output', 'This sum has no such answer.');
         $unit = trim($input->unit) === '' ? $output->shown : trim($input->unit);
         try {
-            foreach ($work->out(Entered::read($work->about, $entries), [$output->name => $unit]) as $one) {
+            foreach ($sum->work->out($sum->entered, [$output->name => $unit]) as $one) {
                 if ($one->name === $output->name && is_float($one->value)) {
                     return new KeptAnswer($one->value, $one->unit, $one->u, WorkingWords::answer($one), $at);
                 }

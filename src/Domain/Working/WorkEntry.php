@@ -21,7 +21,7 @@ final readonly class WorkEntry
     public function __construct(
         #[Name]
         public string $name,
-        #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
+        #[Assert\Length(max: Limit::NOTE, maxMessage: 'At most {{ limit }} characters.')]
         public string $text = '',
         #[Identifier]
         public ?string $parameter = null,

@@ -7,7 +7,6 @@ namespace Lustrum\Sheet\Workings;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Wording\WorkingWords;
 use Lustrum\Core\Working\About;
-use Lustrum\Core\Working\Entered;
 use Lustrum\Core\Working\Entry;
 use Lustrum\Core\Working\Field;
 use Lustrum\Core\Working\FieldKind;
@@ -15,6 +14,7 @@ use Lustrum\Core\Working\Given;
 use Lustrum\Core\Working\Output;
 use Lustrum\Core\Working\Solve;
 use Lustrum\Core\Working\Sweep;
+use Lustrum\Core\Working\TypedSum;
 use Lustrum\Core\Working\Typing;
 use Lustrum\Core\Working\Work;
 use Lustrum\Core\Working\Worked;
@@ -29,15 +29,12 @@ final class Bench
     /** @throws Invalid where there is no such sum */
     public static function work(WorkInput $input): WorkedSheet
     {
-        $work = Sums::of($input->sum, $input->own);
-        $about = $work->about;
         $texts = array_column($input->inputs, 'text', 'name');
-        [$entries, $problems] = Typing::read($about, $texts);
-        $entered = Entered::read($about, $entries);
-        $problems += $entered->problems;
-        if ($problems !== []) {
+        $sum = TypedSum::of(Sums::of($input->sum, $input->own), $texts);
+        [$work, $about, $entered] = [$sum->work, $sum->work->about, $sum->entered];
+        if ($sum->problems !== []) {
             // What is missing is not said as long as somebody is still typing: the field says that it is needed.
-            $typed = array_filter($problems, static fn (CoreException $e, string $name): bool => trim($texts[$name] ?? '') !== '', \ARRAY_FILTER_USE_BOTH);
+            $typed = array_filter($sum->problems, static fn (CoreException $e, string $name): bool => trim($texts[$name] ?? '') !== '', \ARRAY_FILTER_USE_BOTH);
 
             return new WorkedSheet([], self::found($typed), '');
         }
@@ -52,7 +49,7 @@ final class Bench
                 ? new WorkedSheet([], [new Found($at[0] === 'units' ? 'unit' : $at[1] ?? '', $e->getMessage())], '') : new WorkedSheet([], [], $e->getMessage());
         }
 
-        return self::drawn($work, $entered->given, $output, $unit, $input, self::rows($work, $answers, self::shown($about, $entries)), $texts);
+        return self::drawn($work, $entered->given, $output, $unit, $input, self::rows($work, $answers, self::shown($about, $sum->entries)), $texts);
     }
 
     /**
@@ -63,7 +60,7 @@ final class Bench
     {
         $field = $work->about->field($input->along);
         if ($field === null || $field->kind !== FieldKind::One) {
-            return new WorkedSheet($rows, [], '');
+            return new WorkedSheet($rows, [], '', self::sentence($rows, $output));
         }
         $own = self::unitOf($texts[$field->name] ?? '', $field);
         $sweep = Sweep::of($work, $given, $field, $own, $output, $unit);
@@ -91,9 +88,17 @@ final class Bench
         }
 
         return new WorkedSheet(
-            $rows, $found, '', array_column($sweep->points ?? [], 0), array_column($sweep->points ?? [], 1), $sweep?->stands, $limit, $axis, $solved,
+            $rows, $found, '', trim(self::sentence($rows, $output).' '.$solved), array_column($sweep->points ?? [], 0), array_column($sweep->points ?? [], 1), $sweep?->stands, $limit, $axis, $solved,
             $solvedAs, $bought, $boughtAs,
         );
+    }
+
+    /** @param list<AnswerRow> $rows */
+    private static function sentence(array $rows, Output $output): string
+    {
+        $row = array_column($rows, null, 'name')[$output->name] ?? null;
+
+        return $row === null ? '' : trim(WorkingWords::open($row->words, $row->text).' '.$row->parts);
     }
 
     /**

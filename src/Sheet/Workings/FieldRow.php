@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Workings;
 
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Wording\WorkingWords;
 use Lustrum\Core\Working\Field;
 use Lustrum\Core\Working\FieldKind;
@@ -15,7 +16,8 @@ final readonly class FieldRow
     /**
      * @param string       $unit    that stands beside it; empty: a plain number
      * @param string       $default what is taken where nothing stands in it; empty: nothing
-     * @param list<string> $choices
+     * @param list<string> $choices of lines, an example
+     * @param string       $fits    what can be put in measures this; empty: nothing of a build is put in
      */
     public function __construct(
         public string $name,
@@ -27,6 +29,7 @@ final readonly class FieldRow
         public string $default,
         public array $choices,
         public bool $canBeSolved,
+        public string $fits,
     ) {
     }
 
@@ -35,7 +38,7 @@ final readonly class FieldRow
         return new self(
             $f->name, $f->words, $f->symbol, WorkingWords::unit($f->unit), $f->kind, $f->needed,
             is_string($f->default) ? $f->default : ($f->default === null ? '' : Digits::short($f->default)), $f->choices,
-            $f->kind === FieldKind::One && !$f->isWhole,
+            $f->kind === FieldKind::One && !$f->isWhole, $f->kind === FieldKind::One ? Units::measures($f->unit) : '',
         );
     }
 }

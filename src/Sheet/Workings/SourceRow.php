@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Workings;
 
+use Lustrum\Core\Quantity\Units;
+
 /** A value of a build that a field can be taken from, and follow. */
 final readonly class SourceRow
 {
@@ -11,6 +13,7 @@ final readonly class SourceRow
      * @param string $kind parameter, part, reading or requirement
      * @param string $text as it stands there
      * @param string $unit of it
+     * @param string $fits into a field of this
      */
     public function __construct(
         public string $kind,
@@ -18,6 +21,12 @@ final readonly class SourceRow
         public string $words,
         public string $text,
         public string $unit,
+        public string $fits,
     ) {
+    }
+
+    public static function of(string $kind, string $id, string $words, string $text, string $unit): self
+    {
+        return new self($kind, $id, $words, $text, $unit, Units::measures($unit === '' ? '1' : $unit));
     }
 }

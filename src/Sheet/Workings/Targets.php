@@ -15,15 +15,19 @@ use Lustrum\Record\Records;
 /** Where answers can be put: parameters, what candidates are expected to do, quantities of fixtures. */
 final readonly class Targets
 {
-    /** @param list<array{TargetRow, string}> $all with the unit of each */
+    /**
+     * @param list<array{TargetRow, string}> $all        with the unit of each
+     * @param list<CandidateRow>             $candidates that are not decided
+     */
     private function __construct(
         private array $all,
+        public array $candidates,
     ) {
     }
 
     public static function of(Revision $build, Book $book, Records $records): self
     {
-        $all = [];
+        $all = $candidates = [];
         foreach ($records->all(Parameter::class, ['revision' => $build]) as $parameter) {
             $view = $parameter->view();
             if ($view->words === '' && $view->formula === '') {
@@ -36,7 +40,11 @@ final readonly class Targets
         }
         foreach ($records->all(Candidate::class, ['revision' => $build]) as $candidate) {
             $view = $candidate->view();
-            foreach ($view->decision === null ? $metrics : [] as $metric => $unit) {
+            if ($view->decision !== null) {
+                continue;
+            }
+            $candidates[] = new CandidateRow($view->id, $view->what);
+            foreach ($metrics as $metric => $unit) {
                 $all[] = [new TargetRow('candidate', $view->id, (string) $metric, sprintf('%s: %s', $view->what, $metric)), $unit];
             }
         }
@@ -47,7 +55,7 @@ final readonly class Targets
             }
         }
 
-        return new self($all);
+        return new self($all, $candidates);
     }
 
     /** @return list<TargetRow> that measure the same */

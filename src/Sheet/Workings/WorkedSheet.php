@@ -11,6 +11,7 @@ final readonly class WorkedSheet
 {
     /**
      * @param list<AnswerRow>           $answers
+     * @param string                    $sentence the answer that counts; empty: there is none yet
      * @param list<Found>               $problems what is wrong, by field
      * @param string                    $problem  what is wrong with none of them in particular
      * @param list<float>               $xs       of the figure: the input
@@ -27,6 +28,7 @@ final readonly class WorkedSheet
         public array $answers,
         public array $problems,
         public string $problem,
+        public string $sentence = '',
         public array $xs = [],
         public array $ys = [],
         public ?float $stands = null,

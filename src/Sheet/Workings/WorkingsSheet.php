@@ -10,11 +10,12 @@ use Lustrum\Domain\Working\WorkshopSumView;
 final readonly class WorkingsSheet
 {
     /**
-     * @param list<BenchSum>    $sums
-     * @param list<KeptRow>   $kept    newest first
-     * @param list<SourceRow> $sources values of the build that can be taken
-     * @param list<WorkshopSumView> $own the workshop's own
-     * @param list<OpenRun>   $runs    of the build that nobody has read yet: they can be forecast
+     * @param list<BenchSum>        $sums
+     * @param list<KeptRow>         $kept       newest first
+     * @param list<SourceRow>       $sources    values of the build that can be taken
+     * @param list<OpenRun>         $runs       of the build that nobody has read yet: they can be forecast
+     * @param list<CandidateRow>    $candidates of the build that are not decided
+     * @param list<WorkshopSumView> $own        the workshop's own
      */
     public function __construct(
         public string $sentence,
@@ -22,6 +23,7 @@ final readonly class WorkingsSheet
         public array $kept,
         public array $sources,
         public array $runs,
+        public array $candidates,
         public array $own,
         public string $workspace,
     ) {

@@ -66,7 +66,7 @@ final readonly class WorkingsSheets
                 count(array_filter($kept, static fn (KeptRow $k): bool => $k->isInside !== null)),
                 count(array_filter($kept, static fn (KeptRow $k): bool => $k->isInside === true)),
             ),
-            $sums, $kept, $this->sources($revision), $open,
+            $sums, $kept, $this->sources($revision), $open, $targets->candidates,
             array_map(static fn (WorkshopSum $s): WorkshopSumView => $s->view(), $own), $revision->workspace()->id()->toRfc4122(),
         );
     }
@@ -79,25 +79,25 @@ final readonly class WorkingsSheets
             $view = $parameter->view();
             $text = self::ofParameter($parameter);
             if ($text !== '') {
-                $out[] = new SourceRow('parameter', $view->id, $view->name, $text, $view->measure->unit);
+                $out[] = SourceRow::of('parameter', $view->id, $view->name, $text, $view->measure->unit);
             }
         }
         foreach ($this->records->all(Part::class, ['revision' => $revision]) as $part) {
             $text = self::ofPart($part);
             if ($text !== '') {
-                $out[] = new SourceRow('part', $part->id()->toRfc4122(), $part->name(), $text, 'g');
+                $out[] = SourceRow::of('part', $part->id()->toRfc4122(), $part->name(), $text, 'g');
             }
         }
         foreach ($this->records->all(Requirement::class, ['device' => $revision->device()]) as $requirement) {
             $view = $requirement->view();
-            $out[] = new SourceRow('requirement', $view->id, $view->statement, self::ofRequirement($requirement), $view->unit);
+            $out[] = SourceRow::of('requirement', $view->id, $view->statement, self::ofRequirement($requirement), $view->unit);
         }
         $words = $this->facts->readings($revision->id()->toRfc4122());
         $readings = $this->these(Reading::class, array_keys($words));
         foreach ($words as $id => $said) {
             $current = ($readings[$id] ?? null)?->view()->current;
             if ($current !== null) {
-                $out[] = new SourceRow('reading', (string) $id, $said, $current->text, $current->unit);
+                $out[] = SourceRow::of('reading', (string) $id, $said, $current->text, $current->unit);
             }
         }
 

@@ -2446,7 +2446,7 @@ export interface components {
             cut: string[];
         };
         /** @enum {string} */
-        "Core.Working.FieldKind": "one" | "many" | "choice";
+        "Core.Working.FieldKind": "one" | "many" | "choice" | "lines";
         "Domain.Change.ChangeInput": {
             revision: string;
             what: string;
@@ -4956,6 +4956,10 @@ export interface components {
             caution: string;
             own: components["schemas"]["Domain.Working.OwnFormula"] | null;
         };
+        "Sheet.Workings.CandidateRow": {
+            id: string;
+            what: string;
+        };
         "Sheet.Workings.ChangedRow": {
             name: string;
             words: string;
@@ -4972,6 +4976,7 @@ export interface components {
             default: string;
             choices: string[];
             canBeSolved: boolean;
+            fits: string;
         };
         "Sheet.Workings.KeptRow": {
             working: components["schemas"]["Domain.Working.WorkingView"];
@@ -5007,6 +5012,7 @@ export interface components {
             words: string;
             text: string;
             unit: string;
+            fits: string;
         };
         "Sheet.Workings.TargetRow": {
             kind: string;
@@ -5025,6 +5031,7 @@ export interface components {
             answers: components["schemas"]["Sheet.Workings.AnswerRow"][];
             problems: components["schemas"]["Domain.Trial.Found"][];
             problem: string;
+            sentence: string;
             xs: number[];
             ys: number[];
             stands: number | null;
@@ -5041,6 +5048,7 @@ export interface components {
             kept: components["schemas"]["Sheet.Workings.KeptRow"][];
             sources: components["schemas"]["Sheet.Workings.SourceRow"][];
             runs: components["schemas"]["Sheet.Workings.OpenRun"][];
+            candidates: components["schemas"]["Sheet.Workings.CandidateRow"][];
             own: components["schemas"]["Domain.Working.WorkshopSumView"][];
             workspace: string;
         };

@@ -49,10 +49,14 @@ function Framed({ frame }: { frame: Frame }) {
   }, [client, pathname, build, letter]);
 
   function go(to: Station | null, by: number) {
-    if (tag === undefined) return;
-    const at = frame.spine.indexOf(tag) + by;
+    // A key may come while the sheet that the address names already is still being drawn.
+    const [, , , letterNow = '', stationNow] = window.location.pathname.split('/').map(decodeURIComponent);
+    const here = frame.spine.find((t) => t.revision.letter === letterNow) ?? tag;
+    if (here === undefined) return;
+    const at = frame.spine.indexOf(here) + by;
     const next = frame.spine[Math.max(0, Math.min(frame.spine.length - 1, at))];
-    if (next !== undefined) void navigate(stationPath(device, next.revision.letter, to ?? station ?? 'build'));
+    const station = to ?? STATIONS.find((s) => s === stationNow) ?? 'build';
+    if (next !== undefined) void navigate(stationPath(device, next.revision.letter, station));
   }
   useKeys({
     ...Object.fromEntries(STATIONS.map((s, i) => [String(i + 1), () => go(s, 0)])),

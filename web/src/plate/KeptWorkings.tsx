@@ -18,7 +18,20 @@ const TARGETS = {
 } as const;
 
 /** What was worked out and kept: the answer then, the answer now, and how a run came out. */
-export function KeptWorkings({ rows, write, open }: { rows: Row[]; write: boolean; open: (row: Row) => void }) {
+export function KeptWorkings({
+  rows,
+  write,
+  candidate,
+  fresh,
+  open,
+}: {
+  rows: Row[];
+  write: boolean;
+  /** For which something is being worked out: what was kept meanwhile is put to it in one touch. */
+  candidate: string | undefined;
+  fresh: string[];
+  open: (row: Row) => void;
+}) {
   return (
     <Part title="Kept">
       {rows.length === 0 ? (
@@ -29,7 +42,13 @@ export function KeptWorkings({ rows, write, open }: { rows: Row[]; write: boolea
       ) : (
         <ul className="divide-y divide-rule">
           {rows.map((row) => (
-            <KeptWorking key={row.working.id} row={row} write={write} open={() => open(row)} />
+            <KeptWorking
+              key={row.working.id}
+              row={row}
+              write={write}
+              candidate={fresh.includes(row.working.id) ? candidate : undefined}
+              open={() => open(row)}
+            />
           ))}
         </ul>
       )}
@@ -37,7 +56,17 @@ export function KeptWorkings({ rows, write, open }: { rows: Row[]; write: boolea
   );
 }
 
-function KeptWorking({ row, write, open }: { row: Row; write: boolean; open: () => void }) {
+function KeptWorking({
+  row,
+  write,
+  candidate,
+  open,
+}: {
+  row: Row;
+  write: boolean;
+  candidate: string | undefined;
+  open: () => void;
+}) {
   const { working } = row;
   const { run, busy, problem } = useWrite();
   const [given, setGiven] = useState('');
@@ -102,6 +131,17 @@ function KeptWorking({ row, write, open }: { row: Row; write: boolean; open: () 
         <p className="mt-1 text-sm text-soft">Before: {earlier.map((a) => `${a.text} (${day(a.at)})`).join(', ')}.</p>
       )}
       {working.note !== '' && <p className="mt-1 text-sm">{working.note}</p>}
+      {write && (
+        <p className="flex flex-wrap gap-2">
+          {row.targets
+            .filter((t) => t.kind === 'candidate' && t.id === candidate)
+            .map((t) => (
+              <Button key={t.name} look="plain" className="mt-1" disabled={busy} onClick={() => void give(t)}>
+                Put {row.answer} to {t.words}
+              </Button>
+            ))}
+        </p>
+      )}
       {write && row.targets.length > 0 && (
         <label className="mt-1 flex flex-wrap items-center gap-2 text-sm">
           Put {row.answer} to

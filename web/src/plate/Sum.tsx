@@ -1,65 +1,45 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 
-import { api, must, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { putRecord } from '../api/records';
 import { useWrite } from '../api/useWrite';
 import { uuid } from '../api/uuid';
 import { SweepPlot } from '../figures/SweepPlot';
-import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { Problem } from '../ui/Problem';
 import { prose } from '../ui/prose';
 import { Part } from '../ui/Sheet';
-import { useSettled } from '../ui/useSettled';
 import { WithdrawRecord } from '../ui/WithdrawRecord';
 import { SumField } from './SumField';
-import { entries, nameOf, TYPED, type SumDraft } from './workings';
+import type { OpenSum } from './useSum';
+import { entries, nameOf, type SumDraft } from './workings';
 
 type Kept = { id: string; version: number; title: string } | null;
 
 /** One sum: what goes in, what comes out, over what it is drawn, and where the answer goes. */
 export function Sum({
   sum,
+  open,
   sheet,
   build,
   write,
   kept,
-  first,
+  title,
   leave,
 }: {
   sum: Schemas['BenchSum'];
+  open: OpenSum;
   sheet: Schemas['WorkingsSheet'];
   build: Schemas['RevisionView'];
   write: boolean;
   /** That it is opened from. */
   kept: Kept;
-  first: SumDraft;
-  leave: () => void;
+  /** What it is kept under, where nothing else is said. */
+  title: string;
+  /** @param kept what was kept before one leaves */
+  leave: (kept?: string) => void;
 }) {
-  const [draft, setDraft, drop] = useDraft<SumDraft>(`sum:${build.id}:${sum.name}:${kept?.id ?? ''}`, first);
-  const set = (changed: Partial<SumDraft>) => setDraft({ ...draft, ...changed });
-  const body = useSettled({
-    sum: nameOf(sum),
-    inputs: entries(draft),
-    output: draft.output,
-    unit: draft.unit,
-    along: draft.along,
-    wanted: draft.wanted,
-    own: sum.own,
-  });
-  const query = useQuery({
-    queryKey: ['work', build.device, body],
-    queryFn: () => must(api.POST('/api/devices/{id}/work', { params: { path: { id: build.device } }, body })),
-    placeholderData: keepPreviousData,
-    enabled: write && body.inputs.length > 0,
-    staleTime: Infinity,
-  });
-  const worked = query.data;
-  const problemOf = (name: string) => worked?.problems.find((p) => p.name === name)?.text;
-  const answer = worked?.answers.find((a) => a.name === draft.output);
-  const put = (name: string, text: string) =>
-    setDraft({ ...draft, texts: { ...draft.texts, [name]: text }, sources: { ...draft.sources, [name]: TYPED } });
+  const { draft, set, put, worked, answer, problemOf } = open;
   return (
     <section aria-label={sum.title} className="mt-5 border-t-2 border-ink pt-4">
       <div className="flex flex-wrap items-start justify-between gap-4">
@@ -67,7 +47,7 @@ export function Sum({
           <h2 className="text-2xl font-semibold">{sum.title}</h2>
           <p className="max-w-prose text-soft">{sum.what}</p>
         </div>
-        <Button look="quiet" onClick={leave}>
+        <Button look="quiet" onClick={() => leave()}>
           All sums
         </Button>
       </div>
@@ -82,13 +62,7 @@ export function Sum({
               source={draft.sources[field.name]}
               sources={sheet.sources}
               problem={problemOf(field.name)}
-              onChange={(text, source) =>
-                setDraft({
-                  ...draft,
-                  texts: { ...draft.texts, [field.name]: text },
-                  sources: { ...draft.sources, [field.name]: source },
-                })
-              }
+              onChange={(text, source) => put(field.name, text, source)}
             />
           ))}
         </div>
@@ -103,13 +77,17 @@ export function Sum({
                     : 'Who may only look works nothing out here; what was kept stands below.'}
               </p>
             ) : (
-              <Answers answers={worked.answers} chosen={draft.output} choose={(output) => set({ output, unit: '' })} />
+              <Answers
+                answers={worked.answers}
+                chosen={answer?.name ?? ''}
+                choose={(output) => set({ output, unit: '' })}
+              />
             )}
           </div>
-          <Problem says={query.error instanceof Error ? query.error.message : ''} />
+          <Problem says={open.failed} />
         </div>
         <div>
-          {answer?.value != null && worked !== undefined && (
+          {answer?.value != null && worked !== undefined && draft.along !== '' && (
             <Solving
               sum={sum}
               sheet={sheet}
@@ -132,13 +110,14 @@ export function Sum({
           sum={sum}
           answer={answer}
           kept={kept}
-          done={() => {
-            drop();
-            leave();
+          first={title}
+          done={(id) => {
+            open.drop();
+            leave(id);
           }}
         />
       )}
-      {write && kept !== null && <WithdrawRecord kind="workings" id={kept.id} onDone={leave} />}
+      {write && kept !== null && <WithdrawRecord kind="workings" id={kept.id} onDone={() => leave()} />}
       <dl className="mt-5 grid gap-x-8 gap-y-2 border-t border-rule pt-3 text-sm sm:grid-cols-[auto_1fr]">
         <dt className="font-semibold">Left out</dt>
         <dd className="max-w-prose">{sum.leavesOut}</dd>
@@ -288,6 +267,7 @@ function Keeping({
   sum,
   answer,
   kept,
+  first,
   done,
 }: {
   sheet: Schemas['WorkingsSheet'];
@@ -296,9 +276,10 @@ function Keeping({
   sum: Schemas['BenchSum'];
   answer: Schemas['AnswerRow'];
   kept: Kept;
-  done: () => void;
+  first: string;
+  done: (id: string) => void;
 }) {
-  const [title, setTitle] = useState(kept?.title ?? '');
+  const [title, setTitle] = useState(kept?.title ?? first);
   const [forecast, setForecast] = useState('');
   const [id] = useState(() => kept?.id ?? uuid());
   const { run, busy, problem, violations } = useWrite();
@@ -321,12 +302,12 @@ function Keeping({
               sum: nameOf(sum),
               own: sum.own,
               inputs: entries(draft),
-              output: draft.output,
+              output: answer.name,
               unit: draft.unit,
               note: before?.note ?? '',
               ...(kept === null ? {} : { version: kept.version }),
             }),
-          ).then((is) => is && done());
+          ).then((is) => is && done(id));
         }}
       >
         <label className="min-w-56 flex-1 text-sm font-semibold">

@@ -23,6 +23,7 @@ export function SumField({
   onChange: (text: string, source: Source) => void;
 }) {
   const id = useId();
+  const fitting = sources.filter((s) => field.fits !== '' && s.fits === field.fits);
   const from = sources.find((s) => (source ?? TYPED)[s.kind as SourceKind] === s.id);
   const label = (
     <label htmlFor={id} className="block text-sm font-semibold">
@@ -48,6 +49,23 @@ export function SumField({
         <Wrong id={`${id}-wrong`} says={problem} />
       </div>
     );
+  if (field.kind === 'lines')
+    return (
+      <div>
+        {label}
+        <textarea
+          id={id}
+          className="field mt-1"
+          rows={4}
+          value={text}
+          placeholder={field.choices[0]}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem === undefined ? undefined : `${id}-wrong`}
+          onChange={(e) => onChange(e.target.value, TYPED)}
+        />
+        <Wrong id={`${id}-wrong`} says={problem} />
+      </div>
+    );
   return (
     <div>
       {label}
@@ -70,29 +88,30 @@ export function SumField({
             </span>
           )}
         </div>
-        {field.kind === 'one' && field.unit !== '' && sources.length > 0 && (
+        {fitting.length > 0 && (
           <select
             className="min-h-9 w-40 border-b border-rule bg-transparent text-sm text-soft"
             aria-label={`Take ${field.words} from`}
             value={from === undefined ? '' : `${from.kind} ${from.id}`}
             onChange={(e) => {
-              const taken = sources.find((s) => `${s.kind} ${s.id}` === e.target.value);
+              const taken = fitting.find((s) => `${s.kind} ${s.id}` === e.target.value);
               if (taken === undefined) onChange(text, TYPED);
               else onChange(taken.text, { ...TYPED, [taken.kind]: taken.id });
             }}
           >
             <option value="">typed</option>
-            {(Object.keys(KINDS) as SourceKind[]).map((kind) => (
-              <optgroup key={kind} label={KINDS[kind]}>
-                {sources
-                  .filter((s) => s.kind === kind)
-                  .map((s) => (
+            {(Object.keys(KINDS) as SourceKind[])
+              .map((kind) => ({ kind, these: fitting.filter((s) => s.kind === kind) }))
+              .filter(({ these }) => these.length > 0)
+              .map(({ kind, these }) => (
+                <optgroup key={kind} label={KINDS[kind]}>
+                  {these.map((s) => (
                     <option key={s.id} value={`${kind} ${s.id}`}>
                       {s.words}: {s.text}
                     </option>
                   ))}
-              </optgroup>
-            ))}
+                </optgroup>
+              ))}
           </select>
         )}
       </div>

@@ -16,6 +16,7 @@ const field = (name: string, words: string, canBeSolved = true): Sum['inputs'][n
   default: '',
   choices: [],
   canBeSolved,
+  fits: 'length',
 });
 
 const sum = (name: string, title: string, asked: string[], what = title, inputs = [field('size', 'Size')]): Sum => ({

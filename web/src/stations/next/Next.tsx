@@ -170,7 +170,7 @@ function NextSheet({ sheet }: { sheet: Schemas['NextSheet'] }) {
               <ul className="divide-y divide-rule">
                 {sheet.candidates.map((c) => (
                   <CandidateRow
-                    workings={`/d/${frame.device.id}/workings?build=${encodeURIComponent(sheet.revision.letter)}`}
+                    workings={`/d/${frame.device.id}/workings?build=${encodeURIComponent(sheet.revision.letter)}&candidate=${c.id}`}
                     key={c.id}
                     candidate={c}
                     currency={currency}

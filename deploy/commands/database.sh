@@ -8,7 +8,7 @@ db_running() {
 		tr '\0' ' ' <"/proc/$pid/cmdline" | grep -qF "$PG_DATA"
 }
 # The application is no superuser: it owns its databases and nothing else.
-db_url() { printf 'postgresql://lustrum_app:%s@127.0.0.1:%s/%s?serverVersion=15&charset=utf8' "$(secret database-app)" "$DB_PORT" "$1"; }
+db_url() { printf 'postgresql://lustrum_app:%s@127.0.0.1:%s/%s?serverVersion=15' "$(secret database-app)" "$DB_PORT" "$1"; }
 db_sql() { PGPASSWORD="$(secret database)" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U lustrum -d "${2:-postgres}" -v ON_ERROR_STOP=1 -qtAc "$1"; }
 
 db_start() {

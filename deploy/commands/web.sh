@@ -86,8 +86,8 @@ web_start() {
 	step "Starting php-fpm and nginx on 127.0.0.1:$STACK_PORT"
 	# The classes of the application are loaded once, into the master: a request begins with them in place.
 	local preload=()
-	if [ "$APP_USER" != root ]; then preload=(-d "opcache.preload=$STATE/cache-app/prod/Lustrum_KernelProdContainer.preload.php" -d "opcache.preload_user=$APP_USER"); fi
-	"$fpm" $([ "$APP_USER" = root ] && echo -R) "${preload[@]}" --daemonize --fpm-config "$STACK_RUN/php-fpm.conf" -c deploy/php.ini 2>"$STACK_RUN/php-fpm.start" || { cat "$STACK_RUN/php-fpm.start" >&2; die 'php-fpm did not start'; }
+	if [ "$APP_USER" != root ]; then preload=(-d "opcache.preload=$ROOT/deploy/preload.php" -d "opcache.preload_user=$APP_USER"); fi
+	LUSTRUM_CACHE="$STATE/cache-app" "$fpm" $([ "$APP_USER" = root ] && echo -R) "${preload[@]}" --daemonize --fpm-config "$STACK_RUN/php-fpm.conf" -c deploy/php.ini 2>"$STACK_RUN/php-fpm.start" || { cat "$STACK_RUN/php-fpm.start" >&2; die 'php-fpm did not start'; }
 	"$(command -v nginx || echo /usr/sbin/nginx)" -p "$STACK_RUN" -c "$STACK_RUN/nginx.conf" 2>"$STACK_RUN/nginx.start" || { cat "$STACK_RUN/nginx.start" >&2; die 'nginx did not start'; }
 	worker_start
 	local i

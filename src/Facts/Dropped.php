@@ -9,6 +9,9 @@ final class Dropped
 {
     public bool $everything = false;
 
+    /** Does it bear on what is shown of the devices that carry this one as a module? */
+    public bool $bearsOnCarriers = false;
+
     /** Names what rests on how the runs of a build ended. */
     public const ENDED = 'ended';
 

@@ -45,6 +45,8 @@ use Lustrum\Record\Record;
 /** What a write makes stale: the one table of it. */
 final readonly class Invalidation implements AfterWrite
 {
+    /** No summary, and nothing that a device shows which carries this one. */
+    private const HERE = 'here';
     private const NOTHING = 'nothing';
     private const BUILD = 'build';
     private const DEVICE = 'device';
@@ -79,12 +81,12 @@ final readonly class Invalidation implements AfterWrite
         Run::class => [self::BUILD, [...self::JUDGED, 'workings']],
         Reading::class => [self::BUILD, [...self::JUDGED, 'workings']],
         // What is read off it becomes a reading, which is written as any.
-        Course::class => [self::NOTHING, ['run']],
+        Course::class => [self::HERE, ['run']],
         // It changes nothing of what it gathers.
         Outing::class => [self::WORKSPACE, ['outings']],
         // It is led by its own sheet; what was rated becomes runs when it is unblinded.
         Panel::class => [self::NOTHING, ['try', 'panel']],
-        PanelSheet::class => [self::NOTHING, ['panel']],
+        PanelSheet::class => [self::HERE, ['panel']],
         Observation::class => [self::NOTHING, ['find', 'run', 'methods']],
         Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'try', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],
@@ -102,7 +104,7 @@ final readonly class Invalidation implements AfterWrite
         Decision::class => [self::NOTHING, self::ALL],
         // It concludes nothing; the run that it forecasts says how it came out.
         WorkshopSum::class => [self::WORKSPACE, ['workings']],
-        KeptWorking::class => [self::NOTHING, ['workings', 'run']],
+        KeptWorking::class => [self::HERE, ['workings', 'run']],
     ];
 
     public function __construct(
@@ -132,6 +134,10 @@ final readonly class Invalidation implements AfterWrite
     /** @param Record<covariant \Lustrum\Record\RecordInput> $record */
     private static function take(Dropped $dropped, string $rule, Record $record): void
     {
+        if ($rule === self::HERE) {
+            return;
+        }
+        $dropped->bearsOnCarriers = true;
         $build = $record->build()?->toRfc4122();
         $run = self::run($record);
         match (true) {
@@ -194,7 +200,7 @@ final readonly class Invalidation implements AfterWrite
         $run = self::run($record);
         if ($run !== null && $run->outcome() === null) {
             // Nothing is worked out from a run before it has ended.
-            return [self::NOTHING, $record instanceof Reading ? ['run'] : ['devices', 'frame', 'try', 'run', 'build']];
+            return [self::HERE, $record instanceof Reading ? ['run'] : ['devices', 'frame', 'try', 'run', 'build']];
         }
         foreach (self::RULES as $class => $rule) {
             if ($record instanceof $class) {

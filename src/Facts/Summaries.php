@@ -26,8 +26,11 @@ final class Summaries
 
     /** Of a device, and of each that carries it as a module: what they show by it may be another. */
     private const RAISE = 'WITH RECURSIVE carrier (id) AS (
-            SELECT CAST(? AS uuid) UNION SELECT p.belongs_to FROM carrier c JOIN revision v ON v.device_id = c.id JOIN part p ON p.module_id = v.id
-        ) UPDATE device SET counter = counter + 1 WHERE id IN (SELECT id FROM carrier)';
+            SELECT CAST(? AS uuid) UNION SELECT p.belongs_to FROM carrier c JOIN revision v ON v.device_id = c.id
+                JOIN part p ON p.module_id = v.id AND p.module_id IS NOT NULL
+        ) UPDATE device SET counter = counter + 1 WHERE id = ANY (ARRAY (SELECT id FROM carrier))';
+
+    private const RAISE_ALONE = 'UPDATE device SET counter = counter + 1 WHERE id = ?';
 
     /** The failures of each build. */
     public const FAILURES = 'failures';
@@ -164,7 +167,7 @@ final class Summaries
      */
     public function drop(string $device, Dropped $dropped): void
     {
-        $this->db->executeStatement(self::RAISE, [$device]);
+        $this->db->executeStatement($dropped->bearsOnCarriers ? self::RAISE : self::RAISE_ALONE, [$device]);
         if ($dropped->everything || count($dropped->builds) > 1) {
             $this->db->executeStatement('DELETE FROM summary WHERE belongs_to = ?', [$device]);
 

@@ -40,7 +40,7 @@ final readonly class RecordWriter
     public function put(string $class, Uuid $id, RecordInput $input): Written
     {
         try {
-            return $this->em->wrapInTransaction(fn (): Written => $this->write($class, $id, $input));
+            return $this->inTransaction(fn (): Written => $this->write($class, $id, $input));
         } catch (UniqueConstraintViolationException $e) {
             throw Taken::name($e);
         }
@@ -57,7 +57,7 @@ final readonly class RecordWriter
      */
     public function amend(string $class, Uuid $id, int $version, callable $amend): Written
     {
-        return $this->em->wrapInTransaction(function () use ($class, $id, $version, $amend): Written {
+        return $this->inTransaction(function () use ($class, $id, $version, $amend): Written {
             $record = $this->records->find($class, $id, true);
             if ($version !== $record->version()) {
                 throw ChangedMeanwhile::to($record->view());
@@ -72,7 +72,7 @@ final readonly class RecordWriter
     /** @param class-string<Record<covariant RecordInput>> $class */
     public function withdraw(string $class, Uuid $id, string $because): Written
     {
-        return $this->em->wrapInTransaction(function () use ($class, $id, $because): Written {
+        return $this->inTransaction(function () use ($class, $id, $because): Written {
             $record = $this->records->find($class, $id, true);
             if ($record->withdrawnBecause() === $because) {
                 return new Written($record->view());
@@ -107,6 +107,34 @@ final readonly class RecordWriter
     public function oneAtATime(Uuid $id): void
     {
         $this->em->getConnection()->executeStatement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', [$id->toRfc4122()]);
+    }
+
+    /**
+     * As `wrapInTransaction()` of the entity manager, which would look through all that it knows once more: every write here
+     * has sent what it changed.
+     *
+     * @template T
+     *
+     * @param callable(): T $work
+     *
+     * @return T
+     */
+    private function inTransaction(callable $work): mixed
+    {
+        $db = $this->em->getConnection();
+        $db->beginTransaction();
+        try {
+            $done = $work();
+            $db->commit();
+
+            return $done;
+        } catch (\Throwable $e) {
+            $this->em->close();
+            if ($db->isTransactionActive()) {
+                $db->rollBack();
+            }
+            throw $e;
+        }
     }
 
     /** @param class-string<Record<covariant RecordInput>> $class */

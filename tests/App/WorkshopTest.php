@@ -302,10 +302,18 @@ final class WorkshopTest extends ApiTestCase
         self::assertSame('none', $cell()['state']);
         $tag = $this->client->getResponse()->headers->get('ETag');
 
-        $this->trial(new Bench($gate, $small, $method, $g1, $g1, $article, $article), $g1, $article, [31.0, 32.0, 31.5, 31.7]);
+        $trial = $this->trial(new Bench($gate, $small, $method, $g1, $g1, $article, $article), $g1, $article, [31.0, 32.0, 31.5, 31.7]);
         self::assertSame('shown', $cell()['state'], 'What the module shows is known at once.');
         self::assertStringStartsWith('By the module Gate A: Shown', self::text($cell(), 'sentence'));
-        self::assertNotSame($tag, $this->client->getResponse()->headers->get('ETag'));
+        $after = $this->client->getResponse()->headers->get('ETag');
+        self::assertNotSame($tag, $after);
+        $run = $this->put('runs', ['trial' => $trial, 'article' => $article]);
+        $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '31.6 N', 'confirmed' => 'in a test']);
+        $cell();
+        self::assertSame($after, $this->client->getResponse()->headers->get('ETag'), 'What is still being read concerns nobody else.');
+        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $article, 'outcome' => 'held', 'version' => 1]);
+        $cell();
+        self::assertNotSame($after, $this->client->getResponse()->headers->get('ETag'), 'Ended, it does.');
         self::assertSame(
             ['Gate', 'A', '1 of 1 shown, the newest.'], [self::text($this->workshop(), 'modules', 0, 'name'), self::text($this->workshop(), 'modules', 0, 'letter'), self::text($this->workshop(), 'modules', 0, 'said')],
         );

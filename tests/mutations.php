@@ -192,6 +192,10 @@ return [
     ['core/Judging/CompareBuilds.php', '$terms->tells() || $verdict === WithinVerdict::Single ? $verdict', 'true ? $verdict', 'Core'],
     ['core/Judging/CompareOutcomes.php', '!$terms->tells() => \'indistinct\',', '', 'Core'],
     ['core/Judging/SidesFound.php', '$terms->tells() ? count(', 'true ? count(', 'Core'],
+    ['src/Facts/Opened.php', 'return $dropped->builds !== [];', 'return false;', 'OpenedTest'],
+    ['src/Facts/Opened.php', '$plan->isReached && ', '', 'OpenedTest'],
+    ['src/Facts/Invalidation.php', 'return [self::HERE, $record', 'return [self::NOTHING, $record', 'WorkshopTest'],
+    ['core/Judging/Columns.php', '$v ?? \NAN', '$v ?? 0.0', 'ColumnsTest'],
     ['src/Facts/Opened.php', 'if (Row::whole($row[\'looks\']) > 1) {', 'if (false) {', 'OpenedTest'],
     // What varies together, what never met, and what stands beside a verdict.
     ['core/Judging/Confounded.php', 'count(array_unique($single)) < count($sides)', 'false', 'Core'],

@@ -16,6 +16,8 @@ use Lustrum\Core\Run\RunFact;
  */
 final class Bunch
 {
+    private const COLUMNS = ['values', 'atLeast', 'atMost'];
+
     /** Runs that read it, void and lost ones too. */
     public int $read = 0;
 
@@ -50,6 +52,22 @@ final class Bunch
         public readonly array $set = [],
     ) {
         $this->circumstances = new Circumstances($made);
+    }
+
+    /** @return array<string, mixed> */
+    public function __serialize(): array
+    {
+        return [
+            'values' => Columns::floats($this->values), 'atLeast' => Columns::floats($this->atLeast), 'atMost' => Columns::floats($this->atMost),
+        ] + get_object_vars($this);
+    }
+
+    /** @param array{values: string, atLeast: string, atMost: string} $kept */
+    public function __unserialize(array $kept): void
+    {
+        foreach ($kept as $name => $value) {
+            $this->{$name} = is_string($value) && in_array($name, self::COLUMNS, true) ? Columns::valuesOf($value) : $value;
+        }
     }
 
     /** Equal for what may be put together. */

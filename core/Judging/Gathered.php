@@ -56,6 +56,30 @@ final class Gathered
         $this->differs += array_column($found, null, 'name');
     }
 
+    /** @return array{string, string, string, list<mixed>, float, array<string, Difference>, int} */
+    public function __serialize(): array
+    {
+        $places = array_flip(array_map(static fn (ResultKind $k): string => $k->value, ResultKind::cases()));
+
+        return [
+            implode('', array_map(static fn (ResultKind $k): string => (string) $places[$k->value], $this->kinds)),
+            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differs, $this->models,
+        ];
+    }
+
+    /**
+     * @param array{string, string, string, list<array{array<string, string>, string, string, string, string, string}>, float,
+     *     array<string, Difference>, int} $kept
+     */
+    public function __unserialize(array $kept): void
+    {
+        $cases = ResultKind::cases();
+        [$kinds, $values, $made, $this->states, $this->step, $this->differs, $this->models] = $kept;
+        $this->kinds = $kinds === '' ? [] : array_map(static fn (string $place): ResultKind => $cases[(int) $place], str_split($kinds));
+        $this->values = Columns::floatsOf($values);
+        $this->made = Columns::intsOf($made);
+    }
+
     /**
      * @param string|null $arm only those of it; null: all
      *

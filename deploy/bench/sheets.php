@@ -12,7 +12,7 @@ return static function (Client $client, array $at): void {
         'devices' => '/api/workspaces/'.$at['workspace'].'/devices', 'frame' => '/api/devices/'.$at['device'].'/frame',
         'brief' => '/api/devices/'.$at['device'].'/brief', 'methods' => '/api/devices/'.$at['device'].'/methods',
     ];
-    foreach (['build', 'try', 'find', 'weigh', 'next'] as $name) {
+    foreach (['build', 'try', 'find', 'weigh', 'next', 'workings'] as $name) {
         $sheets[$name] = '/api/revisions/'.$at['last'].'/'.$name;
     }
     $sheets['run'] = '/api/runs/'.$at['run'];
@@ -22,7 +22,7 @@ return static function (Client $client, array $at): void {
         $first = $again = $same = $cpu = $memory = [];
         $bytes = $queries = 0;
         $cold = $client->raw('GET', $url)[1];
-        for ($i = 0; $i < 5; ++$i) {
+        for ($i = 0; $i < 4; ++$i) {
             $client->ask(
                 'POST', '/api/readings/'.$at['reading'].'/amend',
                 ['text' => (40 + $i / 10).' %', 'reason' => 'measuring', 'version' => $version, 'confirmed' => 'measuring'],

@@ -235,23 +235,18 @@ final readonly class DeviceFacts
     }
 
     /**
-     * Trials at their end, of which runs have ended since their answer was opened last.
+     * How many runs had ended when the answers of the trials of builds were opened last.
      *
      * @param list<string> $builds
      *
-     * @return array<string, int> runs that have ended, by trial
+     * @return array<string, int> by trial
      */
-    public function endedSince(array $builds): array
+    public function looked(array $builds): array
     {
-        $rows = $this->db->fetchAllAssociative(
-            'SELECT '.self::HOW_FAR.', LATERAL ('.self::ENDED.') e
-             WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL AND e.ended > t.looked',
+        return array_map(Row::whole(...), $this->db->fetchAllKeyValue(
+            'SELECT id, looked FROM trial WHERE revision_id = ANY(CAST(? AS uuid[])) AND withdrawn_because IS NULL',
             ['{'.implode(',', $builds).'}'],
-        );
-
-        return array_map(Row::whole(...), array_column(array_filter(
-            $rows, fn (array $row): bool => self::isAtEnd($row, $this->planned($row)),
-        ), 'ended', 'id'));
+        ));
     }
 
     /**

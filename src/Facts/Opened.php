@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Run\Row;
 
 /**
@@ -21,14 +22,34 @@ final readonly class Opened
     ) {
     }
 
-    /** @param list<string> $builds whose answers are opened */
-    public function now(string $device, array $builds): void
+    /**
+     * @param Build ...$builds whose answers are opened
+     *
+     * @return bool whether the book is to be opened anew: what it knows of them rests on fewer looks
+     */
+    public function now(Book $book, Build ...$builds): bool
     {
-        $new = $this->facts->endedSince($builds);
-        if ($new === []) {
-            return;
+        $looked = $this->facts->looked(array_values(array_map(static fn (Build $b): string => $b->id, $builds)));
+        $new = [];
+        foreach ($builds as $build) {
+            foreach ($book->plans($build) as $plan) {
+                if ($plan->isReached && $plan->ended > ($looked[$plan->trial] ?? 0)) {
+                    $new[$plan->trial] = $plan->ended;
+                }
+            }
         }
-        $this->db->transactional(function () use ($device, $new): void {
+
+        return $new !== [] && $this->count($book->device->id, $new);
+    }
+
+    /**
+     * @param array<string, int> $new runs that have ended, by trial
+     *
+     * @return bool whether anything that was kept rests on how often they were opened
+     */
+    private function count(string $device, array $new): bool
+    {
+        return $this->db->transactional(function () use ($device, $new): bool {
             $dropped = new Dropped();
             // Who looks at the same moment finds it counted.
             foreach ($this->db->fetchAllAssociative(
@@ -45,6 +66,8 @@ final readonly class Opened
             if ($dropped->builds !== []) {
                 $this->summaries->drop($device, $dropped);
             }
+
+            return $dropped->builds !== [];
         });
     }
 }

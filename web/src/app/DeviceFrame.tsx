@@ -7,6 +7,8 @@ import { useOnline } from '../outbox/useOnline';
 import { Sheet } from '../ui/Sheet';
 import { Waiting } from '../ui/Waiting';
 import { forgetBegin, PlaceContext, STATIONS, stationPath, type Frame, type Station } from '../ui/place';
+// At hand from the start: every station opens slips, and this is the smallest.
+import KeysSlip from './KeysSlip';
 import { Plate } from './Plate';
 import { Spine } from './Spine';
 import { Stations } from './Stations';
@@ -16,7 +18,6 @@ import { useKeys } from '../ui/useKeys';
 import { fetchSheet } from './views';
 
 const LookUp = lazy(() => import('./LookUp'));
-const KeysSlip = lazy(() => import('./KeysSlip'));
 
 /** What surrounds every sheet of a device: plate, spine and stations. */
 export function DeviceFrame() {

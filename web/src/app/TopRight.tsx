@@ -1,14 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { DropdownMenu } from 'radix-ui';
 import { lazy, Suspense } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 
 import { api, must } from '../api/client';
 import { sessionQuery, useSession } from '../api/queries';
+import { Menu } from '../ui/Menu';
 
 const ToSend = lazy(() => import('./ToSend'));
-
-const ITEM = 'block w-full cursor-pointer px-3 py-2 text-left text-sm outline-none data-[highlighted]:bg-wash';
 
 /** What a workspace has beside its devices: address and words. */
 const OF_A_WORKSPACE = [
@@ -39,49 +37,25 @@ export function TopRight() {
       <Suspense fallback={null}>
         <ToSend person={session.data?.email ?? ''} />
       </Suspense>
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger
-          className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"
-          aria-label={`${name}: people and sign out`}
-        >
-          {name
-            .split(' ')
-            .map((w) => w[0])
-            .join('')}
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" className="z-40 min-w-52 border border-rule bg-sheet py-1 shadow-lg">
-            <DropdownMenu.Label className="px-3 py-2 text-xs text-soft">{name}</DropdownMenu.Label>
-            <DropdownMenu.Item asChild>
-              <Link className={ITEM} to="/">
-                All devices
-              </Link>
-            </DropdownMenu.Item>
-            {OF_A_WORKSPACE.flatMap(([path, words]) =>
-              (session.data?.workspaces ?? []).map((w) => (
-                <DropdownMenu.Item asChild key={path + w.id}>
-                  <Link className={ITEM} to={`/${path}/${w.id}`}>
-                    {`${words} of ${w.name}`}
-                  </Link>
-                </DropdownMenu.Item>
-              )),
-            )}
-            <DropdownMenu.Item asChild>
-              <Link className={ITEM} to="/field">
-                In the field
-              </Link>
-            </DropdownMenu.Item>
-            <DropdownMenu.Item asChild>
-              <Link className={ITEM} to="/you">
-                Password and places
-              </Link>
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={ITEM} onSelect={() => void signOut()}>
-              Sign out
-            </DropdownMenu.Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      <Menu
+        align="end"
+        className="min-h-9 cursor-pointer rounded-sm px-2 text-sm font-semibold text-blue hover:bg-wash"
+        label={`${name}: people and sign out`}
+        head={name}
+        button={name
+          .split(' ')
+          .map((w) => w[0])
+          .join('')}
+        items={[
+          { to: '/', words: 'All devices' },
+          ...OF_A_WORKSPACE.flatMap(([path, words]) =>
+            (session.data?.workspaces ?? []).map((w) => ({ to: `/${path}/${w.id}`, words: `${words} of ${w.name}` })),
+          ),
+          { to: '/field', words: 'In the field' },
+          { to: '/you', words: 'Password and places' },
+          { words: 'Sign out', choose: () => void signOut() },
+        ]}
+      />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { lazy } from 'react';
 
 import type { Values } from './fields';
+import { loadMenu } from './Menu';
 
 const load = () => import('./RecordForm').then(({ RecordForm }) => ({ default: RecordForm<Values> }));
 
@@ -12,5 +13,5 @@ const loadWithdraw = () => import('./WithdrawRecord').then((late) => ({ default:
 export const WithdrawRecord = lazy(loadWithdraw);
 
 export function fetchForms(): void {
-  window.setTimeout(() => void Promise.all([load(), loadWithdraw()]).catch(() => undefined), 1500);
+  window.setTimeout(() => void Promise.all([load(), loadWithdraw(), loadMenu()]).catch(() => undefined), 1500);
 }

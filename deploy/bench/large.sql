@@ -58,7 +58,7 @@ END $$;
 -- 48 further devices, each a copy of one of the two.
 DO $$
 DECLARE
-	whole TEXT[] := ARRAY['device', 'metric', 'requirement', 'revision', 'method', 'article', 'parameter', 'part', 'trial', 'run', 'reading',
+	whole TEXT[] := ARRAY['device', 'metric', 'use_case', 'requirement', 'revision', 'method', 'article', 'parameter', 'part', 'trial', 'run', 'reading',
 		'observation', 'failure', 'cause', 'photo', 'change', 'decision', 'candidate'];
 	source RECORD; k INT; one TEXT;
 BEGIN

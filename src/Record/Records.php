@@ -14,17 +14,22 @@ use Lustrum\Shared\Refusal\NotAllowed;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Shared\Refusal\Refusal;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Uid\Uuid;
 
 /** Finds records for the person who is signed in; what is not theirs is not there. */
 final readonly class Records
 {
+    /** @var \WeakMap<TokenInterface, array<string, bool>> by who is signed in: an import asks of each record whose workspace it is */
+    private \WeakMap $granted;
+
     public function __construct(
         private EntityManagerInterface $em,
         private Security $security,
         private History $history,
         private CurrentUser $user,
     ) {
+        $this->granted = new \WeakMap();
     }
 
     /**
@@ -158,12 +163,29 @@ final readonly class Records
 
     public function mayRead(Workspace $workspace): bool
     {
-        return $this->security->isGranted(Access::Read->value, $workspace);
+        return $this->may(Access::Read, $workspace);
     }
 
     public function mayWrite(Workspace $workspace): bool
     {
-        return $this->security->isGranted(Access::Write->value, $workspace);
+        return $this->may(Access::Write, $workspace);
+    }
+
+    /** A token is of one request: what was answered within it is not asked again. */
+    private function may(Access $what, Workspace $workspace): bool
+    {
+        $token = $this->security->getToken();
+        if ($token === null) {
+            return $this->security->isGranted($what->value, $workspace);
+        }
+        $known = $this->granted[$token] ?? [];
+        $key = $what->value.$workspace->id()->toRfc4122();
+        if (!isset($known[$key])) {
+            $known[$key] = $this->security->isGranted($what->value, $workspace);
+            $this->granted[$token] = $known;
+        }
+
+        return $known[$key];
     }
 
     /** @throws NotThere|NotAllowed */

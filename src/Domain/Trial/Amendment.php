@@ -41,15 +41,14 @@ final readonly class Amendment
      */
     public static function readAll(mixed $rows): array
     {
-        $invalid = Invalid::at('amendments', 'An amendment has text, reason, by and at.');
         if (!is_array($rows)) {
-            throw $invalid;
+            throw Invalid::at('amendments', 'An amendment has text, reason, by and at.');
         }
         $out = [];
         foreach (array_values($rows) as $row) {
             foreach (['text', 'reason', 'by', 'at'] as $key) {
                 if (!is_array($row) || !is_string($row[$key] ?? null)) {
-                    throw $invalid;
+                    throw Invalid::at('amendments', 'An amendment has text, reason, by and at.');
                 }
             }
             $out[] = self::fromRow($row);

@@ -40,8 +40,13 @@ export function SumField({
     return (
       <div>
         {label}
-        <select id={id} className="field mt-1 w-56" value={text} onChange={(e) => onChange(e.target.value, TYPED)}>
-          <option value="">{field.default === '' ? 'choose' : field.default}</option>
+        <select
+          id={id}
+          className="field mt-1 w-56"
+          value={text === '' ? field.default : text}
+          onChange={(e) => onChange(e.target.value, TYPED)}
+        >
+          {field.default === '' && <option value="">choose</option>}
           {field.choices.map((c) => (
             <option key={c}>{c}</option>
           ))}

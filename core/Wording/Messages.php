@@ -20,6 +20,12 @@ final class Messages
     /** @var array<string, \MessageFormatter> */
     private static array $formatters = [];
 
+    /** A table of all builds says few sentences, each of them often. */
+    private const REMEMBERED = 1000;
+
+    /** @var array<string, string> what was said last, by message and what it was filled in with */
+    private static array $said = [];
+
     /**
      * @param string                         $key  'family.name'
      * @param array<string, string|int|bool> $with by the names in the message
@@ -28,13 +34,27 @@ final class Messages
      */
     public static function say(string $key, array $with = []): string
     {
-        $with = array_map(static fn (string|int|bool $v): string|int => is_bool($v) ? ($v ? 'yes' : 'no') : $v, $with);
+        $as = $key;
+        foreach ($with as $name => $value) {
+            if (is_bool($value)) {
+                $with[$name] = $value ? 'yes' : 'no';
+            }
+            $as .= "\x1e".$name.(is_int($value) ? "\x1d" : "\x1f").$with[$name];
+        }
+        if (isset(self::$said[$as])) {
+            return self::$said[$as];
+        }
         $formatter = self::$formatters[$key] ??= self::formatter($key);
         $text = $formatter->format($with);
 
-        return $text === false ? throw new \LogicException(
-            sprintf('The message %s cannot be filled in: %s', $key, $formatter->getErrorMessage()),
-        ) : $text;
+        if ($text === false) {
+            throw new \LogicException(sprintf('The message %s cannot be filled in: %s', $key, $formatter->getErrorMessage()));
+        }
+        if (count(self::$said) >= self::REMEMBERED) {
+            self::$said = [];
+        }
+
+        return self::$said[$as] = $text;
     }
 
     /**

@@ -147,4 +147,18 @@ final class MessagesTest extends TestCase
 
         return $all;
     }
+
+    /** What was said is remembered under all that it was filled in with: no two are taken for each other. */
+    public function testWhatIsRememberedIsWhatWasAsked(): void
+    {
+        $parts = static fn (array $with): string => Messages::say('working.open', $with);
+        self::assertSame('Mass: 3 kg.', $parts(['what' => 'Mass', 'answer' => '3 kg']));
+        self::assertSame('3 kg: Mass.', $parts(['what' => '3 kg', 'answer' => 'Mass']));
+        self::assertSame('3 kg: Mass.', $parts(['answer' => 'Mass', 'what' => '3 kg']));
+        self::assertSame('Mass: 3 kg.', $parts(['answer' => '3 kg', 'what' => 'Mass']));
+        for ($i = 0; $i < 2500; ++$i) {
+            self::assertSame('n: '.$i.'.', $parts(['what' => 'n', 'answer' => (string) $i]));
+        }
+        self::assertSame('Mass: 3 kg.', $parts(['what' => 'Mass', 'answer' => '3 kg']));
+    }
 }

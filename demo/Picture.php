@@ -68,7 +68,10 @@ final class Picture
         }
         $a = -M_PI / 2 + $missing * 0.087;
         for ($i = 0; $i < 26; ++$i) {
-            $this->disc((int) ($cx + (744 + mt_rand(0, 120)) * cos($a + mt_rand(-40, 40) / 400)), (int) ($cy + (744 + mt_rand(0, 120)) * sin($a)), mt_rand(1, 4), [224, 220, 208]);
+            $this->disc(
+                (int) ($cx + (744 + mt_rand(0, 120)) * cos($a + mt_rand(-40, 40) / 400)),
+                (int) ($cy + (744 + mt_rand(0, 120)) * sin($a)), mt_rand(1, 4), [224, 220, 208],
+            );
         }
     }
 
@@ -81,7 +84,10 @@ final class Picture
         foreach ([[330, 160], [980, 700]] as [$x, $y]) {
             $this->disc($x, $y, 58, [110, 112, 114]);
             $this->disc($x - 4, $y - 5, 50, [146, 149, 150]);
-            $this->polygon(array_map(static fn (int $k): array => [$x - 4 + 34 * cos($k * M_PI / 3), $y - 5 + 34 * sin($k * M_PI / 3)], range(0, 5)), [104, 106, 108]);
+            $this->polygon(
+                array_map(static fn (int $k): array => [$x - 4 + 34 * cos($k * M_PI / 3), $y - 5 + 34 * sin($k * M_PI / 3)], range(0, 5)),
+                [104, 106, 108],
+            );
         }
         $x = 246.0;
         $y = 600.0;
@@ -106,7 +112,10 @@ final class Picture
             $centre = 640 + 26 * sin($y / 190.0) * $depth;
             for ($k = -10; $k <= 10; ++$k) {
                 $shade = (int) (58 - 46 * abs($k) / 10);
-                imageline($this->im, (int) ($centre + $half * ($k - 1) / 10), $y, (int) ($centre + $half * $k / 10), $y, $this->veil([24, 16, 10], 127 - $shade));
+                imageline(
+                    $this->im, (int) ($centre + $half * ($k - 1) / 10), $y, (int) ($centre + $half * $k / 10), $y,
+                    $this->veil([24, 16, 10], 127 - $shade),
+                );
             }
         }
         for ($y = 60; $y < self::HEIGHT; $y += (int) (16 + 58 * $y / self::HEIGHT)) {
@@ -142,7 +151,10 @@ final class Picture
         $this->strip(1020, 490, 110, 46, [150, 178, 140], 2);
         imagesetthickness($this->im, 5);
         for ($k = 0; $k < 3; ++$k) {
-            imagearc($this->im, 860, 560 + 20 * $k, 330, 200 - 30 * $k, 20, 170, $this->ink([[170, 48, 40], [38, 38, 40], [208, 178, 60]][$k]));
+            imagearc(
+                $this->im, 860, 560 + 20 * $k, 330, 200 - 30 * $k, 20, 170,
+                $this->ink([[170, 48, 40], [38, 38, 40], [208, 178, 60]][$k]),
+            );
         }
         imagesetthickness($this->im, 1);
     }
@@ -242,7 +254,10 @@ final class Picture
             $x = mt_rand(0, self::WIDTH);
             $y = mt_rand(60, 460);
             for ($k = 0; $k < 14; ++$k) {
-                imagefilledellipse($this->im, $x + mt_rand(-90, 90), $y + mt_rand(-18, 18), mt_rand(60, 190), mt_rand(20, 60), $this->veil([244, 246, 248], 118));
+                imagefilledellipse(
+                    $this->im, $x + mt_rand(-90, 90), $y + mt_rand(-18, 18), mt_rand(60, 190), mt_rand(20, 60),
+                    $this->veil([244, 246, 248], 118),
+                );
             }
         }
         $this->fillDown([92, 116, 70], [74, 92, 54], 700, self::HEIGHT);
@@ -284,15 +299,24 @@ final class Picture
         }
         for ($i = 0; $i < 900 * $rough; ++$i) {
             $d = mt_rand(-3 * $rough, 3 * $rough);
-            imagesetpixel($this->im, mt_rand(0, self::WIDTH - 1), mt_rand(0, self::HEIGHT - 1), self::clamp($this->im, $colour[0] + $d, $colour[1] + $d, $colour[2] + $d));
+            imagesetpixel(
+                $this->im, mt_rand(0, self::WIDTH - 1), mt_rand(0, self::HEIGHT - 1),
+                self::clamp($this->im, $colour[0] + $d, $colour[1] + $d, $colour[2] + $d),
+            );
         }
     }
 
     private function seed(float $x, float $y, float $size, array $colour): void
     {
-        imagefilledellipse($this->im, (int) ($x + $size * 0.3), (int) ($y + $size * 0.4), (int) ($size * 1.7), (int) ($size * 1.3), $this->veil([10, 8, 6], 70));
+        imagefilledellipse(
+            $this->im, (int) ($x + $size * 0.3), (int) ($y + $size * 0.4), (int) ($size * 1.7), (int) ($size * 1.3),
+            $this->veil([10, 8, 6], 70),
+        );
         imagefilledellipse($this->im, (int) $x, (int) $y, (int) ($size * 1.6), (int) ($size * 1.2), $this->ink($colour));
-        imagefilledellipse($this->im, (int) ($x - $size * 0.22), (int) ($y - $size * 0.2), (int) ($size * 0.7), (int) ($size * 0.4), $this->veil([244, 226, 190], 70));
+        imagefilledellipse(
+            $this->im, (int) ($x - $size * 0.22), (int) ($y - $size * 0.2), (int) ($size * 0.7), (int) ($size * 0.4),
+            $this->veil([244, 226, 190], 70),
+        );
     }
 
     private function ruler(int $x, int $y, int $width): void
@@ -311,7 +335,10 @@ final class Picture
     {
         for ($i = 0; $i < $h; ++$i) {
             $d = mt_rand(-$rough, $rough) + (int) (12 * (0.5 - $i / max(1, $h)));
-            imageline($this->im, $x, $y + $i, $x + $w - 1, $y + $i, self::clamp($this->im, $colour[0] + $d, $colour[1] + $d, $colour[2] + $d));
+            imageline(
+                $this->im, $x, $y + $i, $x + $w - 1, $y + $i,
+                self::clamp($this->im, $colour[0] + $d, $colour[1] + $d, $colour[2] + $d),
+            );
         }
     }
 
@@ -322,7 +349,10 @@ final class Picture
             $y = mt_rand($y0, $y1);
             $at = imagecolorat($this->im, min(self::WIDTH - 1, $x), min(self::HEIGHT - 1, $y));
             if ((($at >> 16) & 255) > 140) {
-                imageline($this->im, $x, $y, $x + mt_rand(20, 90), $y + mt_rand(-2, 2), $this->veil(mt_rand(0, 1) === 1 ? [230, 232, 234] : [110, 112, 114], 108));
+                imageline(
+                    $this->im, $x, $y, $x + mt_rand(20, 90), $y + mt_rand(-2, 2),
+                    $this->veil(mt_rand(0, 1) === 1 ? [230, 232, 234] : [110, 112, 114], 108),
+                );
             }
         }
     }
@@ -331,7 +361,10 @@ final class Picture
     {
         for ($y = $from; $y < $to; ++$y) {
             $k = ($y - $from) / max(1, $to - $from);
-            imageline($this->im, 0, $y, self::WIDTH, $y, self::clamp($this->im, (int) ($top[0] + $k * ($bottom[0] - $top[0])), (int) ($top[1] + $k * ($bottom[1] - $top[1])), (int) ($top[2] + $k * ($bottom[2] - $top[2]))));
+            imageline($this->im, 0, $y, self::WIDTH, $y, self::clamp(
+                $this->im, (int) ($top[0] + $k * ($bottom[0] - $top[0])), (int) ($top[1] + $k * ($bottom[1] - $top[1])),
+                (int) ($top[2] + $k * ($bottom[2] - $top[2])),
+            ));
         }
     }
 
@@ -343,7 +376,10 @@ final class Picture
     /** @param list<array{float|int, float|int}> $points */
     private function polygon(array $points, array $colour): void
     {
-        imagefilledpolygon($this->im, array_merge(...array_map(static fn (array $p): array => [(int) $p[0], (int) $p[1]], $points)), $this->ink($colour));
+        imagefilledpolygon(
+            $this->im, array_merge(...array_map(static fn (array $p): array => [(int) $p[0], (int) $p[1]], $points)),
+            $this->ink($colour),
+        );
     }
 
     private function ink(array $c): int
@@ -380,13 +416,18 @@ final class Picture
         for ($y = 0; $y < 48; ++$y) {
             for ($x = 0; $x < 64; ++$x) {
                 $d = hypot(($x - 30) / 32, ($y - 20) / 26);
-                imagesetpixel($shade, $x, $y, (int) imagecolorallocatealpha($shade, 0, 0, 0, (int) max(64, 127 - 34 * max(0.0, $d - 0.45))));
+                imagesetpixel($shade, $x, $y, (int) imagecolorallocatealpha($shade, 0, 0, 0, (int) max(
+                    64, 127 - 34 * max(0.0, $d - 0.45),
+                )));
             }
         }
         imagesavealpha($shade, true);
         imagecopyresampled($this->im, $shade, 0, 0, 0, 0, self::WIDTH, self::HEIGHT, 64, 48);
         for ($i = 0; $i < 90000; ++$i) {
-            imagesetpixel($this->im, mt_rand(0, self::WIDTH - 1), mt_rand(0, self::HEIGHT - 1), $this->veil(mt_rand(0, 1) === 1 ? [255, 255, 255] : [0, 0, 0], 116));
+            imagesetpixel(
+                $this->im, mt_rand(0, self::WIDTH - 1), mt_rand(0, self::HEIGHT - 1),
+                $this->veil(mt_rand(0, 1) === 1 ? [255, 255, 255] : [0, 0, 0], 116),
+            );
         }
         imagejpeg($this->im, $file, 84);
     }

@@ -42,7 +42,9 @@ final class Story
     public function add(string $list, array $fields, string $at, ?string $by = null, ?string $withdrawn = null): string
     {
         $id = is_string($fields['id'] ?? null) ? $fields['id'] : substr($list, 0, 4).'-'.++$this->count;
-        $this->lists[$list][] = ['id' => $id] + $fields + ['origin' => ['createdAt' => $at, 'createdBy' => $by ?? $this->by, 'version' => 1, 'withdrawnBecause' => $withdrawn]];
+        $this->lists[$list][] = ['id' => $id] + $fields + ['origin' => [
+            'createdAt' => $at, 'createdBy' => $by ?? $this->by, 'version' => 1, 'withdrawnBecause' => $withdrawn,
+        ]];
 
         return $id;
     }
@@ -88,7 +90,10 @@ final class Story
                 'method' => $method['id'], 'methodName' => $method['name'], 'methodVersion' => 1, 'rig' => $method['rig'],
                 'channels' => array_map(static fn (array $c): array => ['key' => $c['key'], 'metric' => $c['metric'], 'unit' => $c['unit'], 'instrument' => $c['instrument'], 'resolution' => $c['resolution'], 'whenStopped' => $c['whenStopped'], 'formula' => $c['formula'] ?? ''], $method['channels']),
                 'parameters' => $this->parameters($revision, $article['arm'] ?? ''),
-                'parts' => $this->of('parts', $revision['id'], static fn (array $p): array => array_intersect_key($p, ['name' => 0, 'material' => 0, 'quantity' => 0])),
+                'parts' => $this->of(
+                    'parts', $revision['id'],
+                    static fn (array $p): array => array_intersect_key($p, ['name' => 0, 'material' => 0, 'quantity' => 0]),
+                ),
                 'conditions' => $method['conditions'], 'settings' => $method['settings'],
                 'heldWhen' => $method['heldWhen'] ?? '', 'factors' => $method['factors'] ?? [], 'questions' => $method['questions'] ?? [],
                 'wears' => $method['wears'] ?? true, 'represents' => [],
@@ -103,7 +108,10 @@ final class Story
         }
         foreach ($readings as $key => $reading) {
             $channel = array_values(array_filter($method['channels'], static fn (array $c): bool => $c['key'] === $key))[0];
-            $measure = ['value' => round($reading[0], $reading[1]), 'unit' => $reading[2] ?? $channel['unit'], 'resolution' => 10.0 ** -$reading[1]];
+            $measure = [
+                'value' => round($reading[0], $reading[1]), 'unit' => $reading[2] ?? $channel['unit'],
+                'resolution' => 10.0 ** -$reading[1],
+            ];
             $this->add('readings', ['run' => $id, 'channel' => $key, 'metric' => $channel['metric'], 'typed' => $measure, 'current' => $measure, 'amendments' => [], 'confirmed' => ''], $at, $fields['operator'] ?? null);
         }
 
@@ -147,7 +155,9 @@ final class Story
      */
     private function of(string $list, string $revision, callable $frozen): array
     {
-        return array_values(array_map($frozen, array_filter($this->lists[$list], static fn (array $row): bool => $row['revision'] === $revision)));
+        return array_values(array_map($frozen, array_filter(
+            $this->lists[$list], static fn (array $row): bool => $row['revision'] === $revision,
+        )));
     }
 
     /** @param array<string, mixed> $configuration */

@@ -14,7 +14,11 @@ function rook(): Story
         'conditions' => [['name' => 'wind', 'unit' => 'm/s', 'tolerance' => 1.0, 'states' => []]], 'settings' => [],
         'safety' => ['hazards' => ['loaded line', 'falling load', 'person under the cradle'], 'cautions' => ['Gloves', 'Nobody under the line', 'Away from roads and power lines; local rules for kites come first', 'A second person watches'], 'abort' => 'Bring it down in gusts over 9 m/s, when anybody walks under it, or at the first thunder.', 'needsSignOff' => true], 'before' => [['method' => 'On the kitchen scale', 'levels' => [], 'why' => 'weighed before it flies']], 'tools' => ['Gloves', 'Spare line', 'Wind gauge'], 'setUpMinutes' => 20.0, 'resetMinutes' => 15.0, 'looks' => [['what' => 'wind', 'every' => 5.0, 'after' => null, 'at' => ''], ['what' => 'line at the cleat', 'every' => null, 'after' => null, 'at' => 'when it is up']], 'usesUp' => [['kind' => 'visit', 'what' => 'bed 9', 'amount' => 1.0, 'unit' => '']]], '2026-05-01T18:20:00+00:00');
     $s->add('methods', ['id' => 'm-scale', 'device' => 'rook', 'name' => 'On the kitchen scale', 'purpose' => 'What does it weigh?', 'rig' => '', 'heldWhen' => 'Read off', 'endPoint' => 'Read off', 'notRepresented' => 'Wet line.', 'minutes' => 2.0,
-        'channels' => [['key' => 'mass', 'metric' => 'mass', 'unit' => 'g', 'instrument' => 'Kitchen scale', 'resolution' => 1.0, 'low' => 50.0, 'high' => 2000.0, 'whenStopped' => 'equal']], 'conditions' => [], 'settings' => [],
+        'channels' => [[
+            'key' => 'mass', 'metric' => 'mass', 'unit' => 'g', 'instrument' => 'Kitchen scale', 'resolution' => 1.0,
+            'low' => 50.0, 'high' => 2000.0, 'whenStopped' => 'equal',
+        ]],
+        'conditions' => [], 'settings' => [],
         'safety' => ['hazards' => [], 'cautions' => [], 'abort' => 'Nothing to stop.', 'needsSignOff' => false]], '2026-05-01T18:25:00+00:00');
     $changes = ['B' => [['Cross of carbon tube', 'The wooden one is heavy', 'material', 'mass', -120.0, 'g']], 'C' => [['Line through the middle', 'It hangs askew', 'shape', 'tilt', -6.0, 'deg']], 'D' => [['Vane at the back', 'It still turns with the gusts', 'shape', 'tilt', -3.0, 'deg'], ['Thinner arm', 'Lighter', 'strength', 'mass', -30.0, 'g']]];
     $parent = null;
@@ -23,7 +27,11 @@ function rook(): Story
         $s->add('parameters', ['revision' => 'rook-'.$letter, 'name' => 'arm length', 'measure' => ['value' => [260.0, 240.0, 240.0, 240.0][$i], 'unit' => 'mm', 'resolution' => 1.0]], $day.'T09:20:00+00:00');
         $s->add('articles', ['id' => 'R-'.($i + 1), 'revision' => 'rook-'.$letter, 'serial' => 'R-'.($i + 1), 'lots' => [], 'deviations' => '', 'state' => 'finished'], $day.'T10:00:00+00:00');
         $s->add('trials', ['id' => 'scale-'.$letter, 'revision' => 'rook-'.$letter, 'method' => 'm-scale', 'name' => 'Weighed', 'question' => '', 'plannedRuns' => 1, 'repeats' => 'estimate', 'state' => 'done', 'signOff' => null, 'override' => null], $day.'T11:00:00+00:00');
-        $s->run('scale-'.$letter, 'R-'.($i + 1), $day.'T11:05:00+00:00', ['operator' => 'Yusuf Brandt', 'conditions' => [], 'settings' => [], 'note' => ''], ['mass' => [[548.0, 431.0, 436.0, 402.0][$i], 0]]);
+        $s->run(
+            'scale-'.$letter, 'R-'.($i + 1), $day.'T11:05:00+00:00',
+            ['operator' => 'Yusuf Brandt', 'conditions' => [], 'settings' => [], 'note' => ''],
+            ['mass' => [[548.0, 431.0, 436.0, 402.0][$i], 0]],
+        );
         $flights = [[[14.5, 9, true]], [[12.0, 22, true], [13.5, 15, true]], [[6.5, 24, true], [5.5, 18, false]], [[4.5, 21, true]]][$i];
         $s->add('trials', ['id' => 'flight-'.$letter, 'revision' => 'rook-'.$letter, 'method' => 'm-flight', 'name' => $letter === 'A' ? 'Lofted over bed 9' : 'Flight', 'question' => 'Does it hang level?', 'plannedRuns' => count($flights), 'repeats' => $letter === 'D' ? 'untilItHolds' : 'estimate', 'state' => 'done', 'signOff' => ['by' => 'Yusuf Brandt, with Maren Okafor watching', 'note' => 'Line checked, field closed.'], 'override' => null], $day.'T12:00:00+00:00');
         foreach ($flights as $j => [$tilt, $minutes, $whole]) {

@@ -28,10 +28,12 @@ function wrenBrief(Story $s): void
     $s->add('uses', ['id' => 'use-trays', 'device' => 'wren', 'name' => 'Sowing into tray moulds', 'who' => 'Nurseries', 'where' => 'Bench in a tunnel', 'dropped' => 'Trays move under the seeder, not the seeder over them. A nursery that lends its conveyor for a month would bring it back.'], $at);
     $s->add('uses', ['id' => 'use-hire', 'device' => 'wren', 'name' => 'Hired out by the day', 'who' => 'Whoever hires it, unpractised', 'where' => 'Carried in a car boot', 'dropped' => '', 'loads' => [['what' => 'drop height', 'text' => '0.75 m'], ['what' => 'mass', 'text' => '10.4 kg']]], '2026-04-02T18:00:00+00:00');
     foreach ([
-        ['fill', 'Fill the hopper, gloves on', 'getReady', 'Grower', 'Edge of the field'], ['plate', 'Change the seed plate', 'fit', 'Grower', 'Edge of the field'],
+        ['fill', 'Fill the hopper, gloves on', 'getReady', 'Grower', 'Edge of the field'],
+        ['plate', 'Change the seed plate', 'fit', 'Grower', 'Edge of the field'],
         ['start', 'Switch on and set the spacing', 'begin', 'Grower', 'Head of the bed'], ['sow', 'Walk the bed', 'work', 'Grower', 'Bed'],
         ['brush', 'Reset the brush', 'adjust', 'Grower', 'Bed'], ['turn', 'Turn at the end', 'stop', 'Grower', 'End of the bed'],
-        ['empty', 'Empty what is left', 'empty', 'Grower', 'Edge of the field'], ['clean', 'Clean the sensor window', 'clean', 'Grower', 'Shed'],
+        ['empty', 'Empty what is left', 'empty', 'Grower', 'Edge of the field'],
+        ['clean', 'Clean the sensor window', 'clean', 'Grower', 'Shed'],
         ['lift', 'Lift it into the tailgate', 'carry', 'Grower', 'Track'], ['winter', 'Store it over winter', 'store', 'Grower', 'Shed'],
     ] as $i => [$id, $name, $kind, $who, $where]) {
         $s->add('steps', ['id' => 'step-'.$id, 'device' => 'wren', 'name' => $name, 'kind' => $kind, 'use' => null, 'who' => $who, 'where' => $where, 'place' => $i], $at);
@@ -56,16 +58,28 @@ function wrenWorkshop(Story $s): void
     $file('F', 'cells.svg', 'cutting', $plate(1.85), 'Tobias Lind', '2026-10-01', ['note' => 'Cut from acetal, 3.2 mm']);
     $file('E', 'bracket.stl', 'model', wrenBracket(28.0), 'Tobias Lind', '2026-07-24');
     $file('F', 'bracket.stl', 'model', wrenBracket(31.0), 'Tobias Lind', '2026-10-02');
-    $file('E', 'driver board.txt', 'dataSheet', "Driver board, two channels\nCase temperature at most 85 C at 1.6 A, 25 C ambient\n", 'Ines Caldeira', '2026-07-25', ['ratings' => [['what' => 'driver temperature', 'value' => '85 °C', 'page' => '2']]]);
+    $file(
+        'E', 'driver board.txt', 'dataSheet',
+        "Driver board, two channels\nCase temperature at most 85 C at 1.6 A, 25 C ambient\n", 'Ines Caldeira', '2026-07-25',
+        ['ratings' => [['what' => 'driver temperature', 'value' => '85 °C', 'page' => '2']]],
+    );
     $step = static fn (string $article, string $name, string $who, ?float $minutes, string $at, string $wrong = '', int $scrap = 0, string $noticed = ''): string => $s->add('makings', ['article' => $article, 'name' => $name, 'who' => $who, 'minutes' => $minutes, 'wrong' => $wrong, 'scrap' => $scrap, 'noticed' => $noticed], $at, $who);
     foreach ([['W-09', '2026-08-0', [0, 185, 95, 70, 55], 'Plate warped on the saw', 1], ['W-10', '2026-08-1', [0, 160, 90, 64, 48], '', 0], ['W-11', '2026-10-1', [0, 118, 74, 41, 39], '', 0]] as [$article, $day, $minutes, $wrong, $scrap]) {
         foreach (['Begun', 'Cut the plate', 'Bend and rivet the bracket', 'Wire the driver', 'Put together'] as $i => $name) {
             $isBad = $i === 1 && $wrong !== '';
-            $step($article, $name, $i === 3 ? 'Ines Caldeira' : 'Tobias Lind', (float) $minutes[$i], $day.($i + 1).'T16:00:00+00:00', $isBad ? $wrong : '', $isBad ? $scrap : 0, $isBad ? 'The sheet had been leaning against the stove' : '');
+            $step(
+                $article, $name, $i === 3 ? 'Ines Caldeira' : 'Tobias Lind', (float) $minutes[$i],
+                $day.($i + 1).'T16:00:00+00:00', $isBad ? $wrong : '', $isBad ? $scrap : 0,
+                $isBad ? 'The sheet had been leaning against the stove' : '',
+            );
         }
     }
     foreach ([['Lathe and bench work', 'Tobias Lind', 22.5, 0.0], ['Firmware and wiring', 'Ines Caldeira', 11.0, 0.0], ['Acetal sheet, hopper blank', 'Maren Okafor', null, 96.4]] as $i => [$what, $who, $hours, $cost]) {
-        $s->add('spendings', ['revision' => 'rev-F', 'what' => $what, 'who' => $who, 'hours' => $hours, 'cost' => $cost, 'started' => '', 'stopped' => ''], '2026-10-1'.$i.'T18:00:00+00:00', $who);
+        $s->add(
+            'spendings',
+            ['revision' => 'rev-F', 'what' => $what, 'who' => $who, 'hours' => $hours, 'cost' => $cost, 'started' => '', 'stopped' => ''],
+            '2026-10-1'.$i.'T18:00:00+00:00', $who,
+        );
     }
     $s->add('changes', ['revision' => 'rev-F', 'what' => 'Strap over the lid, for now', 'why' => 'The quick-change lid opened by itself on the slope', 'class' => 'cosmetic', 'effects' => [], 'alters' => ['part:Strap over the lid'], 'verdict' => null, 'verdictNote' => '', 'against' => []], '2026-10-05T09:05:00+00:00', 'Tobias Lind');
     // An article that is made is a run like any other.
@@ -124,12 +138,24 @@ function wrenBeliefs(Story $s): void
 function wrenRequirements(Story $s): void
 {
     $rows = [
-        ['Seeds lie evenly at walking pace', 'spacing error', '%', 12.0, 'atMost', 'mean', true, ['seed=small', 'seed=large'], ['shape', 'firmware', 'setting', 'material']],
+        [
+            'Seeds lie evenly at walking pace', 'spacing error', '%', 12.0, 'atMost', 'mean', true, ['seed=small', 'seed=large'],
+            ['shape', 'firmware', 'setting', 'material'],
+        ],
         ['Few places stay empty', 'misses', '%', 3.0, 'atMost', 'mean', true, [], ['shape', 'firmware', 'setting', 'material']],
         ['Few places get two seeds', 'doubles', '%', 4.0, 'atMost', 'mean', true, [], ['shape', 'firmware', 'setting', 'material']],
-        ['Light to push on a raked bed', 'push force', 'N', 45.0, 'atMost', 'mean', true, ['soil=dry', 'soil=moist', 'ground=level', 'ground=slope'], ['shape', 'strength', 'material']],
-        ['The handle bracket holds on every article', 'bracket load', 'N', 400.0, 'atLeast', 'every', true, [], ['strength', 'shape', 'process']],
-        ['Hopper full, dropped from tailgate height, still seeds', 'survives drop', '%', 80.0, 'atLeast', 'rate', true, ['drop height>=0.75 m'], ['strength', 'shape', 'process']],
+        [
+            'Light to push on a raked bed', 'push force', 'N', 45.0, 'atMost', 'mean', true,
+            ['soil=dry', 'soil=moist', 'ground=level', 'ground=slope'], ['shape', 'strength', 'material'],
+        ],
+        [
+            'The handle bracket holds on every article', 'bracket load', 'N', 400.0, 'atLeast', 'every', true, [],
+            ['strength', 'shape', 'process'],
+        ],
+        [
+            'Hopper full, dropped from tailgate height, still seeds', 'survives drop', '%', 80.0, 'atLeast', 'rate', true,
+            ['drop height>=0.75 m'], ['strength', 'shape', 'process'],
+        ],
         ['A day of sowing on one charge', 'run time', 'h', 6.0, 'atLeast', 'mean', true, [], ['electrical', 'firmware']],
         ['The motor driver stays cool at 30 °C', 'driver temperature', '°C', 75.0, 'atMost', 'mean', true, [], ['electrical', 'firmware']],
         ['Seed changed in gloves in two minutes', 'seed change time', 's', 120.0, 'atMost', 'mean', false, [], ['shape']],
@@ -149,14 +175,25 @@ function wrenRequirements(Story $s): void
 function wrenMethods(Story $s): void
 {
     $channel = static fn (string $key, string $metric, string $unit, string $instrument, float $resolution, float $low, float $high, string $whenStopped = 'equal'): array => ['key' => $key, 'metric' => $metric, 'unit' => $unit, 'instrument' => $instrument, 'resolution' => $resolution, 'low' => $low, 'high' => $high, 'whenStopped' => $whenStopped, 'formula' => ''];
-    $words = static fn (string $name, string ...$states): array => ['name' => $name, 'unit' => '', 'tolerance' => null, 'states' => $states];
-    $number = static fn (string $name, string $unit, float $tolerance): array => ['name' => $name, 'unit' => $unit, 'tolerance' => $tolerance, 'states' => []];
-    $safety = static fn (array $hazards, array $cautions, string $abort, bool $signOff = false): array => ['hazards' => $hazards, 'cautions' => $cautions, 'abort' => $abort, 'needsSignOff' => $signOff];
+    $words = static fn (string $name, string ...$states): array => [
+        'name' => $name, 'unit' => '', 'tolerance' => null, 'states' => $states,
+    ];
+    $number = static fn (string $name, string $unit, float $tolerance): array => [
+        'name' => $name, 'unit' => $unit, 'tolerance' => $tolerance, 'states' => [],
+    ];
+    $safety = static fn (array $hazards, array $cautions, string $abort, bool $signOff = false): array => [
+        'hazards' => $hazards, 'cautions' => $cautions, 'abort' => $abort, 'needsSignOff' => $signOff,
+    ];
     $methods = [
         ['m-belt', 'Seed spacing on the belt', 'How evenly seeds lie when nothing else disturbs them.', 'Greased belt', '200 seeds counted', '200 seeds', 'Soil, slope and the walker; the belt runs at a constant pace.', '', 12.0,
             [$channel('cv', 'spacing error', '%', 'Seed-gap counter', 0.1, 2, 60), $channel('misses', 'misses', '%', 'Seed-gap counter', 0.1, 0, 40), $channel('doubles', 'doubles', '%', 'Seed-gap counter', 0.1, 0, 40), ['key' => 'singles', 'metric' => 'single seeds', 'unit' => '%', 'instrument' => '', 'resolution' => null, 'low' => null, 'high' => null, 'whenStopped' => 'equal', 'formula' => '1 - misses - doubles']],
             [$number('humidity', '%', 8.0)],
-            [['name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1, 'lock' => 'two grub screws', 'low' => 0.2, 'high' => 2.0, 'step' => 0.1, 'more' => 'lets two seeds through', 'way' => 'clockwise, seen from the hopper', 'readOff' => 'with the feeler gauge at the middle bristle', 'tool' => '2 mm hex key']],
+            [[
+                'name' => 'brush gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1, 'lock' => 'two grub screws',
+                'low' => 0.2, 'high' => 2.0, 'step' => 0.1, 'more' => 'lets two seeds through',
+                'way' => 'clockwise, seen from the hopper', 'readOff' => 'with the feeler gauge at the middle bristle',
+                'tool' => '2 mm hex key',
+            ]],
             $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
         ['m-push', 'Push force on a raked bed', 'What it takes to walk it.', 'Test bed, 20 m', 'Pushed the whole 20 m', '20 m at walking pace', 'Wet clay and crop residue.', '', 15.0,
             [$channel('push', 'push force', 'N', 'Load cell with unit button', 0.1, 10, 120) + ['lasts' => 0.6, 'difference' => 3.0, 'tared' => true]],
@@ -186,7 +223,12 @@ function wrenMethods(Story $s): void
             $safety(['moving belt', 'moving plate'], ['Sleeves and hair tied back', 'Motor off before reaching in'], 'Stop when the plate jams or the belt runs off its rollers.')],
         ['m-gap', 'Brush gap by eye', 'Which gap lets one seed at a time past?', 'Greased belt', '', 'The plate has gone round twenty times', 'Damp seed.', '', 4.0,
             [], [$number('humidity', '%', 8.0)],
-            [['name' => 'brush gap', 'unit' => 'mm', 'intended' => null, 'tolerance' => 0.05, 'lock' => 'two grub screws', 'low' => 0.2, 'high' => 2.0, 'step' => 0.1, 'more' => 'lets two seeds through', 'way' => 'clockwise, seen from the hopper', 'readOff' => 'with the feeler gauge at the middle bristle', 'tool' => '2 mm hex key']],
+            [[
+                'name' => 'brush gap', 'unit' => 'mm', 'intended' => null, 'tolerance' => 0.05, 'lock' => 'two grub screws',
+                'low' => 0.2, 'high' => 2.0, 'step' => 0.1, 'more' => 'lets two seeds through',
+                'way' => 'clockwise, seen from the hopper', 'readOff' => 'with the feeler gauge at the middle bristle',
+                'tool' => '2 mm hex key',
+            ]],
             $safety(['moving plate'], ['Motor off before reaching in'], 'Stop when the plate jams.')],
         ['m-rating', 'Growers rate the handling', 'How growers like it, blind to which tread is on.', 'Test bed, 20 m', 'Rated after three passes', 'Three passes', 'A whole day of work.', '', 20.0,
             [$channel('rating', 'handling rating', '%', 'Rating sheet', 1.0, 0, 100)],
@@ -216,23 +258,34 @@ function wrenMethods(Story $s): void
 /** @return array<string, array<string, mixed>> how each method is gone about, by its identifier */
 function wrenConduct(): array
 {
-    $uses = static fn (string $kind, string $what, float $amount = 1.0, string $unit = ''): array => ['kind' => $kind, 'what' => $what, 'amount' => $amount, 'unit' => $unit];
-    $first = static fn (string $method, string $why, array $levels = []): array => ['method' => $method, 'levels' => $levels, 'why' => $why];
+    $uses = static fn (string $kind, string $what, float $amount = 1.0, string $unit = ''): array => [
+        'kind' => $kind, 'what' => $what, 'amount' => $amount, 'unit' => $unit,
+    ];
+    $first = static fn (string $method, string $why, array $levels = []): array => [
+        'method' => $method, 'levels' => $levels, 'why' => $why,
+    ];
 
     return [
         'm-belt' => [
-            'tools' => ['2 mm hex key', 'Brush for the gate'], 'setUpMinutes' => 20.0, 'resetMinutes' => 3.0, 'changeMinutes' => 5.0, 'use' => 'use-beds',
+            'tools' => ['2 mm hex key', 'Brush for the gate'], 'setUpMinutes' => 20.0, 'resetMinutes' => 3.0,
+            'changeMinutes' => 5.0, 'use' => 'use-beds',
             'carries' => [['what' => 'speed', 'text' => '4 km/h'], ['what' => 'payload', 'text' => '0.6 kg']],
             'looks' => [['what' => 'the belt tracks in the middle', 'every' => 4.0, 'after' => null, 'at' => '']],
             'usesUp' => [$uses('material', 'seed', 40.0, 'g')],
         ],
         'm-push' => [
             'tools' => ['Rake', 'Tape of 20 m'], 'setUpMinutes' => 25.0, 'resetMinutes' => 6.0, 'use' => 'use-beds',
-            'carries' => [['what' => 'mass', 'text' => '10.4 kg'], ['what' => 'speed', 'text' => '4 km/h'], ['what' => 'payload', 'text' => '1.5 kg'], ['what' => 'length of a bed', 'text' => '20 m']],
+            'carries' => [
+                ['what' => 'mass', 'text' => '10.4 kg'], ['what' => 'speed', 'text' => '4 km/h'],
+                ['what' => 'payload', 'text' => '1.5 kg'], ['what' => 'length of a bed', 'text' => '20 m'],
+            ],
             'before' => [$first('Seed spacing on the belt', 'indoors before outdoors')], 'usesUp' => [$uses('visit', 'test bed', 0.1)],
         ],
         'm-bracket' => [
-            'constants' => [['key' => 'ratio', 'name' => 'Ratio of the lever', 'value' => 4.0, 'unit' => '1', 'u' => 0.02], ['key' => 'hook', 'name' => 'Hook and chain', 'value' => 11.5, 'unit' => 'N', 'u' => 0.3]],
+            'constants' => [
+                ['key' => 'ratio', 'name' => 'Ratio of the lever', 'value' => 4.0, 'unit' => '1', 'u' => 0.02],
+                ['key' => 'hook', 'name' => 'Hook and chain', 'value' => 11.5, 'unit' => 'N', 'u' => 0.3],
+            ],
             'tools' => ['Feeler gauge', '13 mm spanner'], 'reference' => 'W-02', 'setUpMinutes' => 30.0, 'resetMinutes' => 10.0,
             'usesUp' => [$uses('article', 'handle bracket')],
         ],
@@ -244,11 +297,17 @@ function wrenConduct(): array
         'm-driver' => [
             'tools' => ['Fuse 7.5 A, two spare'], 'setUpMinutes' => 15.0, 'resetMinutes' => 5.0,
             'ready' => [['what' => 'driver is at room temperature', 'minutes' => 90.0]],
-            'looks' => [['what' => 'supply current', 'every' => 10.0, 'after' => null, 'at' => ''], ['what' => 'smell at the housing', 'every' => null, 'after' => 30.0, 'at' => '']],
+            'looks' => [['what' => 'supply current', 'every' => 10.0, 'after' => null, 'at' => ''], [
+                'what' => 'smell at the housing', 'every' => null, 'after' => 30.0, 'at' => '',
+            ]],
         ],
-        'm-battery' => ['ready' => [['what' => 'battery was charged for eight hours', 'minutes' => null]], 'setUpMinutes' => 10.0, 'resetMinutes' => 10.0],
+        'm-battery' => [
+            'ready' => [['what' => 'battery was charged for eight hours', 'minutes' => null]], 'setUpMinutes' => 10.0,
+            'resetMinutes' => 10.0,
+        ],
         'm-rating' => [
-            'before' => [$first('Push force on a raked bed', 'by the team before by growers')], 'usesUp' => [$uses('visit', 'a grower', 0.33), $uses('money', 'thanks to the grower', 5.0, 'EUR')],
+            'before' => [$first('Push force on a raked bed', 'by the team before by growers')],
+            'usesUp' => [$uses('visit', 'a grower', 0.33), $uses('money', 'thanks to the grower', 5.0, 'EUR')],
         ],
     ];
 }
@@ -294,18 +353,27 @@ function wrenRevisions(Story $s): void
     $parts = [
         ['Frame', 'steel tube', 1, ['A' => 31.0, 'B' => 26.5, 'C' => 26.5, 'D' => 26.5, 'D′' => 26.5, 'E' => 26.5, 'F' => 26.5]],
         ['Seed plate', ['A' => 'printed PLA', 'B' => 'PVC sheet', 'C' => 'PVC sheet, antistatic', 'D' => 'PVC sheet, antistatic', 'D′' => 'PVC sheet, antistatic', 'E' => 'acetal sheet', 'F' => 'acetal sheet'], 3, ['A' => 2.2, 'B' => 3.4, 'C' => 4.1, 'D' => 4.1, 'D′' => 4.1, 'E' => 5.2, 'F' => 5.9]],
-        ['Singulator', ['D' => 'nylon brush', 'D′' => 'rubber lip', 'E' => 'nylon brush', 'F' => 'nylon brush'], 1, ['D' => 3.9, 'D′' => 2.6, 'E' => 3.9, 'F' => 3.9]],
+        [
+            'Singulator', ['D' => 'nylon brush', 'D′' => 'rubber lip', 'E' => 'nylon brush', 'F' => 'nylon brush'], 1,
+            ['D' => 3.9, 'D′' => 2.6, 'E' => 3.9, 'F' => 3.9],
+        ],
         ['Handle bracket', ['A' => 'steel 2 mm', 'B' => 'steel 2 mm', 'C' => 'aluminium 3 mm', 'D' => 'aluminium 3 mm, welded gusset', 'D′' => 'aluminium 3 mm, welded gusset', 'E' => 'aluminium 3 mm, welded gusset', 'F' => 'aluminium 3 mm, riveted gusset'], 2, ['A' => 3.1, 'B' => 3.1, 'C' => 4.4, 'D' => 7.2, 'D′' => 7.2, 'E' => 7.2, 'F' => 5.6]],
         ['Hopper', 'polyethylene', 1, ['A' => 8.0, 'B' => 8.0, 'C' => 8.0, 'D' => 9.5, 'D′' => 9.5, 'E' => 9.5, 'F' => 11.2]],
         ['Stepper motor', '', 1, ['A' => 14.9, 'B' => 14.9, 'C' => 14.9, 'D' => 14.9, 'D′' => 14.9, 'E' => 14.9, 'F' => 14.9]],
         ['Driver board', '', 1, ['A' => 9.8, 'B' => 9.8, 'C' => 16.4, 'D' => 16.4, 'D′' => 16.4, 'E' => 19.7, 'F' => 19.7]],
         ['Optical gate', '', 1, ['B' => 6.2, 'C' => 6.2, 'D' => 6.2, 'D′' => 6.2, 'E' => 6.2, 'F' => 6.2]],
         ['Battery 12 V 7 Ah', '', 1, ['A' => 24.0, 'B' => 24.0, 'C' => 24.0, 'D' => 24.0, 'D′' => 24.0, 'E' => 24.0, 'F' => 24.0]],
-        ['Ground wheel', 'rubber on steel', 1, ['A' => 12.5, 'B' => 12.5, 'C' => 15.8, 'D' => 15.8, 'D′' => 15.8, 'E' => 15.8, 'F' => 15.8]],
+        ['Ground wheel', 'rubber on steel', 1, [
+            'A' => 12.5, 'B' => 12.5, 'C' => 15.8, 'D' => 15.8, 'D′' => 15.8, 'E' => 15.8, 'F' => 15.8,
+        ]],
         ['Fasteners and wire', '', 1, ['A' => 9.0, 'B' => 9.0, 'C' => 9.6, 'D' => 10.4, 'D′' => 10.4, 'E' => 10.4, 'F' => 11.1]],
     ];
     // In grams; nobody weighed the wire.
-    $masses = ['Frame' => 2310.0, 'Seed plate' => 84.0, 'Singulator' => 62.0, 'Handle bracket' => 148.0, 'Hopper' => 640.0, 'Stepper motor' => 385.0, 'Driver board' => 71.0, 'Optical gate' => 46.0, 'Battery 12 V 7 Ah' => 2150.0, 'Ground wheel' => 890.0];
+    $masses = [
+        'Frame' => 2310.0, 'Seed plate' => 84.0, 'Singulator' => 62.0, 'Handle bracket' => 148.0, 'Hopper' => 640.0,
+        'Stepper motor' => 385.0, 'Driver board' => 71.0, 'Optical gate' => 46.0, 'Battery 12 V 7 Ah' => 2150.0,
+        'Ground wheel' => 890.0,
+    ];
     foreach ($parts as [$name, $material, $quantity, $costs]) {
         foreach ($costs + ['E′' => $costs['E']] as $letter => $cost) {
             $s->add('parts', ['revision' => 'rev-'.$letter, 'name' => $name, 'material' => is_array($material) ? $material[$letter === 'E′' ? 'E' : $letter] : $material, 'quantity' => (float) $quantity, 'cost' => $cost, 'note' => '', 'mass' => $masses[$name] ?? null] + match (true) {
@@ -318,10 +386,15 @@ function wrenRevisions(Story $s): void
     $s->add('parts', ['revision' => 'rev-F', 'name' => 'Strap over the lid', 'material' => 'rubber', 'quantity' => 1.0, 'cost' => 0.8, 'note' => 'Until the quick-change lid has a catch of its own', 'mass' => 12.0, 'standing' => 'forNow'], '2026-10-05T09:10:00+00:00', 'Tobias Lind');
     $units = [
         ['W-01', 'A', ['plate sheet: printed'], 'Plate printed in two halves and glued.', 'mockup'],
-        ['W-02', 'B', ['plate sheet: P-11'], '', 'bare'], ['W-03', 'B', ['plate sheet: P-11'], 'Wheel fork bent by 2 mm and straightened.', 'finished'],
-        ['W-04', 'C', ['plate sheet: P-23'], '', 'finished'], ['W-05', 'C', ['plate sheet: P-23'], 'Antistatic coat thin on one side.', 'finished'],
+        ['W-02', 'B', ['plate sheet: P-11'], '', 'bare'],
+        ['W-03', 'B', ['plate sheet: P-11'], 'Wheel fork bent by 2 mm and straightened.', 'finished'],
+        ['W-04', 'C', ['plate sheet: P-23'], '', 'finished'],
+        ['W-05', 'C', ['plate sheet: P-23'], 'Antistatic coat thin on one side.', 'finished'],
         ['W-06', 'D', ['plate sheet: P-31', 'brush: B-2'], '', 'finished'],
-        ['W-07', 'D', ['plate sheet: P-33', 'brush: B-2'], 'Plate sheet from another batch than W-06; nobody noticed until September.', 'finished'],
+        [
+            'W-07', 'D', ['plate sheet: P-33', 'brush: B-2'],
+            'Plate sheet from another batch than W-06; nobody noticed until September.', 'finished',
+        ],
         ['W-08', 'D′', ['plate sheet: P-31', 'lip: L-1'], '', 'finished'],
         ['W-09', 'E', ['plate sheet: Q-02', 'brush: B-2'], '', 'finished'],
         ['W-10', 'E', ['plate sheet: Q-02', 'brush: B-4'], 'Brush from a new batch, a little stiffer.', 'finished'],
@@ -339,7 +412,10 @@ function wrenRevisions(Story $s): void
 function wrenLayouts(): array
 {
     $layout = static fn (string $kind, array $levels, array $arms, int $repeats, string $order, array $leftOut = []): array => ['layout' => [
-        'kind' => $kind, 'levels' => array_map(static fn (string $name, array $of): array => ['name' => $name, 'levels' => $of], array_keys($levels), $levels),
+        'kind' => $kind,
+        'levels' => array_map(
+            static fn (string $name, array $of): array => ['name' => $name, 'levels' => $of], array_keys($levels), $levels,
+        ),
         'arms' => $arms, 'repeats' => $repeats, 'order' => $order, 'seed' => 7, 'leftOut' => $leftOut,
     ]];
 
@@ -357,16 +433,22 @@ function wrenLayouts(): array
 /** @return list<array<string, mixed>> five cell shapes that are compared within one build */
 function wrenShapes(): array
 {
-    $arm = static fn (string $name, string $eliminated = ''): array => ['name' => $name, 'values' => [['name' => 'cell shape', 'text' => $name]], 'planned' => 1, 'eliminated' => $eliminated];
+    $arm = static fn (string $name, string $eliminated = ''): array => [
+        'name' => $name, 'values' => [['name' => 'cell shape', 'text' => $name]], 'planned' => 1, 'eliminated' => $eliminated,
+    ];
 
-    return [$arm('round'), $arm('oval'), $arm('bevelled'), $arm('slot'), $arm('keyhole', 'Beet seed wedges in the neck, seen by hand before a plate was cut.')];
+    return [$arm('round'), $arm('oval'), $arm('bevelled'), $arm('slot'), $arm(
+        'keyhole', 'Beet seed wedges in the neck, seen by hand before a plate was cut.',
+    )];
 }
 
 function wrenTrials(Story $s): void
 {
     $trial = static fn (string $id, string $letter, string $method, string $name, string $question, int $planned, string $day, string $repeats = 'estimate', string $state = 'done'): string => $s->add('trials', ['id' => $id, 'revision' => 'rev-'.$letter, 'method' => $method, 'name' => $name, 'question' => $question, 'plannedRuns' => $planned, 'repeats' => $repeats, 'state' => $state, 'override' => null] + (wrenLayouts()[$id] ?? []), $day.'T07:30:00+00:00', 'Yusuf Brandt');
     $at = static fn (string $day, int $minute): string => gmdate(DATE_ATOM, (int) strtotime($day.' 08:00 UTC') + 60 * $minute);
-    $found = static fn (array $pairs): array => array_map(static fn (string $n, string $t): array => ['name' => $n, 'text' => $t], array_keys($pairs), array_values($pairs));
+    $found = static fn (array $pairs): array => array_map(
+        static fn (string $n, string $t): array => ['name' => $n, 'text' => $t], array_keys($pairs), array_values($pairs),
+    );
 
     // Spacing on the belt: revision => day, units, runs, error, misses, doubles, humidity, gap
     $belt = [
@@ -377,7 +459,10 @@ function wrenTrials(Story $s): void
         ['F', '2026-10-20', ['W-11'], 16, 11.1, 2.6, 3.3, 44, 0.8],
     ];
     foreach ($belt as [$letter, $day, $units, $runs, $error, $misses, $doubles, $humidity, $gap]) {
-        $id = $trial('t-belt-'.$letter, $letter, 'm-belt', 'Belt, '.($letter === 'F' ? 'both seed sizes' : 'standard pace'), 'How even is the spacing at walking pace?', $runs, $day);
+        $id = $trial(
+            't-belt-'.$letter, $letter, 'm-belt', 'Belt, '.($letter === 'F' ? 'both seed sizes' : 'standard pace'),
+            'How even is the spacing at walking pace?', $runs, $day,
+        );
         for ($i = 0; $i < $runs; ++$i) {
             $damp = Story::normal($humidity, 4);
             // The PVC plates swell in damp air, which is what makes the doubles; nobody knew until D.
@@ -388,7 +473,8 @@ function wrenTrials(Story $s): void
             $gapText = $gap === null ? [] : ['brush gap' => ($moved ? '1.4 mm' : number_format($gap + ($letter === 'E' || $letter === 'F' ? Story::normal(0, 0.03) : 0), 1).' mm')];
             $run = [
                 'operator' => $i % 2 === 0 ? 'Yusuf Brandt' : 'Ines Caldeira',
-                'levels' => $found(['seed' => $large ? 'large' : 'small']), 'conditions' => $found(['humidity' => $unknown ? 'unknown' : round($damp).' %']),
+                'levels' => $found(['seed' => $large ? 'large' : 'small']),
+                'conditions' => $found(['humidity' => $unknown ? 'unknown' : round($damp).' %']),
                 'settings' => $found($gapText), 'note' => '',
             ];
             if ($moved) {
@@ -414,7 +500,8 @@ function wrenTrials(Story $s): void
     $id = $trial('t-gap-E', 'E', 'm-gap', 'Which gap?', 'Which gap lets one seed at a time past?', 0, '2026-08-10');
     foreach ([['0.2 mm', 'low'], ['2 mm', 'high'], ['1.1 mm', 'high'], ['0.7 mm', 'low'], ['0.9 mm', 'high'], ['0.8 mm', 'good']] as $i => [$gap, $stands]) {
         $s->run($id, 'W-09', $at('2026-08-10', 9 * $i), [
-            'operator' => 'Tobias Lind', 'conditions' => $found(['humidity' => '56 %']), 'settings' => $found(['brush gap' => $gap]), 'note' => '', 'stands' => $stands,
+            'operator' => 'Tobias Lind', 'conditions' => $found(['humidity' => '56 %']),
+            'settings' => $found(['brush gap' => $gap]), 'note' => '', 'stands' => $stands,
         ], []);
     }
 
@@ -433,7 +520,9 @@ function wrenTrials(Story $s): void
                 $s->amendLast(40.2, 'N', 0.1, 'The load cell was showing kgf', 'Yusuf Brandt', $at($day, 18 * $i + 3));
                 continue;
             }
-            $s->run($id, $units[$i % count($units)], $at($day, 18 * $i), $run, ['push' => $letter === 'C' && $i === 2 ? [$force / 4.4482216, 1, 'lbf'] : [$force, 1]]);
+            $s->run($id, $units[$i % count($units)], $at($day, 18 * $i), $run, [
+                'push' => $letter === 'C' && $i === 2 ? [$force / 4.4482216, 1, 'lbf'] : [$force, 1],
+            ]);
         }
     }
 
@@ -453,9 +542,16 @@ function wrenTrials(Story $s): void
     }
 
     // Drop ladder: a fresh hopper for each try. E and F both pass the highest rung: nothing told apart.
-    $ladder = ['B' => ['2026-04-14', [[0.5, 1, 1], [0.75, 0, 2]]], 'C' => ['2026-05-19', [[0.5, 2, 2], [0.75, 1, 2], [1.0, 0, 1]]], 'D' => ['2026-06-29', [[0.5, 2, 2], [0.75, 3, 3], [1.0, 2, 3]]], 'E' => ['2026-08-27', [[0.75, 3, 3], [1.0, 6, 6]]], 'F' => ['2026-11-05', [[0.75, 3, 3], [1.0, 6, 6]]]];
+    $ladder = [
+        'B' => ['2026-04-14', [[0.5, 1, 1], [0.75, 0, 2]]], 'C' => ['2026-05-19', [[0.5, 2, 2], [0.75, 1, 2], [1.0, 0, 1]]],
+        'D' => ['2026-06-29', [[0.5, 2, 2], [0.75, 3, 3], [1.0, 2, 3]]], 'E' => ['2026-08-27', [[0.75, 3, 3], [1.0, 6, 6]]],
+        'F' => ['2026-11-05', [[0.75, 3, 3], [1.0, 6, 6]]],
+    ];
     foreach ($ladder as $letter => [$day, $rungs]) {
-        $id = $trial('t-drop-'.$letter, $letter, 'm-drop', 'Drop ladder to 1 m', 'From which height does the full hopper still seed?', array_sum(array_column($rungs, 2)), $day, $letter === 'B' ? 'ruleOutLuck' : 'estimate');
+        $id = $trial(
+            't-drop-'.$letter, $letter, 'm-drop', 'Drop ladder to 1 m', 'From which height does the full hopper still seed?',
+            array_sum(array_column($rungs, 2)), $day, $letter === 'B' ? 'ruleOutLuck' : 'estimate',
+        );
         $n = 0;
         foreach ($rungs as [$height, $held, $tried]) {
             for ($i = 0; $i < $tried; ++$i) {
@@ -508,14 +604,27 @@ function wrenTrials(Story $s): void
     wrenTruckBed($s, $trial, $at, $found);
     wrenRework($s, $trial, $at, $found);
 
-    $s->add('happenings', ['article' => 'W-11', 'kind' => 'transported', 'at' => '2026-11-19T06:40:00+00:00', 'note' => 'in the trailer, up the lane'], '2026-11-19T06:40:00+00:00', 'Yusuf Brandt');
+    $s->add(
+        'happenings',
+        ['article' => 'W-11', 'kind' => 'transported', 'at' => '2026-11-19T06:40:00+00:00', 'note' => 'in the trailer, up the lane'],
+        '2026-11-19T06:40:00+00:00', 'Yusuf Brandt',
+    );
     // The brush has not been looked at since W-11 came back from the lane.
-    $id = $trial('t-lane-F', 'F', 'm-belt', 'Belt after the lane', 'Did the lane shake anything loose?', 3, '2026-11-20', 'ruleOutLuck', 'running');
+    $id = $trial(
+        't-lane-F', 'F', 'm-belt', 'Belt after the lane', 'Did the lane shake anything loose?', 3, '2026-11-20', 'ruleOutLuck',
+        'running',
+    );
     $s->run($id, 'W-11', $at('2026-11-20', 0), ['operator' => 'Yusuf Brandt', 'outcome' => null, 'levels' => $found(['seed' => 'small']), 'conditions' => [], 'settings' => [], 'note' => '', 'forecast' => [['name' => 'cv', 'text' => '8-11']]], []);
 
     // Two runs that were begun this week and are not finished.
-    $trial('t-drop-F2', 'F', 'm-drop', 'Drop ladder with the strap off', 'Does the lid hold without the strap?', 6, '2026-11-19', 'ruleOutLuck', 'planned');
-    $id = $trial('t-slope-F', 'F', 'm-push', 'Slope behind the barn', 'Does it still push under 45 N on the slope?', 6, '2026-11-18', 'estimate', 'running');
+    $trial(
+        't-drop-F2', 'F', 'm-drop', 'Drop ladder with the strap off', 'Does the lid hold without the strap?', 6, '2026-11-19',
+        'ruleOutLuck', 'planned',
+    );
+    $id = $trial(
+        't-slope-F', 'F', 'm-push', 'Slope behind the barn', 'Does it still push under 45 N on the slope?', 6, '2026-11-18',
+        'estimate', 'running',
+    );
     foreach ([41.9, 43.4] as $i => $force) {
         $s->run($id, 'W-11', $at('2026-11-18', 18 * $i), ['operator' => 'Yusuf Brandt', 'conditions' => $found(['soil' => 'dry', 'ground' => 'slope', 'soil moisture' => '']), 'settings' => [], 'note' => ''] + ($i === 1 ? ['outcome' => null] : []), ['push' => [$force, 1]]);
     }
@@ -524,9 +633,12 @@ function wrenTrials(Story $s): void
 /** How the driver warmed up over its hour, read off the logger every four minutes. */
 function wrenCourse(Story $s, string $run, string $at): void
 {
-    $lines = array_map(static fn (int $m): string => sprintf('%d; %.1f', $m, 72.6 - 42.4 * exp(-$m / 13.0) + 0.4 * sin($m)), range(0, 60, 4));
+    $lines = array_map(
+        static fn (int $m): string => sprintf('%d; %.1f', $m, 72.6 - 42.4 * exp(-$m / 13.0) + 0.4 * sin($m)), range(0, 60, 4),
+    );
     $s->add('courses', ['run' => $run, 'name' => 'driver temperature', 'text' => implode("\n", $lines), 'unit' => '°C', 'timeUnit' => 'min', 'marks' => [
-        ['kind' => 'first', 'value' => 60.0, 'from' => null, 'to' => null], ['kind' => 'peak', 'value' => null, 'from' => null, 'to' => null],
+        ['kind' => 'first', 'value' => 60.0, 'from' => null, 'to' => null],
+        ['kind' => 'peak', 'value' => null, 'from' => null, 'to' => null],
         ['kind' => 'mean', 'value' => null, 'from' => 2400.0, 'to' => 3600.0],
         ['kind' => 'standard', 'value' => 60.0, 'from' => null, 'to' => null, 'start' => 20.0, 'around' => null],
     ]], $at, 'Ines Caldeira');
@@ -536,7 +648,8 @@ function wrenCourse(Story $s, string $run, string $at): void
 function wrenOddThings(Story $s, string $run, string $at): void
 {
     foreach ([
-        ['Current settles at 1.4 A', 724.0, false, ''], ['Smell at the housing, gone after a minute', 1871.5, true, 'Varnish of the new box heater; not there on the bench alone'],
+        ['Current settles at 1.4 A', 724.0, false, ''],
+        ['Smell at the housing, gone after a minute', 1871.5, true, 'Varnish of the new box heater; not there on the bench alone'],
         ['Temperature falls by two degrees by itself', 2406.0, true, ''],
     ] as [$text, $after, $odd, $explained]) {
         $s->add('observations', ['revision' => 'rev-F', 'run' => $run, 'text' => $text, 'saidBy' => '', 'after' => $after, 'odd' => $odd, 'explained' => $explained], $at, 'Ines Caldeira');
@@ -546,7 +659,10 @@ function wrenOddThings(Story $s, string $run, string $at): void
 /** Four of the five shapes over four seed lots: the lots differ far more than the shapes do. */
 function wrenShapeTrial(Story $s, callable $trial, callable $at, callable $found): void
 {
-    $id = $trial('t-shapes-E', 'E′', 'm-shapes', 'Cell shapes on four lots of seed', 'Which cell takes up the fewest pairs?', 32, '2026-09-23');
+    $id = $trial(
+        't-shapes-E', 'E′', 'm-shapes', 'Cell shapes on four lots of seed', 'Which cell takes up the fewest pairs?', 32,
+        '2026-09-23',
+    );
     $n = 0;
     foreach (['radish R-4' => 3.0, 'carrot C-9' => 6.4, 'onion O-2' => 4.6, 'beet B-7' => 2.2] as $lot => $doubles) {
         foreach (['round' => 0.0, 'oval' => -0.1, 'bevelled' => -0.9, 'slot' => 0.7] as $shape => $more) {
@@ -558,7 +674,9 @@ function wrenShapeTrial(Story $s, callable $trial, callable $at, callable $found
                 }
                 $run = ['operator' => 'Ines Caldeira', 'levels' => $found(['seed lot' => $lot]), 'conditions' => $found(['humidity' => '46 %']), 'settings' => [], 'note' => '']
                     + ($isLost ? ['outcome' => 'lost', 'outcomeReason' => 'The plate fell on the floor and cracked on the way to the rig'] : []);
-                $s->run($id, $plate, $at('2026-09-23', 11 * $n++), $run, $isLost ? [] : ['doubles' => [max(0.1, Story::normal($doubles + $more, 0.22)), 1]]);
+                $s->run($id, $plate, $at('2026-09-23', 11 * $n++), $run, $isLost ? [] : ['doubles' => [
+                    max(0.1, Story::normal($doubles + $more, 0.22)), 1,
+                ]]);
             }
         }
     }
@@ -570,7 +688,8 @@ function wrenTruckBed(Story $s, callable $trial, callable $at, callable $found):
     $id = $trial('t-drop-E-truck', 'E', 'm-drop', 'Off the truck bed, 1.2 m', 'Does it stand a truck too?', 2, '2026-09-02');
     foreach ([true, false] as $i => $good) {
         $s->run($id, 'W-10', $at('2026-09-02', 22 * $i), [
-            'operator' => 'Tobias Lind', 'levels' => $found(['drop height' => '1.20 m']), 'conditions' => $found(['surface' => 'packed soil']), 'settings' => [], 'note' => '',
+            'operator' => 'Tobias Lind', 'levels' => $found(['drop height' => '1.20 m']),
+            'conditions' => $found(['surface' => 'packed soil']), 'settings' => [], 'note' => '',
         ] + ($good ? [] : ['outcome' => 'failed', 'outcomeReason' => 'Hopper seam split, seed on the ground']), []);
     }
 }
@@ -609,7 +728,9 @@ function wrenFindings(Story $s): void
         $drop = str_starts_with((string) $run['trial'], 't-drop');
         $s->add('failures', ['id' => 'fail-'.++$n, 'revision' => 'rev-'.$letter, 'run' => $run['id'], 'article' => $run['article'], 'question' => $drop ? 'held' : '', 'mode' => $drop ? 'Hopper seam split' : 'Double seeds', 'place' => $drop ? 'hopper, rear seam' : 'seed plate', 'consequence' => $drop ? 'major' : 'minor', 'stage' => $drop ? 'landing' : 'sowing', 'note' => ''], (string) $run['startedAt'], (string) $run['operator']);
     }
-    $bracketRuns = static fn (string $letter): array => array_values(array_filter($s->lists['runs'], static fn (array $r): bool => $r['trial'] === 't-bracket-'.$letter && $r['outcome'] === 'failed'));
+    $bracketRuns = static fn (string $letter): array => array_values(array_filter(
+        $s->lists['runs'], static fn (array $r): bool => $r['trial'] === 't-bracket-'.$letter && $r['outcome'] === 'failed',
+    ));
     foreach (['A' => 1, 'B' => 2, 'C' => 3, 'F' => 2] as $letter => $count) {
         foreach (array_slice($bracketRuns($letter), 0, $count) as $run) {
             $s->add('failures', ['id' => 'bracket-'.$letter.'-'.++$n, 'revision' => 'rev-'.$letter, 'run' => $run['id'], 'article' => null, 'mode' => 'Bracket cracked', 'place' => $letter === 'F' ? 'handle bracket, at the rivets' : 'handle bracket, inner bend', 'consequence' => 'dangerous', 'stage' => 'loading', 'question' => 'carries', 'note' => $letter === 'F' ? 'The crack starts at the lower rivet hole.' : ''], (string) $run['startedAt'], 'Tobias Lind');
@@ -640,9 +761,15 @@ function wrenFindings(Story $s): void
         $s->add('failures', ['id' => $id, 'revision' => 'rev-'.$letter, 'run' => null, 'article' => null, 'mode' => $mode, 'place' => $place, 'consequence' => $severity, 'stage' => 'field', 'note' => $note], $day.'T15:00:00+00:00', 'Yusuf Brandt');
     }
     $causes = [
-        ['double-B', 'Static charge makes small seeds stick to the plate', 'design', 'ruledOut', 'The antistatic coat of C changed nothing: 9.9 % doubles against 10.6 %, which cannot be told apart.'],
+        [
+            'double-B', 'Static charge makes small seeds stick to the plate', 'design', 'ruledOut',
+            'The antistatic coat of C changed nothing: 9.9 % doubles against 10.6 %, which cannot be told apart.',
+        ],
         ['double-C1', 'Static charge makes small seeds stick to the plate', 'design', 'ruledOut', 'Ruled out by the coat of C itself.'],
-        ['double-D', 'PVC plate swells in damp air and lifts the seeds past the brush', 'design', 'confirmed', 'Doubles follow humidity on B, C and D; the plate grew 0.21 mm in a damp week. The acetal plate of E does not follow it.'],
+        [
+            'double-D', 'PVC plate swells in damp air and lifts the seeds past the brush', 'design', 'confirmed',
+            'Doubles follow humidity on B, C and D; the plate grew 0.21 mm in a damp week. The acetal plate of E does not follow it.',
+        ],
         ['jam-D', 'PVC plate swells in damp air', 'design', 'confirmed', 'Same plate, measured 0.21 mm thicker.'],
         ['jam-C', 'PVC plate swells in damp air', 'design', 'supported', 'Jammed after a damp night, free again by noon.'],
         ['fail-7', 'Brush gap moved in transport', 'setUp', 'confirmed', 'Found at 1.4 mm; back at 0.8 mm the doubles were gone.'],
@@ -659,15 +786,25 @@ function wrenFindings(Story $s): void
             $causes[5][0] = (string) $f['id'];
         }
         if ($f['mode'] === 'Hopper seam split') {
-            $causes[] = [(string) $f['id'], 'Weld of the rear seam too thin', 'build', 'supported', 'Splits start where the weld is thinnest.'];
+            $causes[] = [
+                (string) $f['id'], 'Weld of the rear seam too thin', 'build', 'supported',
+                'Splits start where the weld is thinnest.',
+            ];
         }
         if ($f['mode'] === 'Bracket cracked' && $f['revision'] !== 'rev-F') {
-            $causes[] = [(string) $f['id'], 'Too little metal in the inner bend', 'design', 'confirmed', 'Cracks start in the bend; the gusset of D ended it.'];
+            $causes[] = [
+                (string) $f['id'], 'Too little metal in the inner bend', 'design', 'confirmed',
+                'Cracks start in the bend; the gusset of D ended it.',
+            ];
         }
     }
     foreach ($causes as [$failure, $text, $kind, $standing, $findings]) {
         if (in_array($failure, $ids, true)) {
-            $s->add('causes', ['failure' => $failure, 'text' => $text, 'kind' => $kind, 'standing' => $standing, 'findings' => $findings], '2026-07-18T19:00:00+00:00');
+            $s->add(
+                'causes',
+                ['failure' => $failure, 'text' => $text, 'kind' => $kind, 'standing' => $standing, 'findings' => $findings],
+                '2026-07-18T19:00:00+00:00',
+            );
         }
     }
     $firstOf = static function (string $mode, string $letter) use ($s): ?string {
@@ -682,11 +819,20 @@ function wrenFindings(Story $s): void
     $changes = [
         ['B', 'Five more cells on the plate', 'Closer spacing without more rpm', 'shape', 'spacing error', -4.0, '%', null, null, ''],
         ['B', 'Frame of thinner tube', 'Lighter to carry', 'shape', '', null, '', null, 'noEffect', 'Nobody could feel it.'],
-        ['C', 'Antistatic coat on the plate', 'Seeds stick by static charge, we think', 'material', 'doubles', -5.0, '%', 'double-B', 'noEffect', 'The first cause that came to mind.'],
-        ['C', 'Aluminium bracket, 3 mm', 'Cracks in the bend at 265 N', 'strength', 'bracket load', 150.0, 'N', $firstOf('Bracket cracked', 'B'), null, ''],
+        [
+            'C', 'Antistatic coat on the plate', 'Seeds stick by static charge, we think', 'material', 'doubles', -5.0, '%',
+            'double-B', 'noEffect', 'The first cause that came to mind.',
+        ],
+        [
+            'C', 'Aluminium bracket, 3 mm', 'Cracks in the bend at 265 N', 'strength', 'bracket load', 150.0, 'N',
+            $firstOf('Bracket cracked', 'B'), null, '',
+        ],
         ['C', 'Larger ground wheel', 'Rolls over clods', 'shape', 'push force', -3.0, 'N', null, null, ''],
         ['D', 'Brush singulator', 'Wipes off the second seed', 'shape', 'doubles', -5.0, '%', 'double-C1', null, ''],
-        ['D', 'Welded gusset on the bracket', 'Still cracks in the bend', 'strength', 'bracket load', 80.0, 'N', $firstOf('Bracket cracked', 'C'), null, ''],
+        [
+            'D', 'Welded gusset on the bracket', 'Still cracks in the bend', 'strength', 'bracket load', 80.0, 'N',
+            $firstOf('Bracket cracked', 'C'), null, '',
+        ],
         ['D′', 'Rubber lip singulator', 'Gentler than a brush', 'shape', 'doubles', -5.0, '%', 'double-C1', null, ''],
         ['E', 'Acetal plate', 'Does not swell in damp air', 'material', 'doubles', -2.0, '%', 'double-D', null, ''],
         ['E', 'Brush gap 0.8 mm', 'Suggested by a grower who sows onions', 'setting', 'doubles', -0.5, '%', null, null, ''],
@@ -696,7 +842,10 @@ function wrenFindings(Story $s): void
         ['F', 'Riveted gusset in place of the weld', 'Cheaper, no welder needed', 'process', 'bracket load', 0.0, 'N', null, null, ''],
         ['F', 'Quick-change lid', 'Seed change takes too long in gloves', 'shape', 'seed change time', -30.0, 's', null, null, ''],
         ['F', 'Lighter wheel hub', 'Easier to push', 'shape', 'push force', -2.0, 'N', null, null, ''],
-        ['F', 'Thicker hopper seam', 'Meant to make drops from 1 m safe', 'strength', 'survives drop', null, '', $firstOf('Hopper seam split', 'D'), null, ''],
+        [
+            'F', 'Thicker hopper seam', 'Meant to make drops from 1 m safe', 'strength', 'survives drop', null, '',
+            $firstOf('Hopper seam split', 'D'), null, '',
+        ],
     ];
     $alters = [
         'Five more cells on the plate' => ['parameter:cells on the plate', 'part:Seed plate'],
@@ -749,20 +898,41 @@ function wrenDecisions(Story $s): void
         $s->add('decisions', ['id' => $id, 'revision' => 'rev-'.$from, 'next' => 'rev-'.$to, 'nextLetter' => $to, 'note' => $note, 'known' => ['lines' => $lines, 'evidence' => [], 'cost' => $cost, 'hours' => $hours, 'currency' => 'EUR', 'entangled' => $entangled, 'over' => [], 'forecasts' => []]], $day.'T20:00:00+00:00');
     };
     $decide('dec-E', 'D', 'E', '2026-07-20', 'Swelling first, heat second. The lip is dropped for now.', '146.00', 27.0, [
-        $line('Acetal plate', 'material', 'in', 'The plate swells; acetal does not.', 38, 6, 'doubles −3 to −1 %'), $line('Brush gap 0.8 mm', 'setting', 'in', 'Costs nothing, and the grower was right about onions.', 0, 1, 'doubles −1 to 0 %', 'A grower at the June open day'),
-        $line('Current limit 1.6 A', 'firmware', 'in', 'Driver shuts down.', 0, 4, 'driver temperature −14 to −7 °C'), $line('Wiper in the lid for the gate', 'shape', 'in', 'Cheapest thing to try against dust.', 12, 5),
-        $line('Second wheel', 'shape', 'drop', 'Wren has to fit between beds. Would come back for a tractor version.', 44, 10), $line('Rubber lip', 'shape', 'drop', 'Wears through in two days. Would come back with a lip that lasts a season.', 9, 2),
+        $line('Acetal plate', 'material', 'in', 'The plate swells; acetal does not.', 38, 6, 'doubles −3 to −1 %'),
+        $line(
+            'Brush gap 0.8 mm', 'setting', 'in', 'Costs nothing, and the grower was right about onions.', 0, 1,
+            'doubles −1 to 0 %', 'A grower at the June open day',
+        ),
+        $line('Current limit 1.6 A', 'firmware', 'in', 'Driver shuts down.', 0, 4, 'driver temperature −14 to −7 °C'),
+        $line('Wiper in the lid for the gate', 'shape', 'in', 'Cheapest thing to try against dust.', 12, 5),
+        $line('Second wheel', 'shape', 'drop', 'Wren has to fit between beds. Would come back for a tractor version.', 44, 10),
+        $line('Rubber lip', 'shape', 'drop', 'Wears through in two days. Would come back with a lip that lasts a season.', 9, 2),
     ], ['Doubles: one build cannot tell “Acetal plate” and “Brush gap 0.8 mm” apart.']);
     $decide('dec-F', 'E', 'F', '2026-09-28', 'Make it quick to change and cheap to build.', '118.00', 31.5, [
-        $line('Cells 0.25 mm deeper', 'shape', 'in', 'Misses with large seed.', 21, 5, 'misses −1.5 to −0.5 points'), $line('Quick-change lid', 'shape', 'in', '147 s in gloves.', 33, 9, 'seed change time −45 to −20 s'),
-        $line('Riveted gusset in place of the weld', 'process', 'in', 'Saves 3 EUR and the welder.', 14, 6), $line('Lighter wheel hub', 'shape', 'in', 'Asked for by all six growers.', 26, 7, 'push force −3 to −1 N', 'Grower panel'),
-        $line('Thicker hopper seam', 'strength', 'in', 'Drops from 1 m must be safe.', 24, 4.5), $line('Bigger battery', 'electrical', 'wait', 'Waits for the battery runs in cold weather.', 31, 2),
+        $line('Cells 0.25 mm deeper', 'shape', 'in', 'Misses with large seed.', 21, 5, 'misses −1.5 to −0.5 points'),
+        $line('Quick-change lid', 'shape', 'in', '147 s in gloves.', 33, 9, 'seed change time −45 to −20 s'),
+        $line('Riveted gusset in place of the weld', 'process', 'in', 'Saves 3 EUR and the welder.', 14, 6),
+        $line('Lighter wheel hub', 'shape', 'in', 'Asked for by all six growers.', 26, 7, 'push force −3 to −1 N', 'Grower panel'),
+        $line('Thicker hopper seam', 'strength', 'in', 'Drops from 1 m must be safe.', 24, 4.5),
+        $line('Bigger battery', 'electrical', 'wait', 'Waits for the battery runs in cold weather.', 31, 2),
     ], []);
     $settled = [
-        ['D', 'Rubber lip', 'shape', 9.0, 2.0, [], 'team', '', 'drop', 'Wears through in two days. Would come back with a lip that lasts a season.', 'dec-E', null],
-        ['D', 'Second wheel', 'shape', 44.0, 10.0, [], 'outside', 'Visitor at the June open day', 'drop', 'Wren has to fit between beds. Would come back for a tractor version.', 'dec-E', null],
-        ['D', 'Brush gap 0.8 mm', 'setting', 0.0, 1.0, [['doubles', '%', -1.0, -0.5, 0.0]], 'outside', 'A grower at the June open day', 'in', 'Costs nothing, and the grower was right about onions.', 'dec-E', null],
-        ['E', 'Lighter wheel hub', 'shape', 26.0, 7.0, [['push force', 'N', -3.0, -2.0, -1.0]], 'outside', 'Grower panel', 'in', 'Asked for by all six growers.', 'dec-F', null],
+        [
+            'D', 'Rubber lip', 'shape', 9.0, 2.0, [], 'team', '', 'drop',
+            'Wears through in two days. Would come back with a lip that lasts a season.', 'dec-E', null,
+        ],
+        [
+            'D', 'Second wheel', 'shape', 44.0, 10.0, [], 'outside', 'Visitor at the June open day', 'drop',
+            'Wren has to fit between beds. Would come back for a tractor version.', 'dec-E', null,
+        ],
+        [
+            'D', 'Brush gap 0.8 mm', 'setting', 0.0, 1.0, [['doubles', '%', -1.0, -0.5, 0.0]], 'outside',
+            'A grower at the June open day', 'in', 'Costs nothing, and the grower was right about onions.', 'dec-E', null,
+        ],
+        [
+            'E', 'Lighter wheel hub', 'shape', 26.0, 7.0, [['push force', 'N', -3.0, -2.0, -1.0]], 'outside', 'Grower panel',
+            'in', 'Asked for by all six growers.', 'dec-F', null,
+        ],
     ];
     $bracket = null;
     foreach ($s->lists['failures'] as $f) {
@@ -771,19 +941,54 @@ function wrenDecisions(Story $s): void
         }
     }
     $open = [
-        ['E', 'Bigger battery, 9 Ah', 'electrical', 31.0, 2.0, [['run time', 'h', 1.2, 1.7, 2.2]], 'team', '', 'wait', 'Waits for the battery runs in cold weather.', null, null],
-        ['F', 'Weld the gusset again, robot jig', 'process', 48.0, 8.0, [['bracket load', 'N', 30.0, 45.0, 60.0]], 'failure', '', 'in', 'The crack came back with the rivets.', null, $bracket],
-        ['F', 'Bracket 4 mm thick instead of 3 mm', 'strength', 29.0, 4.0, [['bracket load', 'N', 50.0, 80.0, 110.0], ['push force', 'N', 0.2, 0.4, 0.8]], 'failure', '', 'open', '', null, $bracket],
-        ['F', 'Larger rivets with washers', 'process', 9.0, 2.0, [['bracket load', 'N', 0.0, 20.0, 40.0]], 'team', '', 'open', '', null, $bracket],
-        ['F', 'Air knife over both gate windows', 'shape', 37.0, 12.0, [], 'failure', '', 'in', 'Dust has blinded every build since C.', null, 'dust-F'],
+        [
+            'E', 'Bigger battery, 9 Ah', 'electrical', 31.0, 2.0, [['run time', 'h', 1.2, 1.7, 2.2]], 'team', '', 'wait',
+            'Waits for the battery runs in cold weather.', null, null,
+        ],
+        [
+            'F', 'Weld the gusset again, robot jig', 'process', 48.0, 8.0, [['bracket load', 'N', 30.0, 45.0, 60.0]], 'failure',
+            '', 'in', 'The crack came back with the rivets.', null, $bracket,
+        ],
+        [
+            'F', 'Bracket 4 mm thick instead of 3 mm', 'strength', 29.0, 4.0,
+            [['bracket load', 'N', 50.0, 80.0, 110.0], ['push force', 'N', 0.2, 0.4, 0.8]], 'failure', '', 'open', '', null,
+            $bracket,
+        ],
+        [
+            'F', 'Larger rivets with washers', 'process', 9.0, 2.0, [['bracket load', 'N', 0.0, 20.0, 40.0]], 'team', '', 'open',
+            '', null, $bracket,
+        ],
+        [
+            'F', 'Air knife over both gate windows', 'shape', 37.0, 12.0, [], 'failure', '', 'in',
+            'Dust has blinded every build since C.', null, 'dust-F',
+        ],
         ['F', 'Felt wiper for the lower window', 'shape', 6.0, 2.5, [], 'outside', 'A letter from a grower', 'open', '', null, 'dust-F'],
         ['F', 'Latch with a spring', 'shape', 4.0, 1.5, [], 'failure', '', 'in', 'Lid opened twice on the slope.', null, 'latch-F'],
-        ['F', 'Soft start of the plate', 'firmware', 0.0, 5.0, [['spacing error', '%', -1.2, -0.6, 0.0], ['driver temperature', '°C', -2.0, -1.0, 0.0]], 'team', '', 'in', 'Half the error is in the first metre.', null, null],
-        ['F', 'Plate speed from the wheel, not from a timer', 'electrical', 22.0, 14.0, [['spacing error', '%', -2.5, -1.4, -0.4]], 'team', '', 'open', '', null, null],
-        ['F', 'Heat sink on the driver', 'electrical', 7.5, 2.0, [['driver temperature', '°C', -9.0, -6.0, -3.0]], 'team', '', 'open', '', null, null],
-        ['F', 'Cells with a bevelled edge', 'shape', 18.0, 4.0, [['doubles', '%', -0.8, -0.4, 0.2], ['misses', '%', -0.3, 0.0, 0.4]], 'team', '', 'open', '', null, null],
-        ['F', 'Longer handle', 'shape', 11.0, 2.0, [['handling rating', '%', -2.0, 3.0, 7.0]], 'outside', 'Grower panel', 'wait', 'Waits for the next panel.', null, null],
-        ['F', 'Green paint', 'cosmetic', 8.0, 3.0, [], 'outside', 'Open day', 'drop', 'Rust first. Would come back for the first batch.', null, null],
+        [
+            'F', 'Soft start of the plate', 'firmware', 0.0, 5.0,
+            [['spacing error', '%', -1.2, -0.6, 0.0], ['driver temperature', '°C', -2.0, -1.0, 0.0]], 'team', '', 'in',
+            'Half the error is in the first metre.', null, null,
+        ],
+        [
+            'F', 'Plate speed from the wheel, not from a timer', 'electrical', 22.0, 14.0,
+            [['spacing error', '%', -2.5, -1.4, -0.4]], 'team', '', 'open', '', null, null,
+        ],
+        [
+            'F', 'Heat sink on the driver', 'electrical', 7.5, 2.0, [['driver temperature', '°C', -9.0, -6.0, -3.0]], 'team', '',
+            'open', '', null, null,
+        ],
+        [
+            'F', 'Cells with a bevelled edge', 'shape', 18.0, 4.0,
+            [['doubles', '%', -0.8, -0.4, 0.2], ['misses', '%', -0.3, 0.0, 0.4]], 'team', '', 'open', '', null, null,
+        ],
+        [
+            'F', 'Longer handle', 'shape', 11.0, 2.0, [['handling rating', '%', -2.0, 3.0, 7.0]], 'outside', 'Grower panel',
+            'wait', 'Waits for the next panel.', null, null,
+        ],
+        [
+            'F', 'Green paint', 'cosmetic', 8.0, 3.0, [], 'outside', 'Open day', 'drop',
+            'Rust first. Would come back for the first batch.', null, null,
+        ],
     ];
     foreach ([...$settled, ...$open] as [$letter, $what, $class, $cost, $hours, $effects, $source, $askedBy, $choice, $reason, $decision, $failure]) {
         $s->add('candidates', ['revision' => 'rev-'.$letter, 'what' => $what, 'why' => '', 'class' => $class, 'cost' => $cost, 'hours' => $hours, 'effects' => array_map(static fn (array $e): array => ['metric' => $e[0], 'unit' => $e[1], 'low' => $e[2], 'likely' => $e[3], 'high' => $e[4]], $effects), 'source' => $source, 'askedBy' => $askedBy, 'failures' => $failure === null ? [] : [$failure], 'choice' => $choice, 'reason' => $reason, 'decision' => $decision], '2026-11-15T19:00:00+00:00');
@@ -803,15 +1008,23 @@ function wrenWorkings(Story $s): void
     };
     $work = static function (string $letter, string $title, string $sum, string $output, string $trial, string $channel, array $inputs, string $at, string $by, string $note = '') use ($s, $first): void {
         $s->add('workings', [
-            'revision' => 'rev-'.$letter, 'title' => $title, 'sum' => $sum, 'output' => $output, 'unit' => '', 'run' => $first($trial), 'channel' => $channel, 'note' => $note,
+            'revision' => 'rev-'.$letter, 'title' => $title, 'sum' => $sum, 'output' => $output, 'unit' => '',
+            'run' => $first($trial), 'channel' => $channel, 'note' => $note,
             'inputs' => array_map(static fn (string $name, string $text): array => ['name' => $name, 'text' => $text, 'parameter' => null, 'reading' => null, 'requirement' => null], array_keys($inputs), $inputs),
         ], $at, $by);
     };
     $charge = ['capacity' => '7.0 Ah ± 0.2', 'idleCurrent' => '90 mA', 'duty' => '0.93', 'cutOff' => '2 %'];
-    $work('E', 'One charge of E', 'runtime', 'runtime', 't-battery-E', 'time', ['activeCurrent' => '1.05 A ± 0.03'] + $charge, '2026-08-28T19:00:00+00:00', 'Ines Caldeira');
-    $work('F', 'One charge of F, with the faster plate', 'runtime', 'runtime', 't-battery-F', 'time', ['activeCurrent' => '1.18 A ± 0.03'] + $charge, '2026-10-20T19:00:00+00:00', 'Ines Caldeira');
+    $work(
+        'E', 'One charge of E', 'runtime', 'runtime', 't-battery-E', 'time', ['activeCurrent' => '1.05 A ± 0.03'] + $charge,
+        '2026-08-28T19:00:00+00:00', 'Ines Caldeira',
+    );
+    $work(
+        'F', 'One charge of F, with the faster plate', 'runtime', 'runtime', 't-battery-F', 'time',
+        ['activeCurrent' => '1.18 A ± 0.03'] + $charge, '2026-10-20T19:00:00+00:00', 'Ines Caldeira',
+    );
     $work('F', 'How warm the driver of F gets', 'thermalMargin', 'temperature', 't-driver-F', 'temp', [
-        'measured' => '71.1 °C ± 0.4', 'measuredAmbient' => '20 °C', 'measuredPower' => '3.9 W', 'power' => '4.1 W ± 0.1', 'ambient' => '20 °C', 'limit' => '80 °C',
+        'measured' => '71.1 °C ± 0.4', 'measuredAmbient' => '20 °C', 'measuredPower' => '3.9 W', 'power' => '4.1 W ± 0.1',
+        'ambient' => '20 °C', 'limit' => '80 °C',
     ], '2026-10-18T19:00:00+00:00', 'Ines Caldeira', 'Thermal resistance from the hour with E.');
     $work('F', 'Push on a raked bed', 'driveWheel', 'force', 't-push-F', 'push', [
         'diameter' => '310 mm', 'mass' => '11.9 kg', 'rolling' => '0.36 ± 0.01', 'speed' => '4 km/h',

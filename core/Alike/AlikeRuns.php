@@ -66,7 +66,8 @@ final readonly class AlikeRuns
         }
 
         return array_values(array_map(static fn (self $some, array $values): self => new self(
-            $some->side, $some->cell, $some->article === null ? $values : [array_sum($values) / count($values)], $some->block, $some->article,
+            $some->side, $some->cell, $some->article === null ? $values : [array_sum($values) / count($values)], $some->block,
+            $some->article,
         ), $of, $values));
     }
 

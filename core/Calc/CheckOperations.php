@@ -39,7 +39,8 @@ final class CheckOperations implements OperationGroup
             new Operation('check.rehearsal', 'How much of the real thing does a rehearsal carry?',
                 ['use' => 'list of what, value, unit', 'rehearsal' => 'the same'],
                 [
-                    'shares' => 'list of what, share, lacking (value, unit)', 'missing' => 'not rehearsed', 'short' => 'rehearsed with less',
+                    'shares' => 'list of what, share, lacking (value, unit)', 'missing' => 'not rehearsed',
+                    'short' => 'rehearsed with less',
                     'least' => 'what, share', 'full' => 'true or false', 'sentence' => 'in words',
                 ],
                 self::rehearsal(...)),

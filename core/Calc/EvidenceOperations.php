@@ -34,7 +34,8 @@ final class EvidenceOperations implements OperationGroup
                     'looks?' => 'how often it was looked at, 1',
                 ],
                 [
-                    'state' => 'none, thin, leaning, shown, doubtful, against', 'estimate' => 'mean, share held, or spread', 'bound' => 'one-sided',
+                    'state' => 'none, thin, leaning, shown, doubtful, against', 'estimate' => 'mean, share held, or spread',
+                    'bound' => 'one-sided',
                     'probabilityMet' => 'null for a single run', 'runsNeeded' => 'more runs that would make the bound pass',
                     'missingConditions' => 'not covered yet', 'n' => 'results used', 'bounds' => 'results that are bounds',
                     'lost' => 'lost in handling', 'method' => 'words',

@@ -35,7 +35,8 @@ final class WorkingOperations implements OperationGroup
                     'units?' => 'by output, where another than its own is wanted',
                 ],
                 [
-                    'name' => 'as given', 'results' => 'by output: value, unit, u?, of (shares of its variance, by input)', 'formula' => 'as written',
+                    'name' => 'as given', 'results' => 'by output: value, unit, u?, of (shares of its variance, by input)',
+                    'formula' => 'as written',
                     'source' => 'of the formula', 'leavesOut' => 'what it does not take into account',
                 ],
                 self::run(...)),
@@ -98,7 +99,10 @@ final class WorkingOperations implements OperationGroup
      */
     private static function said(string $name, array $results, About $about): array
     {
-        return ['name' => $name, 'results' => $results, 'formula' => $about->formula(), 'source' => $about->source, 'leavesOut' => $about->leavesOut];
+        return [
+            'name' => $name, 'results' => $results, 'formula' => $about->formula(), 'source' => $about->source,
+            'leavesOut' => $about->leavesOut,
+        ];
     }
 
     private static function result(Worked $one): mixed
@@ -124,7 +128,10 @@ final class WorkingOperations implements OperationGroup
                 FieldKind::Choice, FieldKind::Lines => $in->text($field->name),
                 FieldKind::Many => $in->hasObjects($field->name)
                     ? array_map(static fn (Input $one): Entry => self::measured($one), $in->objects($field->name))
-                    : array_map(static fn (float $v): Entry => self::plain($field->unit, $v, $in->at($field->name)), $in->numbers($field->name)),
+                    : array_map(
+                        static fn (float $v): Entry => self::plain($field->unit, $v, $in->at($field->name)),
+                        $in->numbers($field->name),
+                    ),
                 FieldKind::One => $in->isObject($field->name) ? self::measured($in->object($field->name))
                     : self::plain($field->unit, $in->number($field->name), $in->at($field->name)),
             };
@@ -154,7 +161,9 @@ final class WorkingOperations implements OperationGroup
         $amounts = static function (Input $of): array {
             $out = [];
             foreach ($of->names() as $name) {
-                $out[$name] = $of->isObject($name) ? self::measured($of->object($name)) : self::plain('1', $of->number($name), $of->at($name));
+                $out[$name] = $of->isObject($name) ? self::measured($of->object($name)) : self::plain(
+                    '1', $of->number($name), $of->at($name),
+                );
             }
 
             return $out;

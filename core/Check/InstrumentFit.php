@@ -42,7 +42,10 @@ final readonly class InstrumentFit
             }),
             FitCheck::of('rate', $hertz === null || $seconds === null ? null : $hertz * $seconds),
             // A step and a difference of temperature are differences, whatever the scale begins with.
-            FitCheck::of('resolution', $step === null || $wanted === null ? null : $wanted->differenceTo($step->unit->symbol) / $step->value),
+            FitCheck::of(
+                'resolution',
+                $step === null || $wanted === null ? null : $wanted->differenceTo($step->unit->symbol) / $step->value,
+            ),
         ];
         $fits = array_map(static fn (FitCheck $c): ?bool => $c->fit, $checks);
 

@@ -31,10 +31,15 @@ final class CourseText
                 if ($t === [] && preg_match('/\d/', $line) !== 1) {
                     continue;
                 }
-                throw InvalidInput::because(sprintf('Line %d is no time with a value: “%s”.', $i + 1, mb_substr(trim($line), 0, 40)), 'text');
+                throw InvalidInput::because(
+                    sprintf('Line %d is no time with a value: “%s”.', $i + 1, mb_substr(trim($line), 0, 40)), 'text',
+                );
             }
             if ($t !== [] && $pair[0] < $t[count($t) - 1]) {
-                throw InvalidInput::because(sprintf('Line %d goes back in time. A clock may have been set; put it right, or leave the line out.', $i + 1), 'text');
+                throw InvalidInput::because(
+                    sprintf('Line %d goes back in time. A clock may have been set; put it right, or leave the line out.', $i + 1),
+                    'text',
+                );
             }
             [$t[], $y[]] = $pair;
             if (count($t) > self::MOST) {

@@ -64,7 +64,9 @@ final readonly class Conditions
     public function among(array $all, callable $of): array
     {
         // Of thousands of runs most are asked for nothing.
-        return $this->named === [] && $this->ranges === [] ? $all : array_values(array_filter($all, fn (mixed $one): bool => $this->admit($of($one))));
+        return $this->named === [] && $this->ranges === [] ? $all : array_values(array_filter(
+            $all, fn (mixed $one): bool => $this->admit($of($one)),
+        ));
     }
 
     /** Does this run speak of what the requirement is about? */

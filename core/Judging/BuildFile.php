@@ -28,7 +28,8 @@ final readonly class BuildFile
         $stem = (string) preg_replace('/[\s_-]*(v|rev)?[\s_-]*[0-9A-Z]{0,3}$/', '', $this->stem());
 
         return implode('|', [
-            $this->role, mb_strtolower($this->part), $this->part === '' ? mb_strtolower($stem) : '', pathinfo($this->name, \PATHINFO_EXTENSION),
+            $this->role, mb_strtolower($this->part), $this->part === '' ? mb_strtolower($stem) : '',
+            pathinfo($this->name, \PATHINFO_EXTENSION),
         ]);
     }
 

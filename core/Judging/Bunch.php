@@ -58,7 +58,8 @@ final class Bunch
     public function __serialize(): array
     {
         return [
-            'values' => Columns::floats($this->values), 'atLeast' => Columns::floats($this->atLeast), 'atMost' => Columns::floats($this->atMost),
+            'values' => Columns::floats($this->values), 'atLeast' => Columns::floats($this->atLeast),
+            'atMost' => Columns::floats($this->atMost),
         ] + get_object_vars($this);
     }
 

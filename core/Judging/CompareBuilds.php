@@ -83,7 +83,9 @@ final readonly class CompareBuilds
             $isOne ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
             $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
             $verdict, self::judged($wanted, $verdict), $within?->p,
-            $opposed === null || $within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing, $build, $against),
+            $opposed === null || $within === null ? null : $this->footing(
+                $metric, $wanted, $here, $other, $opposed->pairing, $build, $against,
+            ),
             $isPlain && ($wanted?->kind() === Kind::Rating || $terms->words !== []) ? self::byOrder($mine, $theirs) : null, $lives,
             $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,

@@ -209,7 +209,9 @@ final class Failures
     private function events(FailureFact $failure, Build $build, Fixes $fixes): iterable
     {
         // All failures of a mode on a build share them, less what came before each.
-        $all = $this->events[implode("\x1f", [$failure->key(), $build->id, $failure->question])] ??= $this->allEvents($failure, $build, $fixes);
+        $all = $this->events[implode("\x1f", [$failure->key(), $build->id, $failure->question])] ??= $this->allEvents(
+            $failure, $build, $fixes,
+        );
         $hasReturns = false;
         foreach ($all['returns'] as $id => $return) {
             if ($return->order >= $failure->order && $id !== $failure->id) {

@@ -71,7 +71,9 @@ final class HeldFirst
     private static function meets(HeldRun $run, HeldBefore $wanted, Configuration $of): bool
     {
         $made = $run->configuration;
-        $isThat = $wanted->method === '' ? $made->method === $of->method : mb_strtolower($made->methodName) === mb_strtolower($wanted->method);
+        $isThat = $wanted->method === '' ? $made->method === $of->method : mb_strtolower($made->methodName) === mb_strtolower(
+            $wanted->method,
+        );
         if (!$isThat || $made->arm !== $of->arm || Differences::made($made, $of) !== []) {
             return false;
         }

@@ -109,7 +109,8 @@ final readonly class Layout
         }
 
         return new self(
-            $this->kind, $this->levels, $this->arms, $this->kind === PlanKind::Staircase ? count($left) : max($counts), $this->order, $this->seed, $out,
+            $this->kind, $this->levels, $this->arms, $this->kind === PlanKind::Staircase ? count($left) : max($counts),
+            $this->order, $this->seed, $out,
             $this->setting, $this->minutes,
         );
     }
@@ -157,7 +158,9 @@ final readonly class Layout
             // Pairs lie side by side in any case: what drifts hits both.
             $isInBlocks = $this->order === Order::Blocks || ($this->kind === PlanKind::Pairs && $this->order === Order::Random);
             for ($r = 1; $r <= $this->repeats; ++$r) {
-                $runs = [...$runs, ...array_map(static fn (array $cell): array => [$r, $cell], $isInBlocks ? $shuffle->of($cells) : $cells)];
+                $runs = [...$runs, ...array_map(
+                    static fn (array $cell): array => [$r, $cell], $isInBlocks ? $shuffle->of($cells) : $cells,
+                )];
             }
             $runs = $this->order === Order::Random && !$isInBlocks ? $shuffle->of($runs) : $runs;
         }
@@ -213,7 +216,9 @@ final readonly class Layout
                 ?? throw InvalidInput::because(sprintf('The method varies no “%s”.', mb_substr((string) $name, 0, 60)), 'levels');
             $known = [];
             foreach ($levels as $level) {
-                $key = $factor->level($level)->key ?? throw InvalidInput::because(sprintf('“%s” is no level of %s.', $level, $name), 'levels');
+                $key = $factor->level($level)->key ?? throw InvalidInput::because(
+                    sprintf('“%s” is no level of %s.', $level, $name), 'levels',
+                );
                 if (isset($known[$key])) {
                     throw InvalidInput::because(sprintf('“%s” and “%s” are one level of %s.', $known[$key], $level, $name), 'levels');
                 }
@@ -225,10 +230,16 @@ final readonly class Layout
         match ($this->kind) {
             PlanKind::Ladder, PlanKind::Staircase, PlanKind::Sweep => count($wide) === 1 ? null
                 : throw InvalidInput::because('It goes along one factor: two levels of it at least, and one of each other.', 'levels'),
-            PlanKind::Matrix => $sides > 1 ? null : throw InvalidInput::because('A matrix has two levels or two variants at least.', 'levels'),
-            PlanKind::Pairs => $sides === 2 ? null : throw InvalidInput::because('A pair has two sides: two variants, or two levels.', 'levels'),
+            PlanKind::Matrix => $sides > 1 ? null : throw InvalidInput::because(
+                'A matrix has two levels or two variants at least.', 'levels',
+            ),
+            PlanKind::Pairs => $sides === 2 ? null : throw InvalidInput::because(
+                'A pair has two sides: two variants, or two levels.', 'levels',
+            ),
             PlanKind::Timed => $this->minutes > 0.0 ? null : throw InvalidInput::because('How long does each run last?', 'minutes'),
-            PlanKind::Checks => $wide === [] ? null : throw InvalidInput::because('A check list is gone through at one level of each.', 'levels'),
+            PlanKind::Checks => $wide === [] ? null : throw InvalidInput::because(
+                'A check list is gone through at one level of each.', 'levels',
+            ),
             PlanKind::Free, PlanKind::Setting => null,
         };
     }

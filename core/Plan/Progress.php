@@ -43,7 +43,9 @@ final readonly class Progress
         foreach ($made as $run) {
             $arm = $layout->arms === [] ? '' : $run->arm;
             // Runs of a plan say the same levels again and again: what they mean is read once.
-            $key = $known[implode("\x1f", [...array_keys($run->levels), ...$run->levels, $arm])] ??= self::key($factors, $layout, $run->levels, $arm);
+            $key = $known[implode("\x1f", [...array_keys($run->levels), ...$run->levels, $arm])] ??= self::key(
+                $factors, $layout, $run->levels, $arm,
+            );
             $at = $open[$key][0] ?? null;
             if ($run->outcome === RunOutcome::Void) {
                 continue;
@@ -62,7 +64,8 @@ final readonly class Progress
         }
 
         return new self(array_map(
-            static fn (Slot $slot, int $i): SlotSeen => new SlotSeen($slot, $filled[$i] ?? null, $lost[$i] ?? 0), $slots, array_keys($slots),
+            static fn (Slot $slot, int $i): SlotSeen => new SlotSeen($slot, $filled[$i] ?? null, $lost[$i] ?? 0), $slots,
+            array_keys($slots),
         ), $layout->leftOut, $beside);
     }
 

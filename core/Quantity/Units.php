@@ -51,23 +51,33 @@ final class Units
     private const ALIASES = [
         'sec' => 's', 'secs' => 's', 'second' => 's', 'seconds' => 's', 'mins' => 'min', 'minute' => 'min', 'minutes' => 'min',
         'hr' => 'h', 'hrs' => 'h', 'hour' => 'h', 'hours' => 'h', 'd' => 'day', 'days' => 'day',
-        'inch' => 'in', 'inches' => 'in', '"' => 'in', '″' => 'in', '”' => 'in', 'foot' => 'ft', 'feet' => 'ft', "'" => 'ft', '′' => 'ft', '’' => 'ft',
+        'inch' => 'in', 'inches' => 'in', '"' => 'in', '″' => 'in', '”' => 'in', 'foot' => 'ft', 'feet' => 'ft', "'" => 'ft',
+        '′' => 'ft', '’' => 'ft',
         'yard' => 'yd', 'yards' => 'yd', 'mil' => 'thou', 'mi' => 'mile', 'miles' => 'mile', 'micron' => 'µm', 'microns' => 'µm',
-        'lbs' => 'lb', 'pound' => 'lb', 'pounds' => 'lb', 'ounce' => 'oz', 'ounces' => 'oz', 'kgs' => 'kg', 'gram' => 'g', 'grams' => 'g', 'tonne' => 't',
-        'lbs-force' => 'lbf', 'lb-f' => 'lbf', 'newton' => 'N', 'newtons' => 'N', 'kp' => 'kgf', 'metre' => 'm', 'meter' => 'm', 'metres' => 'm', 'meters' => 'm',
+        'lbs' => 'lb', 'pound' => 'lb', 'pounds' => 'lb', 'ounce' => 'oz', 'ounces' => 'oz', 'kgs' => 'kg', 'gram' => 'g',
+        'grams' => 'g', 'tonne' => 't',
+        'lbs-force' => 'lbf', 'lb-f' => 'lbf', 'newton' => 'N', 'newtons' => 'N', 'kp' => 'kgf', 'metre' => 'm', 'meter' => 'm',
+        'metres' => 'm', 'meters' => 'm',
         '°' => 'deg', 'º' => 'deg', 'degree' => 'deg', 'degrees' => 'deg', 'degc' => '°C', 'ºC' => '°C', '℃' => '°C', 'celsius' => '°C',
         'degf' => '°F', 'ºF' => '°F', '℉' => '°F', 'kelvin' => 'K', 'ohm' => 'Ω', 'ohms' => 'Ω', 'Ω' => 'Ω', 'volt' => 'V', 'volts' => 'V',
         'amp' => 'A', 'amps' => 'A', 'watt' => 'W', 'watts' => 'W', 'kph' => 'km/h', 'kmh' => 'km/h', 'knot' => 'kn', 'knots' => 'kn',
-        'l' => 'L', 'ml' => 'mL', 'litre' => 'L', 'liter' => 'L', 'litres' => 'L', 'cc' => 'cm^3', 'gal(us)' => 'gal', 'gal (us)' => 'gal', 'gal (imp)' => 'gal(imp)',
-        'lux' => 'lx', 'rev/min' => 'rpm', 'percent' => '%', 'pcs' => 'count', 'x' => 'count', 'counts' => 'count', 'turns' => 'count', 'seeds' => 'count', 'db' => 'dB',
-        'ft·lbf' => 'ft·lbf', 'hz' => 'Hz', 'khz' => 'kHz', 'pa' => 'Pa', 'kpa' => 'kPa', 'mpa' => 'MPa', 'n' => 'N', 'nm' => 'N·m', 'v' => 'V', 'w' => 'W', 'a' => 'A', 'ma' => 'mA', 'mah' => 'mAh', 'ah' => 'Ah', 'wh' => 'Wh', 'kg-f' => 'kgf', 'cm3' => 'cm^3', 'm3' => 'm^3', 'm2' => 'm^2', 'mm2' => 'mm^2',
+        'l' => 'L', 'ml' => 'mL', 'litre' => 'L', 'liter' => 'L', 'litres' => 'L', 'cc' => 'cm^3', 'gal(us)' => 'gal',
+        'gal (us)' => 'gal', 'gal (imp)' => 'gal(imp)',
+        'lux' => 'lx', 'rev/min' => 'rpm', 'percent' => '%', 'pcs' => 'count', 'x' => 'count', 'counts' => 'count',
+        'turns' => 'count', 'seeds' => 'count', 'db' => 'dB',
+        'ft·lbf' => 'ft·lbf', 'hz' => 'Hz', 'khz' => 'kHz', 'pa' => 'Pa', 'kpa' => 'kPa', 'mpa' => 'MPa', 'n' => 'N',
+        'nm' => 'N·m', 'v' => 'V', 'w' => 'W', 'a' => 'A', 'ma' => 'mA', 'mah' => 'mAh', 'ah' => 'Ah', 'wh' => 'Wh',
+        'kg-f' => 'kgf', 'cm3' => 'cm^3', 'm3' => 'm^3', 'm2' => 'm^2', 'mm2' => 'mm^2',
     ];
 
     /** UCUM codes where they differ from the symbol (the Unified Code for Units of Measure, 2.1). */
     private const UCUM = [
-        'lb' => '[lb_av]', 'oz' => '[oz_av]', 'lbf' => '[lbf_av]', 'ozf' => '[ozf_av]', 'kgf' => 'kgf', 'in' => '[in_i]', 'ft' => '[ft_i]', 'yd' => '[yd_i]',
-        'thou' => '[mil_i]', 'mile' => '[mi_i]', 'day' => 'd', 'psi' => '[psi]', 'hp' => '[HP]', 'rpm' => '/min', '°C' => 'Cel', '°F' => '[degF]', 'Ω' => 'Ohm',
-        'Ah' => 'A.h', 'Wh' => 'W.h', 'mph' => '[mi_i]/h', 'kn' => '[kn_i]', 'g0' => '[g]', 'gal' => '[gal_us]', 'gal(imp)' => '[gal_br]', 'count' => '{count}', 'dB' => 'dB', 'lx' => 'lx',
+        'lb' => '[lb_av]', 'oz' => '[oz_av]', 'lbf' => '[lbf_av]', 'ozf' => '[ozf_av]', 'kgf' => 'kgf', 'in' => '[in_i]',
+        'ft' => '[ft_i]', 'yd' => '[yd_i]',
+        'thou' => '[mil_i]', 'mile' => '[mi_i]', 'day' => 'd', 'psi' => '[psi]', 'hp' => '[HP]', 'rpm' => '/min', '°C' => 'Cel',
+        '°F' => '[degF]', 'Ω' => 'Ohm',
+        'Ah' => 'A.h', 'Wh' => 'W.h', 'mph' => '[mi_i]/h', 'kn' => '[kn_i]', 'g0' => '[g]', 'gal' => '[gal_us]',
+        'gal(imp)' => '[gal_br]', 'count' => '{count}', 'dB' => 'dB', 'lx' => 'lx',
     ];
 
     /** @var array<string, Unit> */
@@ -88,7 +98,9 @@ final class Units
     /** Do both measure the same? Not where one is no unit, or there is none. */
     public static function fit(string $a, string $b): bool
     {
-        return $a !== '' && $b !== '' && self::knows($a) && self::knows($b) && self::parse($a)->dimension->equals(self::parse($b)->dimension);
+        return $a !== '' && $b !== '' && self::knows($a) && self::knows($b) && self::parse($a)->dimension->equals(
+            self::parse($b)->dimension,
+        );
     }
 
     /** What a unit measures, in a word; empty where there is none, or it is no unit. */

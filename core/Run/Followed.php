@@ -33,7 +33,8 @@ final class Followed
             // A whole number without a unit was counted, not measured: 48 teeth are 48.
             $isCounted = $unitless && $parameter->u === null && floor($parameter->value) === $parameter->value;
             $variables[$key] = Variable::of(
-                $parameter->value, $parameter->unit === '' ? '1' : $parameter->unit, $isCounted ? 0.0 : $parameter->u, $parameter->resolution,
+                $parameter->value, $parameter->unit === '' ? '1' : $parameter->unit, $isCounted ? 0.0 : $parameter->u,
+                $parameter->resolution,
             );
         }
         $result = Formula::read($expression, array_keys($variables))->evaluate($variables, $unit === '' ? null : $unit);
@@ -72,7 +73,10 @@ final class Followed
         $waits = array_map(static fn (array $f): array => self::uses($f['formula'], $known), $formulas);
         $out = [];
         while ($waits !== []) {
-            $ready = array_filter($waits, static fn (array $uses): bool => array_intersect($uses, array_map(strval(...), array_keys($waits))) === []);
+            $ready = array_filter(
+                $waits,
+                static fn (array $uses): bool => array_intersect($uses, array_map(strval(...), array_keys($waits))) === [],
+            );
             if ($ready === []) {
                 throw InvalidInput::because(sprintf('“%s” would be worked out from itself.', (string) array_key_first($waits)), 'formula');
             }

@@ -15,7 +15,8 @@ use Lustrum\Core\Quantity\Digits;
 final class MethodChanges
 {
     private const MEANING = [
-        'channel' => ['formula', 'whenStopped', 'calibration'], 'constant' => ['value'], 'question' => ['text'], 'factor' => [], 'condition' => [],
+        'channel' => ['formula', 'whenStopped', 'calibration'], 'constant' => ['value'], 'question' => ['text'], 'factor' => [],
+        'condition' => [],
         'setting' => [],
     ];
 

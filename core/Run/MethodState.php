@@ -33,8 +33,10 @@ final readonly class MethodState
     {
         return new self(
             Row::text($row['rig'] ?? ''), Row::text($row['heldWhen'] ?? ''), Row::text($row['endPoint'] ?? ''),
-            array_map(Channel::fromRow(...), Row::rows($row['channels'] ?? [])), array_map(Constant::fromRow(...), Row::rows($row['constants'] ?? [])),
-            array_map(Question::fromRow(...), Row::rows($row['questions'] ?? [])), array_map(Factor::fromRow(...), Row::rows($row['factors'] ?? [])),
+            array_map(Channel::fromRow(...), Row::rows($row['channels'] ?? [])),
+            array_map(Constant::fromRow(...), Row::rows($row['constants'] ?? [])),
+            array_map(Question::fromRow(...), Row::rows($row['questions'] ?? [])),
+            array_map(Factor::fromRow(...), Row::rows($row['factors'] ?? [])),
             array_map(Condition::fromRow(...), Row::rows($row['conditions'] ?? [])),
             array_map(SettingRule::fromRow(...), Row::rows($row['settings'] ?? [])),
         );

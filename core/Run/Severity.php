@@ -121,7 +121,8 @@ final class Severity
     public function text(): string
     {
         return implode(' · ', array_map(
-            static fn (string|int $name, ?FactorLevel $l): string => $l === null ? $name.' ?' : $l->text, array_keys($this->levels), $this->levels,
+            static fn (string|int $name, ?FactorLevel $l): string => $l === null ? $name.' ?' : $l->text,
+            array_keys($this->levels), $this->levels,
         ));
     }
 

@@ -22,7 +22,8 @@ final readonly class Line
     private const LEVEL = ['at', 'from', 'on', 'with', '@'];
     private const HELD = ['held', 'holds', 'worked', 'works', 'passed', 'passes', 'ok', 'okay', 'fits', 'fine'];
     private const FAILED = [
-        'failed', 'fails', 'broke', 'broken', 'cracked', 'snapped', 'slipped', 'leaked', 'split', 'bent', 'tore', 'torn', 'jammed', 'melted', 'stuck',
+        'failed', 'fails', 'broke', 'broken', 'cracked', 'snapped', 'slipped', 'leaked', 'split', 'bent', 'tore', 'torn',
+        'jammed', 'melted', 'stuck',
     ];
     private const NEGATED = '/\b(?:no|not|never|without|nothing|hardly)\b|n[\'’]t\b/iu';
     private const FILLERS = ['a', 'an', 'and', 'by', 'in', 'is', 'it', 'of', 'the', 'then', 'to', 'was', 'were'];

@@ -20,7 +20,8 @@ final readonly class Wish
 
     private const AT_LEAST = ['at least', 'no less than', 'not less than', 'not under', 'no fewer than', 'minimum', 'min', 'more than', 'over', '>=', '≥', '>'];
     private const AT_MOST = [
-        'at most', 'no more than', 'not more than', 'not over', 'up to', 'within', 'maximum', 'max', 'less than', 'fewer than', 'under', 'below',
+        'at most', 'no more than', 'not more than', 'not over', 'up to', 'within', 'maximum', 'max', 'less than', 'fewer than',
+        'under', 'below',
         '<=', '≤', '<',
     ];
 

@@ -85,7 +85,8 @@ final readonly class NextSetting
         foreach ([['low', 'good'], ['good', 'high'], ['low', 'high']] as [$below, $above]) {
             if ($by[$below] !== [] && $by[$above] !== [] && max($by[$below]) >= min($by[$above])) {
                 throw NotEstimable::because(
-                    'settings.contradict', 'What was too low lies below what was good, and that below what was too high; these do not.', 'tried',
+                    'settings.contradict',
+                    'What was too low lies below what was good, and that below what was too high; these do not.', 'tried',
                 );
             }
         }

@@ -19,7 +19,8 @@ final class BriefWords
     public static function use(UseVerdict $verdict, string $letter): string
     {
         return Messages::say('brief.use', [
-            'letter' => $letter, 'tried' => $letter !== '', 'fit' => $verdict->fit->value, 'musts' => $verdict->musts, 'shown' => $verdict->shown,
+            'letter' => $letter, 'tried' => $letter !== '', 'fit' => $verdict->fit->value, 'musts' => $verdict->musts,
+            'shown' => $verdict->shown,
             'failed' => self::some(array_map(
                 static fn (string $s): string => '“'.$s.'”', $verdict->unanswered !== [] ? $verdict->unanswered : $verdict->failed,
             )),
@@ -56,7 +57,8 @@ final class BriefWords
         $count = static fn (Belief $b): int => count(array_filter($standings, static fn (Belief $one): bool => $one === $b));
 
         return $standings === [] ? '' : Messages::say('brief.beliefs', [
-            'n' => count($standings), 'open' => $count(Belief::Believed) + $count(Belief::Checked), 'overturned' => $count(Belief::Overturned),
+            'n' => count($standings), 'open' => $count(Belief::Believed) + $count(Belief::Checked),
+            'overturned' => $count(Belief::Overturned),
         ]);
     }
 

@@ -53,7 +53,8 @@ final class BuildWords
     public static function arms(int $arms, int $made, int $tried, int $lost, int $out, string $chosen): string
     {
         return $arms === 0 ? '' : Messages::say('build.arms', [
-            'n' => $arms, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $out, 'isChosen' => $chosen !== '', 'chosen' => $chosen,
+            'n' => $arms, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $out, 'isChosen' => $chosen !== '',
+            'chosen' => $chosen,
         ]);
     }
 
@@ -80,7 +81,8 @@ final class BuildWords
     public static function arm(int $planned, int $made, int $tried, int $lost, string $eliminated): string
     {
         return Messages::say('build.arm', [
-            'planned' => $planned, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $eliminated !== '', 'why' => rtrim($eliminated, '. '),
+            'planned' => $planned, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $eliminated !== '',
+            'why' => rtrim($eliminated, '. '),
         ]);
     }
 

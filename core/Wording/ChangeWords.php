@@ -20,7 +20,8 @@ final class ChangeWords
         }
         if ($e->mode === ExpectedAs::Unchanged || ($e->mode === ExpectedAs::Add && $e->likely() === 0.0 && $e->low === $e->high)) {
             return Messages::say('change.unchanged', [
-                'metric' => $metric, 'known' => $e->margin !== null, 'margin' => Numbers::set($e->margin ?? 0.0, Numbers::differenceUnit($e->unit)),
+                'metric' => $metric, 'known' => $e->margin !== null,
+                'margin' => Numbers::set($e->margin ?? 0.0, Numbers::differenceUnit($e->unit)),
             ]);
         }
         if (!$e->mode->hasNumbers()) {

@@ -50,7 +50,8 @@ final class CheckWords
         $short = self::shares(array_filter($most->shares, static fn (Share $s): bool => $s->share !== null && $s->lacking > 0.0));
 
         return Messages::say('check.atMost', [
-            'full' => $most->isFull(), 'one' => array_filter($some, static fn (Rehearsal $r): bool => $r->isFull()) !== [], 'build' => $build,
+            'full' => $most->isFull(), 'one' => array_filter($some, static fn (Rehearsal $r): bool => $r->isFull()) !== [],
+            'build' => $build,
             'any' => $short !== [], 'carried' => Messages::list($short), 'gaps' => $most->missing !== [],
             'missing' => Messages::list(array_map(self::spoken(...), $most->missing)),
         ]);
@@ -86,7 +87,9 @@ final class CheckWords
         return Messages::begin(Messages::say('check.contradiction', [
             'what' => Messages::list(array_map(static fn (Implied $i): string => self::spoken($i->what), $relation->implied)),
             'implied' => implode('; ', $implied), 'why' => $doubted === '' ? 'none' : ($before === null ? 'always' : 'before'),
-            'doubted' => self::spoken($doubted), 'before' => $before === null ? '' : Numbers::amount($before->value, $before->decimals, $before->unit), 'z' => Digits::plain(abs($relation->z ?? 0.0), 2),
+            'doubted' => self::spoken($doubted),
+            'before' => $before === null ? '' : Numbers::amount($before->value, $before->decimals, $before->unit),
+            'z' => Digits::plain(abs($relation->z ?? 0.0), 2),
         ]));
     }
 

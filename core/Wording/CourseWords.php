@@ -64,7 +64,8 @@ final class CourseWords
             'time' => self::time($s->time), 'ends' => match (true) {
                 $s->low === null => 'none', $s->high === null => 'low', default => 'both',
             },
-            'low' => self::time($s->low ?? 0.0), 'high' => self::time($s->high ?? 0.0), 'confidence' => Digits::short(round(100 * $confidence, 1)),
+            'low' => self::time($s->low ?? 0.0), 'high' => self::time($s->high ?? 0.0),
+            'confidence' => Digits::short(round(100 * $confidence, 1)),
         ]);
     }
 

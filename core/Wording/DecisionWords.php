@@ -80,7 +80,9 @@ final class DecisionWords
     {
         return [
             ...($tried ? [] : [Messages::say('decision.untried', ['letter' => $letter])]),
-            ...($dangers === [] ? [] : [Messages::say('decision.dangers', ['letter' => $letter, 'n' => count($dangers), 'modes' => Messages::list($dangers)])]),
+            ...($dangers === [] ? [] : [Messages::say('decision.dangers', [
+                'letter' => $letter, 'n' => count($dangers), 'modes' => Messages::list($dangers),
+            ])]),
         ];
     }
 

@@ -39,7 +39,8 @@ final class EvidenceWords
         $missing = array_map(strval(...), array_keys(array_filter($cell->members, static fn (State $s): bool => $s === State::None)));
 
         return Messages::say('evidence.family', [
-            'tried' => count($missing) < count($cell->members), 'member' => $cell->member, 'n' => count($cell->members), 'missing' => count($missing),
+            'tried' => count($missing) < count($cell->members), 'member' => $cell->member, 'n' => count($cell->members),
+            'missing' => count($missing),
             'names' => Messages::list(array_slice($missing, 0, self::NAMED)), 'more' => max(0, count($missing) - self::NAMED),
         ]);
     }
@@ -79,7 +80,8 @@ final class EvidenceWords
 
         return implode(' ', [
             Messages::say($cell->carry === null ? 'evidence.cell' : 'evidence.cellCarried', [
-                'state' => Messages::say('evidence.state', ['state' => $a->state->value]), 'letter' => $cell->source->letter, 'seen' => $seen,
+                'state' => Messages::say('evidence.state', ['state' => $a->state->value]), 'letter' => $cell->source->letter,
+                'seen' => $seen,
                 'level' => $cell->level, 'levels' => count($cell->states),
             ]),
             ...self::remarks($cell, $a, $cell->estimate),
@@ -231,7 +233,9 @@ final class EvidenceWords
     /** A build by its letter, and by the arm that stands for it. */
     public static function standing(Build $build): string
     {
-        return $build->chosenArm === '' ? $build->letter : Messages::say('evidence.asArm', ['letter' => $build->letter, 'arm' => $build->chosenArm]);
+        return $build->chosenArm === '' ? $build->letter : Messages::say('evidence.asArm', [
+            'letter' => $build->letter, 'arm' => $build->chosenArm,
+        ]);
     }
 
     /** Where a build has arms and none is chosen; else empty. */
@@ -259,7 +263,8 @@ final class EvidenceWords
                 return [];
             }
             $out[] = Messages::say('evidence.tableKnown', [
-                'metric' => $metrics[$i] ?? '', 'value' => Numbers::amount($cell->estimate->value, $cell->estimate->decimals, $cell->wanted->unit),
+                'metric' => $metrics[$i] ?? '',
+                'value' => Numbers::amount($cell->estimate->value, $cell->estimate->decimals, $cell->wanted->unit),
                 'inside' => $cell->wanted->rule->direction->met($cell->estimate->value, $cell->wanted->limit),
                 'limit' => Numbers::set($cell->wanted->limit, $cell->wanted->unit), 'n' => $cell->assessment->n,
             ]);

@@ -44,7 +44,8 @@ final class FailureWords
         $open = $exposure?->leavesOpen($confidence) ?? 0.0;
 
         return Messages::say('failure.outside', [
-            'letter' => $bound->letter, 'amount' => $exposure?->text() ?? $bound->amounts, 'levelled' => $bound->at !== '', 'at' => $bound->at,
+            'letter' => $bound->letter, 'amount' => $exposure?->text() ?? $bound->amounts, 'levelled' => $bound->at !== '',
+            'at' => $bound->at,
             'hardness' => $bound->hardness->value, 'kind' => $exposure === null ? 'unsaid' : ($exposure->isCount ? 'count' : 'amount'),
             'most' => Numbers::percent($open), 'between' => $exposure === null ? '' : Digits::plain($open, 2).' '.$exposure->unit,
             'confidence' => Numbers::set(round(100 * $confidence, 1), ''),

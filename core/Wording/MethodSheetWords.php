@@ -67,7 +67,8 @@ final class MethodSheetWords
         return Messages::say('method.calibration', [
             'slope' => Digits::plain($line->slope, self::DIGITS), 'nought' => $line->offset === 0.0, 'minus' => $line->offset < 0,
             'offset' => Numbers::withUnit(Digits::plain(abs($line->offset), self::DIGITS - 1), $unit), 'points' => $points,
-            'scatters' => $line->sd !== null, 'within' => Numbers::withUnit(Digits::plain($line->largestResidual(), self::DIGITS_OF_U), $unit),
+            'scatters' => $line->sd !== null,
+            'within' => Numbers::withUnit(Digits::plain($line->largestResidual(), self::DIGITS_OF_U), $unit),
             'sd' => Numbers::withUnit(Digits::plain($line->sd ?? 0.0, self::DIGITS_OF_U), $unit),
         ]);
     }
@@ -123,7 +124,9 @@ final class MethodSheetWords
 
     public static function wait(Wait $w): string
     {
-        return Messages::say('method.wait', ['what' => $w->what, 'timed' => $w->minutes !== null, 'time' => self::time($w->minutes ?? 0.0)]);
+        return Messages::say('method.wait', [
+            'what' => $w->what, 'timed' => $w->minutes !== null, 'time' => self::time($w->minutes ?? 0.0),
+        ]);
     }
 
     public static function look(LookOut $l): string
@@ -133,7 +136,9 @@ final class MethodSheetWords
             $l->after === null ? '' : Messages::say('method.after', ['time' => self::time($l->after)]), $l->at,
         ]);
 
-        return Messages::begin(Messages::say('method.look', ['what' => $l->what, 'timed' => $when !== [], 'when' => Messages::list(array_values($when))]));
+        return Messages::begin(Messages::say('method.look', [
+            'what' => $l->what, 'timed' => $when !== [], 'when' => Messages::list(array_values($when)),
+        ]));
     }
 
     public static function usedUp(UsedUp $u): string
@@ -158,7 +163,8 @@ final class MethodSheetWords
     public static function change(MethodChange $c): string
     {
         return Messages::begin(Messages::say('method.change', [
-            'what' => $c->what, 'field' => $c->field, 'name' => $c->name, 'was' => $c->was === '' ? 'none' : 'said', 'is' => $c->is === '' ? 'none' : 'said',
+            'what' => $c->what, 'field' => $c->field, 'name' => $c->name, 'was' => $c->was === '' ? 'none' : 'said',
+            'is' => $c->is === '' ? 'none' : 'said',
             'before' => $c->was, 'after' => $c->is,
         ]));
     }
@@ -210,7 +216,8 @@ final class MethodSheetWords
     public static function instrument(string $unit, ?float $step, ?float $low, ?float $high, ?float $lag, ?float $rate): string
     {
         return Messages::say('method.instrument', [
-            'unit' => $unit, 'stepped' => $step !== null, 'step' => Numbers::set($step ?? 0.0, $unit), 'ranged' => $low !== null && $high !== null,
+            'unit' => $unit, 'stepped' => $step !== null, 'step' => Numbers::set($step ?? 0.0, $unit),
+            'ranged' => $low !== null && $high !== null,
             'low' => Digits::short($low ?? 0.0), 'high' => Numbers::set($high ?? 0.0, $unit), 'slow' => $lag !== null,
             'lag' => Numbers::set($lag ?? 0.0, 's'), 'rated' => $rate !== null, 'rate' => Digits::short($rate ?? 0.0),
         ]);
@@ -222,6 +229,8 @@ final class MethodSheetWords
      */
     public static function checked(string $on, ?string $due, bool $isLate): string
     {
-        return Messages::say('method.checked', ['ever' => $on !== '', 'on' => $on, 'planned' => $due !== null, 'late' => $isLate, 'due' => (string) $due]);
+        return Messages::say('method.checked', [
+            'ever' => $on !== '', 'on' => $on, 'planned' => $due !== null, 'late' => $isLate, 'due' => (string) $due,
+        ]);
     }
 }

@@ -17,7 +17,8 @@ final class MethodWords
     public static function aside(string $rig, int $version, float $minutes, int $runs): string
     {
         return Messages::say(
-            'method.aside', ['rigged' => $rig !== '', 'rig' => $rig, 'version' => $version, 'minutes' => Digits::short($minutes), 'runs' => $runs],
+            'method.aside',
+            ['rigged' => $rig !== '', 'rig' => $rig, 'version' => $version, 'minutes' => Digits::short($minutes), 'runs' => $runs],
         );
     }
 
@@ -90,7 +91,8 @@ final class MethodWords
         return Messages::say('method.setting', [
             'name' => $s->name, 'set' => $s->intended !== null, 'intended' => Numbers::set($s->intended ?? 0.0, $s->unit),
             'tolerated' => $s->tolerance !== null, 'tolerance' => Digits::short($s->tolerance ?? 0.0),
-            'ranged' => $s->low !== null && $s->high !== null, 'low' => Digits::short($s->low ?? 0.0), 'high' => Numbers::set($s->high ?? 0.0, $s->unit),
+            'ranged' => $s->low !== null && $s->high !== null, 'low' => Digits::short($s->low ?? 0.0),
+            'high' => Numbers::set($s->high ?? 0.0, $s->unit),
             'stepped' => $s->step !== null, 'step' => Digits::short($s->step ?? 0.0), 'locked' => $s->lock !== '', 'lock' => $s->lock,
             'told' => $s->more !== '', 'more' => $s->more, 'turned' => $s->way !== '', 'way' => $s->way, 'seen' => $s->readOff !== '',
             'readOff' => $s->readOff, 'tooled' => $s->tool !== '', 'tool' => $s->tool,
@@ -101,7 +103,8 @@ final class MethodWords
     public static function adjusting(SettingRule $s): string
     {
         return trim(Messages::say('method.adjusting', [
-            'told' => $s->more !== '', 'more' => $s->more, 'turned' => $s->way !== '', 'way' => $s->way, 'seen' => $s->readOff !== '', 'readOff' => $s->readOff,
+            'told' => $s->more !== '', 'more' => $s->more, 'turned' => $s->way !== '', 'way' => $s->way,
+            'seen' => $s->readOff !== '', 'readOff' => $s->readOff,
             'tooled' => $s->tool !== '', 'tool' => $s->tool, 'locked' => $s->lock !== '', 'lock' => $s->lock,
         ]));
     }

@@ -101,7 +101,8 @@ final readonly class Noticing
     private static function contradictions(RunFact $run, array $soFar): array
     {
         return array_map(
-            static fn (Contradiction $c): string => CheckWords::contradiction($c->relation, $c->doubted, $c->before), Contradictions::of($run, $soFar),
+            static fn (Contradiction $c): string => CheckWords::contradiction($c->relation, $c->doubted, $c->before),
+            Contradictions::of($run, $soFar),
         );
     }
 

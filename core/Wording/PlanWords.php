@@ -27,7 +27,8 @@ final class PlanWords
     public static function takes(array $slots, Minutes $minutes, int $leftOut): string
     {
         return Messages::say('plan.takes', [
-            'n' => count($slots), 'time' => MethodSheetWords::time($minutes->of(array_map(static fn (Slot $s): string => $s->text(), $slots))),
+            'n' => count($slots),
+            'time' => MethodSheetWords::time($minutes->of(array_map(static fn (Slot $s): string => $s->text(), $slots))),
             'left' => $leftOut,
         ]);
     }
@@ -36,7 +37,9 @@ final class PlanWords
     public static function finds(string $metric, float $difference, string $unit, int $perSide): string
     {
         return Messages::say('plan.finds', [
-            'metric' => $metric, 'difference' => Numbers::withUnit(Digits::plain($difference, self::DIGITS), Numbers::differenceUnit($unit)), 'n' => $perSide,
+            'metric' => $metric,
+            'difference' => Numbers::withUnit(Digits::plain($difference, self::DIGITS), Numbers::differenceUnit($unit)),
+            'n' => $perSide,
         ]);
     }
 
@@ -87,21 +90,26 @@ final class PlanWords
         return Messages::say('plan.search', [
             'name' => $rule->name, 'n' => count($search->tried), 'reason' => $search->next->reason->value ?? 'contradict',
             'value' => $set($search->next?->value), 'from' => $set($rule->low), 'to' => $set($rule->high),
-            'low' => $set($search->next?->low), 'high' => $set($search->next?->high), 'bracketed' => $search->next?->low !== null && $search->next->high !== null,
+            'low' => $set($search->next?->low), 'high' => $set($search->next?->high),
+            'bracketed' => $search->next?->low !== null && $search->next->high !== null,
         ]);
     }
 
     /** What a range that is used up asks for. */
     public static function widen(SettingRule $rule): string
     {
-        return Messages::say('plan.widen', ['name' => $rule->name, 'from' => Digits::short($rule->low ?? 0.0), 'to' => Numbers::set($rule->high ?? 0.0, $rule->unit)]);
+        return Messages::say('plan.widen', [
+            'name' => $rule->name, 'from' => Digits::short($rule->low ?? 0.0),
+            'to' => Numbers::set($rule->high ?? 0.0, $rule->unit),
+        ]);
     }
 
     /** Where a setting stood on a run. */
     public static function stands(SettingTried $tried): string
     {
         return Messages::say('plan.stands', [
-            'known' => $tried->text !== '', 'text' => $tried->text, 'stands' => $tried->result->value ?? 'unsaid', 'number' => $tried->number,
+            'known' => $tried->text !== '', 'text' => $tried->text, 'stands' => $tried->result->value ?? 'unsaid',
+            'number' => $tried->number,
         ]);
     }
 
@@ -110,7 +118,8 @@ final class PlanWords
         $left = array_map(static fn (Slot $s): string => $s->text(), $progress->left());
 
         return Messages::say('plan.progress', [
-            'tried' => $progress->tried(), 'planned' => count($progress->slots), 'lost' => $progress->lost(), 'out' => count($progress->leftOut),
+            'tried' => $progress->tried(), 'planned' => count($progress->slots), 'lost' => $progress->lost(),
+            'out' => count($progress->leftOut),
             'beside' => count($progress->beside), 'left' => count($left), 'time' => MethodSheetWords::time($minutes->of($left)),
         ]);
     }

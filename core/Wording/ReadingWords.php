@@ -47,7 +47,8 @@ final class ReadingWords
         }
 
         return Messages::say('reading.said', [
-            'bound' => $bound === '' ? 'none' : $bound, 'value' => Numbers::withUnit(Digits::plain($value->value, self::digits($value)), $value->unit->symbol),
+            'bound' => $bound === '' ? 'none' : $bound,
+            'value' => Numbers::withUnit(Digits::plain($value->value, self::digits($value)), $value->unit->symbol),
             'sure' => $u !== null, 'u' => $u === null ? '' : Numbers::withUnit(Digits::plain($u, self::DIGITS_OF_U), $value->unit->symbol),
         ]);
     }

@@ -83,7 +83,10 @@ final class RigWords
      */
     public static function surprise(Surprise $surprise, string $what, string $read, RigCheck $check, string $serial): array
     {
-        $mismatches = array_map(static fn (RigLine $l): string => Messages::say('rig.look', ['what' => self::line($l, $serial)]), $check->mismatches());
+        $mismatches = array_map(
+            static fn (RigLine $l): string => Messages::say('rig.look', ['what' => self::line($l, $serial)]),
+            $check->mismatches(),
+        );
 
         return [
             $surprise->channel === ''

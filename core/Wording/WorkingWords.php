@@ -30,7 +30,9 @@ final class WorkingWords
             return Numbers::withUnit(implode('; ', $shown).(count($one->value) > self::MOST ? ' …' : ''), self::unit($one->unit));
         }
 
-        return $one->isExact ? Numbers::withUnit(Digits::exact($one->value), self::unit($one->unit)) : self::value($one->value, $one->u, $one->unit);
+        return $one->isExact ? Numbers::withUnit(Digits::exact($one->value), self::unit($one->unit)) : self::value(
+            $one->value, $one->u, $one->unit,
+        );
     }
 
     public static function value(float $value, ?float $u, string $unit): string
@@ -98,7 +100,8 @@ final class WorkingWords
 
         return Messages::say('working.scored', [
             'read' => $read !== '' ? $read : Numbers::withUnit(Digits::plain($forecast->read, self::DIGITS), $unit),
-            'said' => self::value($forecast->value, $forecast->u, $forecast->unit), 'interval' => self::interval($forecast), 'any' => $forecast->halves !== null,
+            'said' => self::value($forecast->value, $forecast->u, $forecast->unit), 'interval' => self::interval($forecast),
+            'any' => $forecast->halves !== null,
             'inside' => $forecast->isInside === true, 'off' => Digits::plain(abs($forecast->halves ?? 0.0), 2),
             'side' => $forecast->read >= $forecast->value ? 'above' : 'below',
             'differs' => Numbers::withUnit(Digits::plain(abs($forecast->read - $forecast->value), 2), $unit),
@@ -111,7 +114,10 @@ final class WorkingWords
         $half = Forecast::half($forecast->u);
         $decimals = $half > 0.0 ? Digits::decimalsOf(10.0 ** (floor(log10((float) $forecast->u)) - 1)) : 0;
 
-        return sprintf('[%s, %s]', Digits::decimals($forecast->value - $half, $decimals), Digits::decimals($forecast->value + $half, $decimals));
+        return sprintf(
+            '[%s, %s]', Digits::decimals($forecast->value - $half, $decimals),
+            Digits::decimals($forecast->value + $half, $decimals),
+        );
     }
 
     /** The run that is forecast. */

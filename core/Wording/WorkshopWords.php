@@ -57,7 +57,8 @@ final class WorkshopWords
     public static function made(int $steps, ?float $minutes, int $wrong, int $scrap, bool $done): string
     {
         return Messages::say('workshop.made', [
-            'n' => $steps, 'timed' => $minutes !== null, 'time' => self::time($minutes ?? 0.0), 'wrong' => $wrong, 'scrap' => $scrap, 'done' => $done,
+            'n' => $steps, 'timed' => $minutes !== null, 'time' => self::time($minutes ?? 0.0), 'wrong' => $wrong,
+            'scrap' => $scrap, 'done' => $done,
         ]);
     }
 
@@ -88,7 +89,8 @@ final class WorkshopWords
     public static function forNow(string $letter, array $parts): string
     {
         return $parts === [] ? '' : Messages::say('workshop.forNow', [
-            'letter' => $letter, 'parts' => Messages::list(array_slice($parts, 0, self::NAMED)), 'n' => count($parts), 'more' => max(0, count($parts) - self::NAMED),
+            'letter' => $letter, 'parts' => Messages::list(array_slice($parts, 0, self::NAMED)), 'n' => count($parts),
+            'more' => max(0, count($parts) - self::NAMED),
         ]);
     }
 
@@ -119,7 +121,8 @@ final class WorkshopWords
     public static function asserted(string $what, string $value, string $page, string $limit, ?bool $met, bool $shown): string
     {
         return Messages::say('workshop.asserted', [
-            'what' => $what, 'value' => $value, 'page' => $page, 'asked' => $limit !== '', 'limit' => $limit, 'met' => $met ?? 'unknown', 'shown' => $shown,
+            'what' => $what, 'value' => $value, 'page' => $page, 'asked' => $limit !== '', 'limit' => $limit,
+            'met' => $met ?? 'unknown', 'shown' => $shown,
         ]);
     }
 
@@ -132,7 +135,8 @@ final class WorkshopWords
     public static function takenOver(string $from, array $differs, array $said): string
     {
         return Messages::say('workshop.takenOver', [
-            'from' => $from, 'differs' => $differs !== [], 'what' => implode(', ', $differs), 'known' => $said !== [], 'said' => implode('; ', $said),
+            'from' => $from, 'differs' => $differs !== [], 'what' => implode(', ', $differs), 'known' => $said !== [],
+            'said' => implode('; ', $said),
         ]);
     }
 
@@ -153,6 +157,8 @@ final class WorkshopWords
     /** @param int $left parts that nobody weighed */
     public static function masses(float $grams, int $left, int $forNow): string
     {
-        return Messages::say('workshop.masses', ['mass' => self::mass($grams), 'known' => $grams > 0, 'left' => $left, 'forNow' => $forNow]);
+        return Messages::say('workshop.masses', [
+            'mass' => self::mass($grams), 'known' => $grams > 0, 'left' => $left, 'forNow' => $forNow,
+        ]);
     }
 }

@@ -44,7 +44,9 @@ final readonly class Budget
         }
         foreach ($uses as $i => $use) {
             foreach (array_keys(array_diff_key($use['needs'], $available)) as $name) {
-                throw InvalidInput::because(sprintf('Nothing is said of how much “%s” there is.', $name), 'inputs/uses/'.$i.'/needs/'.$name);
+                throw InvalidInput::because(
+                    sprintf('Nothing is said of how much “%s” there is.', $name), 'inputs/uses/'.$i.'/needs/'.$name,
+                );
             }
         }
 

@@ -51,7 +51,10 @@ final readonly class Entered
             }
         }
 
-        return new self(new Given($ones, array_filter($many), $choices), array_filter($u), array_filter(array_map(array_filter(...), $uOfMany)), $problems);
+        return new self(
+            new Given($ones, array_filter($many), $choices), array_filter($u),
+            array_filter(array_map(array_filter(...), $uOfMany)), $problems,
+        );
     }
 
     /** @throws CoreException the first that is wrong, at its place */
@@ -92,7 +95,9 @@ final readonly class Entered
             return [[], []];
         }
         if (!is_array($entry) || $entry === []) {
-            throw InvalidInput::because($entry === null || $entry === [] ? $field->words.' are needed.' : 'A list of values is wanted here.');
+            throw InvalidInput::because(
+                $entry === null || $entry === [] ? $field->words.' are needed.' : 'A list of values is wanted here.',
+            );
         }
         if (count($entry) > self::MOST) {
             throw InvalidInput::because(sprintf('At most %d values can be taken.', self::MOST));
@@ -100,7 +105,9 @@ final readonly class Entered
         $values = $us = [];
         foreach (array_values($entry) as $i => $one) {
             try {
-                [$values[], $us[]] = $one instanceof Entry ? self::held($field, $one) : throw InvalidInput::because('A value is wanted here.');
+                [$values[], $us[]] = $one instanceof Entry ? self::held($field, $one) : throw InvalidInput::because(
+                    'A value is wanted here.',
+                );
             } catch (CoreException $e) {
                 throw $e->under((string) $i);
             }
@@ -122,7 +129,9 @@ final readonly class Entered
             throw InvalidInput::because('A whole number is wanted here.');
         }
         if ($field->low !== null && ($field->above ? $value <= $field->low : $value < $field->low)) {
-            throw InvalidInput::because(sprintf('%s %g%s is wanted here.', $field->above ? 'More than' : 'At least', $field->low, $field->low === 0.0 ? '' : $in));
+            throw InvalidInput::because(sprintf(
+                '%s %g%s is wanted here.', $field->above ? 'More than' : 'At least', $field->low, $field->low === 0.0 ? '' : $in,
+            ));
         }
         if ($field->high !== null && ($field->below ? $value >= $field->high : $value > $field->high)) {
             throw InvalidInput::because(sprintf('%s %g%s is wanted here.', $field->below ? 'Less than' : 'At most', $field->high, $in));

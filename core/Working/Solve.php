@@ -67,7 +67,9 @@ final class Solve
             if ($a === null || $b === null || ($a < 0.0) === ($b < 0.0) && $a !== 0.0 && $b !== 0.0) {
                 continue;
             }
-            $x = $a === 0.0 ? $points[$i] : ($b === 0.0 ? $to : self::root(static fn (float $x): float => $off($x) ?? 0.0, $points[$i], $to));
+            $x = $a === 0.0 ? $points[$i] : ($b === 0.0 ? $to : self::root(
+                static fn (float $x): float => $off($x) ?? 0.0, $points[$i], $to,
+            ));
             // A jump over the value, as past a dead point, is none.
             $there = $off($x);
             $isThere = $there !== null && abs($there) <= 1e-6 * max(abs($wanted), abs($a), abs($b)) + 1e-12;
@@ -85,7 +87,10 @@ final class Solve
         $si = static fn (float $v): float => (new Entry($v, $field->unit))->si($field->unit)[0];
         [$low, $high] = [$field->low === null ? null : $si($field->low), $field->high === null ? null : $si($field->high)];
         if ($low !== null && $high !== null) {
-            return array_map(static fn (int $i): float => $low + ($high - $low) * ($i + ($i === 0 ? 1e-9 : 0)) / self::LOOKS, range(0, self::LOOKS));
+            return array_map(
+                static fn (int $i): float => $low + ($high - $low) * ($i + ($i === 0 ? 1e-9 : 0)) / self::LOOKS,
+                range(0, self::LOOKS),
+            );
         }
         $size = abs($stands ?? 0.0) > 0.0 ? abs($stands ?? 1.0) : abs($si(1.0)) + 1e-9;
         $up = array_map(
@@ -94,6 +99,8 @@ final class Solve
         $down = array_reverse(array_map(static fn (float $x): float => -$x, $up));
         $all = $low === 0.0 ? $up : [...$down, 0.0, ...$up];
 
-        return array_values(array_filter($all, static fn (float $x): bool => ($low === null || $x >= $low) && ($high === null || $x <= $high)));
+        return array_values(array_filter(
+            $all, static fn (float $x): bool => ($low === null || $x >= $low) && ($high === null || $x <= $high),
+        ));
     }
 }

@@ -31,7 +31,10 @@ final class Typing
                     FieldKind::One => self::one($text, $field->unit),
                     FieldKind::Many => array_map(
                         static fn (string $one): Entry => self::one($one, $field->unit),
-                        array_values(array_filter(array_map(trim(...), preg_split('/[;\n]/', $text) ?: []), static fn (string $one): bool => $one !== '')),
+                        array_values(array_filter(
+                            array_map(trim(...), preg_split('/[;\n]/', $text) ?: []),
+                            static fn (string $one): bool => $one !== '',
+                        )),
                     ),
                 };
             } catch (CoreException $e) {

@@ -143,7 +143,8 @@ final class DemoCommand extends Command
     {
         foreach (Row::rows(Row::json((string) file_get_contents($this->folder.'/instruments.json'))) as $row) {
             $this->writer->put(
-                Instrument::class, Uuid::v7(), $this->inputs->read(InstrumentInput::class, ['workspace' => $workspace->id()->toRfc4122()] + $row),
+                Instrument::class, Uuid::v7(),
+                $this->inputs->read(InstrumentInput::class, ['workspace' => $workspace->id()->toRfc4122()] + $row),
             );
         }
     }

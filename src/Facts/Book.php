@@ -208,7 +208,8 @@ final class Book
             foreach ($this->byStretch($build, $missing) as $stretch => $runs) {
                 $of = RunFact::byMetric($runs);
                 $out[$stretch] = new ByName(array_map(
-                    static fn (Wanted $w): array => Evidence::gather($w, $build, $of[$w->metric] ?? []), array_column($this->wanted(), null, 'id'),
+                    static fn (Wanted $w): array => Evidence::gather($w, $build, $of[$w->metric] ?? []),
+                    array_column($this->wanted(), null, 'id'),
                 ));
             }
 
@@ -375,7 +376,9 @@ final class Book
                     continue;
                 }
                 // What shows the stricter limit shows this one; what fails it may keep this one all the same.
-                $told = $cell->state === State::Shown || $wanted->asksAs($cell->wanted) ? $cell : $book->cellAs($wanted->asOf($cell->wanted), $module);
+                $told = $cell->state === State::Shown || $wanted->asksAs($cell->wanted) ? $cell : $book->cellAs(
+                    $wanted->asOf($cell->wanted), $module,
+                );
 
                 return $told->carriedBy($wanted, $build, $book->device->name.' '.$module->letter);
             }
@@ -412,7 +415,9 @@ final class Book
         $this->hasAllOwn = true;
         $this->own += $this->summaries->byBuild(
             $this->device->id, $this->counter, 'own', $this->buildIds(),
-            fn (array $missing): array => array_combine($missing, array_map(fn (string $id): array => $this->own($this->build($id)), $missing)),
+            fn (array $missing): array => array_combine($missing, array_map(
+                fn (string $id): array => $this->own($this->build($id)), $missing,
+            )),
             Dropped::READ,
         );
     }
@@ -513,7 +518,8 @@ final class Book
             $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
                 $missing, array_map(fn (string $m): array => array_filter([
                     CompareOutcomes::metric(
-                        $m, $build, $here, $other, $this->chosen($other, true), $this->terms($m, $build, $other), $comparisons->dependsOn($m),
+                        $m, $build, $here, $other, $this->chosen($other, true), $this->terms($m, $build, $other),
+                        $comparisons->dependsOn($m),
                     ),
                 ]), $missing),
             ));
@@ -650,7 +656,9 @@ final class Book
         $these = array_values(array_filter($this->stretches($build), static fn (string $s): bool => KeptRuns::trial($s) === $trial));
 
         // A trial that was withdrawn has no stretches that are kept.
-        return $these === [] ? Seen::ofRuns($this->runFacts->ofTrial($trial)) : Seen::of(array_values($this->sightings($build, $these)), []);
+        return $these === [] ? Seen::ofRuns($this->runFacts->ofTrial($trial)) : Seen::of(
+            array_values($this->sightings($build, $these)), [],
+        );
     }
 
     /**

@@ -53,7 +53,9 @@ final readonly class BriefFacts
     /** @return list<array{id: string, trial: string, number: int, letter: string}> the runs that ended last, newest first */
     public function recentRuns(string $device): array
     {
-        return array_map(self::run(...), $this->db->fetchAllAssociative(self::RUNS.' ORDER BY r.started_at DESC LIMIT '.self::RECENT, [$device]));
+        return array_map(self::run(...), $this->db->fetchAllAssociative(
+            self::RUNS.' ORDER BY r.started_at DESC LIMIT '.self::RECENT, [$device],
+        ));
     }
 
     /**

@@ -45,7 +45,8 @@ final readonly class EmptyFacts
         ) as $row) {
             $out[Row::text($row['trial_id'])][] = new RigReading(
                 Purpose::from(Row::text($row['purpose'])), Row::text($row['at']), Row::text($row['serial']), Row::text($row['channel']),
-                Row::text($row['metric']), Row::number($row['si']), Row::number($row['step'] ?? 0) * Units::parse(Row::text($row['unit']))->factor,
+                Row::text($row['metric']), Row::number($row['si']),
+                Row::number($row['step'] ?? 0) * Units::parse(Row::text($row['unit']))->factor,
             );
         }
 

@@ -240,7 +240,8 @@ final readonly class FailureFacts
     public function known(string $device): array
     {
         $words = fn (string $field): array => array_map(Row::text(...), $this->db->fetchFirstColumn(
-            'SELECT DISTINCT '.$field.' FROM failure WHERE belongs_to = ? AND withdrawn_because IS NULL AND '.$field." <> '' ORDER BY 1 LIMIT 300", [$device],
+            'SELECT DISTINCT '.$field.' FROM failure WHERE belongs_to = ? AND withdrawn_because IS NULL AND '.$field." <> '' ORDER BY 1 LIMIT 300",
+            [$device],
         ));
 
         return ['modes' => $words('mode'), 'places' => $words('place')];

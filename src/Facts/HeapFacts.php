@@ -75,7 +75,8 @@ final readonly class HeapFacts
             ['workspace' => $workspace, 'all' => $sha256], ['all' => ArrayParameterType::STRING],
         ) as $row) {
             $out[Row::text($row['source'])] = HeapWords::here(
-                $row['kept'] === true, $row['aside'] === true, Row::text($row['letter']), Row::text($row['trial']), Row::whole($row['number']),
+                $row['kept'] === true, $row['aside'] === true, Row::text($row['letter']), Row::text($row['trial']),
+                Row::whole($row['number']),
             );
         }
 
@@ -91,6 +92,9 @@ final readonly class HeapFacts
              FROM heap_file WHERE workspace_id = ? AND withdrawn_because IS NULL', [$workspace],
         ) ?: [];
 
-        return ['left' => Row::whole($row['left_over'] ?? 0), 'kept' => Row::whole($row['kept'] ?? 0), 'aside' => Row::whole($row['aside'] ?? 0)];
+        return [
+            'left' => Row::whole($row['left_over'] ?? 0), 'kept' => Row::whole($row['kept'] ?? 0),
+            'aside' => Row::whole($row['aside'] ?? 0),
+        ];
     }
 }

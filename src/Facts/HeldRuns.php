@@ -25,8 +25,12 @@ final readonly class HeldRuns
              WHERE t.revision_id = ? AND r.outcome = 'held' AND r.withdrawn_because IS NULL AND (r.set_aside = '' OR r.taken_in)
                AND r.purpose NOT IN ('reference', 'empty')", [$build],
         );
-        $made = $this->runs->configurations(array_values(array_unique(array_map(static fn (array $r): string => Row::text($r['configuration']), $rows))));
+        $made = $this->runs->configurations(array_values(array_unique(array_map(
+            static fn (array $r): string => Row::text($r['configuration']), $rows,
+        ))));
 
-        return array_map(static fn (array $r): HeldRun => new HeldRun($made[Row::text($r['configuration'])], Row::found($r['levels'])), $rows);
+        return array_map(
+            static fn (array $r): HeldRun => new HeldRun($made[Row::text($r['configuration'])], Row::found($r['levels'])), $rows,
+        );
     }
 }

@@ -55,7 +55,9 @@ final readonly class MethodFacts
             $changes = MethodChanges::between(MethodState::fromRow($was), MethodState::fromRow($is));
             if ($changes !== []) {
                 $edition = static fn (array $view): int => Row::whole($view['edition'] ?? $view['version'] ?? 1);
-                $out[] = new MethodEdition($edition($is), $edition($is) !== $edition($was), Row::text($row['at']), Row::text($row['author']), $changes);
+                $out[] = new MethodEdition(
+                    $edition($is), $edition($is) !== $edition($was), Row::text($row['at']), Row::text($row['author']), $changes,
+                );
             }
         }
 
@@ -70,7 +72,8 @@ final readonly class MethodFacts
     public function elsewhere(string $workspace, string $device): array
     {
         return array_map(static fn (array $row): array => [
-            'id' => Row::text($row['id']), 'name' => Row::text($row['name']), 'purpose' => Row::text($row['purpose']), 'device' => Row::text($row['device']),
+            'id' => Row::text($row['id']), 'name' => Row::text($row['name']), 'purpose' => Row::text($row['purpose']),
+            'device' => Row::text($row['device']),
         ], $this->db->fetchAllAssociative(
             'SELECT m.id, m.name, m.purpose, d.name device FROM method m JOIN device d ON d.id = m.device_id
              WHERE m.workspace_id = ? AND m.device_id <> ? AND m.withdrawn_because IS NULL ORDER BY d.name, m.name LIMIT '.self::MOST, [$workspace, $device],

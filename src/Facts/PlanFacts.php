@@ -75,7 +75,8 @@ final readonly class PlanFacts
     {
         $out = [];
         foreach ($this->db->fetchFirstColumn(
-            'SELECT id FROM trial WHERE method_id = ? AND withdrawn_because IS NULL ORDER BY created_at DESC, id DESC LIMIT '.self::RECENT, [$method],
+            'SELECT id FROM trial WHERE method_id = ? AND withdrawn_because IS NULL ORDER BY created_at DESC, id DESC LIMIT '.self::RECENT,
+            [$method],
         ) as $trial) {
             $out = [...$out, ...$this->runs->ofTrial(Row::text($trial))];
         }

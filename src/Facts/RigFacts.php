@@ -42,7 +42,9 @@ final readonly class RigFacts
         ) as $row) {
             foreach (Row::found($row['settings']) as $name => $text) {
                 if (!in_array(mb_strtolower(trim($text)), ['', 'unknown'], true)) {
-                    $out[] = new Verified((string) $name, $text, Row::whole($row['number']), Row::text($row['name']), Row::text($row['at']));
+                    $out[] = new Verified(
+                        (string) $name, $text, Row::whole($row['number']), Row::text($row['name']), Row::text($row['at']),
+                    );
                 }
             }
         }

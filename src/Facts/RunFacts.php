@@ -297,7 +297,8 @@ final class RunFacts
                 $channel = $result->channel;
                 // What can be told of it is of the size of its uncertainty.
                 $out[] = self::fact(
-                    $channel, self::kind('', $channel, $leavesBound), $channel->unit, Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
+                    $channel, self::kind('', $channel, $leavesBound), $channel->unit,
+                    Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
                 );
             }
         }

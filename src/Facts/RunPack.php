@@ -50,7 +50,8 @@ final readonly class RunPack
                 $readings[] = [self::at($shapes, $shape), $r->si, $r->step];
             }
             $rows[] = [
-                $run->id, $run->method, $run->number, $run->outcome, $run->reason, $run->startedAt, $run->operator, self::at($texts, $run->levels),
+                $run->id, $run->method, $run->number, $run->outcome, $run->reason, $run->startedAt, $run->operator,
+                self::at($texts, $run->levels),
                 self::at($texts, $run->conditions), self::at($texts, $run->settings), self::at($stored, $hashes[$run->configuration]),
                 $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside,
                 self::at($texts, $run->others), $run->goes,
@@ -80,7 +81,8 @@ final readonly class RunPack
                 $readings[] = new ReadingFact($channel, $metric, $unit, $si, $step, $kind, $instrument);
             }
             $out[] = new RunFact(
-                $id, $trial, $name, $method, $build, $number, $outcome, $reason, $at, $operator, $this->texts[$levels], $this->texts[$conditions],
+                $id, $trial, $name, $method, $build, $number, $outcome, $reason, $at, $operator, $this->texts[$levels],
+                $this->texts[$conditions],
                 $this->texts[$settings], $of[$hash], $runs, $failures, $readings, $untilItHolds, $this->answers[$answers],
                 $purpose, $aside, $this->texts[$others], $goes,
             );

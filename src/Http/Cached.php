@@ -85,7 +85,8 @@ final readonly class Cached
         $role = ($this->security->isGranted(Access::Lead->value, $workspace) ? 'lead' : '').($this->security->isGranted(Access::Write->value, $workspace) ? 'write' : '');
 
         return hash('xxh128', implode('|', [
-            $counter, $role, $this->user->user()?->id()->toRfc4122() ?? '', $this->clock->now()->format('Y-m-d'), $this->code->version, $request->getRequestUri(),
+            $counter, $role, $this->user->user()?->id()->toRfc4122() ?? '', $this->clock->now()->format('Y-m-d'),
+            $this->code->version, $request->getRequestUri(),
         ]));
     }
 }

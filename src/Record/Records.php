@@ -155,7 +155,9 @@ final readonly class Records
      */
     public function workspaceToWrite(string $named): Workspace
     {
-        $workspace = $this->workspace(Uuid::isValid($named) ? Uuid::fromString($named) : throw Invalid::at('workspace', 'This is not an identifier.'));
+        $workspace = $this->workspace(
+            Uuid::isValid($named) ? Uuid::fromString($named) : throw Invalid::at('workspace', 'This is not an identifier.'),
+        );
         $this->mustWrite($workspace);
 
         return $workspace;
@@ -228,7 +230,9 @@ final readonly class Records
      */
     public function some(string $class, array $criteria, int $most): array
     {
-        return array_values($this->em->getRepository($class)->findBy($criteria + ['withdrawnBecause' => null], ['createdAt' => 'DESC', 'id' => 'DESC'], $most));
+        return array_values($this->em->getRepository($class)->findBy(
+            $criteria + ['withdrawnBecause' => null], ['createdAt' => 'DESC', 'id' => 'DESC'], $most,
+        ));
     }
 
     /**

@@ -215,10 +215,13 @@ final class AccessTest extends ApiTestCase
     private function body(string $name, Route $route): array
     {
         $more = [
-            'photo' => '0190a4b0-0000-7000-8000-00000000000b', 'sha256' => [str_repeat('ab', 32)], 'because' => 'x', 'id' => '0190a4b0-0000-7000-8000-00000000000a', 'design' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x', 'new' => 'a long enough word too',
+            'photo' => '0190a4b0-0000-7000-8000-00000000000b', 'sha256' => [str_repeat('ab', 32)], 'because' => 'x',
+            'id' => '0190a4b0-0000-7000-8000-00000000000a', 'design' => 'x', 'reason' => 'x', 'version' => 1, 'present' => 'x',
+            'new' => 'a long enough word too',
             'email' => 'new@example.test', 'role' => 'viewer',
             'password' => 'a long enough word too', 'outcome' => 'held', 'format' => 'none', 'run' => $this->records['run'],
-            'method' => $this->records['method'], 'layout' => ['kind' => 'free'], 'channel' => 'push', 'text' => '41 N', 'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
+            'method' => $this->records['method'], 'layout' => ['kind' => 'free'], 'channel' => 'push', 'text' => '41 N',
+            'name' => 'x', 'taken' => [['text' => '41 N', 'unit' => 'N', 'name' => 'push force']],
             'sum' => 'drop', 'inputs' => [['name' => 'height', 'text' => '1 m'], ['name' => 'mass', 'text' => '1 kg']],
         ];
 
@@ -246,7 +249,8 @@ final class AccessTest extends ApiTestCase
             'happening' => ['article' => $this->records['article'] ?? '', 'kind' => 'moved'],
             'working' => [
                 'title' => 'Fall', 'sum' => 'drop', 'output' => 'speed',
-                'inputs' => [['name' => 'height', 'text' => '1 m'], ['name' => 'mass', 'text' => '1 kg']], 'revision' => $this->records['revision'] ?? '',
+                'inputs' => [['name' => 'height', 'text' => '1 m'], ['name' => 'mass', 'text' => '1 kg']],
+                'revision' => $this->records['revision'] ?? '',
             ],
             'sum' => ['workspace' => $this->workspace, 'name' => 'Thrice', 'formula' => 'a*3', 'variables' => [['name' => 'a']]],
             'making' => ['article' => $this->records['article'] ?? '', 'name' => 'Glue'],
@@ -261,13 +265,19 @@ final class AccessTest extends ApiTestCase
     /** @return array<string, mixed> a clip that stays where it lies */
     private function lying(string $sha256): array
     {
-        return ['workspace' => $this->workspace, 'name' => 'G1.mp4', 'camera' => 'Phone', 'modified' => '2026-03-02T14:00:00Z', 'lies' => 'card 3', 'sha256' => $sha256];
+        return [
+            'workspace' => $this->workspace, 'name' => 'G1.mp4', 'camera' => 'Phone', 'modified' => '2026-03-02T14:00:00Z',
+            'lies' => 'card 3', 'sha256' => $sha256,
+        ];
     }
 
     /** @return array<string, mixed> */
     private function panel(string $trial): array
     {
-        return ['trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'], 'scales' => [['channel' => 'push', 'low' => 'light']]];
+        return [
+            'trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'],
+            'scales' => [['channel' => 'push', 'low' => 'light']],
+        ];
     }
 
     /** @return array<string, mixed> the first that is served */
@@ -304,7 +314,9 @@ final class AccessTest extends ApiTestCase
         $this->upload('/api/photos/'.$photo, $this->picture(), ['revision' => $bench->a]);
         self::assertSame(201, $this->answered());
         $heaped = Uuid::v7()->toRfc4122();
-        $this->upload('/api/heapfiles/'.$heaped, $this->picture(50), ['workspace' => $this->workspace, 'name' => 'P1.jpg', 'camera' => 'Phone']);
+        $this->upload('/api/heapfiles/'.$heaped, $this->picture(50), [
+            'workspace' => $this->workspace, 'name' => 'P1.jpg', 'camera' => 'Phone',
+        ]);
         self::assertSame(201, $this->answered());
         $metric = self::text($this->json('GET', '/api/devices/'.$bench->device.'/brief'), 'measured', 0, 'id');
         $this->records = [
@@ -328,7 +340,9 @@ final class AccessTest extends ApiTestCase
                 'revision' => $bench->a, 'title' => 'Fall', 'sum' => 'drop', 'output' => 'speed',
                 'inputs' => [['name' => 'height', 'text' => '1 m'], ['name' => 'mass', 'text' => '1 kg']],
             ]),
-            'sum' => $this->put('sums', ['workspace' => $this->workspace, 'name' => 'Twice', 'formula' => 'a*2', 'variables' => [['name' => 'a']]]),
+            'sum' => $this->put('sums', [
+                'workspace' => $this->workspace, 'name' => 'Twice', 'formula' => 'a*2', 'variables' => [['name' => 'a']],
+            ]),
             'assumption' => $this->put('assumptions', ['device' => $bench->device, 'text' => 'It floats']),
             'document' => $this->document($bench->a, '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>', 'plate.svg'),
             'spending' => $this->put('spendings', ['revision' => $bench->a, 'what' => 'Wood', 'cost' => 4.0]),

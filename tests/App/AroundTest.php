@@ -69,13 +69,20 @@ final class AroundTest extends ApiTestCase
 
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [39.9, 40.2, 40.4, 40.1]);
         $uses = $this->brief()['uses'];
-        self::assertSame(['fits', 'doesNot'], array_column((array) $uses, 'fit'), 'A use is judged by what it asks for and what all ask for.');
-        self::assertSame('A does not fit: “Pushed by anybody” is not met, and nothing proposed answers it.', self::text((array) $uses, 1, 'verdict'));
+        self::assertSame(
+            ['fits', 'doesNot'], array_column((array) $uses, 'fit'), 'A use is judged by what it asks for and what all ask for.',
+        );
+        self::assertSame(
+            'A does not fit: “Pushed by anybody” is not met, and nothing proposed answers it.',
+            self::text((array) $uses, 1, 'verdict'),
+        );
 
         $this->put('candidates', ['revision' => $this->bench->a, 'what' => 'Bigger wheel', 'requirements' => [$strong]]);
         self::assertSame('withChanges', self::text($this->brief(), 'uses', 1, 'fit'));
 
-        $this->json('PUT', '/api/uses/'.$hire, ['device' => $this->bench->device, 'name' => 'Hire', 'dropped' => 'Nobody hires.', 'version' => 1]);
+        $this->json('PUT', '/api/uses/'.$hire, [
+            'device' => $this->bench->device, 'name' => 'Hire', 'dropped' => 'Nobody hires.', 'version' => 1,
+        ]);
         self::assertSame(200, $this->answered());
         self::assertSame('Nobody hires.', self::text($this->brief(), 'uses', 1, 'use', 'dropped'));
         self::assertNotSame('', $beds);
@@ -88,7 +95,8 @@ final class AroundTest extends ApiTestCase
         self::assertSame('B', $this->brief()['judged']);
         $b = (array) self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/build'), 'revision');
         $this->json('PUT', '/api/revisions/'.$this->bench->b, [
-            'device' => $this->bench->device, 'letter' => 'B', 'parent' => $this->bench->a, 'state' => 'abandoned', 'stateReason' => 'Too dear.',
+            'device' => $this->bench->device, 'letter' => 'B', 'parent' => $this->bench->a, 'state' => 'abandoned',
+            'stateReason' => 'Too dear.',
             'version' => $b['version'],
         ]);
         self::assertSame(200, $this->answered());
@@ -133,7 +141,8 @@ final class AroundTest extends ApiTestCase
     {
         $failure = $this->put('failures', ['revision' => $this->bench->a, 'mode' => 'tore', 'place' => 'rim', 'consequence' => 'minor']);
         $id = $this->put('assumptions', [
-            'device' => $this->bench->device, 'text' => 'The rim never tears', 'findings' => [['says' => 'for', 'note' => 'Looked new after a week']],
+            'device' => $this->bench->device, 'text' => 'The rim never tears',
+            'findings' => [['says' => 'for', 'note' => 'Looked new after a week']],
         ]);
         self::assertSame(['upheld', ['upheld: Looked new after a week']], [$this->assumption()['standing'], $this->because('said')]);
 
@@ -146,14 +155,19 @@ final class AroundTest extends ApiTestCase
         self::assertSame(['', 'A'], $this->because('letter'), 'There is a way down to what was found on a build.');
 
         $this->json('POST', '/api/failures/'.$failure.'/withdraw', ['because' => 'It was a hair']);
-        self::assertSame(['upheld', 1], [$this->assumption()['standing'], count((array) $this->assumption()['because'])], 'What was withdrawn speaks for nothing.');
+        self::assertSame(
+            ['upheld', 1], [$this->assumption()['standing'], count((array) $this->assumption()['because'])],
+            'What was withdrawn speaks for nothing.',
+        );
     }
 
     public function testAFindingThatIsARunLeadsToIt(): void
     {
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [43.0]);
         $run = self::text((array) self::at($this->brief(), 'runs', 0), 'id');
-        $this->put('assumptions', ['device' => $this->bench->device, 'text' => 'It is light', 'findings' => [['says' => 'for', 'run' => $run]]]);
+        $this->put('assumptions', [
+            'device' => $this->bench->device, 'text' => 'It is light', 'findings' => [['says' => 'for', 'run' => $run]],
+        ]);
         self::assertSame([[$run], ['A']], [$this->because('run'), $this->because('letter')]);
     }
 
@@ -169,9 +183,12 @@ final class AroundTest extends ApiTestCase
     {
         $this->put('persons', ['device' => $this->bench->device, 'name' => 'Odile Ferrant', 'relation' => 'tester']);
         self::assertSame('nothing asked, said or signed yet', self::text($this->brief(), 'persons', 0, 'did'));
-        $this->put('candidates', ['revision' => $this->bench->a, 'what' => 'Softer grip', 'source' => 'outside', 'askedBy' => 'odile ferrant']);
+        $this->put('candidates', [
+            'revision' => $this->bench->a, 'what' => 'Softer grip', 'source' => 'outside', 'askedBy' => 'odile ferrant',
+        ]);
         $this->put('requirements', [
-            'device' => $this->bench->device, 'statement' => 'Quiet', 'metric' => 'noise', 'unit' => 'dB', 'limit' => 60.0, 'direction' => 'atMost',
+            'device' => $this->bench->device, 'statement' => 'Quiet', 'metric' => 'noise', 'unit' => 'dB', 'limit' => 60.0,
+            'direction' => 'atMost',
             'askedBy' => 'Odile Ferrant',
         ]);
         $this->put('observations', ['revision' => $this->bench->a, 'text' => 'It squeaks', 'saidBy' => 'Odile Ferrant']);

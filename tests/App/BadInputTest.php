@@ -21,7 +21,9 @@ final class BadInputTest extends ApiTestCase
         yield 'an empty name' => ['devices', ['name' => "  \t"], 'name'];
         yield 'a limit passed' => ['devices', ['changesLimit' => 1000], 'changesLimit'];
         yield 'an unknown choice' => ['changes', ['class' => 'magic'], 'class'];
-        yield 'an amount in a unit of something else' => ['changes', ['effects' => [['metric' => 'push force', 'unit' => 'kg', 'likely' => 3]]], 'effects[0].unit'];
+        yield 'an amount in a unit of something else' => [
+            'changes', ['effects' => [['metric' => 'push force', 'unit' => 'kg', 'likely' => 3]]], 'effects[0].unit',
+        ];
         yield 'no quantity' => ['parameters', ['text' => '3 millimetricals'], 'unit'];
         yield 'nothing at all' => ['parameters', ['text' => ' '], 'text'];
         yield 'a negative cost' => ['parts', ['cost' => -1], 'cost'];

@@ -22,9 +22,11 @@ final class BriefTest extends ApiTestCase
     public static function wishes(): iterable
     {
         yield 'what is measured already, on a soil that the method knows' => ['push force at most 45 N on moist soil', [
-            'statement' => 'Push force at most 45 N on moist soil', 'metric' => 'push force', 'direction' => 'atMost', 'limit' => 45.0, 'unit' => 'N',
+            'statement' => 'Push force at most 45 N on moist soil', 'metric' => 'push force', 'direction' => 'atMost',
+            'limit' => 45.0, 'unit' => 'N',
             'kind' => 'mean', 'conditions' => ['soil=moist'], 'asks' => [],
-            'read' => 'push force, as the mean over runs: at most 45 N, soil moist.', 'takes' => 'Three runs at least, more where they spread. At 95 % confidence.',
+            'read' => 'push force, as the mean over runs: at most 45 N, soil moist.',
+            'takes' => 'Three runs at least, more where they spread. At 95 % confidence.',
         ]];
         yield 'from a level on' => ['push force under 50 N at moisture 20 % or more', [
             'conditions' => ['moisture>=20 %'], 'limit' => 50.0, 'asks' => [],
@@ -34,12 +36,16 @@ final class BriefTest extends ApiTestCase
             'takes' => '29 articles without a failure show 90 % of all articles, or fewer whose values lie well inside. At 95 % confidence.',
         ]];
         yield 'something new, and no way that is good' => ['Noise 60 dB', [
-            'direction' => null, 'asks' => ['At least, or at most?', '“noise” is new: is it something that is measured already, under another name?'],
+            'direction' => null,
+            'asks' => ['At least, or at most?', '“noise” is new: is it something that is measured already, under another name?'],
         ]];
         yield 'a share' => ['survives in 9 of 10 drops', [
-            'kind' => 'rate', 'limit' => 90.0, 'takes' => '29 tries without a failure show 90 %; with a failure it takes more. At 95 % confidence.',
+            'kind' => 'rate', 'limit' => 90.0,
+            'takes' => '29 tries without a failure show 90 %; with a failure it takes more. At 95 % confidence.',
         ]];
-        yield 'a constraint' => ['Nothing is drilled into the bench', ['kind' => 'check', 'asks' => [], 'takes' => 'One look shows it. At 95 % confidence.']];
+        yield 'a constraint' => ['Nothing is drilled into the bench', [
+            'kind' => 'check', 'asks' => [], 'takes' => 'One look shows it. At 95 % confidence.',
+        ]];
         yield 'nothing' => ['nice to have', ['read' => '', 'limit' => null, 'statement' => 'Nice to have']];
     }
 
@@ -50,7 +56,10 @@ final class BriefTest extends ApiTestCase
         $wish = $this->json('POST', '/api/devices/'.$this->bench->device.'/wish', ['text' => $sentence]);
         self::assertSame(200, $this->answered());
         self::assertEquals($expected, array_intersect_key($wish, $expected));
-        self::assertCount(1, (array) $this->json('GET', '/api/devices/'.$this->bench->device.'/brief')['requirements'], 'Nothing was kept of it.');
+        self::assertCount(
+            1, (array) $this->json('GET', '/api/devices/'.$this->bench->device.'/brief')['requirements'],
+            'Nothing was kept of it.',
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, int, string}> requirement, status, place */

@@ -134,7 +134,8 @@ final class BuildTest extends ApiTestCase
     {
         foreach ([-3, 3] as $expected) {
             $this->put('changes', [
-                'revision' => $this->bench->b, 'what' => 'Change of '.$expected, 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => (float) $expected]],
+                'revision' => $this->bench->b, 'what' => 'Change of '.$expected,
+                'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => (float) $expected]],
             ]);
         }
         $this->put('changes', ['revision' => $this->bench->b, 'what' => 'Painted', 'class' => 'cosmetic']);
@@ -155,10 +156,15 @@ final class BuildTest extends ApiTestCase
     public function testOnesOwnVerdictStandsBesideTheComputedOne(): void
     {
         $change = $this->put(
-            'changes', ['revision' => $this->bench->b, 'what' => 'Thinner', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]]],
+            'changes',
+            [
+                'revision' => $this->bench->b, 'what' => 'Thinner',
+                'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]],
+            ],
         );
         $this->json('PUT', '/api/changes/'.$change, [
-            'revision' => $this->bench->b, 'what' => 'Thinner', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]], 'version' => 1,
+            'revision' => $this->bench->b, 'what' => 'Thinner',
+            'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]], 'version' => 1,
             'verdict' => 'fixed', 'verdictNote' => 'I saw it.',
         ]);
         self::assertSame(200, $this->answered());

@@ -56,7 +56,10 @@ final class ConsoleTest extends ApiTestCase
      */
     private static function states(array $sheet): array
     {
-        return array_map(static fn (mixed $line): string => self::text((array) $line, 'state'), array_values((array) self::at($sheet, 'rig', 'lines')));
+        return array_map(
+            static fn (mixed $line): string => self::text((array) $line, 'state'),
+            array_values((array) self::at($sheet, 'rig', 'lines')),
+        );
     }
 
     public function testWhatWasVerifiedStandsUntilSomethingHappensToTheArticle(): void
@@ -67,19 +70,29 @@ final class ConsoleTest extends ApiTestCase
         self::assertSame(['never', 'never'], self::states($sheet));
         self::assertSame('Before you start, look at gap and lever.', self::text($sheet, 'rig', 'sentence'));
         self::assertSame('Set push force to nought first.', self::text($sheet, 'rig', 'tare'));
-        $found = ['settings' => [['name' => 'gap', 'text' => '1.6 mm'], ['name' => 'lever', 'text' => 'in']], 'conditions' => [['name' => 'soil', 'text' => 'dry']]];
+        $found = [
+            'settings' => [['name' => 'gap', 'text' => '1.6 mm'], ['name' => 'lever', 'text' => 'in']],
+            'conditions' => [['name' => 'soil', 'text' => 'dry']],
+        ];
         $this->end($first, 'held', $found);
         self::assertSame(['asMeant', 'asMeant'], self::states($this->sheet($first)));
 
         $second = $this->begin(['startedAt' => '2026-03-03T10:00:00Z']);
         $sheet = $this->sheet($second);
         self::assertSame(['stands', 'stands'], self::states($sheet));
-        self::assertSame([['name' => 'soil', 'text' => 'dry'], ['name' => 'gap', 'text' => '1.6 mm'], ['name' => 'lever', 'text' => 'in']], self::at($sheet, 'offered'));
+        self::assertSame(
+            [['name' => 'soil', 'text' => 'dry'], ['name' => 'gap', 'text' => '1.6 mm'], ['name' => 'lever', 'text' => 'in']],
+            self::at($sheet, 'offered'),
+        );
 
-        $this->put('happenings', ['article' => $this->world->unitA, 'kind' => 'transported', 'at' => '2026-03-03T10:05:00Z', 'note' => 'by trailer']);
+        $this->put('happenings', [
+            'article' => $this->world->unitA, 'kind' => 'transported', 'at' => '2026-03-03T10:05:00Z', 'note' => 'by trailer',
+        ]);
         $sheet = $this->sheet($second);
         self::assertSame(['lapsed', 'lapsed'], self::states($sheet));
-        self::assertSame([['name' => 'soil', 'text' => 'dry']], self::at($sheet, 'offered'), 'What lapsed is not offered; what is around is.');
+        self::assertSame(
+            [['name' => 'soil', 'text' => 'dry']], self::at($sheet, 'offered'), 'What lapsed is not offered; what is around is.',
+        );
         self::assertStringEndsWith('was transported (by trailer): look again.', self::text($sheet, 'rig', 'lines', 0, 'sentence'));
 
         $this->end($second, 'held', ['settings' => [['name' => 'gap', 'text' => '1.5']], 'foundAt' => '2026-03-03T10:06:00Z']);
@@ -128,7 +141,8 @@ final class ConsoleTest extends ApiTestCase
         self::assertSame('forecast', self::text($late, 'violations', 0, 'path'));
         self::assertSame([], self::at($this->sheet($run), 'surprise'), 'Nothing surprises before it has ended.');
         $this->json('PUT', '/api/runs/'.$run, $body + [
-            'forecast' => [['name' => 'force', 'text' => '20-30']], 'outcome' => 'held', 'settings' => [['name' => 'gap', 'text' => '1.9 mm']], 'version' => 2,
+            'forecast' => [['name' => 'force', 'text' => '20-30']], 'outcome' => 'held',
+            'settings' => [['name' => 'gap', 'text' => '1.9 mm']], 'version' => 2,
         ]);
         self::assertSame([
             'A surprise: push force is 44 N, and 20-30 was forecast.',
@@ -142,7 +156,9 @@ final class ConsoleTest extends ApiTestCase
     {
         $this->world();
         for ($day = 1; $day <= 3; ++$day) {
-            $this->end($this->begin(['startedAt' => sprintf('2026-03-0%dT10:00:00Z', $day)]), 'held', ['settings' => [['name' => 'gap', 'text' => '1.5'], ['name' => 'lever', 'text' => 'in']]]);
+            $this->end($this->begin(['startedAt' => sprintf('2026-03-0%dT10:00:00Z', $day)]), 'held', ['settings' => [
+                ['name' => 'gap', 'text' => '1.5'], ['name' => 'lever', 'text' => 'in'],
+            ]]);
         }
         $run = $this->begin(['startedAt' => '2026-03-04T10:00:00Z']);
         $this->end($run, 'failed');
@@ -162,12 +178,16 @@ final class ConsoleTest extends ApiTestCase
         $first = $this->begin(['startedAt' => '2026-03-02T10:00:00Z']);
         self::assertSame(null, self::at($this->sheet($first), 'console', 'waits', 0, 'until'), 'There was no run before it.');
         $this->json('PUT', '/api/runs/'.$first, [
-            'trial' => $this->trial, 'article' => $this->world->unitA, 'clockAt' => '2026-03-02T10:02:00Z', 'lasted' => 62.4, 'version' => 1,
+            'trial' => $this->trial, 'article' => $this->world->unitA, 'clockAt' => '2026-03-02T10:02:00Z', 'lasted' => 62.4,
+            'version' => 1,
         ]);
         self::assertSame(62.4, self::at($this->sheet($first), 'run', 'lasted'));
 
         $console = (array) self::at($this->sheet($this->begin(['startedAt' => '2026-03-02T10:05:00Z'])), 'console');
-        self::assertStringStartsWith('2026-03-02T10:13:02', self::text($console, 'waits', 0, 'until'), 'Ten minutes after the clock of the run before was stopped.');
+        self::assertStringStartsWith(
+            '2026-03-02T10:13:02', self::text($console, 'waits', 0, 'until'),
+            'Ten minutes after the clock of the run before was stopped.',
+        );
         self::assertNull(self::at($console, 'waits', 1, 'until'));
         self::assertSame([18000, 36000], self::at($console, 'looks', 0, 'due'), 'Every 300 min, up to half a day.');
         self::assertSame([], self::at($console, 'looks', 1, 'due'));
@@ -201,7 +221,9 @@ final class ConsoleTest extends ApiTestCase
         $seen = $this->put('observations', $odd);
         self::assertSame(12.5, self::at($this->sheet($run), 'observations', 0, 'after'));
         $open = fn (): array => (array) self::at($this->json('GET', '/api/revisions/'.$this->world->a.'/next'), 'open');
-        self::assertContains('Odd, and nobody has said why: “It squeaked” (run 1 of Pushing). What rests on these runs rests on that.', $open());
+        self::assertContains(
+            'Odd, and nobody has said why: “It squeaked” (run 1 of Pushing). What rests on these runs rests on that.', $open(),
+        );
 
         $this->json('PUT', '/api/observations/'.$seen, $odd + ['explained' => 'A dry bearing, oiled since.', 'version' => 1]);
         self::assertSame(200, $this->answered());
@@ -213,7 +235,9 @@ final class ConsoleTest extends ApiTestCase
         $bench = $this->bench();
         $method = $this->put('methods', [
             'device' => $bench->device, 'name' => 'Belt', 'safety' => ['abort' => 'Smoke.'],
-            'channels' => [['key' => 'slips', 'metric' => 'slips', 'unit' => '1'], ['key' => 'slipping', 'metric' => 'time slipping', 'unit' => 's']],
+            'channels' => [['key' => 'slips', 'metric' => 'slips', 'unit' => '1'], [
+                'key' => 'slipping', 'metric' => 'time slipping', 'unit' => 's',
+            ]],
         ]);
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Belt']);
         $run = $this->put('runs', ['trial' => $trial, 'clockAt' => '2026-03-02T10:00:00Z', 'lasted' => 100.0]);
@@ -221,7 +245,10 @@ final class ConsoleTest extends ApiTestCase
             $this->put('observations', ['revision' => $bench->a, 'run' => $run, 'text' => $text, 'after' => $after, 'until' => $until]);
         }
         $sheet = $this->json('GET', '/api/runs/'.$run);
-        self::assertSame(['Slip: 3 times, 30.0 s apart on average; 5.00 s in all, 5.00 % of the run.'], array_column((array) $sheet['tallies'], 'sentence'));
+        self::assertSame(
+            ['Slip: 3 times, 30.0 s apart on average; 5.00 s in all, 5.00 % of the run.'],
+            array_column((array) $sheet['tallies'], 'sentence'),
+        );
         $results = array_column((array) self::at($sheet, 'tallies', 0, 'results'), 'reading', 'what');
         self::assertSame(['count' => '3', 'held' => '5.00 s', 'share' => '5.00 %', 'every' => '30.0 s'], $results);
         $origin = self::text($sheet, 'tallies', 0, 'origin');
@@ -242,16 +269,24 @@ final class ConsoleTest extends ApiTestCase
         $run = $this->put('runs', ['trial' => $trial]);
         $reading = $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => 'still rising 41', 'unit' => 'N']);
         $sheet = $this->json('GET', '/api/runs/'.$run);
-        self::assertSame(['still rising at 41 N', 'atLeast'], [self::text($sheet, 'readings', 0, 'said'), self::text($sheet, 'readings', 0, 'bound')]);
+        self::assertSame(['still rising at 41 N', 'atLeast'], [
+            self::text($sheet, 'readings', 0, 'said'), self::text($sheet, 'readings', 0, 'bound'),
+        ]);
         $asked = 'Push force was still rising at 41 N, so at least that: read it again once it has come to rest, and amend it.';
         self::assertContains($asked, (array) $sheet['noticed']);
-        $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '43.5', 'unit' => 'N', 'reason' => 'It came to rest.', 'version' => 1]);
+        $this->json('POST', '/api/readings/'.$reading.'/amend', [
+            'text' => '43.5', 'unit' => 'N', 'reason' => 'It came to rest.', 'version' => 1,
+        ]);
         self::assertSame(200, $this->answered());
         $sheet = $this->json('GET', '/api/runs/'.$run);
-        self::assertSame(['43.5 N', ''], [self::text($sheet, 'readings', 0, 'current', 'text'), self::text($sheet, 'readings', 0, 'bound')]);
+        self::assertSame(['43.5 N', ''], [
+            self::text($sheet, 'readings', 0, 'current', 'text'), self::text($sheet, 'readings', 0, 'bound'),
+        ]);
         self::assertNotContains($asked, (array) $sheet['noticed']);
 
-        $wrong = $this->json('PUT', '/api/readings/'.Uuid::v7()->toRfc4122(), ['run' => $run, 'channel' => 'push', 'text' => 'still falling < 3', 'unit' => 'N']);
+        $wrong = $this->json('PUT', '/api/readings/'.Uuid::v7()->toRfc4122(), [
+            'run' => $run, 'channel' => 'push', 'text' => 'still falling < 3', 'unit' => 'N',
+        ]);
         self::assertSame(422, $this->answered(), json_encode($wrong) ?: '');
     }
 
@@ -267,7 +302,9 @@ final class ConsoleTest extends ApiTestCase
         $this->upload('/api/photos/'.$photo, $file, ['revision' => $bench->a, 'run' => $run, 'reading' => $reading]);
         self::assertSame(201, $this->answered());
         self::assertSame($reading, self::text($this->json('GET', '/api/runs/'.$run), 'photos', 0, 'reading'));
-        $wrong = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $bench->a, 'run' => $other, 'reading' => $reading]);
+        $wrong = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, [
+            'revision' => $bench->a, 'run' => $other, 'reading' => $reading,
+        ]);
         self::assertSame([422, 'That was read on another run.'], [$this->answered(), $wrong['detail']]);
 
         // Where its number is quoted, it opens too.

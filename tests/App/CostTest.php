@@ -115,7 +115,10 @@ final class CostTest extends ApiTestCase
             }
             $this->put(
                 'changes',
-                ['revision' => $this->bench->b, 'what' => 'Change '.$i.$times, 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]]],
+                [
+                    'revision' => $this->bench->b, 'what' => 'Change '.$i.$times,
+                    'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]],
+                ],
             );
         }
     }

@@ -13,7 +13,8 @@ final class CourseTest extends ApiTestCase
     {
         $bench = $this->bench();
         $method = $this->put('methods', [
-            'device' => $bench->device, 'name' => 'Cool', 'safety' => ['abort' => 'Smoke.'], 'channels' => [['key' => 'until', 'metric' => 'time until cool', 'unit' => 's']],
+            'device' => $bench->device, 'name' => 'Cool', 'safety' => ['abort' => 'Smoke.'],
+            'channels' => [['key' => 'until', 'metric' => 'time until cool', 'unit' => 's']],
         ]);
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Cooling']);
         $run = $this->put('runs', ['trial' => $trial]);
@@ -24,12 +25,20 @@ final class CourseTest extends ApiTestCase
         $course = $this->put('courses', $body);
         $row = (array) self::at($this->json('GET', '/api/runs/'.$run), 'courses', 0);
         self::assertSame([0, 300, 600, 1200], self::at($row, 't'));
-        self::assertSame(['First at 35.0 °C: 600 s', 'Peak: 80.0 °C', 'First at 10.0 °C: never in this course'], array_column((array) $row['results'], 'sentence'));
+        self::assertSame(
+            ['First at 35.0 °C: 600 s', 'Peak: 80.0 °C', 'First at 10.0 °C: never in this course'],
+            array_column((array) $row['results'], 'sentence'),
+        );
         self::assertSame('', self::text($row, 'fit'), 'Four values say too little of where it goes.');
 
-        $this->put('readings', ['run' => $run, 'channel' => 'until', 'text' => self::text($row, 'results', 0, 'reading'), 'confirmed' => self::text($row, 'results', 0, 'origin')]);
+        $this->put('readings', [
+            'run' => $run, 'channel' => 'until', 'text' => self::text($row, 'results', 0, 'reading'),
+            'confirmed' => self::text($row, 'results', 0, 'origin'),
+        ]);
         $sheet = $this->json('GET', '/api/runs/'.$run);
-        self::assertSame(['600 s', 'From the course of Plate'], [self::text($sheet, 'readings', 0, 'current', 'text'), self::text($sheet, 'readings', 0, 'confirmed')]);
+        self::assertSame(['600 s', 'From the course of Plate'], [
+            self::text($sheet, 'readings', 0, 'current', 'text'), self::text($sheet, 'readings', 0, 'confirmed'),
+        ]);
 
         foreach (['text' => ['text' => "0 1\n2"], 'unit' => ['unit' => 'furlong'], 'timeUnit' => ['timeUnit' => 'd']] as $path => $wrong) {
             $answer = $this->json('PUT', '/api/courses/'.Uuid::v7()->toRfc4122(), $wrong + $body);
@@ -44,10 +53,16 @@ final class CourseTest extends ApiTestCase
         $bench = $this->bench();
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'Cooling']);
         $run = $this->put('runs', ['trial' => $trial]);
-        $lines = array_map(static fn (int $i): string => $i.'; '.round(20 + 60 * exp(-0.12 * $i) + ($i % 2 === 0 ? 0.3 : -0.3), 2), range(0, 24, 2));
+        $lines = array_map(
+            static fn (int $i): string => $i.'; '.round(20 + 60 * exp(-0.12 * $i) + ($i % 2 === 0 ? 0.3 : -0.3), 2),
+            range(0, 24, 2),
+        );
         $this->put('courses', [
             'run' => $run, 'name' => 'Plate', 'unit' => '°C', 'timeUnit' => 'min', 'text' => implode("\n", $lines),
-            'marks' => [['kind' => 'standard', 'value' => 30.0, 'start' => 80.0, 'around' => 22.0], ['kind' => 'standard', 'value' => 20.0, 'around' => 22.0]],
+            'marks' => [
+                ['kind' => 'standard', 'value' => 30.0, 'start' => 80.0, 'around' => 22.0],
+                ['kind' => 'standard', 'value' => 20.0, 'around' => 22.0],
+            ],
         ]);
         $row = (array) self::at($this->json('GET', '/api/runs/'.$run), 'courses', 0);
         self::assertStringStartsWith('From 80.0 °C to 30.0 °C, going towards 22.0 °C: ', self::text($row, 'results', 0, 'sentence'));

@@ -30,7 +30,8 @@ final class CsvTest extends ApiTestCase
         self::assertSame(['1', '2', '1'], array_column($rows, 'run'));
         foreach ($rows as $row) {
             self::assertSame(['Push', 'push force', 'push', 'N', 'N', 'no', ''], [
-                $row['method'], $row['metric'], $row['channel'], $row['typed_unit'], $row['typed_unit_ucum'], $row['amended'], $row['withdrawn'],
+                $row['method'], $row['metric'], $row['channel'], $row['typed_unit'], $row['typed_unit_ucum'], $row['amended'],
+                $row['withdrawn'],
             ]);
             self::assertSame('held', strtolower($row['outcome']));
         }

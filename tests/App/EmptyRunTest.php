@@ -57,14 +57,20 @@ final class EmptyRunTest extends ApiTestCase
         $first = $this->ran('2026-03-02T10:10:00Z', '41.0 N');
         // As far as anybody knows: what comes later may show more.
         self::assertMatchesRegularExpression('/^40\.0\d* ± 0\.0\d+ N/', $this->pull($first));
-        self::assertSame(['Empty, the rig read shown force 1.0 N once: an empty run after the last one tells how far it drifted.'], $this->row()['drift']);
+        self::assertSame(
+            ['Empty, the rig read shown force 1.0 N once: an empty run after the last one tells how far it drifted.'],
+            $this->row()['drift'],
+        );
 
         $empty = $this->ran('2026-03-02T11:00:00Z', '2.0 N', 'empty');
         $second = $this->ran('2026-03-02T11:10:00Z', '42.0 N');
         // 41 less the middle of 1 and 2; half of what lies between over the root of three, and the steps: 0.29 N.
         self::assertMatchesRegularExpression('/^39\.50? ± 0\.29\d* N/', $this->pull($first));
         self::assertStringStartsWith('40.0', $this->pull($second));
-        self::assertSame(['Empty, the rig read shown force 1.0 N first and 2.0 N last: 1.0 N of drift, which is in the ± of every result.'], $this->row()['drift']);
+        self::assertSame(
+            ['Empty, the rig read shown force 1.0 N first and 2.0 N last: 1.0 N of drift, which is in the ± of every result.'],
+            $this->row()['drift'],
+        );
 
         $reading = self::text($this->json('GET', '/api/runs/'.$empty), 'readings', 0, 'id');
         $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '3.0', 'unit' => 'N', 'reason' => 'Misread.', 'version' => 1]);
@@ -93,15 +99,22 @@ final class EmptyRunTest extends ApiTestCase
         }
         $this->ran('2026-03-02T10:50:00Z', '20.9 N', 'reference');
         $row = $this->row();
-        self::assertContains('The reference R-1 read shown force 20.4 N first and 20.9 N last: 0.5 N of drift; a smaller difference is none.', (array) $row['drift']);
+        self::assertContains(
+            'The reference R-1 read shown force 20.4 N first and 20.9 N last: 0.5 N of drift; a smaller difference is none.',
+            (array) $row['drift'],
+        );
         self::assertStringContainsString('3 of 3 runs', self::text($row, 'count'));
-        self::assertStringContainsString('41.0 N', implode(' ', array_filter((array) $row['results'], is_string(...))), 'The mean of the three.');
+        self::assertStringContainsString(
+            '41.0 N', implode(' ', array_filter((array) $row['results'], is_string(...))), 'The mean of the three.',
+        );
     }
 
     public function testWhatWasReadEmptyStaysSo(): void
     {
         $run = $this->ran('2026-03-02T10:00:00Z', '1.0 N', 'empty');
-        $said = $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'purpose' => 'findOut', 'outcome' => 'held', 'version' => 2]);
+        $said = $this->json('PUT', '/api/runs/'.$run, [
+            'trial' => $this->trial, 'purpose' => 'findOut', 'outcome' => 'held', 'version' => 2,
+        ]);
         self::assertSame([422, 'purpose'], [$this->answered(), self::text($said, 'violations', 0, 'path')]);
     }
 
@@ -111,7 +124,10 @@ final class EmptyRunTest extends ApiTestCase
         $bench = $this->bench();
         $method = $this->put('methods', [
             'device' => $bench->device, 'name' => 'Climb', 'safety' => ['abort' => 'When it slips.'],
-            'factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'levels' => ['20 cm', '40 cm'], 'harder' => 'more', 'climbs' => true]],
+            'factors' => [[
+                'name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'levels' => ['20 cm', '40 cm'], 'harder' => 'more',
+                'climbs' => true,
+            ]],
             'channels' => [['key' => 'shown', 'metric' => 'blow', 'unit' => 'N']],
         ]);
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Drops']);

@@ -69,13 +69,22 @@ final class ExchangeTest extends ApiTestCase
         self::assertStringContainsString('Humidity was not recorded on 5 of the runs', $words('D', 'weigh'));
         self::assertStringContainsString('fw 0.5 and fw 0.6', $words('F', 'weigh'));
         self::assertStringContainsString('2 stopped early', $words('E', 'try') === '' ? '' : $words('F', 'try'));
-        self::assertStringContainsString('both pass where both were tried (9 of 9, and 9 of 9 on E), so far this trial does not tell them apart; up to', $words('F', 'weigh'));
+        self::assertStringContainsString(
+            'both pass where both were tried (9 of 9, and 9 of 9 on E), so far this trial does not tell them apart; up to',
+            $words('F', 'weigh'),
+        );
         self::assertStringContainsString('nothing failed up to 1 m, which is a lower bound', $words('F', 'weigh'));
         self::assertStringContainsString('F: one run ended and 2 were stopped without it', $words('F', 'weigh'));
-        self::assertStringContainsString('11 % [7, 16] more than D (W-06), pair by pair', $words('E', 'weigh'), 'Pooled, the six growers would have hidden it.');
+        self::assertStringContainsString(
+            '11 % [7, 16] more than D (W-06), pair by pair', $words('E', 'weigh'),
+            'Pooled, the six growers would have hidden it.',
+        );
         self::assertStringContainsString('Held only at something milder (1 m, not 1.2 m)', $words('E', 'find'));
         self::assertStringContainsString('Set aside and put right', $words('E', 'find'));
-        self::assertStringContainsString('It has 5 arms: 4 made, 4 tried, 1 taken out before, 1 lost in handling; “bevelled” was chosen.', $words('E′', 'build'));
+        self::assertStringContainsString(
+            'It has 5 arms: 4 made, 4 tried, 1 taken out before, 1 lost in handling; “bevelled” was chosen.',
+            $words('E′', 'build'),
+        );
         self::assertStringContainsString('Doubles by arm: bevelled leads', $words('E′', 'weigh'));
         self::assertStringContainsString('Reworked from E', $words('F', 'build'));
         self::assertStringContainsString('6 still to decide', $words('F', 'next'));
@@ -96,7 +105,9 @@ final class ExchangeTest extends ApiTestCase
         foreach ((array) $file['runs'] as $run) {
             $run = (array) $run;
             $whole = (array) $frozen[self::text($run, 'configuration')];
-            $left = array_diff_key($whole, array_flip(['parameters', 'parts', 'conditions', 'settings', 'factors', 'questions', 'heldWhen']));
+            $left = array_diff_key($whole, array_flip([
+                'parameters', 'parts', 'conditions', 'settings', 'factors', 'questions', 'heldWhen',
+            ]));
             $past = array_intersect_key($run, ['earlierRuns' => 0, 'earlierFailures' => 0]);
             $runs[] = ['configuration' => $left + $past] + array_diff_key($run, $past);
         }

@@ -27,7 +27,9 @@ final class GatherTest extends ApiTestCase
     public function testTheRunsMadeWithItGoAlong(): void
     {
         $this->runs('44.0 N', '44.4 N');
-        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'], ['kind' => 'part', 'name' => 'Grip', 'value' => 'cork']);
+        $this->changed(
+            ['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'], ['kind' => 'part', 'name' => 'Grip', 'value' => 'cork'],
+        );
         $runs = $this->runs('38.0 N', '38.2 N', '38.1 N');
         $failure = $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Slipped', 'run' => $runs[1]]);
         $this->put('observations', ['revision' => $this->bench->b, 'text' => 'Softer', 'run' => $runs[2]]);
@@ -45,11 +47,14 @@ final class GatherTest extends ApiTestCase
         self::assertSame([], self::at($build, 'articles', 0, 'article', 'deviants'));
         $try = $this->json('GET', '/api/revisions/'.$c.'/try');
         self::assertSame([3, $runs[0], 3], [
-            self::at($try, 'trials', 0, 'total'), self::text($try, 'trials', 0, 'runs', 0, 'id'), self::at($try, 'trials', 0, 'runs', 0, 'number'),
+            self::at($try, 'trials', 0, 'total'), self::text($try, 'trials', 0, 'runs', 0, 'id'),
+            self::at($try, 'trials', 0, 'runs', 0, 'number'),
         ]);
         self::assertSame(2, self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'total'));
         $find = $this->json('GET', '/api/revisions/'.$c.'/find');
-        self::assertSame([$failure, 'Softer'], [self::text($find, 'failures', 0, 'failure', 'id'), self::text($find, 'observations', 0, 'text')]);
+        self::assertSame([$failure, 'Softer'], [
+            self::text($find, 'failures', 0, 'failure', 'id'), self::text($find, 'observations', 0, 'text'),
+        ]);
         $weigh = $this->json('GET', '/api/revisions/'.$c.'/weigh');
         self::assertStringContainsString('38.1 N', self::text($weigh, 'comparisons', 0, 'here', 'text'));
         self::assertStringContainsString('44.2 N', self::text($weigh, 'comparisons', 0, 'other', 'text'));
@@ -68,14 +73,17 @@ final class GatherTest extends ApiTestCase
         ), 'What is said again is what it is now.');
         self::assertEqualsCanonicalizing(
             ['U-2: arm from 3 mm to 4 mm', 'U-2: The grip is now cork.', 'U-2: Arm 5 mm'],
-            array_column((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/find')['observations'], 'text'), 'The lines stay as they were said.',
+            array_column((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/find')['observations'], 'text'),
+            'The lines stay as they were said.',
         );
         self::assertSame(
             [$this->bench->unitB], array_column((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/next')['changed'], 'id'),
         );
         $this->runs('38.0 N');
         $made = $this->gather();
-        self::assertSame('5 mm', self::text($this->json('GET', '/api/revisions/'.self::text($made, 'id').'/build'), 'parameters', 0, 'here', 'measure', 'text'));
+        self::assertSame('5 mm', self::text(
+            $this->json('GET', '/api/revisions/'.self::text($made, 'id').'/build'), 'parameters', 0, 'here', 'measure', 'text',
+        ));
         self::assertSame([], $this->json('GET', '/api/revisions/'.$this->bench->b.'/next')['changed']);
         $say(' . ');
         self::assertSame(422, $this->answered());
@@ -85,7 +93,10 @@ final class GatherTest extends ApiTestCase
     {
         $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);
         $this->runs('41.0 N');
-        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'], ['kind' => 'parameter', 'name' => 'gap', 'value' => '1 mm']);
+        $this->changed(
+            ['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'],
+            ['kind' => 'parameter', 'name' => 'gap', 'value' => '1 mm'],
+        );
         $this->runs('38.0 N');
         $c = self::text($this->gather(), 'id');
         self::assertSame(1, self::at($this->json('GET', '/api/revisions/'.$c.'/try'), 'trials', 0, 'total'));
@@ -99,7 +110,10 @@ final class GatherTest extends ApiTestCase
         );
         $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => Uuid::v7()->toRfc4122()]);
         self::assertSame(422, $this->answered());
-        $this->changed(['kind' => 'workmanship', 'name' => 'weld', 'value' => 'rough'], ['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);
+        $this->changed(
+            ['kind' => 'workmanship', 'name' => 'weld', 'value' => 'rough'],
+            ['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'],
+        );
         $c = self::text($this->gather(), 'id');
         $article = self::at($this->json('GET', '/api/revisions/'.$c.'/build'), 'articles', 0, 'article');
         self::assertSame('weld', self::text((array) $article, 'deviants', 0, 'name'));
@@ -150,7 +164,9 @@ final class GatherTest extends ApiTestCase
         foreach ($readings as $text) {
             $out[] = $run = $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB]);
             $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => $text, 'confirmed' => 'in a test']);
-            $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1]);
+            $this->json('PUT', '/api/runs/'.$run, [
+                'trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1,
+            ]);
         }
 
         return $out;

@@ -84,7 +84,10 @@ final class HeapTest extends ApiTestCase
             'P3.jpg' => [$second, '1 min 30 s after its end'], 'P4.jpg' => [null, 'no run near'],
         ], $this->laid());
         $heap = $this->heap();
-        self::assertSame('4 files are not gone through yet: one lies within a run, 2 right beside one, one near none.', self::text($heap, 'sentence'));
+        self::assertSame(
+            '4 files are not gone through yet: one lies within a run, 2 right beside one, one near none.',
+            self::text($heap, 'sentence'),
+        );
         self::assertSame(['Wagtail A, Push, run 1', 'Wagtail A, Push, run 2'], array_column((array) $heap['runs'], 'name'));
         $try = $this->json('GET', '/api/revisions/'.$this->build($first).'/try');
         self::assertSame('4 files in the heap are not gone through yet', self::text($try, 'heap'));
@@ -107,7 +110,9 @@ final class HeapTest extends ApiTestCase
         $this->json('POST', '/api/heapfiles/'.$begin.'/clock', ['run' => $first]);
         self::assertSame(201, $this->answered());
         self::assertSame(['P1.jpg' => [$first, '0 s into it'], 'P2.jpg' => [$second, '5 min into it']], $this->laid());
-        self::assertSame('2 files; its clock is 2 h 1 min ahead, which is taken off', ((array) ((array) $this->heap()['cameras'])[0])['said']);
+        self::assertSame(
+            '2 files; its clock is 2 h 1 min ahead, which is taken off', ((array) ((array) $this->heap()['cameras'])[0])['said'],
+        );
 
         // Said once more it is the same camera, by its time.
         $this->json('POST', '/api/heapfiles/'.$begin.'/clock', ['truly' => '2026-03-02T14:02:00Z']);
@@ -176,7 +181,10 @@ final class HeapTest extends ApiTestCase
         self::assertSame(415, $this->answered());
         self::assertStringContainsString('This is not a file that Lustrum can take', self::text($stranger, 'detail'));
         file_put_contents($this->folder.'/letter.txt', 'Dear all.');
-        self::assertSame('“letter.mp4” is called like a clip and is none. It was not taken.', $this->drop($this->folder.'/letter.txt', 'letter.mp4')['detail']);
+        self::assertSame(
+            '“letter.mp4” is called like a clip and is none. It was not taken.',
+            $this->drop($this->folder.'/letter.txt', 'letter.mp4')['detail'],
+        );
         file_put_contents($this->folder.'/none.mp4', '');
         self::assertSame('This file is empty.', $this->drop($this->folder.'/none.mp4', 'none.mp4')['detail']);
         self::assertSame(['P1.jpg'], array_keys($this->laid()));
@@ -189,7 +197,8 @@ final class HeapTest extends ApiTestCase
         }
         $known = $this->json('POST', '/api/workspaces/'.$this->workspace.'/heap/known', ['sha256' => $hashes]);
         self::assertEqualsCanonicalizing(
-            [['sha256' => $hashes[0], 'where' => 'in the heap'], ['sha256' => $hashes[1], 'where' => 'build A, Push, run 1']], $known['files'],
+            [['sha256' => $hashes[0], 'where' => 'in the heap'], ['sha256' => $hashes[1], 'where' => 'build A, Push, run 1']],
+            $known['files'],
         );
     }
 
@@ -198,12 +207,15 @@ final class HeapTest extends ApiTestCase
         [$first] = $this->runs();
         $file = $this->folder.'/clip.mp4';
         (new Process([
-            'ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc=size=160x120:rate=10:duration=4', '-pix_fmt', 'yuv420p', '-metadata',
+            'ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc=size=160x120:rate=10:duration=4', '-pix_fmt', 'yuv420p',
+            '-metadata',
             'creation_time=2026-03-02T14:03:20Z', $file,
         ]))->mustRun();
         $id = Uuid::v7();
         self::assertSame('waiting', $this->drop($file, 'G1.mp4', '2026-03-09T09:00:00Z', $id->toRfc4122())['state']);
-        $this->refused('POST', '/api/heapfiles/'.$id.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first], 'still being prepared');
+        $this->refused(
+            'POST', '/api/heapfiles/'.$id.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first], 'still being prepared',
+        );
         // A refused write closes the unit of work that it was made in.
         self::service(ManagerRegistry::class)->resetManager();
         self::service(Preparing::class)->prepare($id);
@@ -215,7 +227,8 @@ final class HeapTest extends ApiTestCase
         $view = (array) $row['file'];
         $marks = [['at' => 1.5, 'what' => '41.5'], ['at' => 3.0, 'what' => 'the belt slips']];
         $this->json('PUT', '/api/heapfiles/'.$id, [
-            'workspace' => $this->workspace, 'name' => 'G1.mp4', 'camera' => 'Phone', 'zone' => 'Europe/Berlin', 'version' => $view['version'], 'marks' => $marks,
+            'workspace' => $this->workspace, 'name' => 'G1.mp4', 'camera' => 'Phone', 'zone' => 'Europe/Berlin',
+            'version' => $view['version'], 'marks' => $marks,
         ]);
         self::assertSame(200, $this->answered());
         $kept = $this->json('POST', '/api/heapfiles/'.$id.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first]);
@@ -231,7 +244,8 @@ final class HeapTest extends ApiTestCase
         [$first] = $this->runs();
         $id = Uuid::v7()->toRfc4122();
         $body = [
-            'workspace' => $this->workspace, 'name' => 'G9.mp4', 'camera' => 'Rig', 'modified' => '2026-03-02T14:06:40Z', 'seconds' => 100.0,
+            'workspace' => $this->workspace, 'name' => 'G9.mp4', 'camera' => 'Rig', 'modified' => '2026-03-02T14:06:40Z',
+            'seconds' => 100.0,
             'bytes' => 4_100_000_000, 'type' => 'video/mp4', 'lies' => 'card 3, in the tin',
         ];
         $this->refused('PUT', '/api/heapfiles/'.$id, ['lies' => ''] + $body, 'Where does it lie?');
@@ -255,12 +269,16 @@ final class HeapTest extends ApiTestCase
         self::assertIsArray($file);
         $row = (array) ((array) $file['photos'])[0];
         self::assertSame(
-            ['away', '', 'card 3, in the tin', 4_100_000_000, $hash], [$row['state'], $row['picture'], $row['lies'], $row['bytes'], $row['sha256']],
+            ['away', '', 'card 3, in the tin', 4_100_000_000, $hash],
+            [$row['state'], $row['picture'], $row['lies'], $row['bytes'], $row['sha256']],
         );
         // And it is taken in again as it is.
         $this->workspace = $this->newWorkspace('Elsewhere', ['lead3@example.test' => Role::Lead]);
         $this->signIn('lead3@example.test');
-        $taken = $this->raw('POST', '/api/workspaces/'.$this->workspace.'/import', json_encode($file, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        $taken = $this->raw(
+            'POST', '/api/workspaces/'.$this->workspace.'/import',
+            json_encode($file, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+        );
         self::assertSame(201, $this->answered(), json_encode($taken) ?: '');
         $known = $this->json('POST', '/api/workspaces/'.$this->workspace.'/heap/known', ['sha256' => [$hash]]);
         self::assertSame('build A, Push, run 1', self::text($known, 'files', 0, 'where'));
@@ -276,7 +294,10 @@ final class HeapTest extends ApiTestCase
         $this->signIn('lead2@example.test');
         $other = Uuid::v7()->toRfc4122();
         $this->drop($this->picture(20), 'P2.jpg', id: $other);
-        $this->refused('POST', '/api/heapfiles/'.$other.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first], 'not there, or is not yours');
+        $this->refused(
+            'POST', '/api/heapfiles/'.$other.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first],
+            'not there, or is not yours',
+        );
         $this->json('GET', '/api/workspaces/'.$mine.'/heap');
         self::assertSame(404, $this->answered());
         $this->json('POST', '/api/heapfiles/'.$id.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first]);
@@ -295,6 +316,8 @@ final class HeapTest extends ApiTestCase
         $id = Uuid::v7()->toRfc4122();
         $this->drop($this->picture(10), 'P1.jpg', id: $id);
         self::assertSame(201, $this->answered());
-        $this->refused('POST', '/api/heapfiles/'.$id.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first], 'of another workspace');
+        $this->refused(
+            'POST', '/api/heapfiles/'.$id.'/keep', ['photo' => Uuid::v7()->toRfc4122(), 'run' => $first], 'of another workspace',
+        );
     }
 }

@@ -33,7 +33,8 @@ final class InterfaceTest extends ApiTestCase
         );
         // Sisters that share an explanation: checking and working out a formula, the kinds of plans. Each sum of the bench says its own.
         self::assertSame(
-            ['formula.check', 'plan.ladder', 'plan.matrix', 'plan.pairs', 'workings.list', 'workings.run'], array_values(array_diff($operations, array_keys($known))),
+            ['formula.check', 'plan.ladder', 'plan.matrix', 'plan.pairs', 'workings.list', 'workings.run'],
+            array_values(array_diff($operations, array_keys($known))),
         );
     }
 

@@ -150,7 +150,8 @@ final class LimitTest extends ApiTestCase
     private function texts(Kind $kind): array
     {
         return array_values(array_filter(
-            $this->fields($kind, 'string'), static fn (string $f): bool => !isset($kind->references[$f]) && $f !== 'workspace' && !in_array($f, self::OTHERWISE, true),
+            $this->fields($kind, 'string'),
+            static fn (string $f): bool => !isset($kind->references[$f]) && $f !== 'workspace' && !in_array($f, self::OTHERWISE, true),
         ));
     }
 

@@ -18,7 +18,11 @@ final class LoopTest extends ApiTestCase
         $this->put('parts', ['revision' => $bench->a, 'name' => 'Arm', 'quantity' => 3.0, 'cost' => 0.1]);
         $this->put('parts', ['revision' => $bench->b, 'name' => 'Arm', 'quantity' => 3.0, 'cost' => 0.2]);
         $this->put(
-            'changes', ['revision' => $bench->b, 'what' => 'Lighter wheel', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -4.0]]],
+            'changes',
+            [
+                'revision' => $bench->b, 'what' => 'Lighter wheel',
+                'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -4.0]],
+            ],
         );
         $this->trial($bench, $bench->a, $bench->unitA, [48.0, 49.0, 47.5, 48.5]);
         $this->trial($bench, $bench->b, $bench->unitB, [43.0, 43.6, 42.8, 43.4]);
@@ -293,7 +297,10 @@ final class LoopTest extends ApiTestCase
         self::assertSame(201, $start());
         sleep(1);
         if ($kind === 'methods') {
-            $this->json('PUT', '/api/methods/'.$method, ['device' => $bench->device, 'name' => 'Ride it', 'version' => 1] + $safe + $change);
+            $this->json(
+                'PUT', '/api/methods/'.$method,
+                ['device' => $bench->device, 'name' => 'Ride it', 'version' => 1] + $safe + $change,
+            );
             self::assertSame(200, $this->answered());
         } else {
             $this->put($kind, ['revision' => $bench->a] + $change);
@@ -316,7 +323,10 @@ final class LoopTest extends ApiTestCase
             'PUT', '/api/candidates/'.$candidate,
             ['choice' => $choice, 'reason' => $reason] + array_intersect_key(
                 $is,
-                array_flip(['revision', 'what', 'why', 'class', 'cost', 'hours', 'effects', 'source', 'askedBy', 'failures', 'requirements', 'alters', 'version']),
+                array_flip([
+                    'revision', 'what', 'why', 'class', 'cost', 'hours', 'effects', 'source', 'askedBy', 'failures',
+                    'requirements', 'alters', 'version',
+                ]),
             ),
         );
         self::assertSame(200, $this->answered());

@@ -17,7 +17,8 @@ final class MethodTest extends ApiTestCase
     {
         $bench = $this->bench();
         $body = [
-            'device' => $bench->device, 'name' => 'Twist', 'endPoint' => 'Ten turns', 'constants' => [['key' => 'arm', 'value' => 250.0, 'unit' => 'mm']],
+            'device' => $bench->device, 'name' => 'Twist', 'endPoint' => 'Ten turns',
+            'constants' => [['key' => 'arm', 'value' => 250.0, 'unit' => 'mm']],
             'channels' => [
                 ['key' => 'pull', 'metric' => 'pull', 'unit' => 'N'],
                 ['key' => 'torque', 'metric' => 'torque', 'unit' => 'N·m', 'formula' => 'pull * arm'],
@@ -31,14 +32,19 @@ final class MethodTest extends ApiTestCase
 
         $this->change('methods', $method, ['purpose' => 'How stiff is it?'] + $body, 1);
         self::assertSame([2, 1], $this->counts($method), 'A purpose is no edition.');
-        $this->change('methods', $method, ['purpose' => 'How stiff is it?', 'constants' => [['key' => 'arm', 'value' => 300.0, 'unit' => 'mm']]] + $body, 2);
+        $this->change(
+            'methods', $method,
+            ['purpose' => 'How stiff is it?', 'constants' => [['key' => 'arm', 'value' => 300.0, 'unit' => 'mm']]] + $body, 2,
+        );
         self::assertSame([3, 2], $this->counts($method));
 
         $later = $this->put('runs', ['trial' => $trial]);
         $this->put('readings', ['run' => $later, 'channel' => 'pull', 'text' => '20.0 N']);
         self::assertStringContainsString('6.00', self::text($this->json('GET', '/api/runs/'.$later), 'derived', 0, 'text'));
         $first = $this->json('GET', '/api/runs/'.$run);
-        self::assertStringContainsString('5.00', self::text($first, 'derived', 0, 'text'), 'Results keep the edition that they were made with.');
+        self::assertStringContainsString(
+            '5.00', self::text($first, 'derived', 0, 'text'), 'Results keep the edition that they were made with.',
+        );
         self::assertSame('1', self::text($first, 'asked', 'version'));
         $sheet = $this->json('GET', '/api/methods/'.$method.'/sheet');
         self::assertSame('Arm: was 250, is 300.', self::text($sheet, 'editions', 0, 'changes', 0));
@@ -51,10 +57,14 @@ final class MethodTest extends ApiTestCase
     public function testWhatMustHaveHeldIsAnOrderThatIsKept(): void
     {
         $bench = $this->bench();
-        $height = ['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'levels' => ['20 cm', '40 cm'], 'harder' => 'more', 'climbs' => true];
+        $height = [
+            'name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'levels' => ['20 cm', '40 cm'], 'harder' => 'more',
+            'climbs' => true,
+        ];
         $drop = $this->put('methods', ['device' => $bench->device, 'name' => 'Drop', 'factors' => [$height]] + self::SAFE);
         $ride = $this->put('methods', [
-            'device' => $bench->device, 'name' => 'Ride', 'before' => [['method' => 'Drop', 'levels' => ['height: 20 cm'], 'why' => 'first without a person']],
+            'device' => $bench->device, 'name' => 'Ride',
+            'before' => [['method' => 'Drop', 'levels' => ['height: 20 cm'], 'why' => 'first without a person']],
         ] + self::SAFE);
         $dropping = $this->put('trials', ['revision' => $bench->a, 'method' => $drop, 'name' => 'Dropping']);
         $riding = $this->put('trials', ['revision' => $bench->a, 'method' => $ride, 'name' => 'Riding']);
@@ -66,7 +76,9 @@ final class MethodTest extends ApiTestCase
 
         [$status, $path, $words] = $begin($riding);
         self::assertSame([422, 'ahead'], [$status, $path]);
-        self::assertStringStartsWith('Drop at height 20 cm or harder must have held on the same configuration: first without a person.', $words);
+        self::assertStringStartsWith(
+            'Drop at height 20 cm or harder must have held on the same configuration: first without a person.', $words,
+        );
         self::assertSame([422, 'ahead'], array_slice($begin($dropping, ['levels' => [['name' => 'height', 'text' => '40 cm']]]), 0, 2));
 
         $ahead = ['ahead' => ['by' => 'Maren', 'note' => 'The rig is new, the drop is not']];
@@ -78,7 +90,9 @@ final class MethodTest extends ApiTestCase
 
         $first = $this->put('runs', ['trial' => $dropping, 'levels' => [['name' => 'height', 'text' => '20 cm']]]);
         self::assertSame(422, $begin($riding)[0], 'It has not ended.');
-        $this->change('runs', $first, ['trial' => $dropping, 'levels' => [['name' => 'height', 'text' => '20 cm']], 'outcome' => 'held'], 1);
+        $this->change(
+            'runs', $first, ['trial' => $dropping, 'levels' => [['name' => 'height', 'text' => '20 cm']], 'outcome' => 'held'], 1,
+        );
         self::assertSame(201, $begin($riding)[0]);
         self::assertSame(201, $begin($dropping, ['levels' => [['name' => 'height', 'text' => '40 cm']]])[0]);
         $this->put('parts', ['revision' => $bench->a, 'name' => 'Thinner arm']);
@@ -89,7 +103,8 @@ final class MethodTest extends ApiTestCase
     {
         $bench = $this->bench();
         $method = $this->put('methods', [
-            'device' => $bench->device, 'name' => 'Fly', 'safety' => ['abort' => 'In gusts.', 'agreedBy' => ['the landowner', 'the safety officer']],
+            'device' => $bench->device, 'name' => 'Fly',
+            'safety' => ['abort' => 'In gusts.', 'agreedBy' => ['the landowner', 'the safety officer']],
         ]);
         $about = ['revision' => $bench->a, 'method' => $method, 'name' => 'Flying'];
         $officer = ['by' => 'Bram', 'as' => 'the safety officer'];
@@ -118,7 +133,10 @@ final class MethodTest extends ApiTestCase
             'device' => $bench->device, 'name' => 'Fly', 'version' => 1,
             'safety' => ['abort' => 'In gusts.', 'agreedBy' => ['the pilot', 'the landowner', 'the safety officer']],
         ]);
-        $stand = array_filter((array) self::at($this->json('GET', '/api/revisions/'.$bench->a.'/try'), 'trials', 0, 'trial', 'signOffs'), is_array(...));
+        $stand = array_filter(
+            (array) self::at($this->json('GET', '/api/revisions/'.$bench->a.'/try'), 'trials', 0, 'trial', 'signOffs'),
+            is_array(...),
+        );
         $this->change('trials', $trial, ['name' => 'Flying again', 'signOffs' => $stand] + $about, (int) self::text(
             $this->json('GET', '/api/revisions/'.$bench->a.'/try'), 'trials', 0, 'trial', 'version',
         ));
@@ -145,9 +163,15 @@ final class MethodTest extends ApiTestCase
     public function testAnInstrumentFitsOrSaysWhyNot(): void
     {
         $bench = $this->bench();
-        $cell = ['workspace' => $this->workspace, 'name' => 'Load cell', 'unit' => 'N', 'resolution' => 1.0, 'lag' => '200 ms', 'rate' => '10 Hz'];
+        $cell = [
+            'workspace' => $this->workspace, 'name' => 'Load cell', 'unit' => 'N', 'resolution' => 1.0, 'lag' => '200 ms',
+            'rate' => '10 Hz',
+        ];
         $instrument = $this->put('instruments', $cell + ['checkedOn' => '2020-02-20', 'checkMonths' => 12]);
-        $channel = ['key' => 'peak', 'metric' => 'peak', 'unit' => 'kN', 'instrument' => 'load cell', 'lasts' => '0.3 s', 'difference' => 0.02];
+        $channel = [
+            'key' => 'peak', 'metric' => 'peak', 'unit' => 'kN', 'instrument' => 'load cell', 'lasts' => '0.3 s',
+            'difference' => 0.02,
+        ];
         $method = $this->put('methods', ['device' => $bench->device, 'name' => 'Hit', 'channels' => [$channel]] + self::SAFE);
         $notes = fn (): string => implode(' ', array_filter(
             (array) self::at($this->json('GET', '/api/methods/'.$method.'/sheet'), 'sections', 0, 'lines', 0, 'notes'), is_string(...),
@@ -158,7 +182,9 @@ final class MethodTest extends ApiTestCase
             .'3 samples within the event; 10 are needed: it may miss the peak.', $notes(),
         );
         $library = $this->json('GET', '/api/devices/'.$bench->device.'/methods');
-        self::assertStringContainsString('1 reads with an instrument that does not fit; 1 instrument is due for its check', self::text($library, 'sentence'));
+        self::assertStringContainsString(
+            '1 reads with an instrument that does not fit; 1 instrument is due for its check', self::text($library, 'sentence'),
+        );
         self::assertStringContainsString('due since Sat 20 Feb 2021', self::text($library, 'instruments', 0, 'checked'));
         self::assertStringEndsWith(': Hit', self::text($library, 'instruments', 0, 'readBy', 0));
 
@@ -173,11 +199,14 @@ final class MethodTest extends ApiTestCase
     public function testARehearsalIsHeldAgainstItsUse(): void
     {
         $bench = $this->bench();
-        $use = $this->put('uses', ['device' => $bench->device, 'name' => 'Beds', 'loads' => [['what' => 'Mass', 'text' => '20 kg'], ['what' => 'speed', 'text' => '4 km/h']]]);
+        $use = $this->put('uses', ['device' => $bench->device, 'name' => 'Beds', 'loads' => [['what' => 'Mass', 'text' => '20 kg'], [
+            'what' => 'speed', 'text' => '4 km/h',
+        ]]]);
         $method = $this->put('methods', ['device' => $bench->device, 'name' => 'Tow', 'use' => $use, 'carries' => [['what' => 'mass', 'text' => '5000 g']]] + self::SAFE);
 
         self::assertSame(
-            'It carries 25 % of the mass (15.0 kg short), and nothing of the speed.', self::text($this->json('GET', '/api/methods/'.$method.'/sheet'), 'carries'),
+            'It carries 25 % of the mass (15.0 kg short), and nothing of the speed.',
+            self::text($this->json('GET', '/api/methods/'.$method.'/sheet'), 'carries'),
         );
     }
 
@@ -269,20 +298,37 @@ final class MethodTest extends ApiTestCase
     public static function wrong(): iterable
     {
         $channel = ['key' => 'pull', 'metric' => 'pull', 'unit' => 'N'];
-        yield 'a calibration of one point' => [['channels' => [['calibration' => [['shown' => 1.0, 'really' => 2.0]]] + $channel]], 'channels[0].calibration'];
-        yield 'a constant called as a channel' => [['channels' => [$channel], 'constants' => [['key' => 'pull', 'value' => 2.0]]], 'constants[0].key'];
+        yield 'a calibration of one point' => [
+            ['channels' => [['calibration' => [['shown' => 1.0, 'really' => 2.0]]] + $channel]], 'channels[0].calibration',
+        ];
+        yield 'a constant called as a channel' => [
+            ['channels' => [$channel], 'constants' => [['key' => 'pull', 'value' => 2.0]]], 'constants[0].key',
+        ];
         yield 'another kind of quantity' => [['channels' => [['measures' => 'voltage'] + $channel]], 'channels[0].measures'];
         yield 'the same quantity twice' => [
-            ['channels' => [['measures' => 'massLost', 'unit' => 'g'] + $channel, ['key' => 'b', 'metric' => 'b', 'measures' => 'massLost', 'unit' => 'g']]], 'channels[1].measures',
+            ['channels' => [['measures' => 'massLost', 'unit' => 'g'] + $channel, [
+                'key' => 'b', 'metric' => 'b', 'measures' => 'massLost', 'unit' => 'g',
+            ]]],
+            'channels[1].measures',
         ];
         yield 'a quantity that no relation knows' => [['channels' => [['measures' => 'torsion'] + $channel]], 'channels[0].measures'];
         yield 'an event of no time' => [['channels' => [['lasts' => '0 s'] + $channel]], 'channels[0].lasts'];
         yield 'an event in newtons' => [['channels' => [['lasts' => '3 N'] + $channel]], 'channels[0].lasts'];
-        yield 'a level twice' => [['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'levels' => ['20 cm', '200 mm']]]], 'factors[0].levels'];
-        yield 'levels that wait, but not written down' => [['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'harder' => 'more', 'climbs' => true]]], 'factors[0].levels'];
-        yield 'a range that runs backwards' => [['settings' => [['name' => 'gap', 'unit' => 'mm', 'low' => 3.0, 'high' => 1.0]]], 'settings[0].high'];
+        yield 'a level twice' => [
+            ['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'levels' => ['20 cm', '200 mm']]]],
+            'factors[0].levels',
+        ];
+        yield 'levels that wait, but not written down' => [
+            ['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm', 'harder' => 'more', 'climbs' => true]]],
+            'factors[0].levels',
+        ];
+        yield 'a range that runs backwards' => [
+            ['settings' => [['name' => 'gap', 'unit' => 'mm', 'low' => 3.0, 'high' => 1.0]]], 'settings[0].high',
+        ];
         yield 'so much of nothing' => [['carries' => [['what' => 'mass', 'text' => 'a lot']]], 'carries[0].text'];
-        yield 'the same thing twice' => [['carries' => [['what' => 'mass', 'text' => '2 kg'], ['what' => 'Mass', 'text' => '3 kg']]], 'carries[1].what'];
+        yield 'the same thing twice' => [
+            ['carries' => [['what' => 'mass', 'text' => '2 kg'], ['what' => 'Mass', 'text' => '3 kg']]], 'carries[1].what',
+        ];
     }
 
     /** @param array<string, mixed> $wrong */
@@ -290,7 +336,9 @@ final class MethodTest extends ApiTestCase
     public function testWhatIsWrongIsSaidAtItsField(array $wrong, string $path): void
     {
         $bench = $this->bench();
-        $answer = $this->json('PUT', '/api/methods/'.Uuid::v7()->toRfc4122(), ['device' => $bench->device, 'name' => 'Odd'] + $wrong + self::SAFE);
+        $answer = $this->json(
+            'PUT', '/api/methods/'.Uuid::v7()->toRfc4122(), ['device' => $bench->device, 'name' => 'Odd'] + $wrong + self::SAFE,
+        );
 
         self::assertSame([422, $path], [$this->answered(), self::text($answer, 'violations', 0, 'path')], json_encode($answer) ?: '');
     }
@@ -315,12 +363,19 @@ final class MethodTest extends ApiTestCase
         $bench = $this->bench();
         $about = ['revision' => $bench->a, 'method' => $bench->method, 'text' => 'The hook slips off at 40 N'];
         $remark = $this->put('observations', $about);
-        $this->put('observations', ['revision' => $bench->a, 'method' => $bench->method, 'text' => 'Tape on the rail', 'explained' => 'Edition 2 has it']);
+        $this->put('observations', [
+            'revision' => $bench->a, 'method' => $bench->method, 'text' => 'Tape on the rail', 'explained' => 'Edition 2 has it',
+        ]);
         $sheet = $this->json('GET', '/api/methods/'.$bench->method.'/sheet');
-        self::assertSame(['The hook slips off at 40 N', 'Tape on the rail'], array_column((array) $sheet['remarks'], 'text'), 'What is not settled comes first.');
+        self::assertSame(
+            ['The hook slips off at 40 N', 'Tape on the rail'], array_column((array) $sheet['remarks'], 'text'),
+            'What is not settled comes first.',
+        );
         self::assertNotNull($sheet['build']);
         $this->json('PUT', '/api/observations/'.$remark, ['explained' => 'A longer hook', 'version' => 1] + $about);
-        self::assertSame('A longer hook', self::text($this->json('GET', '/api/methods/'.$bench->method.'/sheet'), 'remarks', 1, 'explained'));
+        self::assertSame('A longer hook', self::text(
+            $this->json('GET', '/api/methods/'.$bench->method.'/sheet'), 'remarks', 1, 'explained',
+        ));
         $other = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Another']);
         $build = $this->put('revisions', ['device' => $other, 'letter' => 'A']);
         $wrong = $this->json('PUT', '/api/observations/'.Uuid::v7()->toRfc4122(), ['revision' => $build] + $about);
@@ -332,7 +387,10 @@ final class MethodTest extends ApiTestCase
     {
         $bench = $this->bench();
         $channel = ['key' => 'blow', 'metric' => 'blow', 'unit' => 'N', 'difference' => 2.0];
-        $about = ['device' => $bench->device, 'name' => 'Blow', 'safety' => ['abort' => 'When it slips.'], 'channels' => [$channel, ['key' => 'torque', 'metric' => 'torque', 'unit' => 'N·m', 'formula' => 'blow * arm']]];
+        $about = [
+            'device' => $bench->device, 'name' => 'Blow', 'safety' => ['abort' => 'When it slips.'],
+            'channels' => [$channel, ['key' => 'torque', 'metric' => 'torque', 'unit' => 'N·m', 'formula' => 'blow * arm']],
+        ];
         $arm = static fn (float $value): array => ['constants' => [['key' => 'arm', 'value' => $value, 'unit' => 'mm']]];
         $method = $this->put('methods', $arm(250.0) + $about);
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $method, 'name' => 'Blows', 'plannedRuns' => 4]);
@@ -345,6 +403,9 @@ final class MethodTest extends ApiTestCase
         self::assertSame(200, $this->answered());
         // sd 1.29 N, of pairs 1.83 N; 2 N with power 0.8 at 95 % takes nine pairs (Cohen 1988, d = 1.1, paired).
         $tie = self::text($this->json('GET', '/api/methods/'.$method.'/sheet'), 'editions', 0, 'tie');
-        self::assertStringContainsString('9 runs under each, on the same articles, are the least that would tie them: fewer would often miss a shift of 2 N', $tie);
+        self::assertStringContainsString(
+            '9 runs under each, on the same articles, are the least that would tie them: fewer would often miss a shift of 2 N',
+            $tie,
+        );
     }
 }

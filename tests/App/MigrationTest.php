@@ -98,7 +98,8 @@ final class MigrationTest extends TestCase
                     // What a run that held shows has become a question, of methods and of what was frozen of them.
                     if (in_array([$table, $column], [
                         ['configuration', 'content'], ['method', 'outcome_metric_id'], ['run', 'position'], ['candidate', 'effects'],
-                        ['candidate', 'failure_id'], ['change', 'metric_id'], ['change', 'expected'], ['change', 'unit'], ['change', 'against_id'],
+                        ['candidate', 'failure_id'], ['change', 'metric_id'], ['change', 'expected'], ['change', 'unit'],
+                        ['change', 'against_id'],
                         ['failure', 'severity'],
                     ], true)) {
                         continue;
@@ -115,7 +116,10 @@ final class MigrationTest extends TestCase
     {
         $this->db->executeStatement((string) gzdecode((string) file_get_contents(__DIR__.'/data/before-levels.sql.gz')));
         $this->db->executeStatement("SET search_path TO 'public'");
-        $tables = ['requirement', 'revision', 'parameter', 'part', 'article', 'method', 'trial', 'run', 'reading', 'failure', 'cause', 'change', 'candidate', 'decision', 'history_entry'];
+        $tables = [
+            'requirement', 'revision', 'parameter', 'part', 'article', 'method', 'trial', 'run', 'reading', 'failure', 'cause',
+            'change', 'candidate', 'decision', 'history_entry',
+        ];
         $count = fn (): array => array_map(fn (string $t): string => $this->one("SELECT count(*) FROM $t"), array_combine($tables, $tables));
         $before = $count();
         $severities = $this->db->fetchAllKeyValue('SELECT id, severity FROM failure ORDER BY id');
@@ -316,7 +320,8 @@ final class MigrationTest extends TestCase
         $id = $this->id();
         $given += ['id' => $id, 'workspace_id' => self::WORKSPACE, 'version' => 1, 'created_by' => 'Ines'];
         foreach ($this->db->fetchAllAssociative(
-            "SELECT column_name, udt_name FROM information_schema.columns WHERE table_schema = 'public' AND table_name = ? AND is_nullable = 'NO' AND column_default IS NULL", [$table],
+            "SELECT column_name, udt_name FROM information_schema.columns WHERE table_schema = 'public' AND table_name = ? AND is_nullable = 'NO' AND column_default IS NULL",
+            [$table],
         ) as ['column_name' => $column, 'udt_name' => $type]) {
             $given += [(string) (is_scalar($column) ? $column : '') => match ($type) {
                 'timestamptz' => '2026-03-02 09:00:00+00', 'json', 'jsonb' => '[]', 'int4', 'float8', 'numeric' => 0, 'bool' => 'false',

@@ -134,7 +134,9 @@ final class OpenedTest extends ApiTestCase
         foreach ($readings as $text) {
             $run = $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB]);
             $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => $text, 'confirmed' => 'in a test']);
-            $this->json('PUT', '/api/runs/'.$run, ['trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1]);
+            $this->json('PUT', '/api/runs/'.$run, [
+                'trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1,
+            ]);
         }
     }
 

@@ -13,9 +13,12 @@ final class OutingTest extends ApiTestCase
     private function world(): array
     {
         $bench = $this->bench();
-        $this->put('instruments', ['workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N', 'power' => 'two AA cells', 'leftIn' => 'lbf']);
+        $this->put('instruments', [
+            'workspace' => $this->workspace, 'name' => 'Hook', 'unit' => 'N', 'power' => 'two AA cells', 'leftIn' => 'lbf',
+        ]);
         $safe = $this->put('methods', [
-            'device' => $bench->device, 'name' => 'Roll', 'safety' => ['abort' => 'When it slips.', 'cautions' => ['Boots']], 'minutes' => 10.0, 'setUpMinutes' => 5.0,
+            'device' => $bench->device, 'name' => 'Roll', 'safety' => ['abort' => 'When it slips.', 'cautions' => ['Boots']],
+            'minutes' => 10.0, 'setUpMinutes' => 5.0,
             'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'instrument' => 'Hook']], 'tools' => ['tape'],
             'settings' => [['name' => 'gap', 'unit' => 'mm', 'intended' => 1.5, 'tool' => '2 mm hex key']],
             'usesUp' => [['what' => 'seed', 'kind' => 'material', 'amount' => 40.0, 'unit' => 'g']],
@@ -23,7 +26,8 @@ final class OutingTest extends ApiTestCase
         $other = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Kite']);
         $build = $this->put('revisions', ['device' => $other, 'letter' => 'A']);
         $grave = $this->put('methods', [
-            'device' => $other, 'name' => 'Lift', 'minutes' => 20.0, 'safety' => ['abort' => 'Gusts.', 'hazards' => ['a loaded line'], 'needsSignOff' => true, 'agreedBy' => ['the safety officer']],
+            'device' => $other, 'name' => 'Lift', 'minutes' => 20.0,
+            'safety' => ['abort' => 'Gusts.', 'hazards' => ['a loaded line'], 'needsSignOff' => true, 'agreedBy' => ['the safety officer']],
         ]);
 
         return [
@@ -35,7 +39,9 @@ final class OutingTest extends ApiTestCase
     public function testTheDayIsOrderedAndNothingIsForgotten(): void
     {
         $trials = $this->world();
-        $before = $this->put('outings', ['workspace' => $this->workspace, 'place' => 'The lane', 'day' => '2026-03-01', 'missed' => ['spirit level']]);
+        $before = $this->put('outings', [
+            'workspace' => $this->workspace, 'place' => 'The lane', 'day' => '2026-03-01', 'missed' => ['spirit level'],
+        ]);
         $day = $this->put('outings', [
             'workspace' => $this->workspace, 'place' => 'Lower field', 'day' => '2026-03-08', 'hours' => 2.0, 'people' => ['Ines', 'Yusuf'],
             'permits' => ['Letter of the farmer'], 'weather' => 'dry, under 4 m/s', 'trials' => array_values($trials),
@@ -44,7 +50,10 @@ final class OutingTest extends ApiTestCase
 
         // 5 + 3 · 10 and 2 · 20.
         self::assertSame('2 trials, 5 runs, about 1 h 15 min of 2 h.', self::text($page, 'sentence'));
-        self::assertSame(['Rolling', 'Lifting'], array_column((array) $page['stops'], 'name'), 'Somebody stands near the line: that comes late.');
+        self::assertSame(
+            ['Rolling', 'Lifting'], array_column((array) $page['stops'], 'name'),
+            'Somebody stands near the line: that comes late.',
+        );
         $take = [];
         foreach ((array) $page['take'] as $line) {
             $take[self::text((array) $line, 'kind')][] = self::text((array) $line, 'what');
@@ -56,9 +65,16 @@ final class OutingTest extends ApiTestCase
         self::assertSame(['Lifting waits until the safety officer has agreed', 'Letter of the farmer'], $take['papers']);
         self::assertSame(['spirit level: missed at The lane'], $take['missed']);
         self::assertContains('Nothing is here for Lifting', $take['articles']);
-        self::assertNotContains('missed', array_column((array) $this->json('GET', '/api/outings/'.$before.'/page')['take'], 'kind'), 'Its own is for the next.');
-        $later = $this->put('outings', ['workspace' => $this->workspace, 'place' => 'The hill', 'day' => '2026-04-01', 'missed' => ['rope']]);
-        self::assertNotContains('rope: missed at The hill', array_column((array) $this->json('GET', '/api/outings/'.$day.'/page')['take'], 'what'));
+        self::assertNotContains(
+            'missed', array_column((array) $this->json('GET', '/api/outings/'.$before.'/page')['take'], 'kind'),
+            'Its own is for the next.',
+        );
+        $later = $this->put('outings', [
+            'workspace' => $this->workspace, 'place' => 'The hill', 'day' => '2026-04-01', 'missed' => ['rope'],
+        ]);
+        self::assertNotContains('rope: missed at The hill', array_column(
+            (array) $this->json('GET', '/api/outings/'.$day.'/page')['take'], 'what',
+        ));
         $this->json('POST', '/api/outings/'.$later.'/withdraw', ['because' => 'Rain.']);
 
         $list = $this->json('GET', '/api/workspaces/'.$this->workspace.'/outings');
@@ -69,7 +85,9 @@ final class OutingTest extends ApiTestCase
     public function testWhenTimeIsShortItSaysWhatToLeaveOut(): void
     {
         $trials = $this->world();
-        $day = $this->put('outings', ['workspace' => $this->workspace, 'place' => 'Lower field', 'hours' => 0.75, 'trials' => array_values($trials)]);
+        $day = $this->put('outings', [
+            'workspace' => $this->workspace, 'place' => 'Lower field', 'hours' => 0.75, 'trials' => array_values($trials),
+        ]);
         $page = $this->json('GET', '/api/outings/'.$day.'/page');
 
         self::assertSame(['Lifting'], array_column((array) $page['leftOut'], 'name'));
@@ -81,7 +99,9 @@ final class OutingTest extends ApiTestCase
         $trials = $this->world();
         foreach (['lost', 'held', 'held'] as $outcome) {
             $run = $this->put('runs', ['trial' => $trials['roll']]);
-            $this->json('PUT', '/api/runs/'.$run, ['trial' => $trials['roll'], 'outcome' => $outcome, 'outcomeReason' => 'Fell off', 'version' => 1]);
+            $this->json('PUT', '/api/runs/'.$run, [
+                'trial' => $trials['roll'], 'outcome' => $outcome, 'outcomeReason' => 'Fell off', 'version' => 1,
+            ]);
         }
         $day = $this->put('outings', ['workspace' => $this->workspace, 'place' => 'Lower field', 'trials' => [$trials['roll']]]);
         $page = $this->json('GET', '/api/outings/'.$day.'/page');
@@ -107,7 +127,9 @@ final class OutingTest extends ApiTestCase
         ]]);
         $page = $this->json('GET', '/api/outings/'.$day.'/page');
 
-        self::assertSame(['Emptying', 'Breaking'], array_column((array) $page['stops'], 'name'), 'A battery that is run empty breaks nothing.');
+        self::assertSame(
+            ['Emptying', 'Breaking'], array_column((array) $page['stops'], 'name'), 'A battery that is run empty breaks nothing.',
+        );
         self::assertStringStartsWith('last: it costs an article a run', self::text($page, 'stops', 1, 'why'));
         $take = array_column((array) $page['take'], 'what');
         self::assertContains('U-1 for Breaking, and 2 spares, since each run costs one', $take);

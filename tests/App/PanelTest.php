@@ -38,7 +38,8 @@ final class PanelTest extends ApiTestCase
     {
         return [
             'trial' => $this->trial, 'serials' => ['P-1', 'P-2', 'P-3'], 'raters' => self::RATERS, 'seed' => 7,
-            'scales' => [['channel' => 'feel', 'low' => 'tiring', 'high' => 'light']], 'prefers' => true, 'guess' => 'Which one is new?', 'right' => 'P-3',
+            'scales' => [['channel' => 'feel', 'low' => 'tiring', 'high' => 'light']], 'prefers' => true,
+            'guess' => 'Which one is new?', 'right' => 'P-3',
         ];
     }
 
@@ -79,7 +80,9 @@ final class PanelTest extends ApiTestCase
                     $prefers = $prefers === 'this' ? 'before' : 'this';
                 }
                 $guess = $place === 2 ? ['guess' => $this->codeOf($guessRight ? 'P-3' : 'P-1')] : [];
-                self::assertSame(201, $this->sheet($rater, self::text($code, 'code'), (string) ($of[$serial] + 3 * $i), ['prefers' => $prefers] + $guess));
+                self::assertSame(201, $this->sheet(
+                    $rater, self::text($code, 'code'), (string) ($of[$serial] + 3 * $i), ['prefers' => $prefers] + $guess,
+                ));
                 $before = $serial;
             }
         }
@@ -100,7 +103,9 @@ final class PanelTest extends ApiTestCase
         $this->world();
         $page = $this->page();
         $orders = array_map(
-            static fn (mixed $one): array => array_map(static fn (mixed $c): string => self::text((array) $c, 'serial'), (array) self::at((array) $one, 'codes')),
+            static fn (mixed $one): array => array_map(
+                static fn (mixed $c): string => self::text((array) $c, 'serial'), (array) self::at((array) $one, 'codes'),
+            ),
             (array) $page['served'],
         );
         foreach ($orders as $order) {
@@ -109,7 +114,9 @@ final class PanelTest extends ApiTestCase
             self::assertSame(['P-1', 'P-2', 'P-3'], $sorted);
         }
         self::assertGreaterThan(1, count(array_unique(array_map(static fn (array $o): string => implode(' ', $o), $orders))));
-        self::assertSame('0 of 12 sheets are there, from 4 raters; nobody sees a mean before it is unblinded.', self::text($page, 'sentence'));
+        self::assertSame(
+            '0 of 12 sheets are there, from 4 raters; nobody sees a mean before it is unblinded.', self::text($page, 'sentence'),
+        );
         self::assertSame([], $page['results']);
     }
 
@@ -119,7 +126,9 @@ final class PanelTest extends ApiTestCase
         $rate = $this->rate('Odile');
         $first = self::text($rate, 'code');
         self::assertMatchesRegularExpression('/^[0-9]{3}$/', $first);
-        self::assertSame(['1', '3', '', ''], [self::text($rate, 'place'), self::text($rate, 'of'), self::text($rate, 'before'), self::text($rate, 'guess')]);
+        self::assertSame(['1', '3', '', ''], [
+            self::text($rate, 'place'), self::text($rate, 'of'), self::text($rate, 'before'), self::text($rate, 'guess'),
+        ]);
         self::assertSame('light', self::text($rate, 'scales', 0, 'high'));
         self::assertStringNotContainsString('P-', json_encode($rate) ?: '', 'Nothing says which article it is.');
         self::assertSame(201, $this->sheet('Odile', $first, '70'));
@@ -224,7 +233,8 @@ final class PanelTest extends ApiTestCase
         self::assertSame(204, $this->answered());
         self::assertSame($this->panel, self::text($this->json('GET', '/api/session'), 'panel'));
         foreach ([
-            ['GET', '/api/panels/'.$this->panel.'/page'], ['GET', '/api/panels/'.$other.'/rate'], ['GET', '/api/revisions/'.$this->build.'/try'],
+            ['GET', '/api/panels/'.$this->panel.'/page'], ['GET', '/api/panels/'.$other.'/rate'],
+            ['GET', '/api/revisions/'.$this->build.'/try'],
             ['GET', '/api/workspaces/'.$this->workspace.'/devices'], ['GET', '/api/signed-in'],
             ['POST', '/api/panels/'.$this->panel.'/unblind'], ['POST', '/api/panels/'.$other.'/take-back'], ['POST', '/api/password'],
             ['PUT', '/api/panels/'.$this->panel], ['PUT', '/api/articles/'.Uuid::v7()->toRfc4122()],
@@ -253,8 +263,10 @@ final class PanelTest extends ApiTestCase
     {
         $this->world();
         foreach ([
-            'serials' => ['serials' => ['P-1']], 'serials[1]' => ['serials' => ['P-1', 'X-9']], 'raters' => ['raters' => ['Odile', 'odile']],
-            'scales' => ['scales' => [], 'prefers' => false], 'scales[0].channel' => ['scales' => [['channel' => 'weight']]], 'right' => ['guess' => 'Which?', 'right' => 'X-9'],
+            'serials' => ['serials' => ['P-1']], 'serials[1]' => ['serials' => ['P-1', 'X-9']],
+            'raters' => ['raters' => ['Odile', 'odile']],
+            'scales' => ['scales' => [], 'prefers' => false], 'scales[0].channel' => ['scales' => [['channel' => 'weight']]],
+            'right' => ['guess' => 'Which?', 'right' => 'X-9'],
         ] as $path => $wrong) {
             $answer = $this->json('PUT', '/api/panels/'.Uuid::v7()->toRfc4122(), $wrong + ['guess' => ''] + $this->input());
             self::assertSame([422, $path], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);

@@ -26,9 +26,12 @@ final class PlanTest extends ApiTestCase
             ],
         ]);
         $this->method = $this->put('methods', [
-            'device' => $bench->device, 'name' => 'Drop', 'minutes' => 6.0, 'setUpMinutes' => 10.0, 'resetMinutes' => 2.0, 'changeMinutes' => 4.0,
-            'safety' => ['abort' => 'When it slips.'], 'factors' => [self::HEIGHT], 'channels' => [['key' => 'blow', 'metric' => 'blow', 'unit' => 'N']],
-            'questions' => [['metric' => 'opens', 'text' => 'Opens']], 'usesUp' => [['what' => 'seed', 'kind' => 'material', 'amount' => 40.0, 'unit' => 'g']],
+            'device' => $bench->device, 'name' => 'Drop', 'minutes' => 6.0, 'setUpMinutes' => 10.0, 'resetMinutes' => 2.0,
+            'changeMinutes' => 4.0,
+            'safety' => ['abort' => 'When it slips.'], 'factors' => [self::HEIGHT],
+            'channels' => [['key' => 'blow', 'metric' => 'blow', 'unit' => 'N']],
+            'questions' => [['metric' => 'opens', 'text' => 'Opens']],
+            'usesUp' => [['what' => 'seed', 'kind' => 'material', 'amount' => 40.0, 'unit' => 'g']],
         ] + $more);
     }
 
@@ -51,11 +54,16 @@ final class PlanTest extends ApiTestCase
         // 10 to set up, 4 runs of 6, 3 resets of 2, one change of level of 4.
         self::assertSame('4 runs, about 44 min.', self::text($plan, 'sentence'));
         self::assertSame(['20 cm', '20 cm', '40 cm', '40 cm'], $plan['order']);
-        self::assertSame('blow: nobody knows the scatter of such runs yet, so nobody can say what 2 runs a side will find.', self::text($plan, 'finds', 0));
+        self::assertSame(
+            'blow: nobody knows the scatter of such runs yet, so nobody can say what 2 runs a side will find.',
+            self::text($plan, 'finds', 0),
+        );
         // One-sided: 1 − 0.05^(1/2) = 0.776.
         self::assertSame('opens: 2 that all hold on a side could still fail up to 78 % of the time.', self::text($plan, 'finds', 1));
         self::assertContains('It uses up 160 g of seed.', (array) $plan['costs']);
-        self::assertSame(0, count((array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials')), 'Nothing is kept.');
+        self::assertSame(
+            0, count((array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials')), 'Nothing is kept.',
+        );
     }
 
     public function testTheScatterOfEarlierRunsSaysWhatAPlanCanFind(): void
@@ -66,16 +74,24 @@ final class PlanTest extends ApiTestCase
             foreach ($values as $value) {
                 $about = ['trial' => $earlier, 'levels' => [['name' => 'height', 'text' => $level]]];
                 $run = $this->put('runs', $about);
-                $this->put('readings', ['run' => $run, 'channel' => 'blow', 'text' => number_format($value, 1).' N', 'confirmed' => 'as read']);
+                $this->put('readings', [
+                    'run' => $run, 'channel' => 'blow', 'text' => number_format($value, 1).' N', 'confirmed' => 'as read',
+                ]);
                 $this->json('PUT', '/api/runs/'.$run, $about + ['outcome' => 'held', 'version' => 1]);
                 self::assertSame(200, $this->answered());
             }
         }
-        $plan = $this->look(['kind' => 'sweep', 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]], 'repeats' => 16, 'order' => 'blocks']);
+        $plan = $this->look([
+            'kind' => 'sweep', 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]], 'repeats' => 16,
+            'order' => 'blocks',
+        ]);
 
         // Within the levels the spread is 2 N, however far apart they lie; for n = 16 a side, power 0.8 at 95 % two-sided:
         // 1.0234 sd (Cohen 1988, table 2.3.5: d = 1.02), which is 2.0 N.
-        self::assertSame('blow: with 16 runs a side it finds a difference of 2.0 N four times out of five, at the scatter of runs so far.', self::text($plan, 'finds', 0));
+        self::assertSame(
+            'blow: with 16 runs a side it finds a difference of 2.0 N four times out of five, at the scatter of runs so far.',
+            self::text($plan, 'finds', 0),
+        );
     }
 
     public function testTheNextRunIsThePlansWithTheArticleThatWasUsedLeast(): void
@@ -85,12 +101,17 @@ final class PlanTest extends ApiTestCase
         foreach (['R-1' => 'round', 'R-2' => 'round', 'O-1' => 'oval'] as $serial => $arm) {
             $articles[$serial] = $this->put('articles', ['revision' => $this->build, 'serial' => $serial, 'arm' => $arm]);
         }
-        $layout = ['kind' => 'pairs', 'arms' => ['round', 'oval'], 'repeats' => 2, 'levels' => [['name' => 'height', 'levels' => ['20 cm']]]];
+        $layout = [
+            'kind' => 'pairs', 'arms' => ['round', 'oval'], 'repeats' => 2,
+            'levels' => [['name' => 'height', 'levels' => ['20 cm']]],
+        ];
         self::assertSame(
             'There is one article of oval: what the article is and what the variant is cannot be told apart. A second article of it would.',
             array_values(array_filter((array) $this->look($layout)['costs'], static fn (mixed $c): bool => is_string($c) && str_starts_with($c, 'There')))[0] ?? '',
         );
-        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Pairs', 'plannedRuns' => 99, 'layout' => $layout]);
+        $trial = $this->put('trials', [
+            'revision' => $this->build, 'method' => $this->method, 'name' => 'Pairs', 'plannedRuns' => 99, 'layout' => $layout,
+        ]);
         $plan = fn (): array => (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'plan');
         $make = function (string $outcome, string $reason = '') use ($plan, $trial): string {
             $now = $plan();
@@ -103,7 +124,10 @@ final class PlanTest extends ApiTestCase
         };
 
         self::assertSame('0 of 4 runs tried; 52 min to go.', self::text($plan(), 'sentence'));
-        self::assertSame(4, self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'trial', 'plannedRuns'), 'The plan says how many.');
+        self::assertSame(
+            4, self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'trial', 'plannedRuns'),
+            'The plan says how many.',
+        );
         self::assertSame(['R-1', 'O-1'], [$make('held'), $make('held')]);
         self::assertSame('R-2', $make('lost', 'It rolled off'), 'The other round one has done nothing yet.');
         self::assertSame('2 of 4 runs tried, 1 lost in handling; 28 min to go.', self::text($plan(), 'sentence'));
@@ -119,7 +143,9 @@ final class PlanTest extends ApiTestCase
         $gap = ['name' => 'gap', 'unit' => 'mm', 'intended' => 0.8, 'tolerance' => 0.1, 'low' => 0.2, 'high' => 2.0, 'step' => 0.1];
         $this->world(['factors' => [], 'channels' => [], 'questions' => [], 'settings' => [$gap]]);
         $layout = ['kind' => 'setting', 'setting' => 'gap'];
-        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Gap', 'plannedRuns' => 0, 'layout' => $layout]);
+        $trial = $this->put('trials', [
+            'revision' => $this->build, 'method' => $this->method, 'name' => 'Gap', 'plannedRuns' => 0, 'layout' => $layout,
+        ]);
         $plan = fn (): array => (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0, 'plan');
         $try = function (string $stands) use ($plan, $trial): string {
             $about = ['trial' => $trial, 'settings' => [(array) $plan()['sets']]];
@@ -140,7 +166,10 @@ final class PlanTest extends ApiTestCase
         $try('good');
         self::assertSame('gap: good at 0.7 mm; too low at 0.2 mm, too high at 1.1 mm.', self::text($plan(), 'sentence'));
         self::assertNull($plan()['next']);
-        self::assertSame(['0.2 mm, too low', '2 mm, too high', '1.1 mm, too high', '0.7 mm, good'], array_column((array) $plan()['slots'], 'text'));
+        self::assertSame(
+            ['0.2 mm, too low', '2 mm, too high', '1.1 mm, too high', '0.7 mm, good'],
+            array_column((array) $plan()['slots'], 'text'),
+        );
         self::assertSame('', $plan()['widen']);
     }
 
@@ -148,7 +177,10 @@ final class PlanTest extends ApiTestCase
     {
         $gap = ['name' => 'gap', 'unit' => 'mm', 'low' => 1.0, 'high' => 2.0, 'step' => 1.0];
         $this->world(['factors' => [], 'settings' => [$gap, ['name' => 'speed', 'unit' => 'rpm']]]);
-        $about = ['revision' => $this->build, 'method' => $this->method, 'name' => 'Gap', 'layout' => ['kind' => 'setting', 'setting' => 'gap']];
+        $about = [
+            'revision' => $this->build, 'method' => $this->method, 'name' => 'Gap',
+            'layout' => ['kind' => 'setting', 'setting' => 'gap'],
+        ];
         $trial = $this->put('trials', $about);
         foreach (['1 mm' => 'low', '2 mm' => 'high'] as $text => $stands) {
             $run = ['trial' => $trial, 'settings' => [['name' => 'gap', 'text' => $text]], 'stands' => $stands];
@@ -164,8 +196,12 @@ final class PlanTest extends ApiTestCase
         self::assertNull($plan['next']);
 
         foreach (['speed', 'colour', ''] as $none) {
-            $answer = $this->json('PUT', '/api/trials/'.Uuid::v7()->toRfc4122(), ['layout' => ['kind' => 'setting', 'setting' => $none]] + $about);
-            self::assertSame([422, 'layout.setting'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], 'It has no range.');
+            $answer = $this->json(
+                'PUT', '/api/trials/'.Uuid::v7()->toRfc4122(), ['layout' => ['kind' => 'setting', 'setting' => $none]] + $about,
+            );
+            self::assertSame(
+                [422, 'layout.setting'], [$this->answered(), self::text($answer, 'violations', 0, 'path')], 'It has no range.',
+            );
         }
     }
 
@@ -204,11 +240,20 @@ final class PlanTest extends ApiTestCase
     public static function wrong(): iterable
     {
         $many = array_map(static fn (int $i): string => $i.' cm', range(1, 60));
-        yield 'a million runs' => [['kind' => 'sweep', 'repeats' => 100, 'levels' => [['name' => 'height', 'levels' => $many]]], 'layout.repeats'];
+        yield 'a million runs' => [
+            ['kind' => 'sweep', 'repeats' => 100, 'levels' => [['name' => 'height', 'levels' => $many]]], 'layout.repeats',
+        ];
         yield 'a level twice' => [['kind' => 'sweep', 'levels' => [['name' => 'height', 'levels' => ['20 cm', '0.2 m']]]], 'layout.levels'];
-        yield 'what the method does not vary' => [['kind' => 'sweep', 'levels' => [['name' => 'colour', 'levels' => ['red', 'blue']]]], 'layout.levels'];
-        yield 'no repeat' => [['kind' => 'matrix', 'repeats' => 0, 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]]], 'layout.repeats'];
-        yield 'left out without a reason' => [['kind' => 'free', 'leftOut' => [['levels' => [], 'reason' => ' ']]], 'layout.leftOut[0].reason'];
+        yield 'what the method does not vary' => [
+            ['kind' => 'sweep', 'levels' => [['name' => 'colour', 'levels' => ['red', 'blue']]]], 'layout.levels',
+        ];
+        yield 'no repeat' => [
+            ['kind' => 'matrix', 'repeats' => 0, 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm']]]],
+            'layout.repeats',
+        ];
+        yield 'left out without a reason' => [
+            ['kind' => 'free', 'leftOut' => [['levels' => [], 'reason' => ' ']]], 'layout.leftOut[0].reason',
+        ];
     }
 
     /** @param array<string, mixed> $layout */
@@ -249,15 +294,24 @@ final class PlanTest extends ApiTestCase
         $this->world(['questions' => [['metric' => 'opens', 'text' => 'Opens']]]);
         $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'revision', 'device');
         $this->put('requirements', [
-            'device' => $device, 'statement' => 'It blows softly', 'metric' => 'blow', 'unit' => 'N', 'limit' => 40.0, 'direction' => 'atMost', 'kind' => 'mean', 'must' => true,
+            'device' => $device, 'statement' => 'It blows softly', 'metric' => 'blow', 'unit' => 'N', 'limit' => 40.0,
+            'direction' => 'atMost', 'kind' => 'mean', 'must' => true,
         ]);
-        $other = $this->put('methods', ['device' => $device, 'name' => 'Look', 'safety' => ['abort' => 'Never.'], 'questions' => [['metric' => 'neat', 'text' => 'Neat']]]);
+        $other = $this->put('methods', [
+            'device' => $device, 'name' => 'Look', 'safety' => ['abort' => 'Never.'],
+            'questions' => [['metric' => 'neat', 'text' => 'Neat']],
+        ]);
         $names = ['Look' => [$other, 1], 'Long drop' => [$this->method, 6], 'Short drop' => [$this->method, 2]];
         $trials = [];
         foreach ($names as $name => [$method, $planned]) {
-            $trials[$name] = $this->put('trials', ['revision' => $this->build, 'method' => $method, 'name' => $name, 'plannedRuns' => $planned]);
+            $trials[$name] = $this->put('trials', [
+                'revision' => $this->build, 'method' => $method, 'name' => $name, 'plannedRuns' => $planned,
+            ]);
         }
-        $waits = ['revision' => $this->build, 'method' => $this->method, 'name' => 'Wet drop', 'plannedRuns' => 1, 'waitsFor' => ['rain', 'the permit']];
+        $waits = [
+            'revision' => $this->build, 'method' => $this->method, 'name' => 'Wet drop', 'plannedRuns' => 1,
+            'waitsFor' => ['rain', 'the permit'],
+        ];
         $wet = $this->put('trials', $waits);
         $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Done', 'state' => 'done']);
         $try = $this->json('GET', '/api/revisions/'.$this->build.'/try');
@@ -270,7 +324,9 @@ final class PlanTest extends ApiTestCase
         self::assertContains('It waits for rain and the permit.', $rows);
 
         $this->json('PUT', '/api/trials/'.$wet, ['waitsFor' => [], 'version' => 1] + $waits);
-        self::assertSame('Wet drop: one run and it is done; a must rests on it.', self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'now', 0, 'sentence'));
+        self::assertSame('Wet drop: one run and it is done; a must rests on it.', self::text(
+            $this->json('GET', '/api/revisions/'.$this->build.'/try'), 'now', 0, 'sentence',
+        ));
     }
 
     /** What failed with a method and is not closed is tried before what nobody waits for. */
@@ -278,10 +334,16 @@ final class PlanTest extends ApiTestCase
     {
         $this->world();
         $device = self::text($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'revision', 'device');
-        $look = $this->put('methods', ['device' => $device, 'name' => 'Look', 'safety' => ['abort' => 'Never.'], 'questions' => [['metric' => 'neat', 'text' => 'Neat']]]);
+        $look = $this->put('methods', [
+            'device' => $device, 'name' => 'Look', 'safety' => ['abort' => 'Never.'],
+            'questions' => [['metric' => 'neat', 'text' => 'Neat']],
+        ]);
         $this->put('trials', ['revision' => $this->build, 'method' => $look, 'name' => 'A look', 'plannedRuns' => 1]);
         $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Drops', 'plannedRuns' => 5]);
-        $run = $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']], 'outcome' => 'failed', 'outcomeReason' => 'It cracked.']);
+        $run = $this->put('runs', [
+            'trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']], 'outcome' => 'failed',
+            'outcomeReason' => 'It cracked.',
+        ]);
         $this->put('failures', ['revision' => $this->build, 'mode' => 'Cracked rim', 'run' => $run]);
 
         self::assertSame([
@@ -294,20 +356,29 @@ final class PlanTest extends ApiTestCase
     {
         $this->world();
         $layout = ['kind' => 'ladder', 'repeats' => 2, 'levels' => [['name' => 'height', 'levels' => ['20 cm', '40 cm', '60 cm']]]];
-        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Ladder', 'question' => 'How high?', 'layout' => $layout]);
+        $trial = $this->put('trials', [
+            'revision' => $this->build, 'method' => $this->method, 'name' => 'Ladder', 'question' => 'How high?',
+            'layout' => $layout,
+        ]);
         foreach (['20 cm', '20 cm', '40 cm'] as $level) {
             $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => $level]], 'outcome' => 'held']);
         }
         $next = Uuid::v7()->toRfc4122();
         $rest = $this->json('POST', '/api/trials/'.$trial.'/rest', ['trial' => $next]);
-        self::assertSame([201, 'Ladder, the rest', 'How high?', 4], [$this->answered(), $rest['name'], $rest['question'], $rest['plannedRuns']]);
+        self::assertSame([201, 'Ladder, the rest', 'How high?', 4], [
+            $this->answered(), $rest['name'], $rest['question'], $rest['plannedRuns'],
+        ]);
         self::assertEquals([['levels' => [['name' => 'height', 'text' => '20 cm']], 'arm' => '', 'reason' => 'done in Ladder']], array_map(
-            static fn (mixed $cell): array => array_intersect_key((array) $cell, ['levels' => 1, 'arm' => 1, 'reason' => 1]), (array) self::at($rest, 'layout', 'leftOut'),
+            static fn (mixed $cell): array => array_intersect_key((array) $cell, ['levels' => 1, 'arm' => 1, 'reason' => 1]),
+            (array) self::at($rest, 'layout', 'leftOut'),
         ));
 
         $free = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Free']);
         $said = $this->json('POST', '/api/trials/'.$free.'/rest', ['trial' => Uuid::v7()->toRfc4122()]);
-        self::assertSame([422, 'Its runs were not laid out, so there is no rest of a plan. Start a trial as any.'], [$this->answered(), $said['detail']]);
+        self::assertSame(
+            [422, 'Its runs were not laid out, so there is no rest of a plan. Start a trial as any.'],
+            [$this->answered(), $said['detail']],
+        );
         foreach (['40 cm', '60 cm', '60 cm'] as $level) {
             $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => $level]], 'outcome' => 'held']);
         }
@@ -324,14 +395,19 @@ final class PlanTest extends ApiTestCase
         $this->json('PUT', '/api/trials/'.$trial, ['favourites' => [['name' => 'Ines', 'text' => 'round']], 'version' => 1] + $body);
         self::assertSame(200, $this->answered(), 'Until there is a result anybody may think again.');
         $run = $this->put('runs', ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']]]);
-        $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']], 'outcome' => 'held', 'version' => 1]);
+        $this->json('PUT', '/api/runs/'.$run, [
+            'trial' => $trial, 'levels' => [['name' => 'height', 'text' => '40 cm']], 'outcome' => 'held', 'version' => 1,
+        ]);
 
         $row = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0);
         self::assertSame('Said before the first result: Ines favours round.', $row['favoured']);
         $version = self::at($row, 'trial', 'version');
         $said = $this->json('PUT', '/api/trials/'.$trial, ['favourites' => $favourites, 'version' => $version] + $body);
         self::assertSame([422, 'favourites'], [$this->answered(), self::text($said, 'violations', 0, 'path')]);
-        $this->json('PUT', '/api/trials/'.$trial, ['question' => 'Which?', 'favourites' => [['name' => 'Ines', 'text' => 'round']], 'version' => $version] + $body);
+        $this->json(
+            'PUT', '/api/trials/'.$trial,
+            ['question' => 'Which?', 'favourites' => [['name' => 'Ines', 'text' => 'round']], 'version' => $version] + $body,
+        );
         self::assertSame(200, $this->answered(), json_encode($this->json('GET', '/api/session')) ?: '');
     }
 
@@ -343,14 +419,19 @@ final class PlanTest extends ApiTestCase
         $arm = static fn (string $name, string $wall, string $rib): array => [
             'name' => $name, 'planned' => 2, 'values' => [['name' => 'wall', 'text' => $wall], ['name' => 'rib', 'text' => $rib]],
         ];
-        $this->build = $this->put('revisions', ['device' => $device, 'letter' => 'R', 'arms' => [$arm('thin', '2 mm', '4 mm'), $arm('thick', '3 mm', '8 mm')]]);
+        $this->build = $this->put('revisions', ['device' => $device, 'letter' => 'R', 'arms' => [
+            $arm('thin', '2 mm', '4 mm'), $arm('thick', '3 mm', '8 mm'),
+        ]]);
         $levels = [['name' => 'height', 'levels' => ['40 cm']]];
-        $said = implode(' ', array_map(strval(...), array_filter((array) $this->look(['kind' => 'pairs', 'levels' => $levels, 'arms' => ['thin', 'thick']])['costs'], is_string(...))));
+        $said = implode(' ', array_map(strval(...), array_filter(
+            (array) $this->look(['kind' => 'pairs', 'levels' => $levels, 'arms' => ['thin', 'thick']])['costs'], is_string(...),
+        )));
         self::assertStringContainsString('wall and rib change together over these variants', $said);
         self::assertMatchesRegularExpression('/One more variant would: (wall 3 mm with rib 4 mm|wall 2 mm with rib 8 mm)\./', $said);
 
         $this->build = $this->put('revisions', [
-            'device' => $device, 'letter' => 'S', 'arms' => [$arm('thin', '2 mm', '4 mm'), $arm('thick', '3 mm', '4 mm'), $arm('ribbed', '2 mm', '8 mm')],
+            'device' => $device, 'letter' => 'S',
+            'arms' => [$arm('thin', '2 mm', '4 mm'), $arm('thick', '3 mm', '4 mm'), $arm('ribbed', '2 mm', '8 mm')],
         ]);
         $said = json_encode($this->look(['kind' => 'matrix', 'levels' => $levels, 'arms' => ['thin', 'thick', 'ribbed']]), \JSON_UNESCAPED_UNICODE) ?: '';
         self::assertStringNotContainsString('change together', $said, 'Each is held apart by one of them.');
@@ -375,7 +456,10 @@ final class PlanTest extends ApiTestCase
     public function testACheckListAsksEveryQuestionOfEachArticle(): void
     {
         $this->world();
-        $trial = $this->put('trials', ['revision' => $this->build, 'method' => $this->method, 'name' => 'Before it goes out', 'layout' => ['kind' => 'checks', 'repeats' => 3]]);
+        $trial = $this->put('trials', [
+            'revision' => $this->build, 'method' => $this->method, 'name' => 'Before it goes out',
+            'layout' => ['kind' => 'checks', 'repeats' => 3],
+        ]);
         $row = (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/try'), 'trials', 0);
         self::assertCount(3, (array) self::at($row, 'plan', 'slots'));
         self::assertSame(3, self::at($row, 'trial', 'plannedRuns'));

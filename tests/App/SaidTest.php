@@ -38,7 +38,9 @@ final class SaidTest extends ApiTestCase
     #[DataProvider('said')]
     public function testItIsKeptAsItWasSaid(string $typed, string $shown, string $bound, float $value, ?float $u): void
     {
-        $preview = $this->json('POST', '/api/readings/preview', ['run' => $this->run, 'channel' => 'push', 'text' => $typed, 'unit' => 'N']);
+        $preview = $this->json('POST', '/api/readings/preview', [
+            'run' => $this->run, 'channel' => 'push', 'text' => $typed, 'unit' => 'N',
+        ]);
         self::assertSame($bound !== '' || $u !== null, $preview['taken'] !== '');
         $id = $this->read($typed);
         $view = (array) self::at($this->json('GET', '/api/runs/'.$this->run), 'readings', 0);
@@ -69,7 +71,9 @@ final class SaidTest extends ApiTestCase
         self::assertSame([false, [], '4.2 kgf'], [$view['undecided'], $view['choices'], self::text($view, 'current', 'text')]);
         self::assertSame('4.2 (unit not known)', self::text($view, 'typed', 'text'), 'What was typed first stays.');
         self::assertEqualsWithDelta(41.2, self::service(RunFacts::class)->one($this->run)?->readings[0]->si, 0.05);
-        $this->again(fn (array $reading) => [$reading['undecided'], self::at($reading, 'typed', 'unit'), self::at($reading, 'current', 'unit')]);
+        $this->again(fn (array $reading) => [
+            $reading['undecided'], self::at($reading, 'typed', 'unit'), self::at($reading, 'current', 'unit'),
+        ]);
     }
 
     public function testAnUndecidedReadingGoesIntoADeviceFile(): void
@@ -80,7 +84,9 @@ final class SaidTest extends ApiTestCase
 
     public function testOnlyTheNumberAloneHasNoUnit(): void
     {
-        $this->json('PUT', '/api/readings/'.Uuid::v7(), ['run' => $this->run, 'channel' => 'push', 'text' => '4.2 kgf', 'undecided' => true]);
+        $this->json('PUT', '/api/readings/'.Uuid::v7(), [
+            'run' => $this->run, 'channel' => 'push', 'text' => '4.2 kgf', 'undecided' => true,
+        ]);
         self::assertSame(422, $this->answered());
     }
 
@@ -114,7 +120,8 @@ final class SaidTest extends ApiTestCase
         foreach ((array) $this->json('GET', '/api/devices/'.$this->bench->device.'/brief')['measured'] as $metric) {
             if (is_array($metric) && $metric['name'] === 'feel') {
                 $this->json('PUT', '/api/metrics/'.self::text($metric, 'id'), [
-                    'device' => $this->bench->device, 'name' => 'feel', 'scale' => 'ordered', 'words' => $words, 'version' => $metric['version'],
+                    'device' => $this->bench->device, 'name' => 'feel', 'scale' => 'ordered', 'words' => $words,
+                    'version' => $metric['version'],
                 ]);
                 self::assertSame(200, $this->answered());
             }
@@ -140,7 +147,9 @@ final class SaidTest extends ApiTestCase
         $file = $read($this->bench->device);
         $back = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $file);
         self::assertSame(201, $this->answered(), json_encode($back) ?: '');
-        $rows = static fn (array $file): array => array_map(static fn (mixed $r): array => $of((array) $r), array_values((array) $file['readings']));
+        $rows = static fn (array $file): array => array_map(
+            static fn (mixed $r): array => $of((array) $r), array_values((array) $file['readings']),
+        );
         self::assertNotSame([], $rows($file));
         self::assertSame($rows($file), $rows($read(self::text($back, 'device'))));
     }
@@ -164,7 +173,9 @@ final class SaidTest extends ApiTestCase
         $this->json('POST', '/api/readings/'.$id.'/amend', ['text' => '41.2 N', 'reason' => 'Read off the film', 'version' => 1]);
         self::assertSame(200, $this->answered());
         $view = (array) self::at($this->json('GET', '/api/runs/'.$this->run), 'readings', 0);
-        self::assertSame(['about 40 N', '41.2 N', null], [self::text($view, 'typed', 'text'), self::text($view, 'current', 'text'), $view['u']]);
+        self::assertSame(['about 40 N', '41.2 N', null], [
+            self::text($view, 'typed', 'text'), self::text($view, 'current', 'text'), $view['u'],
+        ]);
     }
 
     public function testItTravels(): void
@@ -181,14 +192,18 @@ final class SaidTest extends ApiTestCase
 
     public function testWhatNobodyKnowsIsLeftEmpty(): void
     {
-        $answer = $this->json('POST', '/api/readings/preview', ['run' => $this->run, 'channel' => 'push', 'text' => 'unknown', 'unit' => 'N']);
+        $answer = $this->json('POST', '/api/readings/preview', [
+            'run' => $this->run, 'channel' => 'push', 'text' => 'unknown', 'unit' => 'N',
+        ]);
         self::assertSame(422, $this->answered());
         self::assertStringContainsString('leave it empty', json_encode($answer) ?: '');
     }
 
     private function read(string $text): string
     {
-        return $this->put('readings', ['run' => $this->run, 'channel' => 'push', 'text' => $text, 'unit' => 'N', 'confirmed' => 'in a test']);
+        return $this->put('readings', [
+            'run' => $this->run, 'channel' => 'push', 'text' => $text, 'unit' => 'N', 'confirmed' => 'in a test',
+        ]);
     }
 
     /** Forty-one pounds at one metre is no slip where it was that at one metre all along, whatever it was at two. */

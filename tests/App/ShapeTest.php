@@ -23,7 +23,8 @@ final class ShapeTest extends ApiTestCase
         'workspace' => 'w', 'device' => 'd', 'revision' => 'r', 'trial' => 't', 'run' => 'r', 'failure' => 'f', 'method' => 'm',
         'name' => 'n',
         'text' => 't', 'unit' => 'N', 'limit' => 4.5, 'direction' => 'atMost', 'metric' => 'force', 'statement' => 's', 'letter' => 'A',
-        'serial' => 's', 'what' => 'w', 'mode' => 'm', 'channel' => 'push', 'next' => 'n', 'article' => 'a', 'panel' => 'p', 'rater' => 'r', 'code' => '100',
+        'serial' => 's', 'what' => 'w', 'mode' => 'm', 'channel' => 'push', 'next' => 'n', 'article' => 'a', 'panel' => 'p',
+        'rater' => 'r', 'code' => '100',
         'formula' => 'a*2', 'variables' => [], 'title' => 't', 'sum' => 'drop', 'inputs' => [], 'output' => 'speed',
     ];
 
@@ -42,7 +43,8 @@ final class ShapeTest extends ApiTestCase
     private function mustBeOne(Kind $kind): void
     {
         $fields = array_map(
-            static fn (\ReflectionParameter $p): string => $p->getName(), (new \ReflectionClass($kind->input))->getConstructor()?->getParameters() ?? [],
+            static fn (\ReflectionParameter $p): string => $p->getName(),
+            (new \ReflectionClass($kind->input))->getConstructor()?->getParameters() ?? [],
         );
         self::assertNotSame([], $fields);
         $sound = array_intersect_key(self::SOUND, array_flip($fields));

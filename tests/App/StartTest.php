@@ -17,7 +17,9 @@ final class StartTest extends ApiTestCase
         self::assertSame([$run, 'A'], [self::text($begun, 'run'), self::text($begun, 'letter')]);
         $sheet = $this->json('GET', '/api/runs/'.$run);
         self::assertSame(['Handle pulled', ''], [self::text($sheet, 'trial', 'name'), self::text($sheet, 'mind')]);
-        self::assertSame('Handle pulled', self::text($this->json('GET', '/api/devices/'.self::text($begun, 'device').'/frame'), 'device', 'name'));
+        self::assertSame('Handle pulled', self::text(
+            $this->json('GET', '/api/devices/'.self::text($begun, 'device').'/frame'), 'device', 'name',
+        ));
         self::assertSame($begun, $this->begin(['run' => $run, 'what' => 'Handle pulled 412 N']), 'Sent twice, it is one run.');
         $start = $this->json('GET', '/api/workspaces/'.$this->workspace.'/start');
         self::assertSame([self::text($begun, 'build'), 1, 'A-1'], [
@@ -51,17 +53,22 @@ final class StartTest extends ApiTestCase
             ],
         );
         $this->end($run);
-        $second = self::text($this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'handle pull', 'build' => self::text($first, 'build')]), 'run');
+        $second = self::text(
+            $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'handle pull', 'build' => self::text($first, 'build')]),
+            'run',
+        );
         $sheet = $this->json('GET', '/api/runs/'.$second);
         self::assertSame(['pull at break', 'height', '2'], [
-            self::text($sheet, 'asked', 'channels', 0, 'metric'), self::text($sheet, 'asked', 'factors', 0, 'name'), self::text($sheet, 'run', 'number'),
+            self::text($sheet, 'asked', 'channels', 0, 'metric'), self::text($sheet, 'asked', 'factors', 0, 'name'),
+            self::text($sheet, 'run', 'number'),
         ]);
         $said = $this->said($second, '0.43 kN at 0.6 m');
         self::assertSame([['pull at break', true], ['height', true]], array_map(
             static fn (array $p): array => [$p['name'], $p['isKnown']], array_values(array_filter((array) $said['parts'], is_array(...))),
         ));
         $this->takeUp($second, [
-            ['text' => '0.43 kN', 'unit' => 'kN', 'name' => 'Pull at break'], ['text' => '0.6 m', 'unit' => 'm', 'name' => 'height', 'isLevel' => true],
+            ['text' => '0.43 kN', 'unit' => 'kN', 'name' => 'Pull at break'],
+            ['text' => '0.6 m', 'unit' => 'm', 'name' => 'height', 'isLevel' => true],
         ]);
         self::assertSame(200, $this->answered());
         self::assertSame(
@@ -118,12 +125,17 @@ final class StartTest extends ApiTestCase
     {
         $answer = $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Spin', 'hurts' => 'Flying parts']);
         self::assertSame([422, 'stop'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
-        self::assertSame([], (array) $this->json('GET', '/api/workspaces/'.$this->workspace.'/start')['builds'], 'Nothing was made by halves.');
+        self::assertSame(
+            [], (array) $this->json('GET', '/api/workspaces/'.$this->workspace.'/start')['builds'], 'Nothing was made by halves.',
+        );
         $first = $this->begin(['run' => Uuid::v7()->toRfc4122(), 'what' => 'Spin', 'hurts' => 'Flying parts', 'stop' => 'At 600 rpm.']);
-        self::assertStringStartsWith('Flying parts. At 600 rpm.', self::text($this->json('GET', '/api/runs/'.self::text($first, 'run')), 'mind'));
+        self::assertStringStartsWith('Flying parts. At 600 rpm.', self::text(
+            $this->json('GET', '/api/runs/'.self::text($first, 'run')), 'mind',
+        ));
         // Tried again on the same build, with a hazard that nobody had thought of.
         $again = $this->begin([
-            'run' => Uuid::v7()->toRfc4122(), 'what' => 'spin', 'build' => self::text($first, 'build'), 'hurts' => 'Hot bearing', 'stop' => 'At 60 °C.',
+            'run' => Uuid::v7()->toRfc4122(), 'what' => 'spin', 'build' => self::text($first, 'build'), 'hurts' => 'Hot bearing',
+            'stop' => 'At 60 °C.',
         ]);
         $mind = self::text($this->json('GET', '/api/runs/'.self::text($again, 'run')), 'mind');
         foreach (['Flying parts', 'hot bearing', 'At 600 rpm.', 'At 60 °C.', 'Local rules'] as $said) {
@@ -137,7 +149,10 @@ final class StartTest extends ApiTestCase
         $this->said($run, 'It fell 60 cm');
         foreach ([
             [[['text' => '12 kg', 'unit' => 'kg', 'name' => 'mass'], ['text' => '3 s', 'unit' => 's', 'name' => 'Mass']], 'taken[1].name'],
-            [[['text' => '12 kg', 'unit' => 'kg', 'name' => 'mass'], ['text' => '13 kg', 'unit' => 'kg', 'name' => 'Mass']], 'taken[1].name'],
+            [
+                [['text' => '12 kg', 'unit' => 'kg', 'name' => 'mass'], ['text' => '13 kg', 'unit' => 'kg', 'name' => 'Mass']],
+                'taken[1].name',
+            ],
             [[['text' => 'many kg', 'unit' => 'kg', 'name' => 'mass']], 'taken[0].text'],
             [[['text' => '12 kg', 'unit' => 'kg', 'name' => ' ']], 'taken[0].name'],
             [[['text' => '12 kg', 'unit' => 'kg', 'name' => 'mass', 'direction' => 'atMost']], 'taken[0].limit'],
@@ -161,7 +176,8 @@ final class StartTest extends ApiTestCase
         $elsewhere = $this->newWorkspace('Elsewhere', ['stranger@example.test' => Role::Lead]);
         $this->signIn('stranger@example.test');
         foreach ([
-            ['GET', '/api/workspaces/'.$workspace.'/start', null], ['POST', '/api/workspaces/'.$workspace.'/tries', ['run' => Uuid::v7()->toRfc4122()]],
+            ['GET', '/api/workspaces/'.$workspace.'/start', null],
+            ['POST', '/api/workspaces/'.$workspace.'/tries', ['run' => Uuid::v7()->toRfc4122()]],
             ['POST', '/api/runs/'.$run.'/said', ['text' => 'x']],
             ['POST', '/api/runs/'.$run.'/take-up', ['taken' => [['text' => '1 kg', 'unit' => 'kg', 'name' => 'mass']]]],
         ] as [$method, $url, $body]) {
@@ -204,7 +220,8 @@ final class StartTest extends ApiTestCase
     {
         $sheet = $this->json('GET', '/api/runs/'.$run);
         $this->json('PUT', '/api/runs/'.$run, [
-            'trial' => self::text($sheet, 'trial', 'id'), 'article' => self::at($sheet, 'run', 'article'), 'operator' => self::text($sheet, 'run', 'operator'), 'levels' => self::at($sheet, 'run', 'levels'),
+            'trial' => self::text($sheet, 'trial', 'id'), 'article' => self::at($sheet, 'run', 'article'),
+            'operator' => self::text($sheet, 'run', 'operator'), 'levels' => self::at($sheet, 'run', 'levels'),
             'outcome' => 'held', 'version' => self::at($sheet, 'run', 'version'),
         ]);
         self::assertSame(200, $this->answered());

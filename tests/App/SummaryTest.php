@@ -60,7 +60,8 @@ final class SummaryTest extends ApiTestCase
         yield 'use outside trials' => [static function (self $t): void {
             $t->put('failures', ['revision' => $t->bench->a, 'mode' => 'Frame bent']);
             $t->ask('PUT', '/api/articles/'.$t->bench->unitB, [
-                'revision' => $t->bench->b, 'serial' => 'U-2', 'uses' => [['howLong' => '30 beds', 'without' => ['Frame bent']]], 'version' => 1,
+                'revision' => $t->bench->b, 'serial' => 'U-2', 'uses' => [['howLong' => '30 beds', 'without' => ['Frame bent']]],
+                'version' => 1,
             ]);
         }];
         yield 'a requirement moved' => [static function (self $t): void {
@@ -92,7 +93,11 @@ final class SummaryTest extends ApiTestCase
         }];
         yield 'a change' => [static function (self $t): void {
             $t->put(
-                'changes', ['revision' => $t->bench->b, 'what' => 'Thinner', 'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]]],
+                'changes',
+                [
+                    'revision' => $t->bench->b, 'what' => 'Thinner',
+                    'effects' => [['metric' => 'push force', 'unit' => 'N', 'likely' => -3.0]],
+                ],
             );
         }];
         yield 'a failure of a run' => [
@@ -111,11 +116,14 @@ final class SummaryTest extends ApiTestCase
         yield 'a scale that ends at nought' => [static function (self $t): void {
             $metric = (array) self::at($t->json('GET', '/api/devices/'.$t->bench->device.'/brief'), 'measured', 0);
             $t->ask('PUT', '/api/metrics/'.self::text($metric, 'id'), [
-                'device' => $t->bench->device, 'name' => 'push force', 'naturalLow' => 42.0, 'effects' => 'ratio', 'version' => $metric['version'],
+                'device' => $t->bench->device, 'name' => 'push force', 'naturalLow' => 42.0, 'effects' => 'ratio',
+                'version' => $metric['version'],
             ]);
         }];
         yield 'an article in another state' => [static function (self $t): void {
-            $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'article' => $t->bench->unitB, 'method' => $t->bench->method]);
+            $t->put('failures', [
+                'revision' => $t->bench->b, 'mode' => 'Broke', 'article' => $t->bench->unitB, 'method' => $t->bench->method,
+            ]);
             $t->sheets();
             $article = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/build'), 'articles', 0, 'article');
             $t->ask('PUT', '/api/articles/'.$t->bench->unitB, ['state' => 'bare'] + $article);
@@ -124,7 +132,10 @@ final class SummaryTest extends ApiTestCase
             $t->put('failures', ['revision' => $t->bench->b, 'mode' => 'Broke', 'method' => $t->bench->method]);
             $t->sheets();
             $method = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/try'), 'methods', 0);
-            $t->ask('PUT', '/api/methods/'.$t->bench->method, ['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm']]] + $method);
+            $t->ask(
+                'PUT', '/api/methods/'.$t->bench->method,
+                ['factors' => [['name' => 'height', 'kind' => 'number', 'unit' => 'cm']]] + $method,
+            );
         }];
         yield 'a trial with more runs planned' => [static function (self $t): void {
             $trial = (array) self::at($t->json('GET', '/api/revisions/'.$t->bench->b.'/try'), 'trials', 0, 'trial');
@@ -259,7 +270,10 @@ final class SummaryTest extends ApiTestCase
             $keys, static fn (string $key): bool => array_filter($starts, static fn (string $s): bool => str_starts_with($key, $s)) === [],
         ));
         $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Handle came loose', 'consequence' => 'minor']);
-        self::assertSame($without($all, 'failures:'.$this->bench->b, 'standings'), $kept(), 'Outside a run, only the list of its build is read again.');
+        self::assertSame(
+            $without($all, 'failures:'.$this->bench->b, 'standings'), $kept(),
+            'Outside a run, only the list of its build is read again.',
+        );
         $this->sheets();
         self::assertSame($all, $kept());
         $this->ask('POST', '/api/readings/'.$this->reading.'/amend', ['text' => '56.0 N', 'reason' => 'x', 'version' => 1]);

@@ -41,12 +41,16 @@ final class TogetherTest extends ApiTestCase
         $rest = $this->json('POST', $address, ['trial' => $other] + $all);
         self::assertSame('40.0 N', self::text($rest, 'rows', 0, 'was'), 'Another trial is left alone.');
         $trials = array_column(array_map(
-            static fn (mixed $t): array => ['id' => self::text((array) $t, 'trial', 'id'), 'run' => self::text((array) $t, 'runs', 0, 'id')],
+            static fn (mixed $t): array => [
+                'id' => self::text((array) $t, 'trial', 'id'), 'run' => self::text((array) $t, 'runs', 0, 'id'),
+            ],
             (array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/try')['trials'],
         ), 'run', 'id');
         $run = $trials[$trial];
         $reading = (array) self::at($this->json('GET', '/api/runs/'.$run), 'readings', 0);
-        self::assertSame(['40.0 N', 'The cell showed lbf'], [self::text($reading, 'typed', 'text'), self::text($reading, 'amendments', 0, 'reason')]);
+        self::assertSame(['40.0 N', 'The cell showed lbf'], [
+            self::text($reading, 'typed', 'text'), self::text($reading, 'amendments', 0, 'reason'),
+        ]);
     }
 
     public function testAllWereOffByAsMuch(): void
@@ -77,7 +81,9 @@ final class TogetherTest extends ApiTestCase
             $made[] = $this->put('failures', ['revision' => $this->bench->b, 'mode' => $mode, 'consequence' => 'minor']);
         }
         $address = '/api/devices/'.$this->bench->device.'/modes';
-        $modes = fn (): array => array_column((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/find')['modes'], 'total', 'mode');
+        $modes = fn (): array => array_column(
+            (array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/find')['modes'], 'total', 'mode',
+        );
         self::assertEqualsCanonicalizing([2, 1], array_values($modes()));
         $look = $this->json('POST', $address, ['mode' => 'bent arm', 'to' => 'Arm bent']);
         self::assertSame('1 failure is called “bent arm”.', self::text($look, 'sentence'));

@@ -27,7 +27,9 @@ final class WorkingTest extends ApiTestCase
      */
     private function work(string $sum, array $texts, array $more = []): array
     {
-        return $this->json('POST', '/api/devices/'.$this->bench->device.'/work', ['sum' => $sum, 'inputs' => self::entries($texts)] + $more);
+        return $this->json(
+            'POST', '/api/devices/'.$this->bench->device.'/work', ['sum' => $sum, 'inputs' => self::entries($texts)] + $more,
+        );
     }
 
     /**
@@ -57,14 +59,27 @@ final class WorkingTest extends ApiTestCase
     {
         $drop = $this->work('drop', ['height' => '1.2 m ± 0.01', 'mass' => '2500 g', 'stopDistance' => '15 mm']);
         [$speed, $energy] = [(array) self::at($drop, 'answers', 0), (array) self::at($drop, 'answers', 1)];
-        self::assertSame(['Speed as it lands', '4.851 ± 0.020 m/s', 'v = √(2g·h)', 'v = √(2g·(1.200 m))'], [$speed['words'], $speed['text'], $speed['formula'], $speed['putIn']]);
+        self::assertSame(
+            ['Speed as it lands', '4.851 ± 0.020 m/s', 'v = √(2g·h)', 'v = √(2g·(1.200 m))'],
+            [$speed['words'], $speed['text'], $speed['formula'], $speed['putIn']],
+        );
         self::assertSame('Its uncertainty comes from height (100 %).', $speed['parts']);
         self::assertSame('29.42 ± 0.25 J', $energy['text']);
         self::assertCount(4, (array) $drop['answers']);
         $charge = $this->work('runtime', ['capacity' => '7 Ah ± 0.2', 'activeCurrent' => '1.05']);
-        self::assertSame('t = (7.000 Ah)·(1 − 0)/(1.050 A)', self::text($charge, 'answers', 1, 'putIn'), 'With what is taken where nothing was given, and without what it is unsure by.');
-        self::assertSame('4.851 ± 0.020 m/s', self::text($this->work('drop', ['height' => '120 cm ± 1', 'mass' => '2.5']), 'answers', 0, 'text'), 'A bare number is in the unit beside it.');
-        self::assertSame('17.46 km/h', self::text($this->work('drop', ['height' => '1.2', 'mass' => '1'], ['output' => 'speed', 'unit' => 'km/h']), 'answers', 0, 'text'));
+        self::assertSame(
+            't = (7.000 Ah)·(1 − 0)/(1.050 A)', self::text($charge, 'answers', 1, 'putIn'),
+            'With what is taken where nothing was given, and without what it is unsure by.',
+        );
+        self::assertSame(
+            '4.851 ± 0.020 m/s',
+            self::text($this->work('drop', ['height' => '120 cm ± 1', 'mass' => '2.5']), 'answers', 0, 'text'),
+            'A bare number is in the unit beside it.',
+        );
+        self::assertSame('17.46 km/h', self::text(
+            $this->work('drop', ['height' => '1.2', 'mass' => '1'], ['output' => 'speed', 'unit' => 'km/h']), 'answers', 0,
+            'text',
+        ));
     }
 
     public function testNothingIsSaidOfWhatIsStillMissing(): void
@@ -76,7 +91,9 @@ final class WorkingTest extends ApiTestCase
     /** @return iterable<string, array{array<string, string>, string, string}> */
     public static function wrong(): iterable
     {
-        yield 'another dimension' => [['height' => '3 kg', 'mass' => '1 kg'], 'height', 'kg measures mass, but length is wanted here (as in m).'];
+        yield 'another dimension' => [
+            ['height' => '3 kg', 'mass' => '1 kg'], 'height', 'kg measures mass, but length is wanted here (as in m).',
+        ];
         yield 'nought' => [['height' => '0', 'mass' => '1 kg'], 'height', 'More than 0 is wanted here.'];
         yield 'a bound' => [['height' => '< 3 m', 'mass' => '1 kg'], 'height', 'One value is wanted here, as 12.5 or 12.5 ± 0.1.'];
         yield 'no number' => [['height' => 'high', 'mass' => '1 kg'], 'height', ''];
@@ -119,9 +136,13 @@ final class WorkingTest extends ApiTestCase
         ];
         $working = $this->put('workings', $body);
         self::assertSame('28 sums of the bench. 1 is kept on this device.', self::text($this->sheet(), 'sentence'));
-        self::assertSame(['4.429 m/s', ''], [self::text($this->sheet(), 'kept', 0, 'answer'), self::text($this->sheet(), 'kept', 0, 'now')]);
+        self::assertSame(['4.429 m/s', ''], [
+            self::text($this->sheet(), 'kept', 0, 'answer'), self::text($this->sheet(), 'kept', 0, 'now'),
+        ]);
 
-        $this->done('PUT', '/api/parameters/'.$height, ['revision' => $this->bench->b, 'name' => 'drop height', 'text' => '2.0 m', 'version' => 1]);
+        $this->done('PUT', '/api/parameters/'.$height, [
+            'revision' => $this->bench->b, 'name' => 'drop height', 'text' => '2.0 m', 'version' => 1,
+        ]);
         $kept = (array) self::at($this->sheet(), 'kept', 0);
         self::assertSame(['4.429 m/s', '6.263 m/s'], [$kept['answer'], $kept['now']]);
         self::assertSame([['name' => 'height', 'words' => 'Height', 'now' => '2.0 m', 'was' => '1.0 m']], $kept['changed']);
@@ -164,7 +185,8 @@ final class WorkingTest extends ApiTestCase
         $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
         self::assertContains($run, array_column((array) $this->sheet()['runs'], 'run'));
         $body = [
-            'revision' => $this->bench->b, 'title' => 'What it should push', 'sum' => 'leverBalance', 'output' => 'load', 'run' => $run, 'channel' => 'push',
+            'revision' => $this->bench->b, 'title' => 'What it should push', 'sum' => 'leverBalance', 'output' => 'load',
+            'run' => $run, 'channel' => 'push',
             'inputs' => self::entries(['reading' => '20 N ± 0.5', 'readingArm' => '200 mm', 'loadArm' => '100 mm']),
         ];
         $working = $this->put('workings', $body);
@@ -201,10 +223,15 @@ final class WorkingTest extends ApiTestCase
         yield 'a unit that does not fit' => [['unit' => 'kg'] + $fall, 'unit'];
         yield 'a value that cannot be' => [['inputs' => self::entries(['height' => '-1 m', 'mass' => '1 kg'])] + $fall, 'inputs[0].text'];
         yield 'a line that cannot be read' => [
-            ['sum' => 'resourceBudget', 'output' => 'pins', 'inputs' => self::entries(['available' => 'pins 20', 'uses' => 'lamp pins 3'])], 'inputs[1].text',
+            ['sum' => 'resourceBudget', 'output' => 'pins', 'inputs' => self::entries(['available' => 'pins 20', 'uses' => 'lamp pins 3'])],
+            'inputs[1].text',
         ];
         yield 'an answer that no line names' => [
-            ['sum' => 'resourceBudget', 'output' => 'left', 'inputs' => self::entries(['available' => 'pins 20', 'uses' => 'lamp: pins 3'])], 'output',
+            [
+                'sum' => 'resourceBudget', 'output' => 'left',
+                'inputs' => self::entries(['available' => 'pins 20', 'uses' => 'lamp: pins 3']),
+            ],
+            'output',
         ];
         yield 'a value that is missing' => [['inputs' => self::entries(['height' => '1 m'])] + $fall, 'inputs'];
     }
@@ -225,7 +252,10 @@ final class WorkingTest extends ApiTestCase
         self::assertSame('Current: 300 mA of 500 mA taken; left: 200 mA.', $typed['sentence'], 'What runs out first is the answer.');
         self::assertSame(['current', 'pins'], array_column((array) $typed['answers'], 'name'));
         $id = Uuid::v7()->toRfc4122();
-        $body = ['revision' => $this->bench->b, 'title' => 'Board', 'sum' => 'resourceBudget', 'output' => 'pins', 'inputs' => self::entries($lines)];
+        $body = [
+            'revision' => $this->bench->b, 'title' => 'Board', 'sum' => 'resourceBudget', 'output' => 'pins',
+            'inputs' => self::entries($lines),
+        ];
         $this->done('PUT', '/api/workings/'.$id, $body);
         self::assertSame('14', self::text($this->sheet(), 'kept', 0, 'answer'));
         $more = self::entries(['uses' => $lines['uses']."\nlamp: pins 15"] + $lines);
@@ -266,7 +296,8 @@ final class WorkingTest extends ApiTestCase
             ['metric' => 'push force', 'unit' => 'N', 'low' => 1.0, 'likely' => 2.0, 'high' => 3.0],
         ]]);
         $method = $this->put('methods', [
-            'device' => $this->bench->device, 'name' => 'Lever', 'constants' => [['key' => 'arm', 'value' => 100.0, 'unit' => 'mm', 'name' => 'Arm of the stand']],
+            'device' => $this->bench->device, 'name' => 'Lever',
+            'constants' => [['key' => 'arm', 'value' => 100.0, 'unit' => 'mm', 'name' => 'Arm of the stand']],
             'safety' => ['abort' => 'When it slips.'],
         ]);
         $force = $this->put('workings', [
@@ -286,9 +317,12 @@ final class WorkingTest extends ApiTestCase
         $give($size, ['parameter' => $thick]);
         $give($size, ['method' => $method, 'name' => 'arm']);
         $give($force, ['candidate' => $candidate, 'name' => 'push force']);
-        self::assertSame('36.00 mm', self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/build'), 'parameters', 0, 'here', 'measure', 'text'));
+        self::assertSame('36.00 mm', self::text(
+            $this->json('GET', '/api/revisions/'.$this->bench->b.'/build'), 'parameters', 0, 'here', 'measure', 'text',
+        ));
         self::assertSame(['mm', 36], array_map(
-            fn (string $what): mixed => self::at($this->json('GET', '/api/methods/'.$method.'/sheet'), 'method', 'constants', 0, $what), ['unit', 'value'],
+            fn (string $what): mixed => self::at($this->json('GET', '/api/methods/'.$method.'/sheet'), 'method', 'constants', 0, $what),
+            ['unit', 'value'],
         ));
         $effects = (array) self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/next'), 'candidates', 0, 'effects');
         self::assertCount(1, $effects);
@@ -301,7 +335,8 @@ final class WorkingTest extends ApiTestCase
     }
 
     private const HOPPER = ['name' => 'Seed in the hopper', 'formula' => 'a*h*rho', 'unit' => 'kg', 'note' => 'Seed settles.', 'variables' => [
-        ['name' => 'a', 'words' => 'Floor', 'unit' => 'cm^2'], ['name' => 'h', 'words' => 'Height of the seed', 'unit' => 'cm'], ['name' => 'rho', 'words' => '', 'unit' => 'kg/L'],
+        ['name' => 'a', 'words' => 'Floor', 'unit' => 'cm^2'], ['name' => 'h', 'words' => 'Height of the seed', 'unit' => 'cm'],
+        ['name' => 'rho', 'words' => '', 'unit' => 'kg/L'],
     ]];
 
     public function testASumOfOnesOwnIsUsedLikeTheOthers(): void
@@ -312,11 +347,18 @@ final class WorkingTest extends ApiTestCase
         $texts = ['a' => '200', 'h' => '10 cm ± 0.5', 'rho' => '0.8'];
         $own = ['own' => self::HOPPER];
         self::assertSame('1.600 ± 0.080 kg', self::text($this->work('own', $texts, $own), 'answers', 0, 'text'));
-        self::assertSame('Its uncertainty comes from height of the seed (100 %).', self::text($this->work('own', $texts, $own), 'answers', 0, 'parts'));
-        self::assertSame('With height of the seed 12.50 cm it comes to 2.000 kg.', $this->work('own', $texts, $own + ['along' => 'h', 'wanted' => '2 kg'])['solved']);
+        self::assertSame(
+            'Its uncertainty comes from height of the seed (100 %).',
+            self::text($this->work('own', $texts, $own), 'answers', 0, 'parts'),
+        );
+        self::assertSame(
+            'With height of the seed 12.50 cm it comes to 2.000 kg.',
+            $this->work('own', $texts, $own + ['along' => 'h', 'wanted' => '2 kg'])['solved'],
+        );
 
         $working = $this->put('workings', [
-            'revision' => $this->bench->b, 'title' => 'A full hopper', 'sum' => 'own', 'output' => 'result', 'inputs' => self::entries($texts),
+            'revision' => $this->bench->b, 'title' => 'A full hopper', 'sum' => 'own', 'output' => 'result',
+            'inputs' => self::entries($texts),
         ] + $own);
         // Whatever becomes of the one in the list, what was kept stays what it was.
         $this->done('PUT', '/api/sums/'.$id, ['formula' => 'a*h*rho*0.9', 'workspace' => $this->workspace, 'version' => 1] + self::HOPPER);
@@ -332,7 +374,10 @@ final class WorkingTest extends ApiTestCase
         yield 'a unit that it does not give' => [['unit' => 'm'], 'formula', 'mass is wanted here'];
         yield 'a name that nobody gave' => [['formula' => 'a*h*rho*k'], 'formula', 'k'];
         yield 'no formula' => [['formula' => 'a*(h'], 'formula', ''];
-        yield 'turns with pi' => [['formula' => '2*pi*n*r', 'unit' => 'm/s', 'variables' => [['name' => 'n', 'unit' => 'rpm'], ['name' => 'r', 'unit' => 'm']]], 'formula', 'rpm'];
+        yield 'turns with pi' => [
+            ['formula' => '2*pi*n*r', 'unit' => 'm/s', 'variables' => [['name' => 'n', 'unit' => 'rpm'], ['name' => 'r', 'unit' => 'm']]],
+            'formula', 'rpm',
+        ];
         yield 'a name twice' => [['variables' => [['name' => 'a', 'unit' => 'm'], ['name' => 'a', 'unit' => 'm']]], 'variables', 'twice'];
         yield 'nothing that goes in' => [['variables' => []], 'variables', 'What goes into it?'];
         yield 'a name of two words' => [['variables' => [['name' => 'a b', 'unit' => 'm']]], 'variables[0].name', ''];
@@ -352,13 +397,18 @@ final class WorkingTest extends ApiTestCase
         $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Pushing']);
         $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
         $this->put('workings', [
-            'revision' => $this->bench->b, 'title' => 'What it should push', 'sum' => 'leverBalance', 'output' => 'load', 'run' => $run, 'channel' => 'push',
+            'revision' => $this->bench->b, 'title' => 'What it should push', 'sum' => 'leverBalance', 'output' => 'load',
+            'run' => $run, 'channel' => 'push',
             'inputs' => self::entries(['reading' => '20 N ± 0.5', 'readingArm' => '200 mm', 'loadArm' => '100 mm']),
         ]);
-        $this->put('workings', ['revision' => $this->bench->b, 'title' => 'A full hopper', 'sum' => 'own', 'output' => 'result', 'own' => self::HOPPER, 'inputs' => self::entries(['a' => '200', 'h' => '10', 'rho' => '0.8'])]);
+        $this->put('workings', [
+            'revision' => $this->bench->b, 'title' => 'A full hopper', 'sum' => 'own', 'output' => 'result',
+            'own' => self::HOPPER, 'inputs' => self::entries(['a' => '200', 'h' => '10', 'rho' => '0.8']),
+        ]);
         $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '41.0 N', 'confirmed' => 'x']);
         $said = static fn (array $sheet): array => array_map(
-            static fn (mixed $k): array => array_intersect_key((array) $k, array_flip(['answer', 'came', 'run', 'sum', 'letter'])), (array) $sheet['kept'],
+            static fn (mixed $k): array => array_intersect_key((array) $k, array_flip(['answer', 'came', 'run', 'sum', 'letter'])),
+            (array) $sheet['kept'],
         );
         $before = $said($this->sheet());
         $this->client->request('GET', '/api/devices/'.$this->bench->device.'/export.json');
@@ -368,7 +418,9 @@ final class WorkingTest extends ApiTestCase
         $this->raw('POST', '/api/workspaces/'.$there.'/import', $file);
         self::assertLessThan(300, $this->answered());
         $device = self::text((array) $this->json('GET', '/api/workspaces/'.$there.'/devices'), 0, 'device', 'id');
-        $spine = array_column(array_column((array) $this->json('GET', '/api/devices/'.$device.'/frame')['spine'], 'revision'), 'id', 'letter');
+        $spine = array_column(
+            array_column((array) $this->json('GET', '/api/devices/'.$device.'/frame')['spine'], 'revision'), 'id', 'letter',
+        );
         self::assertSame($before, $said($this->json('GET', '/api/revisions/'.$spine['B'].'/workings')));
     }
 }

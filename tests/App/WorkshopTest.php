@@ -64,7 +64,9 @@ final class WorkshopTest extends ApiTestCase
         );
         self::assertSame(['300.0 ± 1.0 mm', '0.9425 ± 0.0031 m', '1.8850 ± 0.0063 m'], $texts());
 
-        $this->json('PUT', '/api/parameters/'.$wheel, ['revision' => $this->bench->a, 'name' => 'wheel diameter', 'text' => '400 ± 1 mm', 'version' => 1]);
+        $this->json('PUT', '/api/parameters/'.$wheel, [
+            'revision' => $this->bench->a, 'name' => 'wheel diameter', 'text' => '400 ± 1 mm', 'version' => 1,
+        ]);
         self::assertSame(200, $this->answered());
         self::assertSame(['400.0 ± 1.0 mm', '1.2566 ± 0.0031 m', '2.5133 ± 0.0063 m'], $texts(), 'Both follow, in the same write.');
 
@@ -75,7 +77,9 @@ final class WorkshopTest extends ApiTestCase
 
         // What it differs in, its input differs in already.
         $here = (array) self::at($this->build($c), 'parameters', 0, 'here');
-        $this->json('PUT', '/api/parameters/'.self::text($here, 'id'), ['revision' => $c, 'name' => 'wheel diameter', 'text' => '350 ± 1 mm', 'version' => 1]);
+        $this->json('PUT', '/api/parameters/'.self::text($here, 'id'), [
+            'revision' => $c, 'name' => 'wheel diameter', 'text' => '350 ± 1 mm', 'version' => 1,
+        ]);
         self::assertSame(['Wheel diameter (400.0 ± 1.0 mm, now 350.0 ± 1.0 mm): changed, nobody said why.'], $this->build($c)['notes']);
     }
 
@@ -104,7 +108,8 @@ final class WorkshopTest extends ApiTestCase
     {
         $wheel = $this->put('parameters', ['revision' => $this->bench->a, 'name' => 'wheel', 'text' => '300 mm']);
         $answer = $this->json(
-            'PUT', '/api/parameters/'.(isset($body['version']) ? $wheel : Uuid::v7()->toRfc4122()), $body + ['revision' => $this->bench->a, 'name' => 'x'],
+            'PUT', '/api/parameters/'.(isset($body['version']) ? $wheel : Uuid::v7()->toRfc4122()),
+            $body + ['revision' => $this->bench->a, 'name' => 'x'],
         );
         self::assertSame([422, 'formula'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
         self::assertStringContainsString($sentence, self::text($answer, 'violations', 0, 'message'));
@@ -113,7 +118,8 @@ final class WorkshopTest extends ApiTestCase
     public function testWhatIsThereForNowCountsInNoSumAndIsSaid(): void
     {
         $light = $this->put('requirements', [
-            'device' => $this->bench->device, 'statement' => 'Light', 'metric' => 'parts mass', 'unit' => 'kg', 'limit' => 1.0, 'direction' => 'atMost',
+            'device' => $this->bench->device, 'statement' => 'Light', 'metric' => 'parts mass', 'unit' => 'kg', 'limit' => 1.0,
+            'direction' => 'atMost',
             'source' => 'mass',
         ]);
         $this->part('Bracket', cost: 4.0, mass: 800.0);
@@ -127,7 +133,8 @@ final class WorkshopTest extends ApiTestCase
         $weigh = $this->json('GET', '/api/revisions/'.$this->bench->a.'/weigh');
         self::assertSame($rests, $weigh['rests']);
         self::assertSame('solid', self::text((array) array_values(array_filter(
-            (array) $weigh['cells'], fn (mixed $c): bool => self::text((array) $c, 'requirement') === $light && self::text((array) $c, 'revision') === $this->bench->a,
+            (array) $weigh['cells'],
+            fn (mixed $c): bool => self::text((array) $c, 'requirement') === $light && self::text((array) $c, 'revision') === $this->bench->a,
         ))[0], 'texture'));
         self::assertSame('Lead weight', self::text($this->json('GET', '/api/revisions/'.$this->bench->a.'/next'), 'forNow', 0, 'label'));
         $run = self::text($this->json('GET', '/api/revisions/'.$this->bench->a.'/try'), 'trials', 0, 'runs', 0, 'id');
@@ -147,13 +154,19 @@ final class WorkshopTest extends ApiTestCase
         );
         $next = Uuid::v7()->toRfc4122();
         $this->put('decisions', ['revision' => $this->bench->b, 'next' => $next, 'letter' => 'C']);
-        self::assertContains('Bram’s carrier relies on shaft, which was changed here: have it checked again.', (array) $this->build($next)['notes']);
+        self::assertContains(
+            'Bram’s carrier relies on shaft, which was changed here: have it checked again.',
+            (array) $this->build($next)['notes'],
+        );
 
         $here = (array) self::at($this->build($next), 'parameters', 0, 'here');
         $this->json('PUT', '/api/parameters/'.self::text($here, 'id'), [
-            'revision' => $next, 'name' => 'shaft', 'text' => '14 mm', 'reliedOn' => 'Bram’s carrier', 'checkedBy' => 'Bram', 'version' => $here['version'],
+            'revision' => $next, 'name' => 'shaft', 'text' => '14 mm', 'reliedOn' => 'Bram’s carrier', 'checkedBy' => 'Bram',
+            'version' => $here['version'],
         ]);
-        self::assertContains('Bram’s carrier relies on shaft, which was changed here; checked by Bram.', (array) $this->build($next)['notes']);
+        self::assertContains(
+            'Bram’s carrier relies on shaft, which was changed here; checked by Bram.', (array) $this->build($next)['notes'],
+        );
     }
 
     public function testAPastedTableIsSaidFirstAndKeptOnlyWhenAsked(): void
@@ -169,7 +182,8 @@ final class WorkshopTest extends ApiTestCase
         self::assertSame('1 part added, 1 changed; 1 row is left out.', $kept['sentence']);
         $bracket = (array) self::at($this->build(), 'parts', 0, 'part');
         self::assertSame(['steel', 2, 5, 120, 'Bram'], [
-            $bracket['material'], (int) self::number($bracket['quantity']), (int) self::number($bracket['cost']), (int) self::number($bracket['mass']), $bracket['reliedOn'],
+            $bracket['material'], (int) self::number($bracket['quantity']), (int) self::number($bracket['cost']),
+            (int) self::number($bracket['mass']), $bracket['reliedOn'],
         ], 'What the table does not have stays as it was.');
         $again = $this->json('POST', '/api/revisions/'.$this->bench->a.'/paste', ['text' => $text, 'keep' => true]);
         self::assertSame([[], [], 2], [$again['added'], $again['changed'], $again['same']], 'Pasted twice, it is there once.');
@@ -206,11 +220,16 @@ final class WorkshopTest extends ApiTestCase
     /** @return iterable<string, array{string, string, array<string, string>, int, string}> content, name, fields, status, sentence */
     public static function files(): iterable
     {
-        yield 'a model' => ["solid a\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 1 0 0\nvertex 0 1 0\nendloop\nendfacet\nendsolid a\n", 'rim.stl', [], 201, 'model'];
+        yield 'a model' => [
+            "solid a\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 1 0 0\nvertex 0 1 0\nendloop\nendfacet\nendsolid a\n",
+            'rim.stl', [], 201, 'model',
+        ];
         yield 'pages' => ["%PDF-1.4\n1 0 obj<<>>endobj\ntrailer<<>>\n%%EOF\n", 'motor.pdf', ['role' => 'dataSheet'], 201, 'pages'];
         yield 'a drawing for the cutter' => ["0\nSECTION\n2\nENTITIES\n", 'rim.dxf', ['role' => 'cutting'], 201, 'none'];
         yield 'a damaged picture' => ["\x89PNG\r\n\x1a\n".str_repeat('x', 40), 'rim.png', [], 201, 'none'];
-        yield 'a page' => ['<!DOCTYPE html><html><script>alert(1)</script></html>', 'drawing.html', [], 415, 'would run where it is opened'];
+        yield 'a page' => [
+            '<!DOCTYPE html><html><script>alert(1)</script></html>', 'drawing.html', [], 415, 'would run where it is opened',
+        ];
         yield 'a script as a drawing' => ["#!/bin/sh\nrm -rf /\n", 'drawing.svg', [], 415, 'would run where it is opened'];
         yield 'a script as a source' => ["#!/bin/sh\necho built\n", 'build.sh', ['role' => 'source'], 201, 'none'];
         yield 'nothing' => ['', 'rim.dxf', [], 422, 'This file is empty.'];
@@ -252,7 +271,10 @@ final class WorkshopTest extends ApiTestCase
         $c = $this->put('revisions', ['device' => $this->bench->device, 'letter' => 'C', 'parent' => $this->bench->a]);
         $this->document($this->bench->a, 'one', 'rim.dxf');
         $this->document($this->bench->a, 'sheet', 'motor.txt', ['role' => 'dataSheet']);
-        self::assertSame(['A', 'A'], array_column((array) $this->workshop($c)['documents'], 'from'), 'Until it has its own, its parent’s are its files.');
+        self::assertSame(
+            ['A', 'A'], array_column((array) $this->workshop($c)['documents'], 'from'),
+            'Until it has its own, its parent’s are its files.',
+        );
 
         $this->document($c, 'two', 'rim-v2.dxf');
         $rows = (array) $this->workshop($c)['documents'];
@@ -269,14 +291,18 @@ final class WorkshopTest extends ApiTestCase
         $view = (array) self::at($this->workshop(), 'documents', 0, 'document');
         $this->json('PUT', '/api/documents/'.$id, [
             'revision' => $this->bench->a, 'name' => 'spring.txt', 'role' => 'dataSheet', 'version' => $view['version'],
-            'ratings' => [['what' => 'push force', 'value' => '60 N', 'page' => '3'], ['what' => 'life', 'value' => '10000', 'page' => '4']],
+            'ratings' => [
+                ['what' => 'push force', 'value' => '60 N', 'page' => '3'], ['what' => 'life', 'value' => '10000', 'page' => '4'],
+            ],
         ]);
         self::assertSame(200, $this->answered());
         self::assertSame([
-            'push force 60 N, asserted (page 3); asked is at most 45 N, which it would not meet. Nobody measured it.', 'life 10000, asserted (page 4).',
+            'push force 60 N, asserted (page 3); asked is at most 45 N, which it would not meet. Nobody measured it.',
+            'life 10000, asserted (page 4).',
         ], self::at($this->workshop(), 'documents', 0, 'claims'));
         $answer = $this->json('PUT', '/api/documents/'.$id, [
-            'revision' => $this->bench->a, 'name' => 'spring.txt', 'version' => 2, 'ratings' => [['what' => 'life', 'value' => '10000', 'page' => ' ']],
+            'revision' => $this->bench->a, 'name' => 'spring.txt', 'version' => 2,
+            'ratings' => [['what' => 'life', 'value' => '10000', 'page' => ' ']],
         ]);
         self::assertSame([422, 'ratings[0].page'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
     }
@@ -284,9 +310,13 @@ final class WorkshopTest extends ApiTestCase
     public function testAModuleIsTriedAloneAndCountsForWhatCarriesIt(): void
     {
         $gate = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Gate']);
-        $small = $this->put('requirements', ['device' => $gate, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 40.0, 'direction' => 'atMost']);
+        $small = $this->put('requirements', [
+            'device' => $gate, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 40.0,
+            'direction' => 'atMost',
+        ]);
         $method = $this->put('methods', [
-            'device' => $gate, 'name' => 'Push', 'safety' => ['abort' => 'x'], 'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'resolution' => 0.1]],
+            'device' => $gate, 'name' => 'Push', 'safety' => ['abort' => 'x'],
+            'channels' => [['key' => 'push', 'metric' => 'push force', 'unit' => 'N', 'resolution' => 0.1]],
         ]);
         $g1 = $this->put('revisions', ['device' => $gate, 'letter' => 'A']);
         $article = $this->put('articles', ['revision' => $g1, 'serial' => 'G-1']);
@@ -315,9 +345,15 @@ final class WorkshopTest extends ApiTestCase
         $cell();
         self::assertNotSame($after, $this->client->getResponse()->headers->get('ETag'), 'Ended, it does.');
         self::assertSame(
-            ['Gate', 'A', '1 of 1 shown, the newest.'], [self::text($this->workshop(), 'modules', 0, 'name'), self::text($this->workshop(), 'modules', 0, 'letter'), self::text($this->workshop(), 'modules', 0, 'said')],
+            ['Gate', 'A', '1 of 1 shown, the newest.'],
+            [
+                self::text($this->workshop(), 'modules', 0, 'name'), self::text($this->workshop(), 'modules', 0, 'letter'),
+                self::text($this->workshop(), 'modules', 0, 'said'),
+            ],
         );
-        self::assertSame('A module of Wagtail, carried by A.', self::text($this->json('GET', '/api/devices/'.$gate.'/brief'), 'carriers', 0));
+        self::assertSame('A module of Wagtail, carried by A.', self::text(
+            $this->json('GET', '/api/devices/'.$gate.'/brief'), 'carriers', 0,
+        ));
         self::assertStringContainsString('carries no build of the module', self::text((array) array_values(array_filter(
             (array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh')['cells'],
             fn (mixed $c): bool => self::text((array) $c, 'requirement') === $of && self::text((array) $c, 'revision') === $this->bench->b,
@@ -365,7 +401,9 @@ final class WorkshopTest extends ApiTestCase
         $g1 = $this->put('revisions', ['device' => $gate, 'letter' => 'A']);
         $this->part('Gate', module: $g1);
         $refuse = function (string $in, string $module): void {
-            $answer = $this->json('PUT', '/api/parts/'.Uuid::v7()->toRfc4122(), ['revision' => $in, 'name' => 'Whole', 'module' => $module]);
+            $answer = $this->json('PUT', '/api/parts/'.Uuid::v7()->toRfc4122(), [
+                'revision' => $in, 'name' => 'Whole', 'module' => $module,
+            ]);
             self::assertSame([422, 'module'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
             self::assertStringContainsString('inside itself', self::text($answer, 'violations', 0, 'message'));
         };
@@ -376,9 +414,13 @@ final class WorkshopTest extends ApiTestCase
     public function testAModuleIsNotAskedForLessThanTheDevice(): void
     {
         $gate = $this->put('devices', ['workspace' => $this->workspace, 'name' => 'Gate']);
-        $weak = $this->put('requirements', ['device' => $gate, 'statement' => 'Light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 60.0, 'direction' => 'atMost']);
+        $weak = $this->put('requirements', [
+            'device' => $gate, 'statement' => 'Light', 'metric' => 'push force', 'unit' => 'N', 'limit' => 60.0,
+            'direction' => 'atMost',
+        ]);
         $answer = $this->json('PUT', '/api/requirements/'.Uuid::v7()->toRfc4122(), [
-            'device' => $this->bench->device, 'statement' => 'Gate', 'metric' => 'gate force', 'unit' => 'N', 'limit' => 45.0, 'direction' => 'atMost', 'byModule' => $weak,
+            'device' => $this->bench->device, 'statement' => 'Gate', 'metric' => 'gate force', 'unit' => 'N', 'limit' => 45.0,
+            'direction' => 'atMost', 'byModule' => $weak,
         ]);
         self::assertSame([422, 'byModule'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
         self::assertStringContainsString('asks the module for less', self::text($answer, 'violations', 0, 'message'));
@@ -387,9 +429,13 @@ final class WorkshopTest extends ApiTestCase
     public function testAFamilyStaysAndOneMemberIsNone(): void
     {
         $arms = static fn (string ...$names): array => array_map(static fn (string $n): array => ['name' => $n, 'values' => []], $names);
-        $answer = $this->json('PUT', '/api/revisions/'.Uuid::v7()->toRfc4122(), ['device' => $this->bench->device, 'letter' => 'C', 'family' => true, 'arms' => $arms('S')]);
+        $answer = $this->json('PUT', '/api/revisions/'.Uuid::v7()->toRfc4122(), [
+            'device' => $this->bench->device, 'letter' => 'C', 'family' => true, 'arms' => $arms('S'),
+        ]);
         self::assertSame([422, 'arms'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
-        $c = $this->put('revisions', ['device' => $this->bench->device, 'letter' => 'C', 'family' => true, 'arms' => $arms('S', 'L'), 'worstArm' => 'L']);
+        $c = $this->put('revisions', [
+            'device' => $this->bench->device, 'letter' => 'C', 'family' => true, 'arms' => $arms('S', 'L'), 'worstArm' => 'L',
+        ]);
         $d = $this->put('revisions', ['device' => $this->bench->device, 'letter' => 'D', 'parent' => $c]);
         $view = (array) self::at($this->build($d), 'revision');
         self::assertSame([true, 'L', ['S', 'L']], [$view['family'], $view['worstArm'], array_column((array) $view['arms'], 'name')]);
@@ -399,7 +445,9 @@ final class WorkshopTest extends ApiTestCase
     {
         $make = function (string $article, float ...$minutes): void {
             foreach ($minutes as $i => $m) {
-                $this->put('makings', ['article' => $article, 'name' => ['Cut', 'Glue', 'Sand'][$i], 'minutes' => $m, 'scrap' => $m > 100 ? 1 : 0]);
+                $this->put('makings', [
+                    'article' => $article, 'name' => ['Cut', 'Glue', 'Sand'][$i], 'minutes' => $m, 'scrap' => $m > 100 ? 1 : 0,
+                ]);
             }
             $this->json('POST', '/api/articles/'.$article.'/made', ['id' => Uuid::v7()->toRfc4122()]);
             self::assertSame(200, $this->answered());
@@ -413,11 +461,16 @@ final class WorkshopTest extends ApiTestCase
         self::assertStringContainsString('2 steps, 60 min, right first time so far; made', json_encode($sheet['made']) ?: '');
         self::assertStringContainsString('Making time on B', self::text($sheet, 'making'));
         $weigh = $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh');
-        $time = array_values(array_filter((array) $weigh['comparisons'], static fn (mixed $c): bool => self::text((array) $c, 'metric') === 'making time'));
+        $time = array_values(array_filter(
+            (array) $weigh['comparisons'], static fn (mixed $c): bool => self::text((array) $c, 'metric') === 'making time',
+        ));
         self::assertCount(1, $time, '“Easier to make” is weighed.');
 
         $again = $this->json('POST', '/api/articles/'.$this->bench->unitA.'/made', ['id' => Uuid::v7()->toRfc4122()]);
-        self::assertSame([422, 'No step of making it was logged, so there is nothing to count.'], [$this->answered(), self::text($again, 'detail')]);
+        self::assertSame(
+            [422, 'No step of making it was logged, so there is nothing to count.'],
+            [$this->answered(), self::text($again, 'detail')],
+        );
     }
 
     public function testTheClockRunsFromTouchToTouchOfOneDay(): void
@@ -458,19 +511,24 @@ final class WorkshopTest extends ApiTestCase
 
     public function testWhatWasSpentStandsBesideWhatWasPlanned(): void
     {
-        $this->put('candidates', ['revision' => $this->bench->b, 'what' => 'Wider', 'choice' => 'in', 'reason' => 'x', 'cost' => 20.0, 'hours' => 2.0]);
+        $this->put('candidates', [
+            'revision' => $this->bench->b, 'what' => 'Wider', 'choice' => 'in', 'reason' => 'x', 'cost' => 20.0, 'hours' => 2.0,
+        ]);
         $next = Uuid::v7()->toRfc4122();
         $this->put('decisions', ['revision' => $this->bench->b, 'next' => $next, 'letter' => 'C']);
         $clock = $this->put('spendings', ['revision' => $next, 'what' => 'Welding', 'started' => '2026-03-02T09:00:00Z']);
         $this->put('spendings', ['revision' => $next, 'what' => 'Steel', 'cost' => 18.5]);
         self::assertSame(
-            'Spent so far: 0 h and 18.50 EUR; planned when it was decided: 2 h and 20.00 EUR. A clock is running.', self::text($this->workshop($next), 'spent'),
+            'Spent so far: 0 h and 18.50 EUR; planned when it was decided: 2 h and 20.00 EUR. A clock is running.',
+            self::text($this->workshop($next), 'spent'),
         );
         $this->json('PUT', '/api/spendings/'.$clock, [
-            'revision' => $next, 'what' => 'Welding', 'started' => '2026-03-02T09:00:00Z', 'stopped' => '2026-03-02T11:30:00Z', 'version' => 1,
+            'revision' => $next, 'what' => 'Welding', 'started' => '2026-03-02T09:00:00Z', 'stopped' => '2026-03-02T11:30:00Z',
+            'version' => 1,
         ]);
         self::assertSame(
-            'Spent so far: 2.5 h and 18.50 EUR; planned when it was decided: 2 h and 20.00 EUR, which the hours have passed.', self::text($this->workshop($next), 'spent'),
+            'Spent so far: 2.5 h and 18.50 EUR; planned when it was decided: 2 h and 20.00 EUR, which the hours have passed.',
+            self::text($this->workshop($next), 'spent'),
         );
         $wrong = $this->json('PUT', '/api/spendings/'.Uuid::v7()->toRfc4122(), [
             'revision' => $next, 'started' => '2026-03-02T09:00:00Z', 'stopped' => '2026-03-01T09:00:00Z',
@@ -483,18 +541,24 @@ final class WorkshopTest extends ApiTestCase
     public function testADeviceMayBeginAsABuildOfAnotherAndSaysSo(): void
     {
         $this->json('PUT', '/api/requirements/'.$this->bench->requirement, [
-            'device' => $this->bench->device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N', 'limit' => 45.0, 'direction' => 'atMost',
+            'device' => $this->bench->device, 'statement' => 'Light to push', 'metric' => 'push force', 'unit' => 'N',
+            'limit' => 45.0, 'direction' => 'atMost',
             'dependsOn' => ['part:Wheel'], 'version' => 1,
         ]);
         $this->part('Wheel', material: 'birch');
         $this->put('parameters', ['revision' => $this->bench->a, 'name' => 'wheel', 'text' => '300 mm']);
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [39.9, 40.2, 40.4, 40.1]);
         $id = Uuid::v7()->toRfc4122();
-        $body = ['id' => $id, 'name' => 'Pipit', 'build' => $this->bench->a, 'author' => 'Maren', 'terms' => 'Share alike', 'alterations' => 'Half the size'];
+        $body = [
+            'id' => $id, 'name' => 'Pipit', 'build' => $this->bench->a, 'author' => 'Maren', 'terms' => 'Share alike',
+            'alterations' => 'Half the size',
+        ];
         $this->json('POST', '/api/workspaces/'.$this->workspace.'/devices-from', $body);
         self::assertSame(200, $this->answered());
         $brief = $this->json('GET', '/api/devices/'.$id.'/brief');
-        self::assertSame('Began with Wagtail A by Maren, on these terms: Share alike. Altered: Half the size.', self::text($brief, 'origin'));
+        self::assertSame(
+            'Began with Wagtail A by Maren, on these terms: Share alike. Altered: Half the size.', self::text($brief, 'origin'),
+        );
 
         $build = self::text($this->json('GET', '/api/devices/'.$id.'/frame'), 'spine', 0, 'revision', 'id');
         self::assertSame('300 mm', self::text($this->build($build), 'parameters', 0, 'here', 'measure', 'text'));
@@ -502,20 +566,31 @@ final class WorkshopTest extends ApiTestCase
         self::assertStringStartsWith('Taken over from Wagtail A, as it was. There: Light to push: shown', $said);
 
         $part = (array) self::at($this->build($build), 'parts', 0, 'part');
-        $this->json('PUT', '/api/parts/'.self::text($part, 'id'), ['revision' => $build, 'name' => 'Wheel', 'material' => 'ash', 'version' => $part['version']]);
+        $this->json('PUT', '/api/parts/'.self::text($part, 'id'), [
+            'revision' => $build, 'name' => 'Wheel', 'material' => 'ash', 'version' => $part['version'],
+        ]);
         self::assertStringContainsString('differs in birch → ash', self::text($this->workshop($build), 'takenOver', 0, 'said'));
 
         $this->json('PUT', '/api/devices/'.$id, ['workspace' => $this->workspace, 'name' => 'Pipit', 'version' => 1]);
-        self::assertStringContainsString('by Maren', self::text($this->json('GET', '/api/devices/'.$id.'/brief'), 'origin'), 'Whose it was stays with it.');
+        self::assertStringContainsString(
+            'by Maren', self::text($this->json('GET', '/api/devices/'.$id.'/brief'), 'origin'), 'Whose it was stays with it.',
+        );
     }
 
     public function testADeviceMayBeginWithSomebodyElsesDesign(): void
     {
         $id = Uuid::v7()->toRfc4122();
-        $this->json('POST', '/api/workspaces/'.$this->workspace.'/devices-from', ['id' => $id, 'name' => 'Pipit', 'design' => 'A kite from a magazine', 'author' => 'unknown']);
+        $this->json('POST', '/api/workspaces/'.$this->workspace.'/devices-from', [
+            'id' => $id, 'name' => 'Pipit', 'design' => 'A kite from a magazine', 'author' => 'unknown',
+        ]);
         self::assertSame(200, $this->answered());
-        self::assertSame('Began with A kite from a magazine by unknown.', self::text($this->json('GET', '/api/devices/'.$id.'/brief'), 'origin'));
-        $answer = $this->json('POST', '/api/workspaces/'.$this->workspace.'/devices-from', ['id' => Uuid::v7()->toRfc4122(), 'name' => 'Nobody’s']);
+        self::assertSame(
+            'Began with A kite from a magazine by unknown.',
+            self::text($this->json('GET', '/api/devices/'.$id.'/brief'), 'origin'),
+        );
+        $answer = $this->json(
+            'POST', '/api/workspaces/'.$this->workspace.'/devices-from', ['id' => Uuid::v7()->toRfc4122(), 'name' => 'Nobody’s'],
+        );
         self::assertSame([422, 'design'], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
     }
 }

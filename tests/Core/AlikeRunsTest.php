@@ -60,7 +60,9 @@ final class AlikeRunsTest extends TestCase
 
     public function testARunWithoutItsLevelIsNoSide(): void
     {
-        $of = static fn (string $arm, string $height, float $newton): RunFact => self::made($newton, 'a', ['height' => $height], [self::height()], $arm);
+        $of = static fn (string $arm, string $height, float $newton): RunFact => self::made(
+            $newton, 'a', ['height' => $height], [self::height()], $arm,
+        );
         $runs = [
             $of('wide', '60 cm', 44.0), $of('wide', '60 cm', 45.0), $of('wide', '60 cm', 44.4), $of('slim', '60 cm', 40.0),
             $of('slim', '60 cm', 40.6), $of('slim', '60 cm', 41.0), $of('slim', '', 90.0), $of('wide', '', 10.0),
@@ -141,7 +143,8 @@ final class AlikeRunsTest extends TestCase
     private static function aside(RunFact $r, string $why): RunFact
     {
         return new RunFact(
-            $r->id, $r->trial, $r->trialName, $r->method, $r->revision, $r->number, $r->outcome, '', $r->startedAt, $r->operator, $r->levels,
+            $r->id, $r->trial, $r->trialName, $r->method, $r->revision, $r->number, $r->outcome, '', $r->startedAt, $r->operator,
+            $r->levels,
             $r->conditions, $r->settings, $r->configuration, 0, 0, $r->readings, false, aside: $why,
         );
     }

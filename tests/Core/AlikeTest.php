@@ -50,8 +50,10 @@ final class AlikeTest extends TestCase
             $row('b', 'x', 57, null, '3'), $row('b', 'x', 66, null, '4'), $row('b', 'x', 61, null, '5'),
         ]];
         yield 'articles in several cells' => [[
-            $row('a', 'dry', 50, null, '1'), $row('a', 'dry', 52, null, '1'), $row('a', 'wet', 44, null, '1'), $row('a', 'dry', 61, null, '2'),
-            $row('a', 'wet', 53, null, '2'), $row('b', 'dry', 58, null, '3'), $row('b', 'wet', 49, null, '3'), $row('b', 'dry', 70, null, '4'),
+            $row('a', 'dry', 50, null, '1'), $row('a', 'dry', 52, null, '1'), $row('a', 'wet', 44, null, '1'),
+            $row('a', 'dry', 61, null, '2'),
+            $row('a', 'wet', 53, null, '2'), $row('b', 'dry', 58, null, '3'), $row('b', 'wet', 49, null, '3'),
+            $row('b', 'dry', 70, null, '4'),
             $row('b', 'wet', 64, null, '4'), $row('b', 'wet', 60, null, '5'),
         ]];
         yield 'effects that multiply' => [[
@@ -71,7 +73,9 @@ final class AlikeTest extends TestCase
         ), array_reverse($runs)), self::CONFIDENCE);
         self::assertEqualsWithDelta($found->difference, $other->difference, self::CLOSE);
         self::assertEqualsWithDelta($found->change, $other->change, self::CLOSE);
-        self::assertSame([$found->verdict, $found->per, $found->pairs, $found->n], [$other->verdict, $other->per, $other->pairs, $other->n]);
+        self::assertSame(
+            [$found->verdict, $found->per, $found->pairs, $found->n], [$other->verdict, $other->per, $other->pairs, $other->n],
+        );
         self::assertEqualsWithDelta($found->p, $other->p, self::CLOSE);
     }
 
@@ -86,7 +90,9 @@ final class AlikeTest extends TestCase
         $together = array_values(array_map(
             static fn (array $of): AlikeRuns => $of[0]->as(array_map(static fn (AlikeRuns $r): float => $r->values[0], $of)), $by,
         ));
-        self::assertEqualsWithDelta(CompareWithin::of($runs, self::CONFIDENCE), CompareWithin::of($together, self::CONFIDENCE), self::CLOSE);
+        self::assertEqualsWithDelta(
+            CompareWithin::of($runs, self::CONFIDENCE), CompareWithin::of($together, self::CONFIDENCE), self::CLOSE,
+        );
         self::assertEqualsWithDelta(CompareSides::of($runs, self::CONFIDENCE), CompareSides::of($together, self::CONFIDENCE), self::CLOSE);
         self::assertSame(
             [count($runs), AlikeRuns::count($runs, 'a')], [AlikeRuns::count($together), AlikeRuns::count($together, 'a')],
@@ -155,8 +161,13 @@ final class AlikeTest extends TestCase
 
     public function testWhatOneSideAloneHasIsListedAndUsedForNothing(): void
     {
-        $common = [AlikeRuns::one('a', '40 cm', 3.0), AlikeRuns::one('a', '40 cm', 3.4), AlikeRuns::one('b', '40 cm', 2.2), AlikeRuns::one('b', '40 cm', 2.6)];
-        $with = CompareWithin::of([...$common, AlikeRuns::one('b', '80 cm', 900.0), AlikeRuns::one('a', '60 cm', -900.0)], self::CONFIDENCE);
+        $common = [
+            AlikeRuns::one('a', '40 cm', 3.0), AlikeRuns::one('a', '40 cm', 3.4), AlikeRuns::one('b', '40 cm', 2.2),
+            AlikeRuns::one('b', '40 cm', 2.6),
+        ];
+        $with = CompareWithin::of(
+            [...$common, AlikeRuns::one('b', '80 cm', 900.0), AlikeRuns::one('a', '60 cm', -900.0)], self::CONFIDENCE,
+        );
         self::assertEquals(CompareWithin::of($common, self::CONFIDENCE)->difference, $with->difference);
         self::assertSame('[[{"cell":"60 cm"}],[{"cell":"80 cm"}]]', json_encode([$with->onlyA, $with->onlyB]));
     }
@@ -204,7 +215,9 @@ final class AlikeTest extends TestCase
         }
         $found = CompareWithin::of($runs, self::CONFIDENCE);
         self::assertSame($verdict, $found->verdict);
-        self::assertSame([true, false], [$found->difference->low === null xor $found->difference->high === null, $found->change->percent !== null]);
+        self::assertSame([true, false], [
+            $found->difference->low === null xor $found->difference->high === null, $found->change->percent !== null,
+        ]);
     }
 
     public function testLookingAgainCostsConfidence(): void
@@ -232,7 +245,8 @@ final class AlikeTest extends TestCase
         self::assertGreaterThan(20 / 36, 18 / 30, 'As it would look.');
         self::assertSame(['low', 'high'], array_column($found->cells, 'cell'));
         $mirrored = CompareProportionsWithin::of(
-            array_map(static fn (AlikeRuns $r): AlikeRuns => AlikeRuns::one($r->side, $r->cell, 1 - $r->values[0]), $runs), self::CONFIDENCE,
+            array_map(static fn (AlikeRuns $r): AlikeRuns => AlikeRuns::one($r->side, $r->cell, 1 - $r->values[0]), $runs),
+            self::CONFIDENCE,
         );
         self::assertEqualsWithDelta(-$found->difference->estimate, $mirrored->difference->estimate, self::CLOSE);
         self::assertEqualsWithDelta($found->p, $mirrored->p, self::CLOSE, 'Held or failed: the same question.');

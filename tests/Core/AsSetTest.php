@@ -46,17 +46,22 @@ final class AsSetTest extends TestCase
         $rule = new SettingRule('gap', 'mm', 0.8, 0.1);
         $of = static fn (string $gap, float $newton): RunFact => Judged::run($newton, settings: ['gap' => $gap], with: self::with($rule));
         $sides = SidesWithin::of(Seen::ofRuns([
-            $of('0.8 mm', 10.0), $of('0.83 mm', 10.2), $of('0.78 mm', 10.1), $of('1.2 mm', 14.0), $of('1.21 mm', 14.2), $of('1.19 mm', 14.1),
+            $of('0.8 mm', 10.0), $of('0.83 mm', 10.2), $of('0.78 mm', 10.1), $of('1.2 mm', 14.0), $of('1.21 mm', 14.2),
+            $of('1.19 mm', 14.1),
         ]), 'force', 'N', new Terms(0.95));
         self::assertSame(['setting'], array_map(static fn (SidesWithin $s): string => $s->kind, $sides));
-        self::assertSame('Force by gap: 1.2 mm leads, and is told apart from all others; 1 of 1 pair told.', SidesWords::sentence($sides[0], 'force', true));
+        self::assertSame(
+            'Force by gap: 1.2 mm leads, and is told apart from all others; 1 of 1 pair told.',
+            SidesWords::sentence($sides[0], 'force', true),
+        );
     }
 
     public function testOneSettingIsNoSide(): void
     {
         $rule = new SettingRule('gap', 'mm', 0.8, 0.1);
         $runs = array_map(
-            static fn (string $gap): RunFact => Judged::run(10.0, settings: ['gap' => $gap], with: self::with($rule)), ['0.8 mm', '0.85 mm', ''],
+            static fn (string $gap): RunFact => Judged::run(10.0, settings: ['gap' => $gap], with: self::with($rule)),
+            ['0.8 mm', '0.85 mm', ''],
         );
         self::assertSame([], SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95)));
     }

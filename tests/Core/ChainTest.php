@@ -42,9 +42,14 @@ final class ChainTest extends TestCase
         [$c, $a] = [self::at('c', ['60' => [30.0, 30.4]]), self::at('a', ['40' => [10.0, 10.4]])];
         self::assertNull(Chained::of($c, $a, [['B', self::at('b', ['40' => [15.0, 15.4]])]], new Terms(0.95)));
         self::assertNull(Chained::of($c, $a, [], new Terms(0.95)));
-        $bound = Measured::of(Seen::ofRuns([Judged::run(15.0, kind: ResultKind::AtLeast, build: 'b', position: '40 cm')])->read('force'), 'N');
+        $bound = Measured::of(
+            Seen::ofRuns([Judged::run(15.0, kind: ResultKind::AtLeast, build: 'b', position: '40 cm')])->read('force'), 'N',
+        );
         self::assertNull(Chained::of($c, $a, [['B', $bound]], new Terms(0.95)), 'Bounds join nothing.');
-        $soFar = Chained::of($c, $a, [['B', self::at('b', ['40' => [15.0, 15.4], '60' => [25.0, 25.4]])]], new Terms(0.95, new Look(2, 6, 1, true)));
+        $soFar = Chained::of(
+            $c, $a, [['B', self::at('b', ['40' => [15.0, 15.4], '60' => [25.0, 25.4]])]],
+            new Terms(0.95, new Look(2, 6, 1, true)),
+        );
         self::assertFalse($soFar?->told);
     }
 
@@ -56,7 +61,10 @@ final class ChainTest extends TestCase
         );
         self::assertTrue($apart->neverMet());
         self::assertStringContainsString('one run of C at 40 cm would join them', ComparisonWords::sentence($apart, 'force', 'A'));
-        $chain = Chained::of(self::measured($c), self::measured($a), [['B', self::at('b', ['40' => [15.0, 15.4], '60' => [25.0, 25.4]])]], new Terms(0.95));
+        $chain = Chained::of(
+            self::measured($c), self::measured($a), [['B', self::at('b', ['40' => [15.0, 15.4], '60' => [25.0, 25.4]])]],
+            new Terms(0.95),
+        );
         self::assertInstanceOf(Chained::class, $chain);
         $said = ComparisonWords::sentence($apart->through($chain), 'force', 'A');
         self::assertStringStartsWith('Force on C: 10.0 N [', $said);
@@ -74,7 +82,8 @@ final class ChainTest extends TestCase
         $arms = self::byArm($runs);
         self::assertSame(['lot of board'], array_map(static fn (Confounded $c): string => $c->what, $arms->confounded));
         self::assertStringContainsString(
-            'Arm and lot of board cannot be told apart: each had its own. 1 more run would: wax with B-1.', SidesWords::sentence($arms, 'force', true),
+            'Arm and lot of board cannot be told apart: each had its own. 1 more run would: wax with B-1.',
+            SidesWords::sentence($arms, 'force', true),
         );
         $told = self::byArm([...$runs, self::made(['arm' => 'wax', 'lots' => ['board' => 'B-1']], 31.0)]);
         self::assertSame([], $told->confounded, 'One of both of them tells them apart.');
@@ -91,7 +100,8 @@ final class ChainTest extends TestCase
             }
         }
         self::assertStringContainsString('wide never met: they are compared through round.', str_replace(
-            'slim and wide', 'wide', str_replace('wide and slim never', 'wide never', SidesWords::sentence(self::byArm($runs), 'force', true)),
+            'slim and wide', 'wide',
+            str_replace('wide and slim never', 'wide never', SidesWords::sentence(self::byArm($runs), 'force', true)),
         ));
         $apart = array_values(array_filter($runs, static fn (RunFact $r): bool => $r->configuration->arm !== 'round'));
         self::assertSame([], self::sides($apart), 'Two that never met are no comparison.');

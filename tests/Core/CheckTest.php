@@ -89,7 +89,10 @@ final class CheckTest extends TestCase
             'The current is doubted: runs before read 0.40 A, and the others are as they were.',
             CheckWords::contradiction($found[0]->relation, $found[0]->doubted, $found[0]->before),
         );
-        self::assertSame('', Contradictions::of(self::heated(12.1, 4.0, 30.0), array_slice($soFar, 0, 2))[0]->doubted, 'Nobody read the third before.');
+        self::assertSame(
+            '', Contradictions::of(self::heated(12.1, 4.0, 30.0), array_slice($soFar, 0, 2))[0]->doubted,
+            'Nobody read the third before.',
+        );
         self::assertSame('', Contradictions::of(self::heated(30.0, 4.0, 30.0), $soFar)[0]->doubted, 'Two are not as before.');
         self::assertSame([], Contradictions::of(self::heated(12.1, 0.403, 30.0), $soFar));
         self::assertSame([], Contradictions::of(self::heated(12.1, 4.0, 30.0, ResultKind::AtLeast), $soFar), 'A bound says nothing of it.');
@@ -244,10 +247,13 @@ final class CheckTest extends TestCase
 
     public function testWhatIsWrongInAListIsNamedByItsPlace(): void
     {
-        $answer = Catalogue::answer(['op' => 'check.relations', 'input' => ['readings' => [['what' => 'voltage', 'value' => -5, 'unit' => 'V']]]]);
+        $answer = Catalogue::answer(['op' => 'check.relations', 'input' => ['readings' => [[
+            'what' => 'voltage', 'value' => -5, 'unit' => 'V',
+        ]]]]);
         self::assertSame('readings/0/value', $answer['error']['path'] ?? null);
         $twice = Catalogue::answer(['op' => 'check.rehearsal', 'input' => [
-            'use' => [['what' => 'mass', 'value' => 1, 'unit' => 'kg'], ['what' => 'mass', 'value' => 2, 'unit' => 'kg']], 'rehearsal' => [],
+            'use' => [['what' => 'mass', 'value' => 1, 'unit' => 'kg'], ['what' => 'mass', 'value' => 2, 'unit' => 'kg']],
+            'rehearsal' => [],
         ]]);
         self::assertSame('use/1/what', $twice['error']['path'] ?? null);
     }
@@ -255,7 +261,9 @@ final class CheckTest extends TestCase
     /** @return iterable<string, array{list<array<string, string>>, string}> */
     public static function rehearsals(): iterable
     {
-        yield 'one that carries all of it' => [[['mass' => '20 kg', 'speed' => '5 km/h'], ['mass' => '1 kg']], 'A trial on C carries all of it.'];
+        yield 'one that carries all of it' => [
+            [['mass' => '20 kg', 'speed' => '5 km/h'], ['mass' => '1 kg']], 'A trial on C carries all of it.',
+        ];
         yield 'all of it, but never at once' => [
             [['mass' => '20 kg'], ['speed' => '4 km/h']], 'Each part of it is carried by a trial on C, and none carries all of it at once.',
         ];

@@ -60,7 +60,9 @@ final class ClosingTest extends TestCase
         $closing = Closing::of(60, 1, 1, $runs, 0.95);
         self::assertSame([$state, $held, $milder], [$closing->state, $closing->held, $closing->milder]);
         self::assertStringEndsWith('.', FailureWords::closing($closing));
-        self::assertSame($closing->by !== null && $state === ClosingState::Closed, str_starts_with(FailureWords::closing($closing), 'Closed'));
+        self::assertSame(
+            $closing->by !== null && $state === ClosingState::Closed, str_starts_with(FailureWords::closing($closing), 'Closed'),
+        );
     }
 
     public function testWhatSeldomFailedTakesMoreHolds(): void
@@ -117,7 +119,8 @@ final class ClosingTest extends TestCase
     public function testAtTheTurnOfCoursesBothHaveOneRate(): void
     {
         $cooling = static fn (float $k, float $ambient): Samples => Samples::of(
-            [0.0, 100.0, 250.0, 500.0], array_map(static fn (float $t): float => $ambient + (95 - $ambient) * exp(-$k * $t), [0, 100, 250, 500]),
+            [0.0, 100.0, 250.0, 500.0],
+            array_map(static fn (float $t): float => $ambient + (95 - $ambient) * exp(-$k * $t), [0, 100, 250, 500]),
         );
         [$a, $b] = [$cooling(0.003, 21.0), $cooling(0.003, 9.0)];
         $turn = BreakEven::course($a, null, $b, 9.0);

@@ -100,11 +100,15 @@ final class CourseTest extends TestCase
         $samples = Samples::of([0.0, 600.0, 1200.0], [80.0, 45.0, 30.0]);
         $mark = new Mark(MarkKind::First, 60.0);
 
-        self::assertSame('Plate: from 80 °C to 30 °C in 20 min, 3 values.', str_replace(['80.0', '30.0'], ['80', '30'], CourseWords::sentence('plate', $samples, '°C')));
+        self::assertSame('Plate: from 80 °C to 30 °C in 20 min, 3 values.', str_replace(
+            ['80.0', '30.0'], ['80', '30'], CourseWords::sentence('plate', $samples, '°C'),
+        ));
         self::assertSame('First at 60.0 °C: 343 s', CourseWords::mark($mark, $mark->of($samples), '°C'));
         self::assertSame('343 s', CourseWords::found($mark, $mark->of($samples), '°C'));
         self::assertSame('First at 60.0 °C: never in this course', CourseWords::mark($mark, null, '°C'));
-        self::assertSame('Mean between 30.0 s and 10 min: 71.2 °C', CourseWords::mark(new Mark(MarkKind::Mean, null, 30.0, 600.0), 71.2, '°C'));
+        self::assertSame(
+            'Mean between 30.0 s and 10 min: 71.2 °C', CourseWords::mark(new Mark(MarkKind::Mean, null, 30.0, 600.0), 71.2, '°C'),
+        );
         $t = array_map(static fn (int $i): float => 60.0 * $i, range(0, 10));
         $fit = Exponential::fit(Samples::of($t, array_map(static fn (float $s): float => 20.0 + 60.0 * exp(-$s / 300.0), $t)));
         self::assertStringStartsWith('It goes towards 20.0 °C, two thirds of the way in 5 min;', CourseWords::fit($fit, '°C'));
@@ -158,7 +162,8 @@ final class CourseTest extends TestCase
             CourseWords::standard($found, '°C', 0.95),
         );
         self::assertSame(
-            'From the rate of the course of Plate, for a start at 80.0 °C, going towards 20.0 °C', CourseWords::standardOrigin($found, 'Plate', '°C'),
+            'From the rate of the course of Plate, for a start at 80.0 °C, going towards 20.0 °C',
+            CourseWords::standardOrigin($found, 'Plate', '°C'),
         );
     }
 
@@ -171,7 +176,9 @@ final class CourseTest extends TestCase
         self::assertSame([4, 25.0, 0.25, 14.0], [$held->count, $held->held, $held->share, $held->every]);
         self::assertNull(Tally::of([new Touch(5.0, 9.0)], null)->share, 'While it goes on nobody knows of how much.');
         self::assertSame(1.0, Tally::of([new Touch(0.0, 9.0)], 8.0)->share, 'No more than all of it.');
-        self::assertSame('Slip: 4 times, 14.0 s apart on average; 25.0 s in all, 25.0 % of the run.', CourseWords::tally('slip', $held, false));
+        self::assertSame(
+            'Slip: 4 times, 14.0 s apart on average; 25.0 s in all, 25.0 % of the run.', CourseWords::tally('slip', $held, false),
+        );
         self::assertSame('Slip: 3 times, 40.0 s apart on average, so far.', CourseWords::tally('slip', $tally, true));
     }
 }

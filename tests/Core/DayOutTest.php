@@ -13,7 +13,8 @@ use PHPUnit\Framework\TestCase;
 final class DayOutTest extends TestCase
 {
     private static function stop(
-        string $name, string $rig = '', float $minutes = 30.0, bool $risk = false, int $hazards = 0, bool $breaks = false, bool $wears = false,
+        string $name, string $rig = '', float $minutes = 30.0, bool $risk = false, int $hazards = 0, bool $breaks = false,
+        bool $wears = false,
         bool $must = false, int $runs = 3, float $lost = 0.0,
     ): Stop {
         return new Stop($name, $name, $rig, $runs, 10.0, $minutes, $risk, $hazards, $breaks, $wears, $must, $lost);
@@ -28,7 +29,8 @@ final class DayOutTest extends TestCase
     public function testSafestFirstDestructiveLast(): void
     {
         $day = DayOut::of([
-            self::stop('break it', breaks: true), self::stop('ride it', risk: true, hazards: 2), self::stop('look at it'), self::stop('push it', hazards: 1),
+            self::stop('break it', breaks: true), self::stop('ride it', risk: true, hazards: 2), self::stop('look at it'),
+            self::stop('push it', hazards: 1),
             self::stop('wear it', wears: true),
         ]);
 
@@ -41,7 +43,10 @@ final class DayOutTest extends TestCase
 
         self::assertSame(['a', 'c', 'b'], self::names($day));
         self::assertSame(3 * 30.0 + 2 * 10.0, $day->minutes, 'Two rigs, not three.');
-        self::assertSame(3 * 30.0 + 3 * 10.0, DayOut::of([self::stop('a'), self::stop('b'), self::stop('c')])->minutes, 'No rig is not the same rig.');
+        self::assertSame(
+            3 * 30.0 + 3 * 10.0, DayOut::of([self::stop('a'), self::stop('b'), self::stop('c')])->minutes,
+            'No rig is not the same rig.',
+        );
     }
 
     public function testWhatNoMustWaitsForIsLeftOutFirstAndTheLongestOfThat(): void
@@ -75,7 +80,9 @@ final class DayOutTest extends TestCase
             'W-1, W-2 for a, and 6 spares, since each run costs one',
             OutingWords::articles('W-1, W-2', self::stop('a', runs: 6, breaks: true, lost: 1 / 8)),
         );
-        self::assertSame('last: it costs an article a run; a must waits for it', OutingWords::why(self::stop('a', breaks: true, must: true)));
+        self::assertSame(
+            'last: it costs an article a run; a must waits for it', OutingWords::why(self::stop('a', breaks: true, must: true)),
+        );
         self::assertSame('Seed counter, with USB power; it was left in oz', OutingWords::instrument('Seed counter', 'USB power', 'oz'));
     }
 }

@@ -113,7 +113,8 @@ final class EdgesTest extends TestCase
                 'event' => ['duration' => ['value' => 9.0, 'unit' => 's']],
             ],
             'check.rehearsal' => [
-                'use' => [['what' => 'mass', 'value' => 7.0, 'unit' => 'kg']], 'rehearsal' => [['what' => 'mass', 'value' => 5.0, 'unit' => 'lb']],
+                'use' => [['what' => 'mass', 'value' => 7.0, 'unit' => 'kg']],
+                'rehearsal' => [['what' => 'mass', 'value' => 5.0, 'unit' => 'lb']],
             ],
             'workings.list' => [],
             'workings.run' => ['name' => 'drop', 'inputs' => [
@@ -121,7 +122,8 @@ final class EdgesTest extends TestCase
             ], 'units' => ['energy' => 'kJ']],
             'check.claims' => ['text' => 'It is stronger.'],
             'setting.next' => [
-                'tried' => [['value' => 2.0, 'result' => 'low'], ['value' => 8.0, 'result' => 'high']], 'range' => ['low' => 1.0, 'high' => 9.0],
+                'tried' => [['value' => 2.0, 'result' => 'low'], ['value' => 8.0, 'result' => 'high']],
+                'range' => ['low' => 1.0, 'high' => 9.0],
             ],
         ];
     }

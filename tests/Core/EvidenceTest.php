@@ -121,7 +121,9 @@ final class EvidenceTest extends TestCase
 
     public function testEachArticleStandsForItsWorstValue(): void
     {
-        $of = static fn (string $article, float $value, ResultKind $kind = ResultKind::Equal): Result => Result::of($kind, $value, [], $article);
+        $of = static fn (string $article, float $value, ResultKind $kind = ResultKind::Equal): Result => Result::of(
+            $kind, $value, [], $article,
+        );
         $every = Requirement::of(Kind::Every, Direction::AtLeast, 400, 0.95, 0.8);
         $six = Assess::results($every, [
             $of('W-1', 440), $of('W-1', 452), $of('W-2', 441), $of('W-2', 455), $of('W-3', 439), $of('W-3', 460),

@@ -50,7 +50,10 @@ final class FamilyTest extends TestCase
         $size = ['S' => '10 mm', 'M' => '20 mm', 'L' => '30 mm'][$arm];
 
         return array_map(static fn (float $v): RunFact => Judged::run(
-            $v, with: Configuration::fromRow(['arm' => $arm, 'parameters' => [(array) Parameter::typed('size', $size)]] + Judged::configuration()->toRow()),
+            $v,
+            with: Configuration::fromRow(
+                ['arm' => $arm, 'parameters' => [(array) Parameter::typed('size', $size)]] + Judged::configuration()->toRow(),
+            ),
         ), $values);
     }
 
@@ -65,7 +68,8 @@ final class FamilyTest extends TestCase
     public function testItIsAsGoodAsItsWorstMember(): void
     {
         $cell = self::cell(self::wanted(Members::Each), self::build(), [
-            ...self::runs('S', [450.0, 452.0, 449.0, 451.0]), ...self::runs('M', [430.0, 431.0, 429.0, 430.0]), ...self::runs('L', [350.0, 351.0, 349.0, 350.0]),
+            ...self::runs('S', [450.0, 452.0, 449.0, 451.0]), ...self::runs('M', [430.0, 431.0, 429.0, 430.0]),
+            ...self::runs('L', [350.0, 351.0, 349.0, 350.0]),
         ]);
         self::assertSame([State::Against, 'L', 350.0], [$cell->state, $cell->member, $cell->estimate?->value]);
         self::assertSame(['S' => State::Shown, 'M' => State::Shown, 'L' => State::Against], $cell->members);
@@ -85,13 +89,17 @@ final class FamilyTest extends TestCase
     {
         $runs = self::runs('L', [430.0, 431.0, 429.0, 430.0]);
         self::assertSame(State::Shown, self::cell(self::wanted(Members::Worst), self::build('L'), $runs)->state);
-        self::assertSame(State::None, self::cell(self::wanted(Members::Worst), self::build('S'), $runs)->state, 'Nobody tried the one that is said to be the worst.');
+        self::assertSame(
+            State::None, self::cell(self::wanted(Members::Worst), self::build('S'), $runs)->state,
+            'Nobody tried the one that is said to be the worst.',
+        );
     }
 
     public function testAmongMembersThatHoldTheNearestToTheLimitSpeaks(): void
     {
         $cell = self::cell(self::wanted(Members::Worst), self::build(), [
-            ...self::runs('S', [450.0, 452.0, 449.0, 451.0]), ...self::runs('M', [420.0, 421.0, 419.0, 420.0]), ...self::runs('L', [470.0, 471.0, 469.0, 470.0]),
+            ...self::runs('S', [450.0, 452.0, 449.0, 451.0]), ...self::runs('M', [420.0, 421.0, 419.0, 420.0]),
+            ...self::runs('L', [470.0, 471.0, 469.0, 470.0]),
         ]);
         self::assertSame([State::Shown, 'M'], [$cell->state, $cell->member]);
     }

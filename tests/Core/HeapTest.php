@@ -88,7 +88,10 @@ final class HeapTest extends TestCase
         self::assertSame('2 min before it began', HeapWords::laid(new Laid(Lies::Before, 'r', 120.0)));
         self::assertSame('no run near', HeapWords::laid(new Laid(Lies::Nowhere)));
         self::assertSame('nothing says when it was taken', HeapWords::laid(new Laid(Lies::Untold)));
-        self::assertSame('It begins 12 s into Wren E, Drop, run 14.', HeapWords::one(new Laid(Lies::During, 'r', 12.4), 'Wren E, Drop, run 14'));
+        self::assertSame(
+            'It begins 12 s into Wren E, Drop, run 14.',
+            HeapWords::one(new Laid(Lies::During, 'r', 12.4), 'Wren E, Drop, run 14'),
+        );
         self::assertSame('No run is near it: say of which it is, or put it aside.', HeapWords::one(new Laid(Lies::Nowhere), ''));
         self::assertSame('One file; its clock is taken as right', HeapWords::clock(0.2, 1));
         self::assertSame('23 files; its clock is 1 h 2 min ahead, which is taken off', HeapWords::clock(3725.0, 23));

@@ -64,7 +64,8 @@ final class Judged
             'run-'.++self::$number, 'trial', 'Pulling', $method, $build, self::$number, $outcome, '', sprintf(
                 '2026-03-02T10:00:00.%06dZ', self::$number,
             ),
-            'Ines', $position === '' ? $levels : ['height' => $position] + $levels, $conditions, $settings, $configuration, 0, 0, $readings, false, aside: $aside, others: $others, goes: $goes,
+            'Ines', $position === '' ? $levels : ['height' => $position] + $levels, $conditions, $settings, $configuration, 0, 0,
+            $readings, false, aside: $aside, others: $others, goes: $goes,
         );
     }
 

@@ -82,14 +82,20 @@ final class LayoutTest extends TestCase
     /** @return iterable<string, array{Layout, string}> */
     public static function wrong(): iterable
     {
-        yield 'a million runs' => [new Layout(PlanKind::Matrix, ['height' => self::many(40), 'seed' => self::many(40)], self::many(40)), 'levels'];
-        yield 'too many repeats of many cells' => [new Layout(PlanKind::Matrix, ['seed' => ['a', 'b', 'c', 'd', 'e', 'f']], [], 100), 'repeats'];
+        yield 'a million runs' => [
+            new Layout(PlanKind::Matrix, ['height' => self::many(40), 'seed' => self::many(40)], self::many(40)), 'levels',
+        ];
+        yield 'too many repeats of many cells' => [
+            new Layout(PlanKind::Matrix, ['seed' => ['a', 'b', 'c', 'd', 'e', 'f']], [], 100), 'repeats',
+        ];
         yield 'a level twice' => [new Layout(PlanKind::Sweep, ['height' => ['20 cm', '200 mm']]), 'levels'];
         yield 'no level of it' => [new Layout(PlanKind::Sweep, ['height' => ['20 cm', 'three kilos']]), 'levels'];
         yield 'a factor that is none' => [new Layout(PlanKind::Sweep, ['colour' => ['red', 'blue']]), 'levels'];
         yield 'a block is no factor' => [new Layout(PlanKind::Sweep, ['grower' => ['Odile', 'Bram']]), 'levels'];
         yield 'a ladder of one rung' => [new Layout(PlanKind::Ladder, ['height' => ['20 cm']]), 'levels'];
-        yield 'a ladder of two factors' => [new Layout(PlanKind::Ladder, ['height' => ['20 cm', '40 cm'], 'seed' => ['small', 'large']]), 'levels'];
+        yield 'a ladder of two factors' => [
+            new Layout(PlanKind::Ladder, ['height' => ['20 cm', '40 cm'], 'seed' => ['small', 'large']]), 'levels',
+        ];
         yield 'a pair of three' => [new Layout(PlanKind::Pairs, [], ['round', 'oval', 'slot']), 'levels'];
         yield 'no repeat' => [new Layout(PlanKind::Free, repeats: 0), 'repeats'];
     }

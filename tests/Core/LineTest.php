@@ -28,7 +28,9 @@ final class LineTest extends TestCase
         yield 'without a space' => ['60cm held', [['60 cm', '', false]], 'held', true];
         yield 'a count is words' => ['held 3 times of 4', [], 'held 3 times of 4', true];
         yield 'words alone' => ['The latch slipped twice', [], 'The latch slipped twice', false];
-        yield 'nothing is said of what is denied' => ['no crack, not broken at 60 cm', [['60 cm', '', false]], 'no crack, not broken', null];
+        yield 'nothing is said of what is denied' => [
+            'no crack, not broken at 60 cm', [['60 cm', '', false]], 'no crack, not broken', null,
+        ];
         yield 'a name is no sentence' => [
             'we pulled it as hard as we could for 12 s', [['12 s', '', false]], 'we pulled it as hard as we could for', null,
         ];

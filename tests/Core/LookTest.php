@@ -117,7 +117,8 @@ final class LookTest extends TestCase
         $said = EvidenceWords::cell(Evidence::cell($wanted, $build, Judged::line($build), $own), 'force');
         self::assertStringContainsString('So far 4 of 6 runs that were planned', $said);
         self::assertSame(
-            State::Shown, self::state(Judged::wanted(Kind::Check, 1.0), Judged::tries(1, 0, 'a', 'force'), $soFar), 'One look settles a fact of the design.',
+            State::Shown, self::state(Judged::wanted(Kind::Check, 1.0), Judged::tries(1, 0, 'a', 'force'), $soFar),
+            'One look settles a fact of the design.',
         );
     }
 
@@ -138,8 +139,12 @@ final class LookTest extends TestCase
         $said = ComparisonWords::sentence($c, 'force', 'A');
         self::assertStringStartsWith('So far 4 of 6: Force on B', $said);
         self::assertStringContainsString('of which nothing is told yet', $said);
-        self::assertSame(WithinVerdict::Higher, self::compare([50.0, 51.0, 50.5, 50.2], [60.0, 61.0, 60.5, 60.2], new Terms(0.95))->verdict);
-        $open = ComparisonWords::sentence(self::compare([50.0, 51.0], [60.0, 61.0], new Terms(0.95, new Look(2, 0, 1, true))), 'force', 'A');
+        self::assertSame(
+            WithinVerdict::Higher, self::compare([50.0, 51.0, 50.5, 50.2], [60.0, 61.0, 60.5, 60.2], new Terms(0.95))->verdict,
+        );
+        $open = ComparisonWords::sentence(
+            self::compare([50.0, 51.0], [60.0, 61.0], new Terms(0.95, new Look(2, 0, 1, true))), 'force', 'A',
+        );
         self::assertStringStartsWith('So far, 2 runs: ', $open);
     }
 

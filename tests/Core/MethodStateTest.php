@@ -120,7 +120,9 @@ final class MethodStateTest extends TestCase
         self::assertSame('When it has held: now Opens.', MethodSheetWords::change($change));
         self::assertSame(
             'Pull, its instrument: was Load cell, is Spring scale.',
-            MethodSheetWords::change(MethodChanges::between(self::state(), self::state(channels: [self::pull('Spring scale'), self::torque()]))[0]),
+            MethodSheetWords::change(
+                MethodChanges::between(self::state(), self::state(channels: [self::pull('Spring scale'), self::torque()]))[0],
+            ),
         );
     }
 
@@ -130,7 +132,8 @@ final class MethodStateTest extends TestCase
         $missing = static fn (string $level, string ...$held): array => array_map(
             static fn (HeldBefore $b): string => $b->levels['height'],
             HeldFirst::missing($of, [], ['height' => $level], array_values(array_map(
-                static fn (string $l): HeldRun => new HeldRun(self::configuration('m-drop', factors: [self::height()]), ['height' => $l]), $held,
+                static fn (string $l): HeldRun => new HeldRun(self::configuration('m-drop', factors: [self::height()]), ['height' => $l]),
+                $held,
             ))),
         );
 
@@ -168,7 +171,9 @@ final class MethodStateTest extends TestCase
         self::assertSame([4.0, 6.0, 8.0], (new LookOut('belt', every: 4.0, after: 6.0))->due(8.0));
         self::assertSame([], (new LookOut('belt', after: 30.0))->due(20.0));
         self::assertSame([], (new LookOut('belt', at: 'when it is up'))->due(20.0));
-        self::assertSame('Belt: every 4 min and when it turns', MethodSheetWords::look(new LookOut('belt', every: 4.0, at: 'when it turns')));
+        self::assertSame(
+            'Belt: every 4 min and when it turns', MethodSheetWords::look(new LookOut('belt', every: 4.0, at: 'when it turns')),
+        );
     }
 
     public function testTimesAreSaidAsPeopleSayThem(): void
@@ -189,7 +194,10 @@ final class MethodStateTest extends TestCase
 
     private static function height(): Factor
     {
-        return new Factor('height', kind: FactorKind::Number, unit: 'cm', levels: ['60 cm', '20 cm', '40 cm'], harder: Harder::More, climbs: true);
+        return new Factor(
+            'height', kind: FactorKind::Number, unit: 'cm', levels: ['60 cm', '20 cm', '40 cm'], harder: Harder::More,
+            climbs: true,
+        );
     }
 
     private static function pull(string $instrument = 'Load cell'): Channel
@@ -225,9 +233,11 @@ final class MethodStateTest extends TestCase
         string $method, array $channels = [], array $factors = [], array $constants = [], float $thickness = 3.0, string $arm = '',
     ): Configuration {
         return new Configuration(
-            revision: 'r', letter: 'B', firmware: '1', parameters: [Parameter::typed('thickness', $thickness.' mm')], parts: [], article: null,
+            revision: 'r', letter: 'B', firmware: '1', parameters: [Parameter::typed('thickness', $thickness.' mm')], parts: [],
+            article: null,
             serial: '', articleState: '', deviations: '', lots: [], method: $method, methodName: $method === 'm-drop' ? 'Drop' : 'Ride',
-            methodVersion: 1, rig: '', channels: $channels, conditions: [], settings: [], factors: $factors, arm: $arm, constants: $constants,
+            methodVersion: 1, rig: '', channels: $channels, conditions: [], settings: [], factors: $factors, arm: $arm,
+            constants: $constants,
         );
     }
 }

@@ -20,7 +20,9 @@ final class OperationTest extends TestCase
         ]];
         yield 'the last digit typed' => ['quantity.parse', ['text' => '12.50 N'], ['value' => 12.5, 'resolution' => 0.01]];
         yield 'a decimal comma' => ['quantity.parse', ['text' => '4,2 kg'], ['value' => 4.2, 'dimension' => 'mass']];
-        yield 'inches to millimetres' => ['quantity.convert', ['value' => 2, 'unit' => 'in', 'to' => 'mm'], ['value' => 50.8, 'unit' => 'mm']];
+        yield 'inches to millimetres' => [
+            'quantity.convert', ['value' => 2, 'unit' => 'in', 'to' => 'mm'], ['value' => 50.8, 'unit' => 'mm'],
+        ];
         yield 'a temperature' => ['quantity.convert', ['value' => 212, 'unit' => '°F', 'to' => '°C'], ['value' => 100.0]];
         yield 'a difference of temperatures' => [
             'quantity.convert', ['value' => 9, 'unit' => '°F', 'to' => '°C', 'difference' => true], ['value' => 5.0],

@@ -30,7 +30,8 @@ final class PairsTest extends TestCase
             with: Judged::configuration($build, factors: [new Factor('rater', FactorRole::Block)]),
         );
         $c = (new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], 0.95))->metric(
-            'force', Judged::build('b', 'a'), Seen::ofRuns([$rated('b', 'Ada', 12.0), $rated('b', 'Bo', 30.0), $rated('b', 'Cy', 0.0), $rated('b', 'Di', 9.0)]),
+            'force', Judged::build('b', 'a'),
+            Seen::ofRuns([$rated('b', 'Ada', 12.0), $rated('b', 'Bo', 30.0), $rated('b', 'Cy', 0.0), $rated('b', 'Di', 9.0)]),
             Judged::build('a'), Seen::ofRuns([$rated('a', 'Ada', 10.0), $rated('a', 'Bo', 20.0), $rated('a', 'Cy', 0.0)]),
         );
         self::assertSame(
@@ -43,7 +44,8 @@ final class PairsTest extends TestCase
     public function testOneStratumIsNoTable(): void
     {
         $c = (new CompareBuilds([], ['force' => 'Force'], 0.95))->metric(
-            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs([1.0, 2.0], build: 'b')), Judged::build('a'), Seen::ofRuns(Judged::runs([2.0, 3.0])),
+            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs([1.0, 2.0], build: 'b')), Judged::build('a'),
+            Seen::ofRuns(Judged::runs([2.0, 3.0])),
         );
         self::assertSame([], $c->matching?->table);
     }

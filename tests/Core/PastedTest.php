@@ -51,7 +51,9 @@ final class PastedTest extends TestCase
     /** @return iterable<string, array{string, string}> row, why it is left out */
     public static function left(): iterable
     {
-        yield 'a merged cell' => ["\tsteel\t2\t1", 'Row 3 has no name: perhaps a merged cell, of which only the first is filled. Left out.'];
+        yield 'a merged cell' => [
+            "\tsteel\t2\t1", 'Row 3 has no name: perhaps a merged cell, of which only the first is filled. Left out.',
+        ];
         yield 'a sum' => ["Total\t\t\t12.00", 'Row 3, “Total”, is a sum. Left out; sums are worked out here.'];
         yield 'a price that is none' => ["Spring\tsteel\t2\tcheap", 'Row 3, “Spring”: its cost “cheap” is no number. Left out.'];
         yield 'less than nothing' => ["Spring\tsteel\t-2\t1", 'Row 3, “Spring”: its quantity “-2” is no number. Left out.'];

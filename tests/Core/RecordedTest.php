@@ -81,7 +81,8 @@ final class RecordedTest extends TestCase
     {
         $run = static fn (string $height, RunOutcome $o): RunFact => Judged::run(null, $o, outcomeMetric: 'survives', position: $height);
         $side = CompareOutcomes::all(Judged::build('a'), Seen::ofRuns([
-            $run('60 cm', RunOutcome::Held), $run('0.6 m', RunOutcome::Failed), $run('600 mm', RunOutcome::Held), $run('1 m', RunOutcome::Held),
+            $run('60 cm', RunOutcome::Held), $run('0.6 m', RunOutcome::Failed), $run('600 mm', RunOutcome::Held),
+            $run('1 m', RunOutcome::Held),
         ]), null, null, 0.95)[0]->here;
         self::assertSame([[2, 3], [1, 1]], array_map(static fn (Rung $r): array => [$r->held, $r->tried], $side->rungs));
     }
@@ -103,7 +104,9 @@ final class RecordedTest extends TestCase
         self::assertSame(Standing::FixUntried, $of());
         self::assertSame(Standing::CameBack, $of($on('f2', 'c', '2026-03-09')), 'The same arm on a sibling broke again.');
         self::assertSame(Standing::FixUntried, $of($on('f2', 'd', '2026-03-09')), 'Without the fix it says nothing of it.');
-        $status = (new Failures(Judged::line(...$builds), [$on('f1', 'a', '1'), $on('f2', 'c', '2')], [], [], 0.95))->status($on('f1', 'a', '1'));
+        $status = (new Failures(Judged::line(...$builds), [$on('f1', 'a', '1'), $on('f2', 'c', '2')], [], [], 0.95))->status($on(
+            'f1', 'a', '1',
+        ));
         self::assertStringStartsWith('Came back on C', FailureWords::standing($status));
     }
 
@@ -159,7 +162,8 @@ final class RecordedTest extends TestCase
         /** @param list<string> $gaps */
         $context = static function (array $gaps): Context {
             $seen = Seen::ofRuns(array_map(
-                static fn (string $gap): RunFact => Judged::run(30.0, conditions: ['gap' => $gap], with: self::gapped()), array_values($gaps),
+                static fn (string $gap): RunFact => Judged::run(30.0, conditions: ['gap' => $gap], with: self::gapped()),
+                array_values($gaps),
             ));
 
             return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force', []);

@@ -53,7 +53,9 @@ final class RigTest extends TestCase
             '', [$found('1.9 mm', '2026-03-02T10'), $found('1.5 mm', '2026-03-02T12')], [$dropped('2026-03-02T11')], RigState::Stands,
         ];
         yield 'left where it should not be' => ['', [$found('1.8 mm', '2026-03-02')], [], RigState::StandsOff];
-        yield 'a lapsed one is not known to be off' => ['', [$found('1.8 mm', '2026-03-02T10')], [$dropped('2026-03-02T11')], RigState::Lapsed];
+        yield 'a lapsed one is not known to be off' => [
+            '', [$found('1.8 mm', '2026-03-02T10')], [$dropped('2026-03-02T11')], RigState::Lapsed,
+        ];
         yield 'found on this run, at the edge of the tolerance' => ['1.7 mm', [], [], RigState::AsMeant];
         yield 'found on this run in another unit' => ['0.15 cm', [], [], RigState::AsMeant];
         yield 'found off' => ['1.71 mm', [], [$dropped('2026-03-02')], RigState::Off];
@@ -96,11 +98,15 @@ final class RigTest extends TestCase
 
     public function testWhatIsOffOrUnknownIsNeverSaidToStand(): void
     {
-        $of = static fn (string $gap, string $lever): string => RigWords::sentence(RigCheck::of([self::rule(), new SettingRule('lever')], ['gap' => $gap, 'lever' => $lever], [], []));
+        $of = static fn (string $gap, string $lever): string => RigWords::sentence(RigCheck::of(
+            [self::rule(), new SettingRule('lever')], ['gap' => $gap, 'lever' => $lever], [], [],
+        ));
 
         self::assertSame('Gap is not as it should be: put it right, or this run stands beside the others.', $of('1.8', 'in'));
         self::assertSame('Nobody can tell how gap and lever stand.', $of('unknown', 'unknown'));
-        self::assertSame('What is adjusted stands as it should.', RigWords::sentence(RigCheck::of([self::rule()], ['gap' => '1.5'], [], [])));
+        self::assertSame(
+            'What is adjusted stands as it should.', RigWords::sentence(RigCheck::of([self::rule()], ['gap' => '1.5'], [], [])),
+        );
         $lever = RigCheck::of([new SettingRule('lever')], ['lever' => 'in'], [], [])->lines[0];
         self::assertSame('Lever: in.', RigWords::line($lever, ''), 'Nobody said how it should be.');
     }
@@ -151,7 +157,10 @@ final class RigTest extends TestCase
 
         self::assertSame(3, Surprise::of($failed, [], $three)?->held);
         self::assertSame(3, Surprise::of($failed, [], [$at('20 cm'), ...$three])?->held, 'What was milder says nothing of it.');
-        self::assertNull(Surprise::of($failed, [], [$three[0], $at('40 cm', RunOutcome::Failed), $three[1], $three[2]]), 'It failed just before.');
+        self::assertNull(
+            Surprise::of($failed, [], [$three[0], $at('40 cm', RunOutcome::Failed), $three[1], $three[2]]),
+            'It failed just before.',
+        );
         self::assertNull(Surprise::of($failed, [], [$at('20 cm'), $three[0], $three[1]]), 'Two are not three.');
         self::assertNull(Surprise::of($at('40 cm'), [], $three), 'It held.');
     }
@@ -201,7 +210,8 @@ final class RigTest extends TestCase
     public function testRunsForAnotherPurposeAreNoSurpriseToFail(): void
     {
         $practice = static fn (): RunFact => new RunFact(
-            'p', 't', 'T', 'pull', 'a', 1, RunOutcome::Held, '', '2026', '', [], [], [], Judged::configuration(), 0, 0, [], false, purpose: Purpose::Practise,
+            'p', 't', 'T', 'pull', 'a', 1, RunOutcome::Held, '', '2026', '', [], [], [], Judged::configuration(), 0, 0, [], false,
+            purpose: Purpose::Practise,
         );
 
         self::assertNull(Surprise::of(Judged::run(null, RunOutcome::Failed), [], [$practice(), $practice(), $practice()]));

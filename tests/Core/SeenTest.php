@@ -99,7 +99,9 @@ final class SeenTest extends TestCase
 
     public function testCircumstancesAreThoseOfTheRunsThatSaySomething(): void
     {
-        $seen = Seen::ofRuns([...self::runs('a', 50.0), self::made('a', 0, 1.0, RunOutcome::Void, 'Yusuf', with: self::configuration('a', 'W-3', 'lot 3'))]);
+        $seen = Seen::ofRuns([...self::runs('a', 50.0), self::made(
+            'a', 0, 1.0, RunOutcome::Void, 'Yusuf', with: self::configuration('a', 'W-3', 'lot 3'),
+        )]);
         $measured = Measured::of($seen->read('force'));
         self::assertNotSame([], $measured->bunches);
         $context = Contexts::of($seen, $measured->bunches, 'Force');
@@ -114,7 +116,9 @@ final class SeenTest extends TestCase
         $gap = $context->settings['gap'];
         self::assertSame([[1.5, 1.5, 1.5, 1.5, 2.0, 2.0, 2.0], 1], [$gap->numbers, $gap->unknown], 'One gap was not read off.');
         self::assertSame([array_fill(0, 8, 'dry'), 0], [self::eight($context->conditions['ground']->words), 0]);
-        self::assertSame([['Force', 'Cell', 'N']], array_map(static fn ($i): array => [$i->channel, $i->name, $i->unit], $context->instruments));
+        self::assertSame([['Force', 'Cell', 'N']], array_map(
+            static fn ($i): array => [$i->channel, $i->name, $i->unit], $context->instruments,
+        ));
     }
 
     public function testWhereTwoChannelsReadTheSameTheFirstCounts(): void
@@ -155,7 +159,8 @@ final class SeenTest extends TestCase
             'a', $number, 50.0 + $number, with: self::configuration('a', 'W-1', 'lot 1', $arm), answers: ['held' => $answer],
         );
         $seen = self::inPieces([
-            $of('wave', 1, Answer::Held), $of('wave', 2, Answer::OnlyJust), $of('ridge', 3, Answer::OnlyJust), $of('ridge', 4, Answer::Failed),
+            $of('wave', 1, Answer::Held), $of('wave', 2, Answer::OnlyJust), $of('ridge', 3, Answer::OnlyJust),
+            $of('ridge', 4, Answer::Failed),
         ], 1, true);
         $counts = static fn (Seen $s): array => [
             $s->answered('strong')?->held, $s->answered('strong')?->tried, $s->answered('strong')?->onlyJust, count($s->read('force')),
@@ -270,7 +275,8 @@ final class SeenTest extends TestCase
 
         return new RunFact(
             'run-'.$build.$number, 'trial', 'Dropping', 'drop', $build, $number, $outcome, '',
-            sprintf('2026-03-02T10:00:%02d.000000Z', $number), $operator, $position === '' ? [] : ['height' => $position], ['ground' => 'Dry'], $settings,
+            sprintf('2026-03-02T10:00:%02d.000000Z', $number), $operator, $position === '' ? [] : ['height' => $position],
+            ['ground' => 'Dry'], $settings,
             $with ?? self::configuration($build, 'W-1', 'lot 1'), 2 + $number, 0, $readings, false, $answers,
         );
     }

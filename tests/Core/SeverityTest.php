@@ -36,7 +36,9 @@ final class SeverityTest extends TestCase
         yield 'higher' => [$at('80 cm'), 'finished', $at('60 cm'), 'finished', Hardness::AtLeast];
         yield 'lower' => [$at('40 cm'), 'finished', $at('60 cm'), 'finished', Hardness::Milder];
         yield 'higher, and less loaded' => [$at('80 cm', 'half full'), 'finished', $at('60 cm'), 'finished', Hardness::Milder];
-        yield 'on other ground, which is not harder' => [$at('80 cm', 'full', 'moist'), 'finished', $at('60 cm'), 'finished', Hardness::Apart];
+        yield 'on other ground, which is not harder' => [
+            $at('80 cm', 'full', 'moist'), 'finished', $at('60 cm'), 'finished', Hardness::Apart,
+        ];
         yield 'nobody knows how high' => [$at(''), 'finished', $at('60 cm'), 'finished', Hardness::Apart];
         yield 'nobody knows how high it failed' => [$at('60 cm'), 'finished', $at('unknown'), 'finished', Hardness::Apart];
         yield 'with payload aboard' => [$at('60 cm'), 'payload', $at('60 cm'), 'finished', Hardness::AtLeast];
@@ -72,12 +74,19 @@ final class SeverityTest extends TestCase
             [$build, $height, $from], [$build, $height, $from + 1], [$build, $height, $from + 2],
         ];
         yield 'nobody tried it' => [[], [], Standing::FixUntried, 'B carries a fix (“Fix”) that nobody has tried where it failed.'];
-        yield 'only something milder' => [$three('b', '40 cm', 10), [], Standing::FixUntried, 'Held only at something milder (40 cm, not 60 cm).'];
-        yield 'twice as hard' => [[['b', '60 cm', 10], ['b', '60 cm', 11]], [], Standing::Holding, 'Holds so far (2 of 3) at 60 cm or harder'];
-        yield 'three times as hard' => [$three('b', '60 cm', 10), [], Standing::Closed, 'Closed by B, with “Fix”: held 3 times at 60 cm or harder.'];
+        yield 'only something milder' => [
+            $three('b', '40 cm', 10), [], Standing::FixUntried, 'Held only at something milder (40 cm, not 60 cm).',
+        ];
+        yield 'twice as hard' => [
+            [['b', '60 cm', 10], ['b', '60 cm', 11]], [], Standing::Holding, 'Holds so far (2 of 3) at 60 cm or harder',
+        ];
+        yield 'three times as hard' => [
+            $three('b', '60 cm', 10), [], Standing::Closed, 'Closed by B, with “Fix”: held 3 times at 60 cm or harder.',
+        ];
         yield 'harder, on a build that came from it' => [$three('c', '80 cm', 10), [], Standing::Closed, 'Closed by C'];
         yield 'it came back at the same' => [
-            $three('b', '60 cm', 10), [['c', '60 cm', 20]], Standing::CameBack, 'Came back on C at 60 cm. It takes 3 holds at 60 cm or harder.',
+            $three('b', '60 cm', 10), [['c', '60 cm', 20]], Standing::CameBack,
+            'Came back on C at 60 cm. It takes 3 holds at 60 cm or harder.',
         ];
         yield 'it came back at something milder' => [
             $three('b', '60 cm', 10), [['c', '40 cm', 20]], Standing::CameBack, 'worse than before, at something milder',
@@ -209,7 +218,8 @@ final class SeverityTest extends TestCase
         /** @var array<string, Configuration> $made */
         $fix = Judged::change('fix', against: 'f0', alters: $alters);
         $builds = [
-            Judged::build('a'), Judged::build('b', 'a', [$fix], $parameters), Judged::build('c', 'b', [], $parameters), Judged::build('d', 'a'),
+            Judged::build('a'), Judged::build('b', 'a', [$fix], $parameters), Judged::build('c', 'b', [], $parameters),
+            Judged::build('d', 'a'),
         ];
 
         return new Failures(Judged::line(...$builds), $failures, $tried, $made, 0.95);
@@ -237,7 +247,8 @@ final class SeverityTest extends TestCase
         );
 
         return new RunFact(
-            'run-'.$build.$at, 'trial', 'Dropping', 'drop', $build, $at, $outcome, '', sprintf('2026-03-02T10:00:%02d.000000Z', $at), 'Ines',
+            'run-'.$build.$at, 'trial', 'Dropping', 'drop', $build, $at, $outcome, '',
+            sprintf('2026-03-02T10:00:%02d.000000Z', $at), 'Ines',
             ['height' => $height], [], [], $configuration, 0, 0, [], false, $answers,
         );
     }

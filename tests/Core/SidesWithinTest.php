@@ -34,7 +34,10 @@ final class SidesWithinTest extends TestCase
         self::assertSame(['arm', 'block'], array_column($all, 'kind'), 'One article for each arm: the articles are not told again.');
         $arms = $all[0];
         self::assertSame('wide', $arms->found->sides[0]->side);
-        self::assertSame([2, 3], [$arms->found->told, $arms->found->pairs], 'The raters differ by 70, and the arms are told apart all the same.');
+        self::assertSame(
+            [2, 3], [$arms->found->told, $arms->found->pairs],
+            'The raters differ by 70, and the arms are told apart all the same.',
+        );
         self::assertSame([['round', 'slim']], array_map(static function (array $g): array {
             sort($g);
 
@@ -59,7 +62,10 @@ final class SidesWithinTest extends TestCase
             }
         }
         $arms = self::of($runs)[0];
-        $effects = array_column(array_map(static fn ($s): array => ['side' => $s->side, 'effect' => $s->effect], $arms->found->sides), 'effect', 'side');
+        $effects = array_column(
+            array_map(static fn ($s): array => ['side' => $s->side, 'effect' => $s->effect], $arms->found->sides), 'effect',
+            'side',
+        );
         // Round was with the two who give the most: a plain mean would put it far ahead of both.
         self::assertEqualsWithDelta(0.3, (float) $effects['round'] - (float) $effects['slim'], 0.05);
         self::assertLessThan((float) $effects['wide'], (float) $effects['round']);

@@ -26,7 +26,9 @@ final class StaircaseTest extends TestCase
 
     private static function layout(int $repeats = 6): Layout
     {
-        return Layout::fromRow(['kind' => 'staircase', 'repeats' => $repeats, 'levels' => ['height' => ['60 cm', '20 cm', '40 cm', '80 cm', '100 cm']]]);
+        return Layout::fromRow(['kind' => 'staircase', 'repeats' => $repeats, 'levels' => ['height' => [
+            '60 cm', '20 cm', '40 cm', '80 cm', '100 cm',
+        ]]]);
     }
 
     /** @param list<array{string, ?RunOutcome}> $runs level and outcome */

@@ -81,13 +81,16 @@ final class StateTest extends TestCase
         self::assertStringEndsWith('On a mock-up or a model only.', $said($runs));
         self::assertStringEndsWith('3 of these runs were on a mock-up or a model.', $said([...$runs, Judged::run(50.2)]));
         self::assertStringNotContainsString('mock-up', $said(Judged::runs([50.0, 51.0, 50.5])));
-        self::assertStringContainsString('with C-1, a mock-up: held', TrialWords::run(1, 'Fitting', 'A', 'C-1', RunOutcome::Held, '', false, 'mockup'));
+        self::assertStringContainsString('with C-1, a mock-up: held', TrialWords::run(
+            1, 'Fitting', 'A', 'C-1', RunOutcome::Held, '', false, 'mockup',
+        ));
     }
 
     public function testTwoBuildsAreComparedBySpreadAsWell(): void
     {
         $of = static fn (array $now, Terms $terms) => (new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], 0.95))->metric(
-            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs(array_values(array_filter($now, is_float(...))), build: 'b')), Judged::build('a'),
+            'force', Judged::build('b', 'a'),
+            Seen::ofRuns(Judged::runs(array_values(array_filter($now, is_float(...))), build: 'b')), Judged::build('a'),
             Seen::ofRuns(Judged::runs([50.0, 51.0, 49.0, 50.5, 49.5])), $terms,
         );
         $far = [40.0, 60.0, 45.0, 55.0, 50.0];
@@ -138,7 +141,9 @@ final class StateTest extends TestCase
         self::assertSame([false, 6.0], [$of(null)->drawnIn, $of(null)->seen?->value]);
         self::assertTrue($of($all)->drawnIn);
         self::assertEqualsWithDelta(6.6, $of($all)->seen?->value, 1e-9);
-        self::assertStringContainsString('the earlier mean is drawn in, since its runs chose the arm', ChangeWords::sentence($of($all), 'force', false));
+        self::assertStringContainsString(
+            'the earlier mean is drawn in, since its runs chose the arm', ChangeWords::sentence($of($all), 'force', false),
+        );
         $footing = $compare->metric('force', $build, $seen, $parent, $all->ofArm('wide'))->footing;
         self::assertContains(
             'The runs of A chose its arm among 4: the best of many measures better than it is.',
@@ -153,6 +158,8 @@ final class StateTest extends TestCase
         $own = static fn (): array => [$wanted->id => Evidence::own($wanted, $build, Judged::runs([41.0, 44.0, 47.0]))];
         $cell = Evidence::cell($wanted, $build, Judged::line($build), $own);
         self::assertSame(State::Leaning, $cell->state);
-        self::assertMatchesRegularExpression('/At the earliest \d+ more would show it, if mean and spread stay\./', EvidenceWords::cell($cell, 'force'));
+        self::assertMatchesRegularExpression(
+            '/At the earliest \d+ more would show it, if mean and spread stay\./', EvidenceWords::cell($cell, 'force'),
+        );
     }
 }

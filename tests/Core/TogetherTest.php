@@ -13,7 +13,9 @@ final class TogetherTest extends TestCase
 {
     public function testTwoThatDifferInTwoThings(): void
     {
-        $together = Together::of([['wall' => '2 mm', 'rib' => '4 mm', 'glue' => 'hide'], ['wall' => '3 mm', 'rib' => '8 mm', 'glue' => 'hide']]);
+        $together = Together::of([
+            ['wall' => '2 mm', 'rib' => '4 mm', 'glue' => 'hide'], ['wall' => '3 mm', 'rib' => '8 mm', 'glue' => 'hide'],
+        ]);
         self::assertSame(['wall', 'rib'], $together->names, 'What all have alike is told by nobody and asked by nobody.');
         self::assertCount(1, $together->further);
         self::assertContains($together->further[0], [['wall' => '3 mm', 'rib' => '4 mm'], ['wall' => '2 mm', 'rib' => '8 mm']]);
@@ -22,7 +24,9 @@ final class TogetherTest extends TestCase
 
     public function testEachByItselfIsToldApart(): void
     {
-        $together = Together::of([['wall' => '2 mm', 'rib' => '4 mm'], ['wall' => '3 mm', 'rib' => '4 mm'], ['wall' => '2 mm', 'rib' => '8 mm']]);
+        $together = Together::of([
+            ['wall' => '2 mm', 'rib' => '4 mm'], ['wall' => '3 mm', 'rib' => '4 mm'], ['wall' => '2 mm', 'rib' => '8 mm'],
+        ]);
         self::assertSame([[], []], [$together->names, $together->further]);
         self::assertSame('', PlanWords::entangled($together));
     }

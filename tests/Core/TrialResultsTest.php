@@ -25,7 +25,8 @@ final class TrialResultsTest extends TestCase
             self::drop('100'), self::drop('100', RunOutcome::Failed),
         ], [], 0.95);
         self::assertSame([
-            'held 3 of 3 at 50 cm; it may still fail in 0 to 71 % of tries', 'held 1 of 2 at 100 cm; it may still fail in 1 to 99 % of tries',
+            'held 3 of 3 at 50 cm; it may still fail in 0 to 71 % of tries',
+            'held 1 of 2 at 100 cm; it may still fail in 1 to 99 % of tries',
         ], TrialWords::results($results, []));
     }
 
@@ -40,7 +41,9 @@ final class TrialResultsTest extends TestCase
 
     public function testALostRunAndAVoidOneSayNothingOfHowOftenItHolds(): void
     {
-        $results = TrialResults::ofRuns([...Judged::tries(2, 0), self::drop('', RunOutcome::Lost), self::drop('', RunOutcome::Void)], [], 0.95);
+        $results = TrialResults::ofRuns(
+            [...Judged::tries(2, 0), self::drop('', RunOutcome::Lost), self::drop('', RunOutcome::Void)], [], 0.95,
+        );
         self::assertSame(2, $results->shares[0]['held'] + $results->shares[0]['failed']);
         self::assertCount(1, $results->shares);
     }
@@ -48,8 +51,10 @@ final class TrialResultsTest extends TestCase
     public function testItIsTheSameWhereverTheRunsAreCut(): void
     {
         $runs = [
-            self::drop('100'), self::drop('50'), self::drop('50', RunOutcome::Failed), ...Judged::tries(2, 1), ...Judged::runs([3.1, 2.9, 3.4]),
-            self::drop('', RunOutcome::Failed, 'Gap found at 2.2 mm.'), self::drop('100', RunOutcome::Failed), self::drop('', RunOutcome::Lost),
+            self::drop('100'), self::drop('50'), self::drop('50', RunOutcome::Failed), ...Judged::tries(2, 1),
+            ...Judged::runs([3.1, 2.9, 3.4]),
+            self::drop('', RunOutcome::Failed, 'Gap found at 2.2 mm.'), self::drop('100', RunOutcome::Failed),
+            self::drop('', RunOutcome::Lost),
         ];
         usort($runs, static fn (RunFact $a, RunFact $b): int => $a->order() <=> $b->order());
         $whole = TrialResults::ofRuns($runs, [], 0.95);

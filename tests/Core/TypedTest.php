@@ -105,7 +105,10 @@ final class TypedTest extends TestCase
         foreach (['12.50 N', '3 ft 2 1/2 in', '1/8 in', '−3 °C', '2h15m', '12,5 N', '1 234.5 mm', '1e-3 m', '7-1/8 in', '-4 lb 3 oz'] as $text) {
             [$typed, $plain] = [Typed::read($text), Quantity::typed($text)];
             self::assertSame([TypedKind::Equal, null, null, null], [$typed->kind, $typed->u, $typed->low, $typed->high], $text);
-            self::assertSame([$plain->value, $plain->unit->symbol, $plain->resolution], [$typed->value, $typed->unit?->symbol, $typed->resolution]);
+            self::assertSame(
+                [$plain->value, $plain->unit->symbol, $plain->resolution],
+                [$typed->value, $typed->unit?->symbol, $typed->resolution],
+            );
             self::assertSame($plain->si(), $typed->si());
         }
     }

@@ -73,21 +73,29 @@ final class UsesTest extends TestCase
         $other = self::cell('quiet', State::Against);
         yield 'all shown' => [[$shown], [], UseFit::Fits, 'F fits: its one must is shown.'];
         yield 'one failed, and nothing answers it' => [
-            [$shown, $failed], [self::proposal('Thinner rim', ['light'])], UseFit::DoesNot, 'F does not fit: “Strong” is not met, and nothing proposed answers it.',
+            [$shown, $failed], [self::proposal('Thinner rim', ['light'])], UseFit::DoesNot,
+            'F does not fit: “Strong” is not met, and nothing proposed answers it.',
         ];
         yield 'one failed, with an answer' => [
-            [$shown, $failed], [self::proposal('Gusset', ['strong'])], UseFit::WithChanges, 'F fits with these changes: Gusset. Not met as it is: “Strong”.',
+            [$shown, $failed], [self::proposal('Gusset', ['strong'])], UseFit::WithChanges,
+            'F fits with these changes: Gusset. Not met as it is: “Strong”.',
         ];
         yield 'one answered, one not' => [
-            [$failed, $other], [self::proposal('Gusset', ['strong'])], UseFit::DoesNot, 'F does not fit: “Quiet” is not met, and nothing proposed answers it.',
+            [$failed, $other], [self::proposal('Gusset', ['strong'])], UseFit::DoesNot,
+            'F does not fit: “Quiet” is not met, and nothing proposed answers it.',
         ];
         yield 'only leaning' => [
             [$shown, self::cell('cool', State::Leaning)], [], UseFit::NotKnown, 'F cannot be told yet: 1 of 2 musts shown, none failed.',
         ];
-        yield 'doubtful is no verdict' => [[self::cell('cool', State::Doubtful)], [], UseFit::NotKnown, 'F cannot be told yet: 0 of 1 must shown, none failed.'];
-        yield 'a should that failed' => [[$shown, self::cell('pretty', State::Against, false)], [], UseFit::Fits, 'F fits: its one must is shown.'];
+        yield 'doubtful is no verdict' => [
+            [self::cell('cool', State::Doubtful)], [], UseFit::NotKnown, 'F cannot be told yet: 0 of 1 must shown, none failed.',
+        ];
+        yield 'a should that failed' => [
+            [$shown, self::cell('pretty', State::Against, false)], [], UseFit::Fits, 'F fits: its one must is shown.',
+        ];
         yield 'no must' => [
-            [self::cell('pretty', State::Shown, false)], [], UseFit::NotKnown, 'No must is asked for this use, so nothing can be said of it.',
+            [self::cell('pretty', State::Shown, false)], [], UseFit::NotKnown,
+            'No must is asked for this use, so nothing can be said of it.',
         ];
     }
 
@@ -119,7 +127,8 @@ final class UsesTest extends TestCase
         self::assertSame(['C', 'B', 'D', null], array_column($steps, 'letter'), 'Here, the nearest before it, another branch, never.');
         self::assertSame([true, false, false, false], array_column($steps, 'here'));
         self::assertSame(
-            ['tried on C', 'not on this build; last on B', 'not on this build; last on D', 'never tried'], array_map(BriefWords::step(...), $steps),
+            ['tried on C', 'not on this build; last on B', 'not on this build; last on D', 'never tried'],
+            array_map(BriefWords::step(...), $steps),
         );
         self::assertSame('One step of use was never tried: Store; 1 of 4 on C.', BriefWords::steps($steps, 'C'));
         self::assertSame('Every step of use was gone through by a run; none on C.', BriefWords::steps([$steps[1]], 'C'));

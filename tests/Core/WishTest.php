@@ -38,7 +38,9 @@ final class WishTest extends TestCase
         yield 'at a height or harder, by its name' => [
             'no crack at a drop height 60 cm or harder', ['no crack', 'atLeast', 1.0, '', 'check', ['drop height>=60 cm']],
         ];
-        yield 'a constraint is a check' => ['nothing is drilled into the bench', ['nothing is drilled into the bench', 'atLeast', 1.0, '', 'check', []]];
+        yield 'a constraint is a check' => ['nothing is drilled into the bench', [
+            'nothing is drilled into the bench', 'atLeast', 1.0, '', 'check', [],
+        ]];
         yield 'how far it spreads' => ['bracket load varies by at most 15 N', ['bracket load', 'atMost', 15.0, 'N', 'spread', []]];
         yield 'a rating' => ['handling rated at least 70 %', ['handling', 'atLeast', 70.0, '%', 'rating', []]];
         yield 'a new metric is called as it is said' => ['Noise under 60 dB', ['noise', 'atMost', 60.0, 'dB', 'mean', []]];
@@ -51,7 +53,9 @@ final class WishTest extends TestCase
     {
         $wish = Wish::read($sentence, self::METRICS, self::PLACES, self::SIZES);
         self::assertNotNull($wish);
-        self::assertSame($read, [$wish->metric, $wish->direction?->value, $wish->limit, $wish->unit, $wish->kind->value, $wish->conditions]);
+        self::assertSame($read, [
+            $wish->metric, $wish->direction?->value, $wish->limit, $wish->unit, $wish->kind->value, $wish->conditions,
+        ]);
     }
 
     public function testASentenceThatSaysNothingIsNotMadeIntoSomething(): void

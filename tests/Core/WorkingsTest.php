@@ -37,15 +37,18 @@ final class WorkingsTest extends TestCase
         ], ['ratio' => [1.947, '1', 0.001], 'centreDistance' => [4.667, 'in', 0.0005], 'contactRatio' => [1.62, '1', 0.005]]];
         // Waters and others, Applications Manual for the Revised NIOSH Lifting Equation (1994), example 1: 16.3 lb, 2.7; its tables are rounded.
         yield 'punch press stock' => ['lift', [
-            'mass' => new Entry(44, 'lb'), 'horizontal' => new Entry(23, 'in'), 'vertical' => new Entry(15, 'in'), 'travel' => new Entry(48, 'in'), 'coupling' => 'fair',
+            'mass' => new Entry(44, 'lb'), 'horizontal' => new Entry(23, 'in'), 'vertical' => new Entry(15, 'in'),
+            'travel' => new Entry(48, 'in'), 'coupling' => 'fair',
         ], ['recommended' => [16.3, 'lb', 0.65], 'index' => [2.7, '1', 0.15]]];
         // Stewart, Calculus (8th edition, 2015), 3.8, example 3: a rate of 0.01663 a minute.
         yield 'soda that cools' => ['coolingTime', [
-            'time' => new Entry(30, 'min'), 'from' => new Entry(72, '°F'), 'to' => new Entry(61, '°F'), 'coolant' => new Entry(44, '°F'), 'otherCoolant' => new Entry(44, '°F'),
+            'time' => new Entry(30, 'min'), 'from' => new Entry(72, '°F'), 'to' => new Entry(61, '°F'),
+            'coolant' => new Entry(44, '°F'), 'otherCoolant' => new Entry(44, '°F'),
         ], ['rate' => [0.01663, '1/min', 0.000005], 'time' => [30.0, 'min', 1e-9]]];
         // The transformer equation as it is taught, U = 4.44·f·N·Φ.
         yield 'coil' => ['coil', [
-            'turns' => new Entry(100, 'count'), 'frequency' => new Entry(50, 'Hz'), 'fluxDensity' => new Entry(1, 'T'), 'area' => new Entry(1, 'cm^2'),
+            'turns' => new Entry(100, 'count'), 'frequency' => new Entry(50, 'Hz'), 'fluxDensity' => new Entry(1, 'T'),
+            'area' => new Entry(1, 'cm^2'),
         ], ['voltage' => [2.22, 'V', 0.003]]];
         // Roark’s Formulas for Stress and Strain (8th edition, 2012), table A.1, case 2: a rectangle.
         yield 'strip' => ['beamSection', [
@@ -53,17 +56,22 @@ final class WorkingsTest extends TestCase
         ], ['secondMoment' => [45, 'mm^4', 1e-6], 'sectionModulus' => [30, 'mm^3', 1e-6], 'stiffnessRatio' => [64 / 27, '1', 1e-9]]];
         // A litre of water by 2 kW from 20 to 100 °C: m·c·ΔT/P with c of CRC Handbook of Chemistry and Physics (97th edition), 6-1.
         yield 'kettle' => ['warming', [
-            'power' => new Entry(2, 'kW'), 'mass' => new Entry(1, 'kg'), 'specificHeat' => new Entry(4181, 'J/kg/K'), 'from' => new Entry(20, '°C'), 'to' => new Entry(100, '°C'),
+            'power' => new Entry(2, 'kW'), 'mass' => new Entry(1, 'kg'), 'specificHeat' => new Entry(4181, 'J/kg/K'),
+            'from' => new Entry(20, '°C'), 'to' => new Entry(100, '°C'),
         ], ['time' => [167.24, 's', 0.01], 'energy' => [334.48, 'kJ', 0.01]]];
         // Without height the worst angle is 45° and the reach v²/g (Lichtenberg and Wills, American Journal of Physics 46 (1978) 546, equation 3).
-        yield 'level throw' => ['reach', ['speed' => new Entry(20, 'm/s')], ['reach' => [40.789, 'm', 0.001], 'angle' => [45, 'deg', 1e-9]]];
+        yield 'level throw' => ['reach', ['speed' => new Entry(20, 'm/s')], [
+            'reach' => [40.789, 'm', 0.001], 'angle' => [45, 'deg', 1e-9],
+        ]];
         // Steel pipe of 60.3 × 2.9 mm weighs 4.11 kg/m (EN 10220:2002, table 1).
         yield 'pipe' => ['simpleBody', [
-            'shape' => 'tube', 'density' => new Entry(7850, 'kg/m^3'), 'diameter' => new Entry(60.3, 'mm'), 'wall' => new Entry(2.9, 'mm'), 'length' => new Entry(1, 'm'),
+            'shape' => 'tube', 'density' => new Entry(7850, 'kg/m^3'), 'diameter' => new Entry(60.3, 'mm'),
+            'wall' => new Entry(2.9, 'mm'), 'length' => new Entry(1, 'm'),
         ], ['mass' => [4.11, 'kg', 0.005]]];
         // A right angle between base and arm: the lever is a·b/c.
         yield 'actuator' => ['linkage', [
-            'base' => new Entry(400, 'mm'), 'attachment' => new Entry(300, 'mm'), 'shortest' => new Entry(400, 'mm'), 'longest' => new Entry(500, 'mm'),
+            'base' => new Entry(400, 'mm'), 'attachment' => new Entry(300, 'mm'), 'shortest' => new Entry(400, 'mm'),
+            'longest' => new Entry(500, 'mm'),
             'force' => new Entry(1000, 'N'), 'arm' => new Entry(600, 'mm'), 'speed' => new Entry(10, 'mm/s'),
         ], ['to' => [90, 'deg', 1e-9], 'leastForce' => [400, 'N', 1e-6], 'greatestSpeed' => [25, 'mm/s', 1e-6], 'weakestAt' => [90, 'deg', 1e-9]]];
     }
@@ -76,7 +84,10 @@ final class WorkingsTest extends TestCase
     public function testItIsAsPublished(string $name, array $entries, array $expected): void
     {
         $work = Workings::named($name);
-        $out = array_column($work->out(Entered::read($work->about, $entries), array_map(static fn (array $e): string => $e[1], $expected)), 'value', 'name');
+        $out = array_column(
+            $work->out(Entered::read($work->about, $entries), array_map(static fn (array $e): string => $e[1], $expected)),
+            'value', 'name',
+        );
         foreach ($expected as $output => [$value, , $delta]) {
             self::assertIsFloat($out[$output] ?? null, $output);
             self::assertEqualsWithDelta($value, $out[$output], $delta, $output);
@@ -99,7 +110,9 @@ final class WorkingsTest extends TestCase
             self::assertNotSame('', $said);
         }
         self::assertStringEndsWith('.', $about->leavesOut);
-        self::assertStringNotContainsStringIgnoringCase('is safe', $about->what.$about->leavesOut.' '.str_replace('none that is safe', '', $about->caution));
+        self::assertStringNotContainsStringIgnoringCase(
+            'is safe', $about->what.$about->leavesOut.' '.str_replace('none that is safe', '', $about->caution),
+        );
         self::assertGreaterThan(1, count($about->asked));
         self::assertSame(count($about->inputs), count(array_unique(array_column($about->inputs, 'name'))));
         self::assertSame(count($about->outputs), count(array_unique(array_column($about->outputs, 'name'))));
@@ -118,7 +131,9 @@ final class WorkingsTest extends TestCase
         for ($i = 0; $i < 300; ++$i) {
             $entries = [];
             foreach ($work->about->inputs as $field) {
-                $pick = static fn (): Entry => new Entry($values[$random->getInt(0, count($values) - 1)], $field->unit, $random->getInt(0, 3) === 0 ? 0.1 : 0.0);
+                $pick = static fn (): Entry => new Entry(
+                    $values[$random->getInt(0, count($values) - 1)], $field->unit, $random->getInt(0, 3) === 0 ? 0.1 : 0.0,
+                );
                 if (!$field->needed && $random->getInt(0, 2) === 0) {
                     continue;
                 }
@@ -139,7 +154,8 @@ final class WorkingsTest extends TestCase
                 self::assertContains($e->problem, ['input.invalid', 'value.undefined', 'target.unreachable']);
                 $at = explode('/', $e->path);
                 self::assertTrue(
-                    $e->path === '' || ($at[0] === 'inputs' && in_array($at[1] ?? '', $names, true)) || $work->about->output($at[0]) !== null, $e->path,
+                    $e->path === '' || ($at[0] === 'inputs' && in_array($at[1] ?? '', $names, true)) || $work->about->output($at[0]) !== null,
+                    $e->path,
                 );
             }
         }
@@ -165,7 +181,9 @@ final class WorkingsTest extends TestCase
         self::assertSame(['rotation', 'radius'], array_keys($tip->parts));
         self::assertEqualsWithDelta(1.0, array_sum($acceleration->parts), 1e-9);
         self::assertEqualsWithDelta((5 / 438) ** 2 / ((5 / 438) ** 2 + (2 / 780) ** 2), $tip->parts['rotation'], 1e-6);
-        $sure = $work->out(Entered::read($work->about, ['radius' => new Entry(1, 'm'), 'rotation' => new Entry(1, 'Hz'), 'mass' => new Entry(1, 'kg')]));
+        $sure = $work->out(Entered::read($work->about, [
+            'radius' => new Entry(1, 'm'), 'rotation' => new Entry(1, 'Hz'), 'mass' => new Entry(1, 'kg'),
+        ]));
         self::assertSame([null, []], [$sure[0]->u, $sure[0]->parts]);
     }
 
@@ -200,7 +218,8 @@ final class WorkingsTest extends TestCase
     {
         $work = Workings::named('lift');
         $given = Entered::read($work->about, [
-            'mass' => new Entry(10, 'kg'), 'horizontal' => new Entry(25, 'cm'), 'vertical' => new Entry(75, 'cm'), 'travel' => new Entry(25, 'cm'),
+            'mass' => new Entry(10, 'kg'), 'horizontal' => new Entry(25, 'cm'), 'vertical' => new Entry(75, 'cm'),
+            'travel' => new Entry(25, 'cm'),
         ])->given;
         $field = $work->about->field('frequency') ?? self::fail();
         self::assertSame(23.0 * 0.91, $work->si($given->with('frequency', 2.0))['recommended']);
@@ -223,17 +242,34 @@ final class WorkingsTest extends TestCase
     public static function refused(): iterable
     {
         $drop = ['height' => new Entry(1, 'm'), 'mass' => new Entry(1, 'kg')];
-        yield 'nought where it divides' => ['drop', ['stopDistance' => new Entry(0, 'm')] + $drop, 'inputs/stopDistance', 'More than 0 is wanted here.'];
+        yield 'nought where it divides' => [
+            'drop', ['stopDistance' => new Entry(0, 'm')] + $drop, 'inputs/stopDistance', 'More than 0 is wanted here.',
+        ];
         yield 'no mass' => ['drop', ['height' => new Entry(1, 'm')], 'inputs/mass', 'Mass is needed.'];
-        yield 'another dimension' => ['drop', ['height' => new Entry(1, 'N')] + $drop, 'inputs/height/unit', 'N measures force, but length is wanted here (as in m).'];
+        yield 'another dimension' => [
+            'drop', ['height' => new Entry(1, 'N')] + $drop, 'inputs/height/unit',
+            'N measures force, but length is wanted here (as in m).',
+        ];
         yield 'a unit that is none' => ['drop', ['height' => new Entry(1, 'furl')] + $drop, 'inputs/height/unit', ''];
-        yield 'more than all of the time' => ['runtime', ['capacity' => new Entry(1, 'Ah'), 'activeCurrent' => new Entry(1, 'A'), 'duty' => new Entry(2)], 'inputs/duty', 'At most 1 is wanted here.'];
-        yield 'half a tooth' => ['gearMesh', ['module' => new Entry(1, 'mm'), 'driverTeeth' => new Entry(18.5), 'drivenTeeth' => new Entry(20)], 'inputs/driverTeeth', 'A whole number is wanted here.'];
+        yield 'more than all of the time' => [
+            'runtime', ['capacity' => new Entry(1, 'Ah'), 'activeCurrent' => new Entry(1, 'A'), 'duty' => new Entry(2)],
+            'inputs/duty', 'At most 1 is wanted here.',
+        ];
+        yield 'half a tooth' => [
+            'gearMesh', ['module' => new Entry(1, 'mm'), 'driverTeeth' => new Entry(18.5), 'drivenTeeth' => new Entry(20)],
+            'inputs/driverTeeth', 'A whole number is wanted here.',
+        ];
         yield 'both of two' => ['canopy', ['mass' => new Entry(1, 'kg'), 'dragCoefficient' => new Entry(1), 'speed' => new Entry(5, 'm/s'), 'diameter' => new Entry(1, 'm')], 'inputs/diameter', 'Give the speed or the diameter, one of them.'];
         yield 'a heater too weak' => ['warming', ['power' => new Entry(5, 'W'), 'mass' => new Entry(1, 'kg'), 'specificHeat' => new Entry(4000, 'J/kg/K'), 'from' => new Entry(20, '°C'), 'to' => new Entry(80, '°C'), 'loss' => new Entry(1, 'W/K')], 'inputs/power', 'So much goes lost that this power never gets it there.'];
         yield 'a dead point' => ['linkage', ['base' => new Entry(4, 'cm'), 'attachment' => new Entry(3, 'cm'), 'shortest' => new Entry(2, 'cm'), 'longest' => new Entry(8, 'cm'), 'force' => new Entry(1, 'N'), 'arm' => new Entry(1, 'm')], 'inputs/longest', 'There the three joints lie in a line, or do not meet: a dead point.'];
-        yield 'a position too few' => ['centreOfGravity', ['masses' => [new Entry(1, 'kg'), new Entry(2, 'kg')], 'positions' => [new Entry(1, 'm')]], 'inputs/positions', 'As many positions as masses are wanted.'];
-        yield 'a word that is none of them' => ['modelScale', ['scale' => new Entry(0.5), 'keep' => 'mach'], 'inputs/keep', 'One of these is wanted here: froude, reynolds.'];
+        yield 'a position too few' => [
+            'centreOfGravity', ['masses' => [new Entry(1, 'kg'), new Entry(2, 'kg')], 'positions' => [new Entry(1, 'm')]],
+            'inputs/positions', 'As many positions as masses are wanted.',
+        ];
+        yield 'a word that is none of them' => [
+            'modelScale', ['scale' => new Entry(0.5), 'keep' => 'mach'], 'inputs/keep',
+            'One of these is wanted here: froude, reynolds.',
+        ];
         yield 'a wall without a bore' => ['simpleBody', ['shape' => 'tube', 'density' => new Entry(1000, 'kg/m^3'), 'diameter' => new Entry(10, 'mm'), 'wall' => new Entry(5, 'mm'), 'length' => new Entry(1, 'm')], 'inputs/wall', 'So thick a wall leaves no bore.'];
     }
 
@@ -275,7 +311,9 @@ final class WorkingsTest extends TestCase
         self::assertSame('rail 5 V: 320 mA of 500 mA taken; left', $sum->work->about->output('rail 5 V')?->words);
         self::assertSame('left = 500 mA − 2 × 0.15 A (driver) − 20 mA (gate)', $sum->work->about->output('rail 5 V')->formula);
 
-        $over = TypedSum::of(Workings::named('resourceBudget'), ['available' => 'current 1 A; pins 4', 'uses' => "lamp x 3: current 400 mA\nmatrix 2: pins 1"]);
+        $over = TypedSum::of(Workings::named('resourceBudget'), [
+            'available' => 'current 1 A; pins 4', 'uses' => "lamp x 3: current 400 mA\nmatrix 2: pins 1",
+        ]);
         $left = $over->work->out($over->entered)[0];
         self::assertEqualsWithDelta(-0.2, $left->value, 1e-12);
         self::assertSame('current: more is taken than there is, 1.2 A of 1 A; left', $over->work->about->outputs[0]->words);
@@ -286,14 +324,23 @@ final class WorkingsTest extends TestCase
     public static function unread(): iterable
     {
         $there = 'pins 20; current 500 mA';
-        yield 'nobody has said how much there is' => [$there, 'lamp: heat 3 W', 'uses', 'lamp: Nothing is said of how much “heat” there is.'];
-        yield 'another dimension' => [$there, 'lamp: current 3 W', 'uses', 'lamp: W measures power, but current is wanted here (as in mA).'];
-        yield 'no colon' => [$there, 'lamp pins 3', 'uses', '“lamp pins 3”: a line says who, a colon, and what is taken, as in lamp: pins 1; current 20 mA.'];
+        yield 'nobody has said how much there is' => [
+            $there, 'lamp: heat 3 W', 'uses', 'lamp: Nothing is said of how much “heat” there is.',
+        ];
+        yield 'another dimension' => [
+            $there, 'lamp: current 3 W', 'uses', 'lamp: W measures power, but current is wanted here (as in mA).',
+        ];
+        yield 'no colon' => [
+            $there, 'lamp pins 3', 'uses',
+            '“lamp pins 3”: a line says who, a colon, and what is taken, as in lamp: pins 1; current 20 mA.',
+        ];
         yield 'nothing taken' => [$there, 'lamp:', 'uses', '“lamp:”: a line says who'];
         yield 'no amount' => ['pins', 'lamp: pins 3', 'available', '“pins”: a name and how much of it, as in current 500 mA.'];
         yield 'no unit that there is' => ['memory 32 kilobits', 'lamp: memory 1', 'available', 'memory: '];
         yield 'twice' => ['pins 3; pins 4', 'lamp: pins 3', 'available', '“pins” stands here twice.'];
-        yield 'less than nothing' => ['pins -3', 'lamp: pins 3', 'available', 'pins: a plain amount is wanted here, from nought up and without ±.'];
+        yield 'less than nothing' => [
+            'pins -3', 'lamp: pins 3', 'available', 'pins: a plain amount is wanted here, from nought up and without ±.',
+        ];
         yield 'unsure' => [$there, 'lamp: current 20 ± 1 mA', 'uses', 'current: a plain amount'];
         yield 'too many' => [$there, str_repeat("lamp: pins 1\n", 41), 'uses', 'At most 40 can be taken here.'];
         yield 'nobody' => [$there, '', 'uses', 'Nothing is said here yet.'];
@@ -311,7 +358,9 @@ final class WorkingsTest extends TestCase
     public function testWhatIsBoughtComesInSteps(): void
     {
         self::assertSame(4700.0, Stock::Resistor->nearest(4650.0));
-        self::assertSame([0.0033, 0.0145, null], [Stock::Drill->nearest(0.00333), Stock::Drill->nearest(0.01433), Stock::Drill->nearest(0.05)]);
+        self::assertSame([0.0033, 0.0145, null], [
+            Stock::Drill->nearest(0.00333), Stock::Drill->nearest(0.01433), Stock::Drill->nearest(0.05),
+        ]);
         self::assertSame([0.002, 0.003, null], [Stock::Sheet->nearest(0.0021), Stock::Sheet->nearest(0.0034), Stock::Sheet->nearest(0.08)]);
     }
 }

@@ -23,7 +23,8 @@ final readonly class Canopy implements Working
             ['parachute', 'descent', 'sinking speed', 'how fast does it come down', 'brake'],
             [
                 Field::of('mass', 'Mass below it', 'm', 'kg'), Field::of('dragCoefficient', 'Drag coefficient', 'Cd', '1'),
-                Field::of('speed', 'Speed of descent', 'v', 'm/s')->orNot(), Field::of('diameter', 'Diameter of the canopy', 'D', 'm')->orNot(),
+                Field::of('speed', 'Speed of descent', 'v', 'm/s')->orNot(),
+                Field::of('diameter', 'Diameter of the canopy', 'D', 'm')->orNot(),
                 Field::of('airDensity', 'Density of the air', 'ρ', 'kg/m^3')->orNot(1.225),
             ],
             [

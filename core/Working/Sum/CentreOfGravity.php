@@ -22,10 +22,12 @@ final readonly class CentreOfGravity implements Working
             ['balance', 'ballast', 'trim', 'where is its middle', 'tip over'],
             [
                 Field::many('masses', 'Masses', 'm', 'kg'), Field::many('positions', 'Positions along a line', 'x', 'mm'),
-                Field::any('wanted', 'Where it should be', 'w', 'mm')->orNot(), Field::any('ballastAt', 'Where ballast can go', 'xb', 'mm')->orNot(),
+                Field::any('wanted', 'Where it should be', 'w', 'mm')->orNot(),
+                Field::any('ballastAt', 'Where ballast can go', 'xb', 'mm')->orNot(),
             ],
             [
-                Output::of('mass', 'Mass of all', 'M', 'kg', 'M = Σm'), Output::of('centre', 'Centre of gravity', 'c', 'm', 'c = Σ(m·x)/M')->main()->shownIn('mm'),
+                Output::of('mass', 'Mass of all', 'M', 'kg', 'M = Σm'),
+                Output::of('centre', 'Centre of gravity', 'c', 'm', 'c = Σ(m·x)/M')->main()->shownIn('mm'),
                 Output::of('ballast', 'Ballast', 'B', 'kg', 'B = M·(c − w)/(w − xb)'),
             ],
             'First moment of mass; ISO 80000-4:2019.',

@@ -21,7 +21,8 @@ final readonly class CounterbalanceSpring implements Working
             'Counterbalance spring', 'Which spring balances an arm at every angle.',
             ['balance an arm', 'spring rate', 'lid', 'lamp arm', 'gravity'],
             [
-                Field::of('mass', 'Mass of the arm and its load', 'm', 'kg'), Field::of('arm', 'Distance of their centre from the pivot', 'r', 'mm'),
+                Field::of('mass', 'Mass of the arm and its load', 'm', 'kg'),
+                Field::of('arm', 'Distance of their centre from the pivot', 'r', 'mm'),
                 Field::of('attachment', 'Distance of the spring’s end along the arm', 'a', 'mm'),
                 Field::of('anchorHeight', 'Height of the anchor above the pivot', 'h', 'mm'),
             ],

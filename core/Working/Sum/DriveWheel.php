@@ -27,8 +27,10 @@ final readonly class DriveWheel implements Working
                 Field::of('speed', 'Speed', 'v', 'km/h'),
             ],
             [
-                Output::of('force', 'Force', 'F', 'N', 'F = m·g·(sin α + c·cos α)'), Output::of('torque', 'Torque at the axle', 'T', 'N·m', 'T = F·D/2'),
-                Output::of('rotation', 'Rotation', 'n', 'rpm', 'n = v/(π·D)'), Output::of('power', 'Power at the wheel', 'P', 'W', 'P = F·v'),
+                Output::of('force', 'Force', 'F', 'N', 'F = m·g·(sin α + c·cos α)'),
+                Output::of('torque', 'Torque at the axle', 'T', 'N·m', 'T = F·D/2'),
+                Output::of('rotation', 'Rotation', 'n', 'rpm', 'n = v/(π·D)'),
+                Output::of('power', 'Power at the wheel', 'P', 'W', 'P = F·v'),
                 Output::of('gripNeeded', 'Grip needed, where all weight is on driven wheels', 'μ', '1', 'μ = F/(m·g·cos α)'),
             ],
             'Forces on a slope; Gillespie, Fundamentals of Vehicle Dynamics (1992), 4.',

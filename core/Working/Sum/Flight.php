@@ -30,7 +30,10 @@ final readonly class Flight implements Working
             [
                 Output::of('apex', 'Apex', 'h', 'm', 'h = g·T²/8'),
                 Output::of('launchSpeed', 'Speed at the start', 'v', 'm/s', 'v = g·T/2'),
-                Output::of('apexWithDrag', 'Apex with drag', 'h′', 'm', 'h′ = w²/(2g)·ln(1 + s²), w² = 2m·g/(ρ·CdA), T = (w/g)·(atan s + asinh s)'),
+                Output::of(
+                    'apexWithDrag', 'Apex with drag', 'h′', 'm',
+                    'h′ = w²/(2g)·ln(1 + s²), w² = 2m·g/(ρ·CdA), T = (w/g)·(atan s + asinh s)',
+                ),
                 Output::of('launchSpeedWithDrag', 'Speed at the start, with drag', 'v′', 'm/s', 'v′ = s·w'),
                 Output::of('landingSpeed', 'Speed as it comes back', 'u', 'm/s', 'u = w·s/√(1 + s²)'),
             ],

@@ -19,7 +19,8 @@ final readonly class ForceCoefficients implements Working
             'Force coefficients', 'Lift and drag without the size and the speed they were measured at, and how like another flow is.',
             ['lift', 'drag', 'reynolds', 'wing', 'blade', 'towing tank', 'wind tunnel', 'glide ratio'],
             [
-                Field::any('lift', 'Lift', 'L', 'N'), Field::of('drag', 'Drag', 'D', 'N'), Field::of('speed', 'Speed of the flow', 'v', 'm/s'),
+                Field::any('lift', 'Lift', 'L', 'N'), Field::of('drag', 'Drag', 'D', 'N'),
+                Field::of('speed', 'Speed of the flow', 'v', 'm/s'),
                 Field::of('area', 'Reference area', 'A', 'cm^2'), Field::of('length', 'Reference length', 'l', 'mm'),
                 Field::of('airDensity', 'Density of the fluid', 'ρ', 'kg/m^3')->orNot(1.225),
                 Field::of('viscosity', 'Viscosity', 'μ', 'Pa·s')->orNot(1.81e-5),
@@ -44,7 +45,8 @@ final readonly class ForceCoefficients implements Working
 
         return [
             'dynamicPressure' => $q, 'liftCoefficient' => $in->the('lift') / $force, 'dragCoefficient' => $in->the('drag') / $force,
-            'ratio' => $in->the('lift') / $in->the('drag'), 'reynolds' => $in->the('airDensity') * $v * $in->the('length') / $in->the('viscosity'),
+            'ratio' => $in->the('lift') / $in->the('drag'),
+            'reynolds' => $in->the('airDensity') * $v * $in->the('length') / $in->the('viscosity'),
         ];
     }
 }

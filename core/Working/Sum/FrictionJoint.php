@@ -21,12 +21,14 @@ final readonly class FrictionJoint implements Working
             [
                 Field::of('torque', 'Tightening torque', 'T', 'N·m'), Field::of('diameter', 'Diameter of the screw', 'd', 'mm'),
                 Field::of('nutFactor', 'Nut factor', 'K', '1')->orNot(0.2), Field::of('bolts', 'Screws', 'N', '1')->orNot(1.0)->whole(),
-                Field::of('surfaces', 'Surfaces that rub', 's', '1')->orNot(1.0)->whole(), Field::of('friction', 'Friction coefficient', 'μ', '1'),
+                Field::of('surfaces', 'Surfaces that rub', 's', '1')->orNot(1.0)->whole(),
+                Field::of('friction', 'Friction coefficient', 'μ', '1'),
                 Field::of('load', 'Load across', 'L', 'N')->orNot(),
             ],
             [
                 Output::of('preload', 'Preload of one screw', 'Fv', 'N', 'Fv = T/(K·d)'),
-                Output::of('holding', 'Held by friction', 'H', 'N', 'H = μ·Fv·N·s')->main(), Output::of('margin', 'Holding over load', 'f', '1', 'f = H/L'),
+                Output::of('holding', 'Held by friction', 'H', 'N', 'H = μ·Fv·N·s')->main(),
+                Output::of('margin', 'Holding over load', 'f', '1', 'f = H/L'),
             ],
             'Budynas and Nisbett, Shigley’s Mechanical Engineering Design (10th edition, 2015), 8–8.',
             'Settling, heat, plastic that creeps, oil. The nut factor varies by a third either way between screws that look alike.',

@@ -22,12 +22,14 @@ final readonly class GearMesh implements Working
             [
                 Field::of('module', 'Module', 'm', 'mm'), Field::of('driverTeeth', 'Teeth of the driver', 'z₁', '1')->whole()->from(5.0),
                 Field::of('drivenTeeth', 'Teeth of the driven', 'z₂', '1')->whole()->from(5.0),
-                Field::of('rotation', 'Rotation of the driver', 'n₁', 'rpm')->orNot()->from(0.0), Field::any('torque', 'Torque of the driver', 'T₁', 'N·m')->orNot(),
+                Field::of('rotation', 'Rotation of the driver', 'n₁', 'rpm')->orNot()->from(0.0),
+                Field::any('torque', 'Torque of the driver', 'T₁', 'N·m')->orNot(),
                 Field::of('efficiency', 'Efficiency', 'η', '1')->orNot(1.0)->to(1.0),
                 Field::of('pressureAngle', 'Pressure angle', 'α', 'deg')->orNot(20.0)->to(45.0, below: true),
             ],
             [
-                Output::of('ratio', 'Ratio', 'i', '1', 'i = z₂/z₁'), Output::of('centreDistance', 'Centre distance', 'a', 'm', 'a = m·(z₁ + z₂)/2')->shownIn('mm'),
+                Output::of('ratio', 'Ratio', 'i', '1', 'i = z₂/z₁'),
+                Output::of('centreDistance', 'Centre distance', 'a', 'm', 'a = m·(z₁ + z₂)/2')->shownIn('mm'),
                 Output::of('contactRatio', 'Contact ratio', 'ε', '1', 'ε = (√(ra₁² − rb₁²) + √(ra₂² − rb₂²) − a·sin α)/(π·m·cos α)'),
                 Output::of('drivenRotation', 'Rotation of the driven', 'n₂', 'rpm', 'n₂ = n₁/i'),
                 Output::of('drivenTorque', 'Torque of the driven', 'T₂', 'N·m', 'T₂ = T₁·i·η'),

@@ -17,7 +17,8 @@ final readonly class Heater implements Working
     public function about(): About
     {
         return new About(
-            'Heater on a supply', 'What a heater draws and gives at a voltage, how hard that drives it, and whether the supply carries all of them.',
+            'Heater on a supply',
+            'What a heater draws and gives at a voltage, how hard that drives it, and whether the supply carries all of them.',
             ['heating element', 'hot wire', 'cartridge', 'power', 'current', 'supply', 'overload'],
             [
                 Field::of('voltage', 'Voltage of the supply', 'U', 'V'),

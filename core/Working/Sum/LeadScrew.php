@@ -26,7 +26,10 @@ final readonly class LeadScrew implements Working
             ],
             [
                 Output::of('torque', 'Torque to lift', 'T', 'N·m', 'T = F·d/2·(l + π·μ·d)/(π·d − μ·l)'),
-                Output::of('lowerTorque', 'Torque to lower (below nought: it runs back by itself)', 'Tl', 'N·m', 'Tl = F·d/2·(π·μ·d − l)/(π·d + μ·l)'),
+                Output::of(
+                    'lowerTorque', 'Torque to lower (below nought: it runs back by itself)', 'Tl', 'N·m',
+                    'Tl = F·d/2·(π·μ·d − l)/(π·d + μ·l)',
+                ),
                 Output::of('efficiency', 'Efficiency', 'η', '1', 'η = F·l/(2π·T)'),
                 Output::of('speed', 'Speed of the nut', 'v', 'm/s', 'v = n·l')->shownIn('mm/s'),
             ],

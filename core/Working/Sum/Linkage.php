@@ -23,13 +23,15 @@ final readonly class Linkage implements Working
             'Actuator and arm', 'Through which angle an actuator swings an arm, and how hard and how fast its tip is over the range.',
             ['linkage', 'linear actuator', 'cylinder', 'lid', 'stroke', 'dead point', 'crank', 'servo arm'],
             [
-                Field::of('base', 'Pivot to the actuator’s fixed end', 'b', 'mm'), Field::of('attachment', 'Pivot to its end on the arm', 'a', 'mm'),
+                Field::of('base', 'Pivot to the actuator’s fixed end', 'b', 'mm'),
+                Field::of('attachment', 'Pivot to its end on the arm', 'a', 'mm'),
                 Field::of('shortest', 'Length drawn in', 'c₀', 'mm'), Field::of('longest', 'Length driven out', 'c₁', 'mm'),
                 Field::of('force', 'Force of the actuator', 'F', 'N'), Field::of('arm', 'Pivot to the tip', 'r', 'mm'),
                 Field::of('speed', 'Speed of the actuator', 'v', 'mm/s')->orNot(),
             ],
             [
-                Output::of('from', 'Angle drawn in', 'θ₀', 'deg', 'cos θ = (a² + b² − c²)/(2a·b)'), Output::of('to', 'Angle driven out', 'θ₁', 'deg'),
+                Output::of('from', 'Angle drawn in', 'θ₀', 'deg', 'cos θ = (a² + b² − c²)/(2a·b)'),
+                Output::of('to', 'Angle driven out', 'θ₁', 'deg'),
                 Output::of('swing', 'Swing', 'Δθ', 'deg', 'Δθ = θ₁ − θ₀'),
                 Output::of('leastForce', 'Least force at the tip', 'F₋', 'N', 'Ft = F·h/r, h = a·b·sin θ/c')->main(),
                 Output::of('greatestForce', 'Greatest force at the tip', 'F₊', 'N'),

@@ -21,7 +21,8 @@ final readonly class ModelScale implements Working
             [
                 Field::of('scale', 'Length of the model over that of the real thing', 's', '1'),
                 Field::choice('keep', 'What is kept', ['froude', 'reynolds']),
-                Field::of('speed', 'Speed of the real thing', 'v', 'm/s')->orNot(), Field::of('time', 'Time of the real thing', 't', 's')->orNot(),
+                Field::of('speed', 'Speed of the real thing', 'v', 'm/s')->orNot(),
+                Field::of('time', 'Time of the real thing', 't', 's')->orNot(),
                 Field::of('force', 'Force on the real thing', 'F', 'N')->orNot(),
             ],
             [

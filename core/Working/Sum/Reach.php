@@ -18,10 +18,12 @@ final readonly class Reach implements Working
     public function about(): About
     {
         return new About(
-            'Furthest reach', 'How far something thrown or let go can get at the worst angle, and how far wind carries what sinks: for the distance to keep out of.',
+            'Furthest reach',
+            'How far something thrown or let go can get at the worst angle, and how far wind carries what sinks: for the distance to keep out of.',
             ['keep-out distance', 'how far can it fly', 'throw', 'burst', 'drift', 'safety distance', 'range'],
             [
-                Field::of('speed', 'Speed at the start', 'v', 'm/s'), Field::of('height', 'Height above where it lands', 'h', 'm')->orNot(0.0)->from(0.0),
+                Field::of('speed', 'Speed at the start', 'v', 'm/s'),
+                Field::of('height', 'Height above where it lands', 'h', 'm')->orNot(0.0)->from(0.0),
                 Field::of('wind', 'Wind', 'w', 'm/s')->orNot()->from(0.0), Field::of('sinking', 'Sinking speed', 's', 'm/s')->orNot(),
                 Field::of('sinkingFrom', 'Height from which it sinks', 'hs', 'm')->orNot(),
             ],

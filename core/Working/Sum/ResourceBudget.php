@@ -48,7 +48,8 @@ final readonly class ResourceBudget implements Naming
                 $need = $use['needs'][$name] ?? null;
                 if ($need !== null) {
                     $taken[] = sprintf(
-                        ' − %s%s (%s)', $use['count'] === 1.0 ? '' : Digits::exact($use['count']).' × ', self::amount($need->value, $need->unit), $use['name'],
+                        ' − %s%s (%s)', $use['count'] === 1.0 ? '' : Digits::exact($use['count']).' × ',
+                        self::amount($need->value, $need->unit), $use['name'],
                     );
                 }
             }
@@ -139,7 +140,9 @@ final readonly class ResourceBudget implements Naming
             // A name with a number in it wants a sign of equality: rail 5 V = 500 mA.
             if (preg_match('/^(?<name>[^=]*\S)\s*=\s*(?<amount>\S.*)$/u', $one, $m) !== 1
                 && preg_match('/^(?<name>\D.*?)\s+(?<amount>[-+−]?[\d.,]*\d.*)$/u', $one, $m) !== 1) {
-                throw InvalidInput::because(sprintf('“%s”: a name and how much of it, as in current 500 mA.', mb_substr($one, 0, 60)), $field);
+                throw InvalidInput::because(
+                    sprintf('“%s”: a name and how much of it, as in current 500 mA.', mb_substr($one, 0, 60)), $field,
+                );
             }
             $name = mb_substr(trim($m['name']), 0, 60);
             if (isset($out[$name])) {

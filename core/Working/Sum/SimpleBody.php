@@ -29,11 +29,15 @@ final readonly class SimpleBody implements Working
             [
                 Field::choice('shape', 'Shape', array_keys(self::NEEDS)), Field::of('density', 'Density', 'ρ', 'kg/m^3'),
                 Field::of('length', 'Length', 'l', 'mm')->orNot(), Field::of('width', 'Width', 'b', 'mm')->orNot(),
-                Field::of('height', 'Height', 'h', 'mm')->orNot()->boughtAs(Stock::Sheet), Field::of('diameter', 'Diameter', 'd', 'mm')->orNot(),
-                Field::of('wall', 'Wall', 't', 'mm')->orNot()->boughtAs(Stock::Sheet), Field::of('count', 'How many', 'N', '1')->orNot(1.0)->whole(),
+                Field::of('height', 'Height', 'h', 'mm')->orNot()->boughtAs(Stock::Sheet),
+                Field::of('diameter', 'Diameter', 'd', 'mm')->orNot(),
+                Field::of('wall', 'Wall', 't', 'mm')->orNot()->boughtAs(Stock::Sheet),
+                Field::of('count', 'How many', 'N', '1')->orNot(1.0)->whole(),
             ],
             [
-                Output::of('volume', 'Volume of one', 'V', 'm^3', 'V = l·b·h, π·d²/4·l, π·(d − t)·t·l, π·d³/6 or π·d²/12·l')->shownIn('cm^3'),
+                Output::of('volume', 'Volume of one', 'V', 'm^3', 'V = l·b·h, π·d²/4·l, π·(d − t)·t·l, π·d³/6 or π·d²/12·l')->shownIn(
+                    'cm^3',
+                ),
                 Output::of('mass', 'Mass of all', 'm', 'kg', 'm = N·ρ·V')->main(),
                 Output::of('surface', 'Outer surface of one', 'A', 'm^2', 'as the shape has it; of a tube without its inside and its ends')->shownIn('cm^2'),
             ],

@@ -22,12 +22,14 @@ final readonly class ThermalMargin implements Working
             [
                 Field::of('power', 'Power', 'P', 'W'), Field::of('thermalResistance', 'Thermal resistance', 'R', 'K/W')->orNot(),
                 Field::any('measured', 'Temperature that was measured', 'Tm', '°C')->orNot(),
-                Field::any('measuredAmbient', 'Surroundings then', 'Tn', '°C')->orNot(), Field::of('measuredPower', 'Power then', 'Pm', 'W')->orNot(),
+                Field::any('measuredAmbient', 'Surroundings then', 'Tn', '°C')->orNot(),
+                Field::of('measuredPower', 'Power then', 'Pm', 'W')->orNot(),
                 Field::any('ambient', 'Surroundings', 'Ta', '°C'), Field::any('limit', 'Limit', 'Tl', '°C'),
             ],
             [
                 Output::of('thermalResistance', 'Thermal resistance', 'R', 'K/W', 'R = (Tm − Tn)/Pm where it is not known'),
-                Output::of('temperature', 'Temperature', 'T', '°C', 'T = Ta + P·R')->main(), Output::of('margin', 'Margin', 'M', 'K', 'M = Tl − T'),
+                Output::of('temperature', 'Temperature', 'T', '°C', 'T = Ta + P·R')->main(),
+                Output::of('margin', 'Margin', 'M', 'K', 'M = Tl − T'),
                 Output::of('greatestPower', 'Greatest power', 'Pg', 'W', 'Pg = (Tl − Ta)/R'),
                 Output::of('greatestAmbient', 'Warmest surroundings', 'Tg', '°C', 'Tg = Tl − P·R'),
             ],

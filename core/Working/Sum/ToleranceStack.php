@@ -30,7 +30,8 @@ final readonly class ToleranceStack implements Working
                 Field::any('seed', 'Seed of the draws', '', '1')->orNot(1.0)->whole(),
             ],
             [
-                Output::of('nominal', 'Nominal', 'X', 'm', 'X = Σ(s·x)')->shownIn('mm'), Output::of('worstCase', 'At the worst, ±', 'W', 'm', 'W = Σt')->main()->shownIn('mm'),
+                Output::of('nominal', 'Nominal', 'X', 'm', 'X = Σ(s·x)')->shownIn('mm'),
+                Output::of('worstCase', 'At the worst, ±', 'W', 'm', 'W = Σt')->main()->shownIn('mm'),
                 Output::of('rootSumSquare', 'Root sum square, ±', 'R', 'm', 'R = √Σt²')->shownIn('mm'),
                 Output::of('simulated', 'Drawn, ± holding 99.73 %', 'D', 'm', 'each uniform within its tolerance')->shownIn('mm'),
             ],

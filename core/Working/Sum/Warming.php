@@ -17,14 +17,17 @@ final readonly class Warming implements Working
     public function about(): About
     {
         return new About(
-            'Warming and melting', 'How long a power takes to bring a mass to a temperature against its losses, and then to melt some of it.',
+            'Warming and melting',
+            'How long a power takes to bring a mass to a temperature against its losses, and then to melt some of it.',
             ['how long to heat', 'warm up', 'melt', 'oven', 'heated bed', 'kettle', 'boil'],
             [
-                Field::of('power', 'Power', 'P', 'W'), Field::of('mass', 'Mass', 'm', 'kg'), Field::of('specificHeat', 'Specific heat', 'c', 'J/kg/K'),
+                Field::of('power', 'Power', 'P', 'W'), Field::of('mass', 'Mass', 'm', 'kg'),
+                Field::of('specificHeat', 'Specific heat', 'c', 'J/kg/K'),
                 Field::any('from', 'From', 'T₀', '°C'), Field::any('to', 'To', 'T₁', '°C'),
                 Field::of('loss', 'Loss to the surroundings', 'k', 'W/K')->orNot(0.0)->from(0.0),
                 Field::any('ambient', 'Surroundings (where it begins, unless it is said)', 'Ta', '°C')->orNot(),
-                Field::of('meltMass', 'Mass that melts there', 'mm', 'kg')->orNot(), Field::of('latentHeat', 'Heat of melting', 'L', 'J/kg')->orNot(),
+                Field::of('meltMass', 'Mass that melts there', 'mm', 'kg')->orNot(),
+                Field::of('latentHeat', 'Heat of melting', 'L', 'J/kg')->orNot(),
             ],
             [
                 Output::of('time', 'Time to the temperature', 't', 's', 't = (m·c/k)·ln((P − k·(T₀ − Ta))/(P − k·(T₁ − Ta))), m·c·(T₁ − T₀)/P without loss')->shownIn('min'),

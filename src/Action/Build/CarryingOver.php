@@ -36,7 +36,9 @@ final readonly class CarryingOver
             $view = $parameter->view();
             $own = $arm[mb_strtolower($view->name)] ?? null;
             unset($arm[mb_strtolower($view->name)]);
-            $copy = $this->writer->make(Parameter::class, Uuid::v7(), new ParameterInput($to, $view->name, $own->text ?? $parameter->text()));
+            $copy = $this->writer->make(
+                Parameter::class, Uuid::v7(), new ParameterInput($to, $view->name, $own->text ?? $parameter->text()),
+            );
             if ($own === null && $copy instanceof Parameter) {
                 $copy->restore(['measure' => get_object_vars($view->measure)] + get_object_vars($view), $this->records);
                 $copy->follows($parameter);

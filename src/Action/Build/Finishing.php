@@ -53,7 +53,9 @@ final readonly class Finishing
             $this->writer->oneAtATime($article->id());
             $known = $this->em->find(Run::class, $id);
             if ($known !== null) {
-                return $known->belongsTo()->equals($article->belongsTo()) ? $known->view() : throw Invalid::at('id', 'That identifier is taken.');
+                return $known->belongsTo()->equals($article->belongsTo()) ? $known->view() : throw Invalid::at(
+                    'id', 'That identifier is taken.',
+                );
             }
             $steps = $this->records->all(Making::class, ['article' => $article]);
             if ($steps === []) {
@@ -83,11 +85,14 @@ final readonly class Finishing
         if (!in_array(null, $minutes, true)) {
             $written[] = $this->reading($run, MakingRun::TIME, sprintf('%.2f h', array_sum($minutes) / 60));
         }
-        $written[] = $this->reading($run, MakingRun::SCRAP, array_sum(array_map(static fn (Making $m): int => $m->scrap(), $steps)).' count');
+        $written[] = $this->reading(
+            $run, MakingRun::SCRAP, array_sum(array_map(static fn (Making $m): int => $m->scrap(), $steps)).' count',
+        );
         $isRight = array_filter($steps, static fn (Making $m): bool => $m->wentWrong()) === [];
         $run->fill(new RunInput(
             $begun->trial, $begun->article, $begun->operator, outcome: $isRight ? RunOutcome::Held : RunOutcome::Failed,
-            outcomeReason: $isRight ? '' : WorkshopWords::notRight(), answers: [new Answered(MakingRun::RIGHT, $isRight ? Answer::Held : Answer::Failed)],
+            outcomeReason: $isRight ? '' : WorkshopWords::notRight(),
+            answers: [new Answered(MakingRun::RIGHT, $isRight ? Answer::Held : Answer::Failed)],
         ), $this->records);
         $this->em->flush();
         $this->after->written($written);
@@ -114,7 +119,8 @@ final readonly class Finishing
         }
         $method = $this->writer->make(Method::class, Uuid::v7(), new MethodInput(
             $device->id()->toRfc4122(), WorkshopWords::making(), WorkshopWords::makingPurpose(), channels: [
-                new ChannelInput(MakingRun::TIME, MakingRun::TIME_METRIC, 'h', 'Clock', 0.01), new ChannelInput(MakingRun::SCRAP, MakingRun::SCRAP_METRIC, 'count', '', 1.0),
+                new ChannelInput(MakingRun::TIME, MakingRun::TIME_METRIC, 'h', 'Clock', 0.01),
+                new ChannelInput(MakingRun::SCRAP, MakingRun::SCRAP_METRIC, 'count', '', 1.0),
             ], questions: [new QuestionInput(MakingRun::RIGHT_METRIC, MakingRun::RIGHT, WorkshopWords::right())], wears: false,
             safety: new Safety([], [], WorkshopWords::makingStop()),
         ));

@@ -39,7 +39,9 @@ final readonly class StartingFrom
             $this->writer->oneAtATime($id);
             $known = $this->em->find(Device::class, $id);
             if ($known !== null) {
-                return $known->workspace()->id()->equals($workspace->id()) ? $known->view() : throw Invalid::at('id', 'That identifier is taken.');
+                return $known->workspace()->id()->equals($workspace->id()) ? $known->view() : throw Invalid::at(
+                    'id', 'That identifier is taken.',
+                );
             }
             $from = $this->records->namedOrNull(Revision::class, $input->build, 'build');
             if ($from !== null && !$from->workspace()->id()->equals($workspace->id())) {

@@ -175,7 +175,9 @@ final readonly class Deciding implements Writing
             $from->device()->id()->toRfc4122(), $input->letter, $from->id()->toRfc4122(), $from->branch(), $input->intent,
             $from->firmware(), RevisionState::Building,
         );
-        $next = $this->writer->make(Revision::class, Uuid::fromString($input->next ?? throw Invalid::at('next', 'This is still empty.')), $sent);
+        $next = $this->writer->make(
+            Revision::class, Uuid::fromString($input->next ?? throw Invalid::at('next', 'This is still empty.')), $sent,
+        );
         $next = $next instanceof Revision ? $next : throw new \LogicException('A build was made.');
         $this->carrying->copy($from, $next);
         $this->em->flush();

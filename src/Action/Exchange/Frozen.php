@@ -80,7 +80,9 @@ final class Frozen
         }
         $parameters = array_map(static function (array $p): array {
             $quantity = Quantity::of(
-                Row::numberOrNull($p['value'] ?? null) ?? \NAN, Row::text($p['unit'] ?? '') === '' && Row::text($p['words'] ?? '') !== '' ? '1' : Row::text($p['unit'] ?? ''), Row::numberOrNull($p['resolution'] ?? null),
+                Row::numberOrNull($p['value'] ?? null) ?? \NAN,
+                Row::text($p['unit'] ?? '') === '' && Row::text($p['words'] ?? '') !== '' ? '1' : Row::text($p['unit'] ?? ''),
+                Row::numberOrNull($p['resolution'] ?? null),
             );
 
             return ['si' => $quantity->si()] + $p;

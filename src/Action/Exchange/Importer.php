@@ -83,7 +83,9 @@ final class Importer
     /** @return list<Kind> what a device file has lists of, in the order in which they are read */
     public function kinds(): array
     {
-        return array_values(array_filter($this->registry->kinds(), static fn (Kind $k): bool => $k->class !== Device::class && !$k->ofWorkspace));
+        return array_values(array_filter(
+            $this->registry->kinds(), static fn (Kind $k): bool => $k->class !== Device::class && !$k->ofWorkspace,
+        ));
     }
 
     /**

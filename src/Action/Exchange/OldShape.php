@@ -115,7 +115,10 @@ final class OldShape
     {
         $metric = Row::text($row['metric'] ?? '');
         $expected = $row['expected'] ?? null;
-        $effect = ['metric' => $metric, 'unit' => Row::text($row['unit'] ?? ''), 'low' => $expected, 'likely' => $expected, 'high' => $expected];
+        $effect = [
+            'metric' => $metric, 'unit' => Row::text($row['unit'] ?? ''), 'low' => $expected, 'likely' => $expected,
+            'high' => $expected,
+        ];
 
         return ['against' => self::several($row['against'] ?? null)] + $row + ['effects' => $metric === '' ? [] : [$effect]];
     }

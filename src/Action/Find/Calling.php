@@ -52,7 +52,8 @@ final readonly class Calling
         return new Called(
             FailureWords::called(count($chosen), count($all), $input->mode, $input->to, $input->isTry),
             array_map(static fn (Failure $f): CalledRow => new CalledRow(
-                $f->id()->toRfc4122(), $f->revision()->letter(), $f->mode(), $f->place(), substr(Instant::write($f->createdAt()), 0, 10), $f->note(),
+                $f->id()->toRfc4122(), $f->revision()->letter(), $f->mode(), $f->place(),
+                substr(Instant::write($f->createdAt()), 0, 10), $f->note(),
             ), $chosen),
         );
     }

@@ -19,7 +19,9 @@ final class MethodRow
     {
         $row = Row::json(json_encode($method->view(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
         foreach (['channels', 'questions'] as $list) {
-            $row[$list] = array_map(static fn (array $one): array => array_diff_key($one, ['metricId' => '']), Row::rows($row[$list] ?? []));
+            $row[$list] = array_map(
+                static fn (array $one): array => array_diff_key($one, ['metricId' => '']), Row::rows($row[$list] ?? []),
+            );
         }
 
         return array_diff_key($row, array_flip($left));

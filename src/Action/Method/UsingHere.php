@@ -47,7 +47,9 @@ final readonly class UsingHere
             if ($from->device() === $device) {
                 throw Invalid::at('method', 'That is a method of this device already.');
             }
-            $made = $this->writer->make(Method::class, $id, $this->inputs->read(MethodInput::class, ['device' => $device->id()->toRfc4122()] + MethodRow::of($from, self::LEFT)));
+            $made = $this->writer->make(Method::class, $id, $this->inputs->read(
+                MethodInput::class, ['device' => $device->id()->toRfc4122()] + MethodRow::of($from, self::LEFT),
+            ));
             $this->em->flush();
             $this->after->written([$made]);
 

@@ -70,7 +70,10 @@ final readonly class AmendTogether
         try {
             $new = $input->unit !== ''
                 ? Quantity::of($now->value, $input->unit, $now->resolution)
-                : Quantity::of($now->value + Quantity::typedBeside($input->add, $now->unit)->differenceTo($now->unit), $now->unit, $now->resolution);
+                : Quantity::of(
+                    $now->value + Quantity::typedBeside($input->add, $now->unit)->differenceTo($now->unit), $now->unit,
+                    $now->resolution,
+                );
             $new->to($reading->asked()->unit);
         } catch (CoreException $e) {
             throw Invalid::at($input->unit !== '' ? 'unit' : 'add', $e->getMessage());

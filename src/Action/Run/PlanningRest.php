@@ -56,7 +56,9 @@ final readonly class PlanningRest
         return $this->writer->put(Trial::class, Uuid::fromString($input->trial), $this->inputs->read(TrialInput::class, [
             'revision' => $build->id()->toRfc4122(), 'method' => $view->method, 'name' => mb_substr(PlanWords::rest($view->name), 0, 120),
             'question' => $view->question, 'repeats' => $view->repeats->value, 'plannedRuns' => count($left), 'waitsFor' => $view->waitsFor,
-            'layout' => json_decode(json_encode(LayoutView::of($layout->rest($left, PlanWords::doneIn($view->name))), \JSON_THROW_ON_ERROR), true),
+            'layout' => json_decode(
+                json_encode(LayoutView::of($layout->rest($left, PlanWords::doneIn($view->name))), \JSON_THROW_ON_ERROR), true,
+            ),
         ]));
     }
 }

@@ -106,7 +106,8 @@ final readonly class RunBeginning implements Beginning
         $article = $run->article();
         $past = $article === null ? ['runs' => 0, 'failures' => 0] : $this->past->before($article->id()->toRfc4122(), $run->startedAt());
         $run->freeze(
-            $this->configurations->stored($this->empties->atStart($this->present($run), $trial, $run->startedAt()), $run->belongsTo()), Row::whole($last) + 1, $past['runs'], $past['failures'],
+            $this->configurations->stored($this->empties->atStart($this->present($run), $trial, $run->startedAt()), $run->belongsTo()),
+            Row::whole($last) + 1, $past['runs'], $past['failures'],
         );
     }
 
@@ -119,11 +120,16 @@ final readonly class RunBeginning implements Beginning
 
         return new Configuration(
             $build->id()->toRfc4122(), $build->letter(), $run->firmware() === '' ? $build->firmware() : $run->firmware(),
-            self::parameters(array_map(static fn (Parameter $p): Fact => $p->asFact(), $this->records->all(Parameter::class, $of)), $build, $article),
+            self::parameters(
+                array_map(static fn (Parameter $p): Fact => $p->asFact(), $this->records->all(Parameter::class, $of)), $build,
+                $article,
+            ),
             array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
-            $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '', $article?->lots() ?? [],
+            $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '',
+            $article?->lots() ?? [],
             $method->id()->toRfc4122(), $method->name(), $method->edition(), $method->rig(), $method->channels(), $method->conditions(),
-            self::settings($trial), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(), $method->represents(), $article?->deviants() ?? [],
+            self::settings($trial), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(),
+            $method->represents(), $article?->deviants() ?? [],
             $article?->arm() ?? '', $method->constants(),
         );
     }

@@ -61,13 +61,16 @@ final readonly class TakingUp
         return $this->em->wrapInTransaction(function () use ($run, $text): SaidView {
             $id = Uuid::v7();
             $observation = $this->writer->make(
-                Observation::class, $id, new ObservationInput($run->trial()->revision()->id()->toRfc4122(), trim($text), $run->id()->toRfc4122()),
+                Observation::class, $id,
+                new ObservationInput($run->trial()->revision()->id()->toRfc4122(), trim($text), $run->id()->toRfc4122()),
             );
             $this->em->flush();
             $this->after->written([$observation]);
             $line = Line::read($text);
             $view = $run->trial()->method()->view();
-            $results = array_column(array_filter($view->channels, static fn (ChannelView $c): bool => $c->formula === ''), 'unit', 'metric');
+            $results = array_column(
+                array_filter($view->channels, static fn (ChannelView $c): bool => $c->formula === ''), 'unit', 'metric',
+            );
             $levels = array_column(array_filter($view->factors, static fn (Factor $f): bool => !$f->isBlock()), 'unit', 'name');
 
             return new SaidView(
@@ -234,7 +237,8 @@ final readonly class TakingUp
             }
             try {
                 $out[] = $this->writer->make(
-                    Reading::class, Uuid::v7(), new ReadingInput($run->id()->toRfc4122(), $channel->key, trim($result->text), $result->confirmed),
+                    Reading::class, Uuid::v7(),
+                    new ReadingInput($run->id()->toRfc4122(), $channel->key, trim($result->text), $result->confirmed),
                 );
             } catch (CoreException|Invalid $wrong) {
                 throw Invalid::at(sprintf('taken[%d].text', $i), $wrong->getMessage());
@@ -267,7 +271,8 @@ final readonly class TakingUp
             }
             $limit = $result->limit ?? throw Invalid::at(sprintf('taken[%d].limit', $i), 'Which limit?');
             $out[] = $this->writer->make(Requirement::class, Uuid::v7(), new RequirementInput(
-                $device->id()->toRfc4122(), MethodWords::wanted(trim($result->name), $direction === Direction::AtLeast, Digits::short($limit), $result->unit),
+                $device->id()->toRfc4122(),
+                MethodWords::wanted(trim($result->name), $direction === Direction::AtLeast, Digits::short($limit), $result->unit),
                 trim($result->name), trim($result->unit), $limit, $direction, place: $place++,
             ));
         }

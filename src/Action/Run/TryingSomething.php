@@ -53,7 +53,9 @@ final readonly class TryingSomething
             $known = $this->em->find(Run::class, $id);
             if ($known !== null) {
                 // Sent twice, it is one run; whose it is, is nobody's business who guesses its identifier.
-                return $known->workspace()->id()->equals($workspace->id()) ? self::view($known) : throw Invalid::at('run', 'That identifier is taken.');
+                return $known->workspace()->id()->equals($workspace->id()) ? self::view($known) : throw Invalid::at(
+                    'run', 'That identifier is taken.',
+                );
             }
             if (trim($input->hurts) !== '' && trim($input->stop) === '') {
                 throw Invalid::at('stop', 'Where something can hurt somebody, say when to stop before it begins.');
@@ -83,7 +85,9 @@ final readonly class TryingSomething
     {
         $words = Line::read($what)->words;
 
-        return $words === '' ? MethodWords::unnamed() : mb_substr(mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1), 0, Limit::NAME);
+        return $words === '' ? MethodWords::unnamed() : mb_substr(
+            mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1), 0, Limit::NAME,
+        );
     }
 
     private function newBuild(Workspace $workspace, string $name): Revision
@@ -112,7 +116,9 @@ final readonly class TryingSomething
         foreach ($this->records->all(Method::class, ['device' => $device]) as $method) {
             if (mb_strtolower($method->name()) === mb_strtolower($name)) {
                 if ($hazard !== '' && !in_array($hazard, $method->safety()->hazards, true)) {
-                    $this->writer->amend(Method::class, $method->id(), $method->version(), static fn (Method $m) => $m->minds($hazard, $stop));
+                    $this->writer->amend(
+                        Method::class, $method->id(), $method->version(), static fn (Method $m) => $m->minds($hazard, $stop),
+                    );
                 }
 
                 return $method;

@@ -46,8 +46,12 @@ final readonly class HandingOver
 
         return match (true) {
             $input->parameter !== null => $this->parameter($this->own(Parameter::class, $input->parameter, 'parameter', $working), $answer),
-            $input->candidate !== null => $this->candidate($this->own(Candidate::class, $input->candidate, 'candidate', $working), $answer, $input->name),
-            $input->method !== null => $this->constant($this->own(Method::class, $input->method, 'method', $working), $answer, $input->name),
+            $input->candidate !== null => $this->candidate(
+                $this->own(Candidate::class, $input->candidate, 'candidate', $working), $answer, $input->name,
+            ),
+            $input->method !== null => $this->constant(
+                $this->own(Method::class, $input->method, 'method', $working), $answer, $input->name,
+            ),
             default => throw Invalid::at('name', 'Where is it put?'),
         };
     }
@@ -63,7 +67,8 @@ final readonly class HandingOver
         }
 
         return $this->writer->put(Parameter::class, $parameter->id(), new ParameterInput(
-            $view->revision, $view->name, WorkingWords::value($answer->value, $answer->u, $answer->unit), '', $view->reliedOn, $view->checkedBy,
+            $view->revision, $view->name, WorkingWords::value($answer->value, $answer->u, $answer->unit), '', $view->reliedOn,
+            $view->checkedBy,
             version: $view->version,
         ));
     }
@@ -78,7 +83,8 @@ final readonly class HandingOver
             Row::json(json_encode($candidate->view(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)), array_flip(self::BESIDE),
         );
         $others = array_values(array_filter(
-            Row::rows($row['effects'] ?? []), static fn (array $e): bool => mb_strtolower(Row::text($e['metric'] ?? '')) !== mb_strtolower(trim($metric)),
+            Row::rows($row['effects'] ?? []),
+            static fn (array $e): bool => mb_strtolower(Row::text($e['metric'] ?? '')) !== mb_strtolower(trim($metric)),
         ));
         $row['effects'] = [...$others, [
             'metric' => trim($metric), 'unit' => $answer->unit, 'low' => $answer->value - $half, 'likely' => $answer->value,

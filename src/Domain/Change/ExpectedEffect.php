@@ -77,7 +77,9 @@ final readonly class ExpectedEffect
             $unit = $e->mode === ExpectedAs::Percent ? '' : $e->unit;
             $metric = Metric::named($e->metric, $unit, $device, $records);
             if ($unit !== '' && $metric->dimension() !== '' && Units::parse($unit)->dimension->siUnit() !== $metric->dimension()) {
-                throw Invalid::at(sprintf('effects[%d].unit', $i), sprintf('“%s” is measured in something else than %s.', $metric->name(), $unit));
+                throw Invalid::at(sprintf('effects[%d].unit', $i), sprintf(
+                    '“%s” is measured in something else than %s.', $metric->name(), $unit,
+                ));
             }
             $out[] = $e->on($metric->id()->toRfc4122());
         }

@@ -85,7 +85,8 @@ class Decision extends Record
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->revision->letter(), $this->kind,
             $this->next?->id()->toRfc4122(), $this->next?->letter() ?? '', $this->note,
             DecisionWords::record(
-                $this->kind->value, $this->createdBy(), $this->next?->letter() ?? '', $this->revision->letter(), $chosen, $this->known->cost, $this->known->currency,
+                $this->kind->value, $this->createdBy(), $this->next?->letter() ?? '', $this->revision->letter(), $chosen,
+                $this->known->cost, $this->known->currency,
                 $this->known->hours,
             ),
             $this->known, $this->createdBy(), Instant::write($this->createdAt()),

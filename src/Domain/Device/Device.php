@@ -99,7 +99,8 @@ class Device extends Record
         }
 
         return new Origin(
-            trim($origin->name), trim($origin->author), trim($origin->terms), trim($origin->alterations), $this->beganWith->build ?? $origin->build,
+            trim($origin->name), trim($origin->author), trim($origin->terms), trim($origin->alterations),
+            $this->beganWith->build ?? $origin->build,
         );
     }
 
@@ -112,7 +113,8 @@ class Device extends Record
     {
         return new DeviceView(
             $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->name, $this->brief, $this->users,
-            $this->gates, $this->confidence, $this->currency, $this->costLimit?->toFloat(), $this->hoursLimit, $this->changesLimit, $this->beganWith,
+            $this->gates, $this->confidence, $this->currency, $this->costLimit?->toFloat(), $this->hoursLimit,
+            $this->changesLimit, $this->beganWith,
         );
     }
 

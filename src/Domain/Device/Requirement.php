@@ -259,7 +259,8 @@ class Requirement extends Record
             EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit), $this->direction, $this->kind,
             $this->coverage, $this->must, $this->conditions, array_map(EvidenceWords::condition(...), $this->conditions),
             $this->dependsOn, $this->enough, $this->methods, $this->uses, $this->askedBy, $this->members,
-            $this->byModule?->id()->toRfc4122(), $this->byModule === null ? '' : $this->byModule->device->name().': '.$this->byModule->statement,
+            $this->byModule?->id()->toRfc4122(),
+            $this->byModule === null ? '' : $this->byModule->device->name().': '.$this->byModule->statement,
             $this->source, $this->place,
         );
     }

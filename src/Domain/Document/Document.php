@@ -108,8 +108,10 @@ class Document extends Record
     {
         return new DocumentView(
             $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->part?->id()->toRfc4122(),
-            $this->part?->name() ?? '', $this->article?->id()->toRfc4122(), $this->name, $this->role, $this->author, $this->day, $this->note,
-            $this->ratings, $this->type, $this->bytes, $this->sha256, $this->preview, $this->seen, $this->createdBy(), Instant::write($this->createdAt()),
+            $this->part?->name() ?? '', $this->article?->id()->toRfc4122(), $this->name, $this->role, $this->author, $this->day,
+            $this->note,
+            $this->ratings, $this->type, $this->bytes, $this->sha256, $this->preview, $this->seen, $this->createdBy(),
+            Instant::write($this->createdAt()),
         );
     }
 

@@ -76,7 +76,8 @@ class Assumption extends Record
     public function view(): AssumptionView
     {
         return new AssumptionView(
-            $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->text, $this->hangs, $this->check, $this->by,
+            $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->text, $this->hangs, $this->check,
+            $this->by,
             $this->findings, Instant::write($this->createdAt()),
         );
     }

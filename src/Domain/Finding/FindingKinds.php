@@ -27,7 +27,8 @@ final class FindingKinds implements Registration
             ),
             new Kind(
                 'photo', 'photos', Photo::class, PhotoInput::class, PhotoView::class,
-                ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure', 'reading' => 'reading'], put: false, carriesFile: true, numerous: true,
+                ['revision' => 'revision', 'run' => 'run', 'failure' => 'failure', 'reading' => 'reading'], put: false,
+                carriesFile: true, numerous: true,
             ),
         ];
     }

@@ -89,9 +89,12 @@ class Photo extends Record
     public function view(): PhotoView
     {
         return new PhotoView(
-            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(), $this->failure?->id()->toRfc4122(),
-            $this->caption, $this->kind, $this->type, $this->state, $this->problem, $this->takenAt, $this->seconds, FileWords::plays($this->seconds),
-            $this->width, $this->height, $this->bytes, $this->lies === '' ? $this->sha256 : $this->source, $this->createdBy(), Instant::write($this->createdAt()),
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->run?->id()->toRfc4122(),
+            $this->failure?->id()->toRfc4122(),
+            $this->caption, $this->kind, $this->type, $this->state, $this->problem, $this->takenAt, $this->seconds,
+            FileWords::plays($this->seconds),
+            $this->width, $this->height, $this->bytes, $this->lies === '' ? $this->sha256 : $this->source, $this->createdBy(),
+            Instant::write($this->createdAt()),
             $this->name, $this->lies, $this->marks, $this->reading?->id()->toRfc4122(),
         );
     }

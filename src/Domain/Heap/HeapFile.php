@@ -68,7 +68,8 @@ class HeapFile extends Record
         if (!$this->isWritten() && trim($input->lies) !== '') {
             $this->lies = trim($input->lies);
             $this->is(new StoredFile(
-                '', 0, 0, $input->bytes, FileKind::ofType($input->type) ?? FileKind::Clip, $input->type, null, $input->seconds, $input->sha256,
+                '', 0, 0, $input->bytes, FileKind::ofType($input->type) ?? FileKind::Clip, $input->type, null, $input->seconds,
+                $input->sha256,
             ));
         }
     }
@@ -77,7 +78,8 @@ class HeapFile extends Record
     {
         return new HeapFileView(
             $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->name, $this->camera, $this->zone,
-            $this->modified === null ? null : Instant::write($this->modified), $this->lies, $this->kind, $this->type, $this->state, $this->problem,
+            $this->modified === null ? null : Instant::write($this->modified), $this->lies, $this->kind, $this->type,
+            $this->state, $this->problem,
             $this->takenAt, $this->seconds, FileWords::plays($this->seconds), $this->bytes, FileWords::size($this->bytes), $this->width,
             $this->height, $this->source, $this->marks, $this->aside, $this->photo?->toRfc4122(), $this->createdBy(),
         );
@@ -123,7 +125,8 @@ class HeapFile extends Record
     public function stored(): StoredFile
     {
         return new StoredFile(
-            $this->sha256, $this->width, $this->height, $this->bytes, $this->kind, $this->type, $this->takenAt, $this->seconds, $this->source,
+            $this->sha256, $this->width, $this->height, $this->bytes, $this->kind, $this->type, $this->takenAt, $this->seconds,
+            $this->source,
         );
     }
 

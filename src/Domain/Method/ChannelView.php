@@ -39,7 +39,8 @@ final readonly class ChannelView
     {
         return new self(
             $c->key, $device->metricName($c->metric), $c->metric, $c->unit, $c->instrument,
-            $c->resolution, $c->low, $c->high, $c->whenStopped, $c->formula, $c->measures, $c->lasts, $c->difference, $c->tared, $c->calibration,
+            $c->resolution, $c->low, $c->high, $c->whenStopped, $c->formula, $c->measures, $c->lasts, $c->difference, $c->tared,
+            $c->calibration,
         );
     }
 }

@@ -44,7 +44,8 @@ final readonly class FactorInput
     {
         return new Factor(
             trim($this->name), $this->role, $this->kind, trim($this->unit), $this->step,
-            array_values(array_filter(array_map(trim(...), $this->levels), static fn (string $l): bool => $l !== '')), $this->harder, $this->climbs,
+            array_values(array_filter(array_map(trim(...), $this->levels), static fn (string $l): bool => $l !== '')),
+            $this->harder, $this->climbs,
         );
     }
 }

@@ -20,7 +20,9 @@ final readonly class HeldBeforeView
     public static function of(HeldBefore $b): self
     {
         return new self(
-            $b->method, array_map(static fn (string $name, string $text): string => $name.': '.$text, array_keys($b->levels), $b->levels), $b->why,
+            $b->method,
+            array_map(static fn (string $name, string $text): string => $name.': '.$text, array_keys($b->levels), $b->levels),
+            $b->why,
         );
     }
 }

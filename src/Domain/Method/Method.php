@@ -203,7 +203,9 @@ class Method extends Record
     {
         $this->tools = $input->tools;
         $this->reference = trim($input->reference);
-        [$this->setUpMinutes, $this->resetMinutes, $this->changeMinutes] = [$input->setUpMinutes, $input->resetMinutes, $input->changeMinutes];
+        [$this->setUpMinutes, $this->resetMinutes, $this->changeMinutes] = [
+            $input->setUpMinutes, $input->resetMinutes, $input->changeMinutes,
+        ];
         $this->use = $records->namedOrNull(UseCase::class, $input->use, 'use');
         if ($this->use !== null && $this->use->device() !== $this->device) {
             throw Invalid::at('use', 'That is a use of another device.');
@@ -219,7 +221,8 @@ class Method extends Record
     public function state(): MethodState
     {
         return new MethodState(
-            $this->rig, $this->heldWhen, $this->endPoint, $this->channels, $this->constants, $this->questions, $this->factors, $this->conditions,
+            $this->rig, $this->heldWhen, $this->endPoint, $this->channels, $this->constants, $this->questions, $this->factors,
+            $this->conditions,
             $this->settings,
         );
     }
@@ -246,7 +249,9 @@ class Method extends Record
                 throw Invalid::at(sprintf('questions[%d].key', $i), 'Two questions cannot have the same short name.');
             }
             if (in_array($question->metric, $metrics, true)) {
-                throw Invalid::at(sprintf('questions[%d].metric', $i), 'One question a metric: a run that held in one would have failed in it.');
+                throw Invalid::at(
+                    sprintf('questions[%d].metric', $i), 'One question a metric: a run that held in one would have failed in it.',
+                );
             }
             [$keys[], $metrics[], $out[]] = [$question->key, $question->metric, $question];
         }
@@ -271,7 +276,8 @@ class Method extends Record
     public function learns(array $channels, array $factors, Records $records): void
     {
         $this->channels = [...$this->channels, ...array_map(
-            fn (Channel $c): Channel => $c->measuring(Metric::named($c->metric, $c->unit, $this->device, $records)->id()->toRfc4122()), $channels,
+            fn (Channel $c): Channel => $c->measuring(Metric::named($c->metric, $c->unit, $this->device, $records)->id()->toRfc4122()),
+            $channels,
         )];
         $this->factors = [...$this->factors, ...$factors];
         foreach (['channels' => $this->channels, 'factors' => $this->factors] as $field => $list) {

@@ -50,7 +50,8 @@ final readonly class SettingRuleInput
     public function rule(): SettingRule
     {
         return new SettingRule(
-            trim($this->name), trim($this->unit), $this->intended, $this->tolerance, trim($this->lock), $this->low, $this->high, $this->step,
+            trim($this->name), trim($this->unit), $this->intended, $this->tolerance, trim($this->lock), $this->low, $this->high,
+            $this->step,
             $this->scale, trim($this->more), trim($this->way), trim($this->readOff), trim($this->tool),
         );
     }

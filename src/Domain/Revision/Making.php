@@ -107,7 +107,8 @@ class Making extends Record
     {
         return new MakingView(
             $this->id()->toRfc4122(), $this->version(), $this->article->id()->toRfc4122(), $this->name, $this->who, $this->minutes,
-            $this->minutes === null ? '' : WorkshopWords::time($this->minutes), $this->wrong, $this->scrap, $this->noticed, $this->createdBy(), Instant::write($this->createdAt()),
+            $this->minutes === null ? '' : WorkshopWords::time($this->minutes), $this->wrong, $this->scrap, $this->noticed,
+            $this->createdBy(), Instant::write($this->createdAt()),
         );
     }
 }

@@ -201,7 +201,8 @@ class Parameter extends Record
     public function asFact(): Fact
     {
         return new Fact(
-            $this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si, $this->words, $this->u, $this->formula !== '',
+            $this->name, $this->measure->value, $this->measure->unit, $this->measure->resolution, $this->measure->si,
+            $this->words, $this->u, $this->formula !== '',
         );
     }
 
@@ -222,6 +223,8 @@ class Parameter extends Record
         // What it is worked out from may stand below it in the file: it comes in as it was, and follows from then on.
         $row = ['formula' => '', 'follows' => Row::text($row['formula'] ?? '')] + $row;
 
-        return is_string($row['words'] ?? null) && $row['words'] !== '' ? ['text' => $row['words']] + $row : Measure::asTyped($row, 'measure');
+        return is_string($row['words'] ?? null) && $row['words'] !== '' ? ['text' => $row['words']] + $row : Measure::asTyped(
+            $row, 'measure',
+        );
     }
 }

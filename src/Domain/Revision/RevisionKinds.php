@@ -23,7 +23,10 @@ final class RevisionKinds implements Registration
             new Kind('spending', 'spendings', Spending::class, SpendingInput::class, SpendingView::class, $of),
             new Kind('making', 'makings', Making::class, MakingInput::class, MakingView::class, ['article' => 'article']),
             new Kind('happening', 'happenings', Happening::class, HappeningInput::class, HappeningView::class, ['article' => 'article']),
-            new Kind('article', 'articles', Article::class, ArticleInput::class, ArticleView::class, $of + ['earlier' => 'revision'], withdrawable: false),
+            new Kind(
+                'article', 'articles', Article::class, ArticleInput::class, ArticleView::class, $of + ['earlier' => 'revision'],
+                withdrawable: false,
+            ),
         ];
     }
 }

@@ -33,7 +33,8 @@ final readonly class LayoutView
     public static function of(Layout $l): self
     {
         return new self(
-            $l->kind, array_map(static fn (string $name, array $of): LevelsInput => new LevelsInput($name, $of), array_keys($l->levels), $l->levels),
+            $l->kind,
+            array_map(static fn (string $name, array $of): LevelsInput => new LevelsInput($name, $of), array_keys($l->levels), $l->levels),
             $l->arms, $l->repeats, $l->order, $l->seed, array_map(static fn (LeftOut $c): LeftOutInput => new LeftOutInput(
                 array_map(static fn (string $name, string $text): Found => new Found($name, $text), array_keys($c->levels), $c->levels),
                 $c->reason, $c->arm,

@@ -62,7 +62,9 @@ class Outing extends Record
                 throw Invalid::at(sprintf('trials[%d]', $i), 'That trial is of another workspace.');
             }
         }
-        [$this->place, $this->day, $this->hours, $this->weather] = [trim($input->place), trim($input->day), $input->hours, trim($input->weather)];
+        [$this->place, $this->day, $this->hours, $this->weather] = [
+            trim($input->place), trim($input->day), $input->hours, trim($input->weather),
+        ];
         [$this->people, $this->permits, $this->missed] = [$input->people, $input->permits, $input->missed];
         $this->trials = array_values(array_unique($input->trials));
     }

@@ -94,7 +94,9 @@ class Panel extends Record
             throw Invalid::at('right', 'Say which article is the right answer, so that one sees whether the blind held.');
         }
         [$this->serials, $this->raters, $this->seed, $this->orders] = [$serials, $raters, $input->seed, null];
-        [$this->scales, $this->prefers, $this->guess, $this->right] = [$input->scales, $input->prefers, trim($input->guess), trim($input->right)];
+        [$this->scales, $this->prefers, $this->guess, $this->right] = [
+            $input->scales, $input->prefers, trim($input->guess), trim($input->right),
+        ];
         try {
             $this->orders();
         } catch (InvalidInput $e) {
@@ -202,7 +204,10 @@ class Panel extends Record
         $same = $serials === $this->serials && $input->seed === $this->seed && $input->scales == $this->scales && $input->prefers === $this->prefers
             && array_slice($raters, 0, count($this->raters)) === $this->raters;
         if (!$same) {
-            throw Invalid::at('serials', 'It is being rated: only raters may still be added, at the end. Begin another panel for anything else.');
+            throw Invalid::at(
+                'serials',
+                'It is being rated: only raters may still be added, at the end. Begin another panel for anything else.',
+            );
         }
     }
 
@@ -212,7 +217,9 @@ class Panel extends Record
      */
     private static function mustBeThere(array $serials, array $articles): void
     {
-        $here = array_map(static fn (Article $a): string => $a->serial(), array_filter($articles, static fn (Article $a): bool => $a->isHere()));
+        $here = array_map(
+            static fn (Article $a): string => $a->serial(), array_filter($articles, static fn (Article $a): bool => $a->isHere()),
+        );
         foreach ($serials as $i => $serial) {
             if (!in_array($serial, $here, true)) {
                 throw Invalid::at(sprintf('serials[%d]', $i), sprintf('“%s” is no article of this build that is here.', $serial));

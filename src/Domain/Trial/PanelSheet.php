@@ -65,7 +65,9 @@ class PanelSheet extends Record
         }
         $served = $this->panel->servedTo($input->rater);
         if (!in_array($input->code, $served, true)) {
-            throw Invalid::at('code', $served === [] ? 'Nobody of that name rates in this panel.' : 'No such code is served in this panel.');
+            throw Invalid::at(
+                'code', $served === [] ? 'Nobody of that name rates in this panel.' : 'No such code is served in this panel.',
+            );
         }
         if ($input->guess !== '' && !in_array($input->guess, $served, true)) {
             throw Invalid::at('guess', 'No such code is served in this panel.');

@@ -205,7 +205,8 @@ class Reading extends Record
     {
         return new ReadingView(
             $this->id()->toRfc4122(), $this->version(), $this->run->id()->toRfc4122(), $this->channel, $this->metric->name(),
-            $this->typed->view()->said($this->typedSaid), $this->current->view()->said($this->said), $this->said, $this->typedSaid, $this->bound, $this->u,
+            $this->typed->view()->said($this->typedSaid), $this->current->view()->said($this->said), $this->said,
+            $this->typedSaid, $this->bound, $this->u,
             $this->undecided, $this->choices(), $this->amendments, $this->confirmed, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }

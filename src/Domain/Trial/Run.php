@@ -202,7 +202,9 @@ class Run extends Record
         $settings = self::fitting($input->settings, $this->configuration()->settings, 'settings');
         $levels = self::fittingLevels($input->levels, $this->configuration()->factors);
         if (trim($input->firmware) !== $this->firmware) {
-            throw Invalid::at('firmware', 'A run belongs to the firmware that it was started with. Void it with a reason and start another.');
+            throw Invalid::at(
+                'firmware', 'A run belongs to the firmware that it was started with. Void it with a reason and start another.',
+            );
         }
         if ($this->outcome !== null && $this->outcome !== $input->outcome) {
             throw Invalid::at('outcome', 'An outcome is not overwritten. Amend it with a reason.');
@@ -226,7 +228,9 @@ class Run extends Record
         $this->answers = Answering::sound($input, $this->configuration());
         $this->ended = $input->ended;
         if ($this->isEmpty() && $this->isWritten() && $input->purpose !== Purpose::Empty) {
-            throw Invalid::at('purpose', 'What the rig read by itself is taken off other runs. Void this run with a reason and start another.');
+            throw Invalid::at(
+                'purpose', 'What the rig read by itself is taken off other runs. Void this run with a reason and start another.',
+            );
         }
         $this->purpose = $input->purpose;
         $this->lookedFor = $input->lookedFor;
@@ -248,7 +252,8 @@ class Run extends Record
             $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->article?->id()->toRfc4122(), $this->number,
             $this->operator, Instant::write($this->startedAt), $this->conditions, $this->settings, $this->levels, $this->note,
             $this->outcome, $this->outcomeReason, $this->ended, $this->answers, $this->purpose, $this->firmware, $this->lookedFor,
-            $this->others, $this->person, $this->goes, $this->differs, $this->setAside, $this->takenIn, $this->amendments, $this->configuration()->filled, $this->createdBy(),
+            $this->others, $this->person, $this->goes, $this->differs, $this->setAside, $this->takenIn, $this->amendments,
+            $this->configuration()->filled, $this->createdBy(),
             $this->ahead, $this->stands, $this->forecast, $this->clockAt === null ? null : Instant::write($this->clockAt), $this->lasted,
             $this->foundAt === null ? null : Instant::write($this->foundAt),
         );
@@ -311,7 +316,9 @@ class Run extends Record
                 throw Invalid::at(sprintf('forecast[%d].text', $i), $e->getMessage());
             }
             if ($typed->unit !== null && !Units::fit($typed->unit->symbol, $unit)) {
-                throw Invalid::at(sprintf('forecast[%d].text', $i), sprintf('This is read in %s: %s does not fit.', $unit, $typed->unit->symbol));
+                throw Invalid::at(sprintf('forecast[%d].text', $i), sprintf(
+                    'This is read in %s: %s does not fit.', $unit, $typed->unit->symbol,
+                ));
             }
         }
 

@@ -116,7 +116,11 @@ final readonly class Said
             throw Invalid::at('text', 'What still moves is a bound already: type the number alone.');
         }
 
-        return new self($said->quantity, sprintf('still %s at %s', $way, $said->words !== '' ? $said->words : Measure::of($said->quantity)->view()->text), $way === 'rising' ? 'atLeast' : 'atMost', $said->u);
+        return new self(
+            $said->quantity,
+            sprintf('still %s at %s', $way, $said->words !== '' ? $said->words : Measure::of($said->quantity)->view()->text),
+            $way === 'rising' ? 'atLeast' : 'atMost', $said->u,
+        );
     }
 
     /** Was it read while it still moved? */

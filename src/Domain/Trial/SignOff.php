@@ -45,6 +45,8 @@ final readonly class SignOff
     /** @param array<array-key, mixed> $row */
     public static function fromRow(array $row): self
     {
-        return new self(Row::text($row['by'] ?? ''), Row::text($row['note'] ?? ''), Row::text($row['at'] ?? ''), Row::text($row['as'] ?? ''));
+        return new self(
+            Row::text($row['by'] ?? ''), Row::text($row['note'] ?? ''), Row::text($row['at'] ?? ''), Row::text($row['as'] ?? ''),
+        );
     }
 }

@@ -129,7 +129,10 @@ class Trial extends Record
         }
         foreach ($this->isWritten() ? $records->all(Run::class, ['trial' => $this]) : [] as $run) {
             if ($run->outcome() !== null) {
-                throw Invalid::at('favourites', 'There are results by now. Who favoured what is said before the first one, and stays as it was.');
+                throw Invalid::at(
+                    'favourites',
+                    'There are results by now. Who favoured what is said before the first one, and stays as it was.',
+                );
             }
         }
         $this->favourites = $favourites;
@@ -294,7 +297,8 @@ class Trial extends Record
             // What was changed later nobody has agreed to.
             if ($signed->at !== '' && $changed > new \DateTimeImmutable($signed->at)) {
                 throw Invalid::at('signOffs', sprintf(
-                    'The method or the build was changed since %s agreed to it. Let it be agreed to again before the next run.', $signed->by,
+                    'The method or the build was changed since %s agreed to it. Let it be agreed to again before the next run.',
+                    $signed->by,
                 ));
             }
         }

@@ -27,7 +27,10 @@ final class TrialKinds implements Registration
             new Kind('course', 'courses', Course::class, CourseInput::class, CourseView::class, ['run' => 'run']),
             new Kind('outing', 'outings', Outing::class, OutingInput::class, OutingView::class, [], ofWorkspace: true),
             new Kind('panel', 'panels', Panel::class, PanelInput::class, PanelView::class, ['trial' => 'trial'], withdrawable: false),
-            new Kind('sheet', 'sheets', PanelSheet::class, PanelSheetInput::class, PanelSheetView::class, ['panel' => 'panel'], withdrawable: false),
+            new Kind(
+                'sheet', 'sheets', PanelSheet::class, PanelSheetInput::class, PanelSheetView::class, ['panel' => 'panel'],
+                withdrawable: false,
+            ),
         ];
     }
 }

@@ -29,7 +29,8 @@ final class KeptAnswersType extends ValueType
             $value = Row::numberOrNull($row['value'] ?? null);
             if ($value !== null && is_finite($value) && Units::knows(Row::text($row['unit'] ?? ''))) {
                 $out[] = new KeptAnswer(
-                    $value, Row::text($row['unit'] ?? ''), Row::numberOrNull($row['u'] ?? null), mb_substr(Row::text($row['text'] ?? ''), 0, 120),
+                    $value, Row::text($row['unit'] ?? ''), Row::numberOrNull($row['u'] ?? null),
+                    mb_substr(Row::text($row['text'] ?? ''), 0, 120),
                     Row::text($row['at'] ?? ''),
                 );
             }

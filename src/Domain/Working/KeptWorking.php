@@ -97,7 +97,8 @@ class KeptWorking extends Record
     public function view(): WorkingView
     {
         return new WorkingView(
-            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->title, $this->sum, $this->inputs, $this->output,
+            $this->id()->toRfc4122(), $this->version(), $this->revision->id()->toRfc4122(), $this->title, $this->sum,
+            $this->inputs, $this->output,
             $this->unit, $this->run?->id()->toRfc4122(), $this->channel, $this->note, $this->answers, $this->createdBy(), $this->own,
         );
     }

@@ -47,7 +47,10 @@ final readonly class OwnFormula
         try {
             $own = OwnSum::of(
                 trim($this->name), trim($this->formula), trim($this->unit),
-                array_map(static fn (SumVariable $v): array => ['name' => $v->name, 'words' => trim($v->words), 'unit' => trim($v->unit)], $this->variables),
+                array_map(
+                    static fn (SumVariable $v): array => ['name' => $v->name, 'words' => trim($v->words), 'unit' => trim($v->unit)],
+                    $this->variables,
+                ),
                 trim($this->note),
             );
         } catch (CoreException $e) {

@@ -14,7 +14,8 @@ final class WorkEntriesType extends ValueType
     protected function read(array $stored): mixed
     {
         return array_map(static fn (array $row): WorkEntry => new WorkEntry(
-            Row::text($row['name'] ?? ''), Row::text($row['text'] ?? ''), self::id($row['parameter'] ?? null), self::id($row['part'] ?? null),
+            Row::text($row['name'] ?? ''), Row::text($row['text'] ?? ''), self::id($row['parameter'] ?? null),
+            self::id($row['part'] ?? null),
             self::id($row['reading'] ?? null), self::id($row['requirement'] ?? null),
         ), Row::rows($stored));
     }

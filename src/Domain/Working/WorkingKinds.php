@@ -15,7 +15,8 @@ final class WorkingKinds implements Registration
             new Kind('sum', 'sums', WorkshopSum::class, WorkshopSumInput::class, WorkshopSumView::class, [], ofWorkspace: true),
             new Kind(
                 'working', 'workings', KeptWorking::class, WorkingInput::class, WorkingView::class, [
-                    'revision' => 'revision', 'run' => 'run', 'inputs.parameter' => 'parameter', 'inputs.part' => 'part', 'inputs.reading' => 'reading',
+                    'revision' => 'revision', 'run' => 'run', 'inputs.parameter' => 'parameter', 'inputs.part' => 'part',
+                    'inputs.reading' => 'reading',
                     'inputs.requirement' => 'requirement',
                 ],
             ),

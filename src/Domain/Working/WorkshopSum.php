@@ -47,7 +47,8 @@ class WorkshopSum extends Record implements Named
     public function view(): WorkshopSumView
     {
         return new WorkshopSumView(
-            $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->name, $this->own->formula, $this->own->variables,
+            $this->id()->toRfc4122(), $this->version(), $this->workspace()->id()->toRfc4122(), $this->name, $this->own->formula,
+            $this->own->variables,
             $this->own->unit, $this->own->note,
         );
     }

@@ -62,7 +62,8 @@ final readonly class HeapController
         $known = $facts->known($workspace->id()->toRfc4122(), $input->sha256);
 
         return Answer::of(new KnownFiles(array_map(
-            static fn (string $sha256, string $where): KnownFile => new KnownFile($sha256, $where), array_map(strval(...), array_keys($known)), array_values($known),
+            static fn (string $sha256, string $where): KnownFile => new KnownFile($sha256, $where),
+            array_map(strval(...), array_keys($known)), array_values($known),
         )));
     }
 

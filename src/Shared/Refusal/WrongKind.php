@@ -15,7 +15,8 @@ final class WrongKind extends Refusal
     public static function program(string $name): self
     {
         return new self(sprintf(
-            '“%s” is a program or a page that would run where it is opened. Send it as a source if it belongs to the build, or packed.', $name,
+            '“%s” is a program or a page that would run where it is opened. Send it as a source if it belongs to the build, or packed.',
+            $name,
         ));
     }
 

@@ -66,7 +66,10 @@ final readonly class Beliefs
         $standing = Belief::of(array_map(static fn (AssumptionFinding $f): Weight => $f->says, $counting));
 
         return new AssumptionRow($view, $standing, BriefWords::belief($standing), array_map(
-            static fn (AssumptionFinding $f): Because => self::because($f, $runs[$f->run ?? ''] ?? null, $failures[$f->failure ?? ''] ?? null), $counting,
+            static fn (AssumptionFinding $f): Because => self::because(
+                $f, $runs[$f->run ?? ''] ?? null, $failures[$f->failure ?? ''] ?? null,
+            ),
+            $counting,
         ));
     }
 

@@ -75,13 +75,15 @@ final readonly class Briefs
             array_map(static fn (MetricView $m): string => $m->name, $metrics), $this->places($device), $this->sizes($device),
             array_map(static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $device])),
             $this->uses->of($device, $build, $book), $build->letter ?? '', $steps[0], $steps[1], $assumptions,
-            BriefWords::beliefs(array_map(static fn (AssumptionRow $r): Belief => $r->standing, $assumptions)), $this->persons($device), $failures,
+            BriefWords::beliefs(array_map(static fn (AssumptionRow $r): Belief => $r->standing, $assumptions)),
+            $this->persons($device), $failures,
             array_map(static fn (array $run): Pick => new Pick(
                 $run['id'], BriefWords::run($run['trial'], $run['number'], $run['letter']),
             ), $this->facts->recentRuns($book->device->id)),
             array_map(static fn (array $m): Pick => new Pick($m['id'], $m['name']), $this->workshop->moduleRequirements($book->device->id)),
             array_map(
-                static fn (array $c): string => BriefWords::carrier($c['name'], $c['letters']), $this->workshop->carriers($book->device->id),
+                static fn (array $c): string => BriefWords::carrier($c['name'], $c['letters']),
+                $this->workshop->carriers($book->device->id),
             ), BriefWords::origin(
                 $view->beganWith->name ?? '', $view->beganWith->author ?? '', $view->beganWith->terms ?? '',
                 $view->beganWith->alterations ?? '',

@@ -31,6 +31,8 @@ final readonly class Steps
     {
         $steps = $this->on($build, $book);
 
-        return array_filter($steps, static fn (StepTried $s): bool => $s->isNever()) === [] ? '' : BriefWords::steps($steps, $build->letter);
+        return array_filter($steps, static fn (StepTried $s): bool => $s->isNever()) === [] ? '' : BriefWords::steps(
+            $steps, $build->letter,
+        );
     }
 }

@@ -25,7 +25,8 @@ final class ArmRows
             $lost = count(array_filter($own, static fn (ArticleRow $a): bool => $a->lost > 0));
 
             return new ArmRow(
-                $arm, implode(', ', array_map(static fn (ArmValue $v): string => $v->name.' '.$v->text, $arm->values)), count($own), $tried, $lost,
+                $arm, implode(', ', array_map(static fn (ArmValue $v): string => $v->name.' '.$v->text, $arm->values)),
+                count($own), $tried, $lost,
                 $revision->chosenArm === $arm->name,
                 BuildWords::arm($arm->planned, count($own), $tried, $lost, $arm->eliminated),
             );

@@ -70,9 +70,12 @@ final readonly class BuildSheets
                 self::armsSaid($arms, $revision->chosenArm()),
             ),
             $revision->view(), $parent?->view(), $changes,
-            $parameterRows, $partRows, $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost), $book->device->currency,
+            $parameterRows, $partRows, $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost),
+            $book->device->currency,
             $articles, $book->metricNames(), $arms, [...$this->notes($build, $book), ...Standing::changed($parameterRows, $partRows)],
-            FailureChoices::of($book, [$build->id, ...array_map(static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build))]),
+            FailureChoices::of($book, [$build->id, ...array_map(
+                static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build),
+            )]),
             self::alterable($build), array_map(
                 static fn (Method $m): string => $m->name(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ), $this->failures->known($book->device->id)['modes'], $this->steps->never($build, $book),
@@ -134,7 +137,10 @@ final readonly class BuildSheets
                 'runs' => $runs, 'failures' => $failures, 'lost' => $lost,
             ] = $past[$article->id()->toRfc4122()] ?? ['runs' => 0, 'failures' => 0, 'lost' => 0];
 
-            return new ArticleRow($article->view(), $article->revision()->letter(), $runs, $failures, $lost, BuildWords::past($runs, $failures, $lost));
+            return new ArticleRow(
+                $article->view(), $article->revision()->letter(), $runs, $failures, $lost,
+                BuildWords::past($runs, $failures, $lost),
+            );
         }, $articles);
     }
 }

@@ -24,7 +24,9 @@ final readonly class Standing
     /** @return list<Part> that are there for now only */
     public function forNow(Revision $revision): array
     {
-        return array_values(array_filter($this->records->all(Part::class, ['revision' => $revision]), static fn (Part $p): bool => !$p->stays()));
+        return array_values(array_filter(
+            $this->records->all(Part::class, ['revision' => $revision]), static fn (Part $p): bool => !$p->stays(),
+        ));
     }
 
     /** What whoever reads a result of this build should know; empty: nothing. */

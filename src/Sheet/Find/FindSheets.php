@@ -59,7 +59,10 @@ final readonly class FindSheets
             array_map(static fn (Observation $o): ObservationView => $o->view(), $seen), $nextSeen, $allSeen,
             array_map(static fn (Mode $m): ModeRow => self::mode($m, $lineage), array_slice($modes, 0, Page::SIZE)), count($modes),
             array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
-            array_map(static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()])),
+            array_map(
+                static fn (Method $m): MethodView => $m->view(),
+                $this->records->all(Method::class, ['device' => $revision->device()]),
+            ),
         );
     }
 

@@ -63,14 +63,18 @@ final readonly class MethodSheets
                 Fitting::ofMethod($method, $instruments)[0] ?? Rehearsed::by($method),
             ])),
             $method->view(), array_sum($runs), self::sections($method, $instruments), MethodSheetWords::takes($method->minutes()),
-            MethodWords::mind($method->safety()->hazards, $method->safety()->cautions, $method->safety()->abort, $method->safety()->needsSignOff),
+            MethodWords::mind(
+                $method->safety()->hazards, $method->safety()->cautions, $method->safety()->abort,
+                $method->safety()->needsSignOff,
+            ),
             Rehearsed::by($method), $this->editions($method, $runs), $metrics,
             array_map(static fn (Instrument $i): string => $i->name(), $instruments),
             array_values(array_map(static fn (Method $m): string => $m->name(), $others)),
             array_map(static fn (string $step, string $name): Pick => new Pick($step, $name), array_keys($steps), $steps),
             array_map(static fn (UseCase $u): Pick => new Pick($u->id()->toRfc4122(), $u->name()), $uses),
             array_map(static fn (string $what): Pick => new Pick($what, CheckWords::spoken($what)), array_keys(Known::UNITS)),
-            $this->remarks($method), (array_slice($this->records->all(Revision::class, ['device' => $device]), -1)[0] ?? null)?->id()->toRfc4122(),
+            $this->remarks($method),
+            (array_slice($this->records->all(Revision::class, ['device' => $device]), -1)[0] ?? null)?->id()->toRfc4122(),
         );
     }
 
@@ -78,7 +82,8 @@ final readonly class MethodSheets
     private function remarks(Method $method): array
     {
         $all = array_map(
-            static fn (Observation $o): ObservationView => $o->view(), array_reverse($this->records->all(Observation::class, ['method' => $method])),
+            static fn (Observation $o): ObservationView => $o->view(),
+            array_reverse($this->records->all(Observation::class, ['method' => $method])),
         );
         usort($all, static fn (ObservationView $a, ObservationView $b): int => ($a->explained !== '') <=> ($b->explained !== ''));
 
@@ -120,7 +125,9 @@ final readonly class MethodSheets
     {
         $name = $m->device()->metricName(...);
         $view = $m->view();
-        $said = static fn (callable $say, array $rows): array => array_values(array_map(static fn ($row): MethodLine => new MethodLine($say($row)), $rows));
+        $said = static fn (callable $say, array $rows): array => array_values(array_map(
+            static fn ($row): MethodLine => new MethodLine($say($row)), $rows,
+        ));
 
         return [
             'channels' => array_map(static fn (Channel $c): MethodLine => new MethodLine(
@@ -128,7 +135,10 @@ final readonly class MethodSheets
                 array_values(array_filter([self::calibrated($c), MethodWords::tared($c), Fitting::against($c, $instruments)])),
             ), $m->channels()),
             'constants' => $said(MethodSheetWords::constant(...), $m->constants()),
-            'questions' => array_map(static fn (Question $q): MethodLine => new MethodLine(MethodWords::question($name($q->metric), $q->text)), $m->questions()),
+            'questions' => array_map(
+                static fn (Question $q): MethodLine => new MethodLine(MethodWords::question($name($q->metric), $q->text)),
+                $m->questions(),
+            ),
             'factors' => array_map(static fn (Factor $f): MethodLine => new MethodLine(
                 MethodWords::factor($f), $f->climbs ? [MethodSheetWords::climbs($f->name)] : [],
             ), $m->factors()),

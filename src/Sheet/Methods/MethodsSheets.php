@@ -43,7 +43,9 @@ final readonly class MethodsSheets
         $unfit = count(array_filter($rows, static fn (MethodRow $r): bool => $r->unfit !== []));
 
         return new MethodsSheet(
-            MethodSheetWords::library(count($methods), $unsafe, $unfit, count(array_filter($shelf, static fn (InstrumentRow $r): bool => $r->isDue))),
+            MethodSheetWords::library(count($methods), $unsafe, $unfit, count(array_filter(
+                $shelf, static fn (InstrumentRow $r): bool => $r->isDue,
+            ))),
             $rows, array_map(
                 static fn (array $m): ElsewhereRow => new ElsewhereRow($m['id'], $m['name'], $m['purpose'], $m['device']),
                 $this->facts->elsewhere($workspace->id()->toRfc4122(), $id),

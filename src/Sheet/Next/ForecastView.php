@@ -45,7 +45,8 @@ final readonly class ForecastView
         $limit = $f->wanted?->limit;
 
         return new self(
-            $names[$f->metric] ?? '', $f->unit, $now?->mean, $at($f->addLow), $at($f->addLikely), $at($f->addHigh), $now->decimals ?? 0, $limit,
+            $names[$f->metric] ?? '', $f->unit, $now?->mean, $at($f->addLow), $at($f->addLikely), $at($f->addHigh),
+            $now->decimals ?? 0, $limit,
             $text($now?->mean), $text($at(min($f->addLow, $f->addHigh))), $text($at(max($f->addLow, $f->addHigh))),
             $limit === null ? null : Digits::short($limit), $f->meets, $f->candidates, $f->entangled, DecisionWords::forecast($f, $names),
         );

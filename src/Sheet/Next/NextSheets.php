@@ -72,10 +72,19 @@ final readonly class NextSheets
                 ...DecisionWords::warnings($build->letter, $book->isTried($build), $book->standings($build)->dangers),
                 ...$this->standing->wouldTouch($revision, $open),
             ],
-            array_map(static fn (Part $p): Pick => new Pick($p->id()->toRfc4122(), $p->name(), $p->view()->material), $this->standing->forNow($revision)),
-            array_values(array_filter([$this->steps->never($build, $book), $this->believed($revision->device()), DecisionWords::odd($this->odd->open($build->id))])),
+            array_map(
+                static fn (Part $p): Pick => new Pick($p->id()->toRfc4122(), $p->name(), $p->view()->material),
+                $this->standing->forNow($revision),
+            ),
+            array_values(array_filter([
+                $this->steps->never($build, $book), $this->believed($revision->device()),
+                DecisionWords::odd($this->odd->open($build->id)),
+            ])),
             array_values(array_filter(
-                array_map(static fn (Article $a): ArticleView => $a->view(), $this->records->all(Article::class, ['revision' => $revision])),
+                array_map(
+                    static fn (Article $a): ArticleView => $a->view(),
+                    $this->records->all(Article::class, ['revision' => $revision]),
+                ),
                 static fn (ArticleView $a): bool => $a->gathers,
             )),
         );
@@ -132,7 +141,8 @@ final readonly class NextSheets
                 $metric = $book->metric($seen->expected->metric ?? '');
                 $note = $view->verdictNote ?? '';
                 $out[] = new CameOf(
-                    $seen->change->what, $decision->nextLetter, ChangeWords::expected($seen->expected, $metric), $view->verdict ?? $seen->verdict,
+                    $seen->change->what, $decision->nextLetter, ChangeWords::expected($seen->expected, $metric),
+                    $view->verdict ?? $seen->verdict,
                     $note !== '' ? $note : ChangeWords::sentence($seen, $metric, $view?->verdict !== null),
                 );
             }

@@ -41,7 +41,9 @@ final readonly class OutingPages
 
     public function ofWorkspace(Workspace $workspace): OutingsPage
     {
-        $outings = array_map(static fn (Outing $o): OutingView => $o->view(), $this->records->all(Outing::class, ['workspace' => $workspace]));
+        $outings = array_map(
+            static fn (Outing $o): OutingView => $o->view(), $this->records->all(Outing::class, ['workspace' => $workspace]),
+        );
         usort($outings, static fn (OutingView $a, OutingView $b): int => [$b->day, $b->id] <=> [$a->day, $a->id]);
 
         return new OutingsPage($outings, array_map(
@@ -100,7 +102,9 @@ final readonly class OutingPages
         $layout = $trial->layout();
         if ($layout !== null && $layout->kind->isLaidOut()) {
             try {
-                return array_map(static fn (Slot $s): string => $s->text(), Progress::of($layout, $trial->method()->factors(), $made)->left());
+                return array_map(
+                    static fn (Slot $s): string => $s->text(), Progress::of($layout, $trial->method()->factors(), $made)->left(),
+                );
             } catch (CoreException) {
                 // The method no longer varies what was planned: what is left is the number that was planned.
             }
@@ -137,7 +141,10 @@ final readonly class OutingPages
         foreach ($day->stops as $stop) {
             $trial = $trials[$stop->trial];
             $method = $trial->method();
-            $here = array_filter($this->records->all(Article::class, ['revision' => $trial->revision()]), static fn (Article $a): bool => $a->isHere());
+            $here = array_filter(
+                $this->records->all(Article::class, ['revision' => $trial->revision()]),
+                static fn (Article $a): bool => $a->isHere(),
+            );
             $add('articles', OutingWords::articles(implode(', ', array_map(static fn (Article $a): string => $a->serial(), $here)), $stop));
             foreach (array_filter(array_column($method->channels(), 'instrument')) as $name) {
                 $known = array_values(array_filter($instruments, static fn (Instrument $i): bool => $i->isCalled($name)))[0] ?? null;

@@ -51,7 +51,10 @@ final readonly class PanelPages
         $isOpen = !$panel->isUnblinded();
         $missing = [];
         foreach ($isOpen ? [] : $served as $one) {
-            $codes = array_map(static fn (PanelCode $c): string => $c->code, array_filter($one->codes, static fn (PanelCode $c): bool => !$c->done || $c->late));
+            $codes = array_map(
+                static fn (PanelCode $c): string => $c->code,
+                array_filter($one->codes, static fn (PanelCode $c): bool => !$c->done || $c->late),
+            );
             if ($codes !== []) {
                 $missing[] = PanelWords::missing($one->rater, array_values($codes));
             }
@@ -89,7 +92,9 @@ final readonly class PanelPages
     /** @return list<PanelSheetView> */
     private function sheets(Panel $panel): array
     {
-        return array_map(static fn (PanelSheet $s): PanelSheetView => $s->view(), $this->records->all(PanelSheet::class, ['panel' => $panel]));
+        return array_map(
+            static fn (PanelSheet $s): PanelSheetView => $s->view(), $this->records->all(PanelSheet::class, ['panel' => $panel]),
+        );
     }
 
     /**
@@ -164,7 +169,9 @@ final readonly class PanelPages
             }, $found->items);
             usort($items, static fn (PanelItem $a, PanelItem $b): int => $b->mean <=> $a->mean);
             $metric = $book->metric($channel->metric);
-            $out[] = new PanelScaleResult($metric, $channel->unit, PanelWords::agreement($metric, $found->friedman, $book->device->confidence), $items);
+            $out[] = new PanelScaleResult(
+                $metric, $channel->unit, PanelWords::agreement($metric, $found->friedman, $book->device->confidence), $items,
+            );
         }
 
         return $out;
@@ -221,7 +228,9 @@ final readonly class PanelPages
             $before = is_int($place) && $place > 0 ? $panel->serialOf($codes[$place - 1]) : null;
             $own = $panel->serialOf($sheet->code);
             if ($before !== null && $own !== null && in_array($sheet->prefers, [Preferred::This, Preferred::Before], true)) {
-                $pairs[] = $sheet->prefers === Preferred::This ? ['winner' => $own, 'loser' => $before] : ['winner' => $before, 'loser' => $own];
+                $pairs[] = $sheet->prefers === Preferred::This ? ['winner' => $own, 'loser' => $before] : [
+                    'winner' => $before, 'loser' => $own,
+                ];
             }
         }
         if ($pairs === []) {
@@ -246,7 +255,9 @@ final readonly class PanelPages
     /** @param list<PanelSheetView> $sheets */
     private static function blind(Panel $panel, array $sheets, float $confidence): string
     {
-        $guesses = array_values(array_filter(array_map(static fn (PanelSheetView $s): string => $s->guess, $sheets), static fn (string $g): bool => $g !== ''));
+        $guesses = array_values(array_filter(
+            array_map(static fn (PanelSheetView $s): string => $s->guess, $sheets), static fn (string $g): bool => $g !== '',
+        ));
         $right = array_filter($guesses, static fn (string $code): bool => $panel->serialOf($code) === $panel->right());
         $items = count($panel->view()->serials);
 

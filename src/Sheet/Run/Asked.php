@@ -60,7 +60,10 @@ final readonly class Asked
      */
     public static function of(Configuration $c, array $names, array $words): self
     {
-        return self::with($c->method, $c->methodName, $c->methodVersion, $c->heldWhen, $c->channels, $c->conditions, $c->settings, $c->factors, $c->questions, $names, $words);
+        return self::with(
+            $c->method, $c->methodName, $c->methodVersion, $c->heldWhen, $c->channels, $c->conditions, $c->settings, $c->factors,
+            $c->questions, $names, $words,
+        );
     }
 
     /**

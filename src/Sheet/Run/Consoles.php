@@ -61,7 +61,9 @@ final readonly class Consoles
     {
         $waits = $run->trial()->method()->ready();
         $article = $run->article();
-        $last = $waits === [] || $article === null ? null : $this->rig->lastEnd($article->id()->toRfc4122(), $run->startedAt(), $run->id()->toRfc4122());
+        $last = $waits === [] || $article === null ? null : $this->rig->lastEnd(
+            $article->id()->toRfc4122(), $run->startedAt(), $run->id()->toRfc4122(),
+        );
 
         return array_map(static fn (Wait $w): WaitRow => new WaitRow(
             MethodSheetWords::wait($w),

@@ -54,7 +54,11 @@ final readonly class CourseRow
 
         return new self(
             $view, CourseWords::sentence($view->name, $samples, $view->unit), $drawn->t, $drawn->y,
-            array_map(static fn (CourseMark $typed): CourseResult => self::result($typed->mark(), $samples, $view, $confidence), $view->marks), $fit,
+            array_map(
+                static fn (CourseMark $typed): CourseResult => self::result($typed->mark(), $samples, $view, $confidence),
+                $view->marks,
+            ),
+            $fit,
         );
     }
 

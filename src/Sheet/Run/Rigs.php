@@ -51,7 +51,10 @@ final readonly class Rigs
         return new RigView(
             RigWords::sentence($check), array_map(static fn (RigLine $l): RigRow => RigRow::of($l, $serial), $check->lines),
             RigWords::tare($channels, $book->metrics()),
-            array_values(array_filter(array_map(static fn (Channel $c): string => Fitting::against($c, $instruments), $channels), static fn (string $s): bool => $s !== '')),
+            array_values(array_filter(
+                array_map(static fn (Channel $c): string => Fitting::against($c, $instruments), $channels),
+                static fn (string $s): bool => $s !== '',
+            )),
         );
     }
 

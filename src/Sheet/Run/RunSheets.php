@@ -70,7 +70,9 @@ final readonly class RunSheets
             $read[$reading->channel()] = $reading->view()->current->text;
         }
 
-        $seen = array_map(static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run]));
+        $seen = array_map(
+            static fn (Observation $o): ObservationView => $o->view(), $this->records->all(Observation::class, ['run' => $run]),
+        );
         $surprise = $this->rigs->surprise($fact, $view->forecast, $read, $rig, $book);
 
         return new RunSheet(
@@ -98,7 +100,8 @@ final readonly class RunSheets
             self::offered($run, $missing, $before['found'], $rig), $before['number'], $trial->agreesNext(),
             TallyRow::all($seen, $view->lasted),
             array_map(
-                static fn (Course $c): CourseRow => CourseRow::of($c, $book->confidence()), $this->records->all(Course::class, ['run' => $run]),
+                static fn (Course $c): CourseRow => CourseRow::of($c, $book->confidence()),
+                $this->records->all(Course::class, ['run' => $run]),
             ),
             $this->scores->before($run, $readings),
         );

@@ -71,7 +71,8 @@ final readonly class TallyRow
         }
 
         return new self(
-            $name, CourseWords::tally($name, $tally, $lasted === null), array_map(static fn (ObservationView $o): string => $o->id, $marks), $results,
+            $name, CourseWords::tally($name, $tally, $lasted === null),
+            array_map(static fn (ObservationView $o): string => $o->id, $marks), $results,
             CourseWords::tallyOrigin($name),
         );
     }

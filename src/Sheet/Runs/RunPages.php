@@ -31,7 +31,11 @@ final readonly class RunPages
             "SELECT r.id, r.started_at at FROM run r JOIN trial t ON t.id = r.trial_id JOIN configuration c ON c.hash = r.configuration
              WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL
                AND (c.content @> CAST(? AS jsonb) OR c.content @> CAST(? AS jsonb))",
-            [$ids, json_encode(['questions' => [['metric' => $metric]]], \JSON_THROW_ON_ERROR), json_encode(['channels' => [['metric' => $metric]]], \JSON_THROW_ON_ERROR)], $page,
+            [
+                $ids, json_encode(['questions' => [['metric' => $metric]]], \JSON_THROW_ON_ERROR),
+                json_encode(['channels' => [['metric' => $metric]]], \JSON_THROW_ON_ERROR),
+            ],
+            $page,
         );
         $names = $builds === [] ? [] : $this->facts->metrics($builds[0]->device()->id()->toRfc4122());
         $said = static fn (RunFact $r): bool => $r->reading($metric) !== null || $r->answers($metric) || $r->lost();

@@ -30,7 +30,10 @@ final class Drifts
         $reference = $trial->method()->view()->reference;
 
         return array_values(array_map(
-            static fn (array $of): string => self::said($of[0], count($of) < 2 ? null : $of[count($of) - 1], $units[$of[0]->channel], $reference), $read,
+            static fn (array $of): string => self::said(
+                $of[0], count($of) < 2 ? null : $of[count($of) - 1], $units[$of[0]->channel], $reference,
+            ),
+            $read,
         ));
     }
 

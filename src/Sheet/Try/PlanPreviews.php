@@ -56,7 +56,8 @@ final readonly class PlanPreviews
             PlanWords::takes($slots, $method->minutes()->lasting($layout->minutes), count($layout->leftOut)), count($slots),
             $this->finds($method, $layout, count($slots)),
             array_values(array_filter([
-                ...PlanWords::costs($layout, $method->wears(), $changes), PlanWords::together($this->alone($build, $layout)), self::entangled($build, $layout),
+                ...PlanWords::costs($layout, $method->wears(), $changes), PlanWords::together($this->alone($build, $layout)),
+                self::entangled($build, $layout),
                 $usesUp === [] ? '' : PlanWords::usesUp(implode(', ', $usesUp)),
             ])),
             array_map(static fn (array $cell): PlannedCell => new PlannedCell(

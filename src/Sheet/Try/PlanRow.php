@@ -67,7 +67,9 @@ final readonly class PlanRow
     public static function searching(SettingSearch $search, array $articles, array $used): self
     {
         $slots = array_map(
-            static fn (SettingTried $t): SlotRow => SlotRow::trying($t->number, PlanWords::stands($t), $t->run, $t->result === null ? null : RunOutcome::Held),
+            static fn (SettingTried $t): SlotRow => SlotRow::trying(
+                $t->number, PlanWords::stands($t), $t->run, $t->result === null ? null : RunOutcome::Held,
+            ),
             $search->tried,
         );
         $value = $search->next?->reason === NextReason::Good ? null : $search->next?->value;
@@ -76,7 +78,8 @@ final readonly class PlanRow
         $numbers = array_map(static fn (SettingTried $t): int => $t->number, $search->tried);
 
         return new self(
-            PlanWords::search($search), $slots, [], $value === null ? null : SlotRow::trying(max([0, ...$numbers]) + 1, $search->rule->name.' '.$text, null, null),
+            PlanWords::search($search), $slots, [],
+            $value === null ? null : SlotRow::trying(max([0, ...$numbers]) + 1, $search->rule->name.' '.$text, null, null),
             $article?->id()->toRfc4122(), $article?->serial() ?? '', $value === null ? null : new Found($search->rule->name, $text),
             $search->isUsedUp() ? PlanWords::widen($search->rule) : '',
         );

@@ -27,7 +27,9 @@ final class ReadyNow
     public static function of(array $trials, Book $book, array $open): array
     {
         // Whether it is shown by now would have to be worked out first; Weigh says that.
-        $musts = array_map(static fn (Wanted $w): string => $w->metric, array_filter($book->wanted(), static fn (Wanted $w): bool => $w->must));
+        $musts = array_map(
+            static fn (Wanted $w): string => $w->metric, array_filter($book->wanted(), static fn (Wanted $w): bool => $w->must),
+        );
         $ready = [];
         foreach ($trials as [$trial, $row]) {
             // Making is logged as it happens, and nobody tries it.
@@ -42,7 +44,10 @@ final class ReadyNow
                 continue;
             }
             $measured = [...array_column($trial->method()->channels(), 'metric'), ...array_column($trial->method()->questions(), 'metric')];
-            $ready[] = new Ready($row->trial->id, $trial->name(), $row->plan->next->text ?? '', $left, array_intersect($musts, $measured) !== [], $open[$row->trial->method] ?? []);
+            $ready[] = new Ready(
+                $row->trial->id, $trial->name(), $row->plan->next->text ?? '', $left, array_intersect($musts, $measured) !== [],
+                $open[$row->trial->method] ?? [],
+            );
         }
 
         return array_map(

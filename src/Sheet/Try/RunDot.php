@@ -40,7 +40,9 @@ final readonly class RunDot
             Row::text($row['id'] ?? ''), Row::whole($row['number'] ?? 0), Row::text($row['started_at'] ?? ''),
             RunOutcome::tryFrom(Row::text($row['outcome'] ?? '')), Row::text($row['serial'] ?? ''),
             Row::textOrNull($row['article_id'] ?? null), $levels,
-            implode(' · ', array_filter(array_map(static fn (Found $f): string => $f->text, $levels), static fn (string $t): bool => $t !== '')),
+            implode(' · ', array_filter(
+                array_map(static fn (Found $f): string => $f->text, $levels), static fn (string $t): bool => $t !== '',
+            )),
         );
     }
 }

@@ -38,7 +38,8 @@ final readonly class SlotRow
     public static function of(SlotSeen $s): self
     {
         return new self(
-            $s->slot->number, $s->slot->repeat, PlanRow::found($s->slot->levels), $s->slot->arm, $s->slot->text(), $s->made?->run, $s->made?->outcome,
+            $s->slot->number, $s->slot->repeat, PlanRow::found($s->slot->levels), $s->slot->arm, $s->slot->text(), $s->made?->run,
+            $s->made?->outcome,
             $s->lost,
         );
     }

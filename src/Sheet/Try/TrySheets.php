@@ -88,7 +88,8 @@ final readonly class TrySheets
             array_map(
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
-            array_map(static fn (Article $a): ArticleView => $a->view(), $articles), ReadyNow::of($trials, $book, $this->failures->openOn($id)),
+            array_map(static fn (Article $a): ArticleView => $a->view(), $articles),
+            ReadyNow::of($trials, $book, $this->failures->openOn($id)),
             HeapWords::waits($this->heap->counts($revision->workspace()->id()->toRfc4122())['left']),
         );
     }

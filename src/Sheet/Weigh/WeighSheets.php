@@ -71,7 +71,8 @@ final readonly class WeighSheets
 
         return new WeighSheet(
             EvidenceWords::table(
-                EvidenceWords::standing($build), $cells[$build->id], trim(EvidenceWords::noArm($build).' '.self::first($stands, $book, $other)),
+                EvidenceWords::standing($build), $cells[$build->id],
+                trim(EvidenceWords::noArm($build).' '.self::first($stands, $book, $other)),
                 array_map(static fn (Cell $c): string => $book->metric($c->wanted->metric), $cells[$build->id]),
             ),
             $revision->view(), $against?->view(), array_map(
@@ -91,7 +92,8 @@ final readonly class WeighSheets
             array_map(static fn (SidesWithin $s): SidesRow => SidesRow::of(
                 $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric),
             ), $book->sidesWithin($build)),
-            EvidenceWords::confidence($book->device->confidence), $this->standing->rests($revision), $this->uses->of($revision->device(), $build, $book),
+            EvidenceWords::confidence($book->device->confidence), $this->standing->rests($revision),
+            $this->uses->of($revision->device(), $build, $book),
             RehearsedUse::all(
                 $this->methods->rehearsing($revision->belongsTo()->toRfc4122(), $build->id), $build->letter,
             ), $this->panels($revision),

@@ -34,7 +34,10 @@ final class Bench
         [$work, $about, $entered] = [$sum->work, $sum->work->about, $sum->entered];
         if ($sum->problems !== []) {
             // What is missing is not said as long as somebody is still typing: the field says that it is needed.
-            $typed = array_filter($sum->problems, static fn (CoreException $e, string $name): bool => trim($texts[$name] ?? '') !== '', \ARRAY_FILTER_USE_BOTH);
+            $typed = array_filter(
+                $sum->problems, static fn (CoreException $e, string $name): bool => trim($texts[$name] ?? '') !== '',
+                \ARRAY_FILTER_USE_BOTH,
+            );
 
             return new WorkedSheet([], self::found($typed), '');
         }
@@ -46,10 +49,15 @@ final class Bench
             $at = explode('/', $e->path);
 
             return ($at[0] === 'inputs' && isset($at[1])) || $at[0] === 'units'
-                ? new WorkedSheet([], [new Found($at[0] === 'units' ? 'unit' : $at[1] ?? '', $e->getMessage())], '') : new WorkedSheet([], [], $e->getMessage());
+                ? new WorkedSheet([], [new Found($at[0] === 'units' ? 'unit' : $at[1] ?? '', $e->getMessage())], '') : new WorkedSheet(
+                    [], [], $e->getMessage(),
+                );
         }
 
-        return self::drawn($work, $entered->given, $output, $unit, $input, self::rows($work, $answers, self::shown($about, $sum->entries)), $texts);
+        return self::drawn(
+            $work, $entered->given, $output, $unit, $input, self::rows($work, $answers, self::shown($about, $sum->entries)),
+            $texts,
+        );
     }
 
     /**
@@ -88,7 +96,8 @@ final class Bench
         }
 
         return new WorkedSheet(
-            $rows, $found, '', trim(self::sentence($rows, $output).' '.$solved), array_column($sweep->points ?? [], 0), array_column($sweep->points ?? [], 1), $sweep?->stands, $limit, $axis, $solved,
+            $rows, $found, '', trim(self::sentence($rows, $output).' '.$solved), array_column($sweep->points ?? [], 0),
+            array_column($sweep->points ?? [], 1), $sweep?->stands, $limit, $axis, $solved,
             $solvedAs, $bought, $boughtAs,
         );
     }
@@ -120,7 +129,8 @@ final class Bench
             $output = $work->about->output($one->name);
             if ($output !== null) {
                 $out[] = new AnswerRow(
-                    $one->name, $output->words, $said[$one->name], $output->formula, WorkingWords::putIn($output, $work->about, $texts, $bare),
+                    $one->name, $output->words, $said[$one->name], $output->formula,
+                    WorkingWords::putIn($output, $work->about, $texts, $bare),
                     WorkingWords::parts($one, $work->about), is_float($one->value) ? $one->value : null, $one->u, $one->unit,
                 );
             }
@@ -160,7 +170,10 @@ final class Bench
      */
     private static function found(array $problems): array
     {
-        return array_values(array_map(static fn (string $name, CoreException $e): Found => new Found($name, $e->getMessage()), array_keys($problems), $problems));
+        return array_values(array_map(
+            static fn (string $name, CoreException $e): Found => new Found($name, $e->getMessage()), array_keys($problems),
+            $problems,
+        ));
     }
 
     /** The unit in which somebody typed it. */

@@ -35,7 +35,8 @@ final readonly class BenchSum
         $a = $work->about;
 
         return new self(
-            $name, $a->title, $a->what, $a->asked, array_map(FieldRow::of(...), $a->inputs), array_map(OutputRow::of(...), $a->outputs), $a->source,
+            $name, $a->title, $a->what, $a->asked, array_map(FieldRow::of(...), $a->inputs),
+            array_map(OutputRow::of(...), $a->outputs), $a->source,
             $a->leavesOut, $a->caution, $own,
         );
     }

@@ -31,7 +31,10 @@ final readonly class Targets
         foreach ($records->all(Parameter::class, ['revision' => $build]) as $parameter) {
             $view = $parameter->view();
             if ($view->words === '' && $view->formula === '') {
-                $all[] = [new TargetRow('parameter', $view->id, $view->name, $view->name), $view->measure->unit === '' ? '1' : $view->measure->unit];
+                $all[] = [
+                    new TargetRow('parameter', $view->id, $view->name, $view->name),
+                    $view->measure->unit === '' ? '1' : $view->measure->unit,
+                ];
             }
         }
         $metrics = [];
@@ -62,7 +65,8 @@ final readonly class Targets
     public function fitting(string $unit): array
     {
         return array_values(array_map(
-            static fn (array $one): TargetRow => $one[0], array_filter($this->all, static fn (array $one): bool => Units::fit($one[1], $unit)),
+            static fn (array $one): TargetRow => $one[0],
+            array_filter($this->all, static fn (array $one): bool => Units::fit($one[1], $unit)),
         ));
     }
 }

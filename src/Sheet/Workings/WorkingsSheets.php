@@ -48,7 +48,9 @@ final readonly class WorkingsSheets
         $workings = array_reverse($this->records->all(KeptWorking::class, ['belongsTo' => $revision->belongsTo()]));
         $all = $this->now($workings);
         $scores = $this->scores->of($workings);
-        $kept = array_map(fn (KeptWorking $w): KeptRow => $this->row($w, $targets, $all, $scores[$w->id()->toRfc4122()] ?? null), $workings);
+        $kept = array_map(
+            fn (KeptWorking $w): KeptRow => $this->row($w, $targets, $all, $scores[$w->id()->toRfc4122()] ?? null), $workings,
+        );
         $sums = [];
         foreach (Workings::all() as $name => $work) {
             $sums[] = BenchSum::of($name, $work);
@@ -157,7 +159,8 @@ final readonly class WorkingsSheets
         foreach ($workings as $working) {
             foreach ($working->view()->inputs as $entry) {
                 $from = [
-                    'parameter' => $entry->parameter, 'part' => $entry->part, 'reading' => $entry->reading, 'requirement' => $entry->requirement,
+                    'parameter' => $entry->parameter, 'part' => $entry->part, 'reading' => $entry->reading,
+                    'requirement' => $entry->requirement,
                 ];
                 foreach (array_filter($from) as $kind => $id) {
                     $ids[$kind][] = $id;
@@ -230,7 +233,8 @@ final readonly class WorkingsSheets
         );
 
         return new KeptRow(
-            $view, $work->about->title ?? $view->sum, $working->revision()->letter(), $working->kept()->text ?? '', $now, $changed, $problem,
+            $view, $work->about->title ?? $view->sum, $working->revision()->letter(), $working->kept()->text ?? '', $now,
+            $changed, $problem,
             $score->run ?? '', $score->came ?? '', $score?->isInside, $targets->fitting($working->kept()->unit ?? ''),
             $work === null || $view->own === null ? null : BenchSum::of(Sums::OWN, $work, $view->own),
         );

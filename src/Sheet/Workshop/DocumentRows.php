@@ -89,7 +89,8 @@ final readonly class DocumentRows
                 $w = $cell->wanted;
 
                 return WorkshopWords::asserted(
-                    $rating->what, $rating->value, $rating->page, EvidenceWords::limit($w->kind(), $w->rule->direction, $w->limit, $w->unit),
+                    $rating->what, $rating->value, $rating->page,
+                    EvidenceWords::limit($w->kind(), $w->rule->direction, $w->limit, $w->unit),
                     $w->metBy($rating->value), $cell->state !== State::None,
                 );
             }

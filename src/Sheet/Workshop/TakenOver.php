@@ -47,8 +47,12 @@ final readonly class TakenOver
             }
             $differs = array_values(array_filter($differences, static fn (Difference $d): bool => $d->name() === 'part:'.$part->name));
             $said = array_map(
-                static fn (Cell $c): string => $c->wanted->statement.': '.lcfirst(EvidenceWords::cell($c, $there->metric($c->wanted->metric))),
-                array_values(array_filter($cells, static fn (Cell $c): bool => $c->state !== State::None && $c->wanted->hangsOn($part->name))),
+                static fn (Cell $c): string => $c->wanted->statement.': '.lcfirst(EvidenceWords::cell(
+                    $c, $there->metric($c->wanted->metric),
+                )),
+                array_values(array_filter(
+                    $cells, static fn (Cell $c): bool => $c->state !== State::None && $c->wanted->hangsOn($part->name),
+                )),
             );
             $rows[] = new TakenOverRow($part->name, WorkshopWords::takenOver(
                 $there->device->name.' '.$from->letter, array_map(static fn (Difference $d): string => $d->was.' → '.$d->is, $differs),

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Workings;
 
+use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Wording\WorkingWords;
 use Lustrum\Core\Working\Output;
 
 /** One answer that a sum gives. */
 final readonly class OutputRow
 {
+    /** @param string $fits what it measures: limits of this can be put to it */
     public function __construct(
         public string $name,
         public string $words,
@@ -17,11 +19,12 @@ final readonly class OutputRow
         public string $unit,
         public string $formula,
         public bool $isMain,
+        public string $fits,
     ) {
     }
 
     public static function of(Output $o): self
     {
-        return new self($o->name, $o->words, $o->symbol, WorkingWords::unit($o->shown), $o->formula, $o->isMain);
+        return new self($o->name, $o->words, $o->symbol, WorkingWords::unit($o->shown), $o->formula, $o->isMain, Units::measures($o->shown));
     }
 }

@@ -5005,6 +5005,7 @@ export interface components {
             unit: string;
             formula: string;
             isMain: boolean;
+            fits: string;
         };
         "Sheet.Workings.SourceRow": {
             kind: string;

@@ -52,7 +52,7 @@ export function Sum({
         </Button>
       </div>
       {sum.caution !== '' && <p className="mt-3 border-l-4 border-oxide pl-3 font-semibold">{sum.caution}</p>}
-      <div className="lg:grid lg:grid-cols-2 lg:grid-rows-[auto_1fr] lg:gap-x-10">
+      <div className="lg:grid lg:grid-cols-2 lg:gap-x-10">
         <div className="mt-4 space-y-3">
           {sum.inputs.map((field) => (
             <SumField
@@ -66,7 +66,7 @@ export function Sum({
             />
           ))}
         </div>
-        <div className="mt-4 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+        <div className="mt-4">
           <div role="status" aria-live="polite">
             {worked === undefined || worked.answers.length === 0 ? (
               <p className="border-l-2 border-brass pl-3 text-soft">
@@ -85,8 +85,6 @@ export function Sum({
             )}
           </div>
           <Problem says={open.failed} />
-        </div>
-        <div>
           {answer?.value != null && worked !== undefined && draft.along !== '' && (
             <Solving
               sum={sum}
@@ -191,7 +189,8 @@ function Solving({
   problem: (name: string) => string | undefined;
 }) {
   const id = useId();
-  const limits = sheet.sources.filter((s) => s.kind === 'requirement');
+  const fits = sum.outputs.find((o) => o.name === answer.name)?.fits;
+  const limits = sheet.sources.filter((s) => s.kind === 'requirement' && s.fits === fits);
   return (
     <Part title="What gives …?">
       <div className="flex flex-wrap items-end gap-3">

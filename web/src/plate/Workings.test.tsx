@@ -31,7 +31,9 @@ const sum = (name: string, title: string, asked: string[], words: string): Sheet
       fits: 'length',
     },
   ],
-  outputs: [{ name: 'stiffness', words: 'Stiffness', symbol: 'S', unit: '', formula: 'S = t³', isMain: true }],
+  outputs: [
+    { name: 'stiffness', words: 'Stiffness', symbol: 'S', unit: '', formula: 'S = t³', isMain: true, fits: 'ratio' },
+  ],
   source: 'Bending.',
   leavesOut: 'Creep.',
   caution: 'Nothing here says that it carries a person.',
@@ -45,7 +47,10 @@ const SHEET: Sheet = {
     sum('runtime', 'Run time', ['battery'], 'Capacity'),
   ],
   kept: [],
-  sources: [{ kind: 'requirement', id: 'r-1', words: 'Twice as stiff', text: '2', unit: '1', fits: 'ratio' }],
+  sources: [
+    { kind: 'requirement', id: 'r-1', words: 'Twice as stiff', text: '2', unit: '1', fits: 'ratio' },
+    { kind: 'requirement', id: 'r-2', words: 'Light', text: '3 kg', unit: 'kg', fits: 'mass' },
+  ],
   runs: [{ run: 'run-1', channel: 'ratio', words: 'Bending, run 1: stiffness', unit: '1' }] as Sheet['runs'],
   candidates: [{ id: 'c-1', what: 'Thicker strip' }],
   own: [],
@@ -130,7 +135,14 @@ describe('the sheet of the workings', () => {
   it('takes the limit from a requirement, and what gives it into the field', async () => {
     const sent = draw('?sum=strip');
     fireEvent.change(await screen.findByLabelText(/^Thickness/), { target: { value: '6' } });
-    await userEvent.selectOptions(await screen.findByLabelText('or as required'), '2: Twice as stiff');
+    const limits = await screen.findByLabelText('or as required');
+    expect(
+      within(limits)
+        .getAllByRole('option')
+        .map((o) => o.textContent),
+      'What measures something else is no limit of it.',
+    ).toEqual(['choose a limit', '2: Twice as stiff']);
+    await userEvent.selectOptions(limits, '2: Twice as stiff');
     await waitFor(() => expect(of(sent, 'POST', '/api/devices/d-1/work').at(-1)!.body).toMatchObject({ wanted: '2' }));
     await userEvent.click(screen.getByRole('button', { name: 'Put 6.300 mm in' }));
     expect(screen.getByLabelText<HTMLInputElement>(/^Thickness/).value).toBe('6.300 mm');

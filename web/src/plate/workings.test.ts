@@ -25,7 +25,9 @@ const sum = (name: string, title: string, asked: string[], what = title, inputs 
   what,
   asked,
   inputs,
-  outputs: [{ name: 'answer', words: 'Answer', symbol: 'A', unit: 'mm', formula: 'A = s', isMain: false }],
+  outputs: [
+    { name: 'answer', words: 'Answer', symbol: 'A', unit: 'mm', formula: 'A = s', isMain: false, fits: 'length' },
+  ],
   source: 'here',
   leavesOut: 'all else.',
   caution: '',

@@ -66,6 +66,9 @@ const draw = (r: Row, more: { write?: boolean; candidate?: string; fresh?: strin
   return open;
 };
 
+// The browser of these tests draws nothing, and so scrolls nowhere.
+Element.prototype.scrollIntoView = () => undefined;
+
 describe('what was worked out and kept', () => {
   it('says what it is for, what it came to before, and is opened by its name', async () => {
     const open = draw(row());
@@ -132,6 +135,15 @@ describe('what was worked out and kept', () => {
       { parameter: null, candidate: 'c-1', method: null, name: 'stiffness' },
       { parameter: null, candidate: null, method: 'm-1', name: 'ratio' },
     ]);
+  });
+
+  it('is brought into sight when it was just kept', () => {
+    const shown = vi.fn();
+    Element.prototype.scrollIntoView = shown;
+    draw(row(), { fresh: [] });
+    expect(shown).not.toHaveBeenCalled();
+    draw(row(), { fresh: ['w-0', 'w-1'] });
+    expect(shown).toHaveBeenCalledOnce();
   });
 
   it('is offered to the candidate only where it was kept meanwhile', () => {

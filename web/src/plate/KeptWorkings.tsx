@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 import { api, must, type Schemas } from '../api/client';
 import { putRecord } from '../api/records';
@@ -46,6 +46,7 @@ export function KeptWorkings({
               key={row.working.id}
               row={row}
               write={write}
+              isFresh={row.working.id === fresh.at(-1)}
               candidate={fresh.includes(row.working.id) ? candidate : undefined}
               open={() => open(row)}
             />
@@ -59,15 +60,22 @@ export function KeptWorkings({
 function KeptWorking({
   row,
   write,
+  isFresh,
   candidate,
   open,
 }: {
   row: Row;
   write: boolean;
+  isFresh: boolean;
   candidate: string | undefined;
   open: () => void;
 }) {
   const { working } = row;
+  const line = useRef<HTMLLIElement>(null);
+  // The sum that stood above it is gone: what was just kept is shown, wherever the page stood.
+  useEffect(() => {
+    if (isFresh) line.current?.scrollIntoView({ block: 'center' });
+  }, [isFresh]);
   const { run, busy, problem } = useWrite();
   const [given, setGiven] = useState('');
   const earlier = working.answers.slice(0, -1);
@@ -92,7 +100,7 @@ function KeptWorking({
     if (done) setGiven(`${to.words}: it is there now.`);
   };
   return (
-    <li className="py-3">
+    <li ref={line} className="py-3">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <div>
           <button

@@ -111,7 +111,10 @@ function draw(search = '', write = true) {
 const top = () => screen.findByTestId('sentence');
 
 describe('the sheet of the workings', () => {
-  beforeAll(() => vi.stubGlobal('scrollTo', () => undefined));
+  beforeAll(() => {
+    vi.stubGlobal('scrollTo', () => undefined);
+    Element.prototype.scrollIntoView = () => undefined;
+  });
 
   it('finds a sum by the words of the job, and says its answer on top once it is worked out', async () => {
     const sent = draw();

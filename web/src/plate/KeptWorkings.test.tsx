@@ -129,7 +129,7 @@ describe('what was worked out and kept', () => {
     draw(row(), { candidate: 'c-1', fresh: ['w-1'] });
     await userEvent.click(screen.getByRole('button', { name: 'Put 1.728 ± 0.086 to Thicker strip: stiffness' }));
     await screen.findByText('Thicker strip: stiffness: it is there now.');
-    await userEvent.selectOptions(screen.getByLabelText(/^Put 1\.728/), 'Bend it: ratio');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: /^Put 1\.728/ }), 'Bend it: ratio');
     await screen.findByText('Bend it: ratio: it is there now.');
     expect(of(sent, 'POST', '/api/workings/w-1/hand-over').map((s) => s.body)).toEqual([
       { parameter: null, candidate: 'c-1', method: null, name: 'stiffness' },
@@ -149,7 +149,7 @@ describe('what was worked out and kept', () => {
   it('is offered to the candidate only where it was kept meanwhile', () => {
     draw(row(), { candidate: 'c-1', fresh: [] });
     expect(screen.queryByRole('button', { name: /to Thicker strip/ })).toBeNull();
-    const list = within(screen.getByLabelText(/^Put 1\.728/));
+    const list = within(screen.getByRole('combobox', { name: /^Put 1\.728/ }));
     expect(list.getAllByRole('option').map((o) => o.textContent)).toEqual([
       'nothing else',
       'Thicker strip: stiffness',
@@ -163,7 +163,7 @@ describe('what was worked out and kept', () => {
       'POST /api/workings/w-1/hand-over': refusal(422, 'invalid', 'The fixture of this method has no such quantity.'),
     });
     draw(row());
-    await userEvent.selectOptions(screen.getByLabelText(/^Put 1\.728/), 'Bend it: ratio');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: /^Put 1\.728/ }), 'Bend it: ratio');
     await screen.findByText('The fixture of this method has no such quantity.');
     expect(screen.queryByText(/it is there now/)).toBeNull();
   });

@@ -79,6 +79,7 @@ function KeptWorking({
   const { run, busy, problem } = useWrite();
   const [given, setGiven] = useState('');
   const earlier = working.answers.slice(0, -1);
+  const meant = row.targets.filter((t) => t.kind === 'candidate' && t.id === candidate);
   const now = Object.fromEntries(row.changed.map((c) => [c.name, c.now]));
   const anew = () =>
     run(() =>
@@ -139,16 +140,21 @@ function KeptWorking({
         <p className="mt-1 text-sm text-soft">Before: {earlier.map((a) => `${a.text} (${day(a.at)})`).join(', ')}.</p>
       )}
       {working.note !== '' && <p className="mt-1 text-sm">{working.note}</p>}
-      {write && (
-        <p className="flex flex-wrap gap-2">
-          {row.targets
-            .filter((t) => t.kind === 'candidate' && t.id === candidate)
-            .map((t) => (
-              <Button key={t.name} look="plain" className="mt-1" disabled={busy} onClick={() => void give(t)}>
-                Put {row.answer} to {t.words}
-              </Button>
-            ))}
-        </p>
+      {write && meant.length > 0 && (
+        <div className="mt-1 flex flex-wrap items-center gap-2" role="group" aria-label="What the candidate does">
+          <span className="text-sm">Put it to the candidate, as its</span>
+          {meant.map((t) => (
+            <Button
+              key={t.name}
+              look="plain"
+              disabled={busy}
+              aria-label={`Put ${row.answer} to ${t.words}`}
+              onClick={() => void give(t)}
+            >
+              {t.name}
+            </Button>
+          ))}
+        </div>
       )}
       {write && row.targets.length > 0 && (
         <label className="mt-1 flex flex-wrap items-center gap-2 text-sm">

@@ -1006,11 +1006,16 @@ function wrenWorkings(Story $s): void
         }
         throw new InvalidArgumentException('No run of '.$trial);
     };
-    $work = static function (string $letter, string $title, string $sum, string $output, string $trial, string $channel, array $inputs, string $at, string $by, string $note = '') use ($s, $first): void {
+    $work = static function (
+        string $letter, string $title, string $sum, string $output, string $trial, string $channel, array $inputs, string $at, string $by,
+        string $note = '',
+    ) use ($s, $first): void {
         $s->add('workings', [
             'revision' => 'rev-'.$letter, 'title' => $title, 'sum' => $sum, 'output' => $output, 'unit' => '',
             'run' => $first($trial), 'channel' => $channel, 'note' => $note,
-            'inputs' => array_map(static fn (string $name, string $text): array => ['name' => $name, 'text' => $text, 'parameter' => null, 'reading' => null, 'requirement' => null], array_keys($inputs), $inputs),
+            'inputs' => array_map(static fn (string $name, string $text): array => [
+                'name' => $name, 'text' => $text, 'parameter' => null, 'reading' => null, 'requirement' => null,
+            ], array_keys($inputs), $inputs),
         ], $at, $by);
     };
     $charge = ['capacity' => '7.0 Ah ± 0.2', 'idleCurrent' => '90 mA', 'duty' => '0.93', 'cutOff' => '2 %'];

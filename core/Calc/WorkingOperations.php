@@ -65,11 +65,11 @@ final class WorkingOperations implements OperationGroup
     {
         $what = match ($field->kind) {
             FieldKind::Choice => implode(', ', $field->choices),
-            FieldKind::Lines => 'by name: '.implode(', ', $field->choices),
+            FieldKind::Lines => 'by name: '.$field->example,
             FieldKind::Many => 'a list, each in '.$field->unit.' or the like',
             FieldKind::One => $field->unit === '1' ? 'a number' : 'in '.$field->unit.' or the like',
         };
-        $default = is_string($field->default) ? $field->default : ($field->default === null ? '' : trim($field->default.' '.($field->unit === '1' ? '' : $field->unit)));
+        $default = trim($field->default.' '.(is_float($field->default) && $field->unit !== '1' ? $field->unit : ''));
 
         return $field->words.': '.$what.($field->needed ? '' : ($default === '' ? '; not needed' : '; '.$default.' where it is not given'));
     }
@@ -85,7 +85,8 @@ final class WorkingOperations implements OperationGroup
             return self::said($name, self::budget($inputs), $work->about);
         }
         $results = [];
-        foreach ($work->out(Entered::read($work->about, self::entries($work->about, $inputs)), $in->has('units') ? $in->textMap('units') : []) as $one) {
+        $entered = Entered::read($work->about, self::entries($work->about, $inputs));
+        foreach ($work->out($entered, $in->has('units') ? $in->textMap('units') : []) as $one) {
             $results[$one->name] = self::result($one);
         }
 

@@ -15,11 +15,9 @@ final class Claims
 {
     private const WORDS = [
         'more', 'less', 'fewer', 'better', 'worse', 'improved', 'reduced', 'increased', 'stronger', 'lighter', 'heavier',
-        'weaker', 'quieter',
-        'louder', 'thicker', 'thinner', 'longer', 'shorter', 'higher', 'lower', 'bigger', 'larger', 'smaller', 'wider',
-        'narrower', 'deeper',
-        'hotter', 'colder', 'warmer', 'cooler', 'cheaper', 'stiffer', 'softer', 'harder', 'easier', 'safer', 'brighter', 'faster', 'slower',
-        'quicker',
+        'weaker', 'quieter', 'louder', 'thicker', 'thinner', 'longer', 'shorter', 'higher', 'lower', 'bigger', 'larger',
+        'smaller', 'wider', 'narrower', 'deeper', 'hotter', 'colder', 'warmer', 'cooler', 'cheaper', 'stiffer', 'softer',
+        'harder', 'easier', 'safer', 'brighter', 'faster', 'slower', 'quicker',
     ];
     private const BACKS = ['%', 'percent', 'times', 'fold'];
 

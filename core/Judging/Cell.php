@@ -59,8 +59,7 @@ final readonly class Cell
         return new self(
             $wanted, $build, $this->source, $this->assessment, $this->state, $this->texture, $this->share, $this->estimate, $this->bound,
             $this->carry, $this->differs, $this->runs, $this->level, $this->states, $this->arms, $this->terms, $this->models,
-            $this->members,
-            $this->member, $module, $this->moduleMetric !== '' ? $this->moduleMetric : $this->wanted->metric,
+            $this->members, $this->member, $module, $this->moduleMetric !== '' ? $this->moduleMetric : $this->wanted->metric,
         );
     }
 }

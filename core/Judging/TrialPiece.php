@@ -11,12 +11,12 @@ use Lustrum\Core\Run\RunFact;
 final readonly class TrialPiece
 {
     /**
-     * @param string                                                                      $first    by which pieces are put in order: the first run
-     * @param array<string, string>                                                       $channels units by metric
-     * @param bool                                                                        $answers  the method asks something
-     * @param array<string, array{first: string, said: string, held: int, failed: int}> $cells    of runs that say something
-     * @param int                                                                         $aside    runs set aside from the evidence of the design
-     * @param string                                                                      $asideFor why, of the first of them
+     * @param string $first by which pieces are put in order: the first run
+     * @param array<string, string> $channels units by metric
+     * @param bool $answers the method asks something
+     * @param array<string, array{first: string, said: string, held: int, failed: int}> $cells of runs that say something
+     * @param int $aside runs set aside from the evidence of the design
+     * @param string $asideFor why, of the first of them
      */
     private function __construct(
         public string $first,

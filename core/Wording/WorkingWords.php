@@ -140,7 +140,7 @@ final class WorkingWords
     /** What an open sum comes to. */
     public static function open(string $what, string $answer): string
     {
-        return Messages::say('working.open', ['what' => mb_strtoupper(mb_substr($what, 0, 1)).mb_substr($what, 1), 'answer' => $answer]);
+        return Messages::say('working.open', ['what' => Messages::begin($what), 'answer' => $answer]);
     }
 
     public static function solved(string $input, string $value, string $wanted): string

@@ -14,7 +14,8 @@ final readonly class Budget
      * @param array<string, Entry>                                                  $available
      * @param list<array{name: string, count: float, needs: array<string, Entry>}> $uses
      *
-     * @return array<string, array{value: float, unit: string, available: float, left: float, share: float|null}> in the unit of what there is
+     * @return array<string, array{value: float, unit: string, available: float, left: float, share: float|null}> by name, in
+     *     the unit of what there is
      *
      * @throws CoreException
      */

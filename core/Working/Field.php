@@ -13,12 +13,13 @@ final readonly class Field
      * @param string       $unit     that is proposed, and says which units fit; '1' for a plain number
      * @param bool         $needed   nothing is worked out without it
      * @param float|string|null $default in $unit, where nothing is given
-     * @param list<string> $choices  words to choose from; of lines, an example
+     * @param list<string> $choices  words to choose from
      * @param float|null   $low      lowest value, in $unit
      * @param float|null   $high     highest value, in $unit
      * @param bool         $above    the lowest value itself is none
      * @param bool         $below    the highest value itself is none
      * @param bool         $isWhole  a whole number
+     * @param string       $example  of lines, as it stands in the empty field
      */
     private function __construct(
         public string $name,
@@ -35,6 +36,7 @@ final readonly class Field
         public bool $below = false,
         public bool $isWhole = false,
         public ?Stock $stock = null,
+        public string $example = '',
     ) {
     }
 
@@ -68,51 +70,41 @@ final readonly class Field
      */
     public static function lines(string $name, string $words, string $example): self
     {
-        return new self($name, $words, '', '', FieldKind::Lines, choices: [$example]);
+        return new self($name, $words, '', '', FieldKind::Lines, example: $example);
     }
 
     /** Not needed; without a default what rests on it is left out. */
     public function orNot(?float $default = null): self
     {
-        return new self(
-            $this->name, $this->words, $this->symbol, $this->unit, $this->kind, false, $default, $this->choices, $this->low, $this->high,
-            $this->above, $this->below, $this->isWhole, $this->stock,
-        );
+        return $this->with(['needed' => false, 'default' => $default]);
     }
 
     /** From $low on, itself included. */
     public function from(float $low): self
     {
-        return $this->within($low, $this->high, false, $this->below);
+        return $this->with(['low' => $low, 'above' => false]);
     }
 
     public function to(float $high, bool $below = false): self
     {
-        return $this->within($this->low, $high, $this->above, $below);
+        return $this->with(['high' => $high, 'below' => $below]);
     }
 
     public function whole(): self
     {
-        return new self(
-            $this->name, $this->words, $this->symbol, $this->unit, $this->kind, $this->needed, $this->default, $this->choices, $this->low,
-            $this->high, $this->above, $this->below, true, $this->stock,
-        );
+        return $this->with(['isWhole' => true]);
     }
 
     /** It can be bought in steps. */
     public function boughtAs(Stock $stock): self
     {
-        return new self(
-            $this->name, $this->words, $this->symbol, $this->unit, $this->kind, $this->needed, $this->default, $this->choices, $this->low,
-            $this->high, $this->above, $this->below, $this->isWhole, $stock,
-        );
+        return $this->with(['stock' => $stock]);
     }
 
-    private function within(?float $low, ?float $high, bool $above, bool $below): self
+    /** @param array<string, mixed> $changed by the names of the properties */
+    private function with(array $changed): self
     {
-        return new self(
-            $this->name, $this->words, $this->symbol, $this->unit, $this->kind, $this->needed, $this->default, $this->choices, $low, $high,
-            $above, $below, $this->isWhole, $this->stock,
-        );
+        /** @phpstan-ignore argument.type (the types are those of the properties) */
+        return new self(...($changed + get_object_vars($this)));
     }
 }

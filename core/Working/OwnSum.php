@@ -46,7 +46,9 @@ final readonly class OwnSum implements Working
     {
         return new About(
             $this->title, 'A sum of the workshop’s own.', [$this->title],
-            array_map(static fn (array $v): Field => Field::any($v['name'], $v['words'] === '' ? $v['name'] : $v['words'], $v['name'], $v['unit']), $this->variables),
+            array_map(static fn (array $v): Field => Field::any(
+                $v['name'], $v['words'] === '' ? $v['name'] : $v['words'], $v['name'], $v['unit'],
+            ), $this->variables),
             [Output::of(self::RESULT, $this->title, '', $this->unit, 'answer = '.$this->expression)],
             'Typed in this workshop; nobody else has checked it.', $this->note === '' ? 'Nobody has said what it leaves out.' : $this->note,
         );

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
-use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Run\Row;
+use Symfony\Component\Uid\Uuid;
 
 /**
  * Counts that the answer of trials was opened: once for each time that runs had ended since, from the planned number on.
@@ -18,28 +18,29 @@ final readonly class Opened
     public function __construct(
         private Connection $db,
         private DeviceFacts $facts,
+        private Books $books,
         private Summaries $summaries,
     ) {
     }
 
     /**
-     * @param Build ...$builds whose answers are opened
+     * @param string ...$builds whose answers are opened
      *
-     * @return bool whether the book is to be opened anew: what it knows of them rests on fewer looks
+     * @return Book the same; opened anew where what it knows of them rests on fewer looks
      */
-    public function now(Book $book, Build ...$builds): bool
+    public function now(Book $book, string ...$builds): Book
     {
-        $looked = $this->facts->looked(array_values(array_map(static fn (Build $b): string => $b->id, $builds)));
+        $looked = $this->facts->looked(array_values($builds));
         $new = [];
         foreach ($builds as $build) {
-            foreach ($book->plans($build) as $plan) {
+            foreach ($book->plans($book->build($build)) as $plan) {
                 if ($plan->isReached && $plan->ended > ($looked[$plan->trial] ?? 0)) {
                     $new[$plan->trial] = $plan->ended;
                 }
             }
         }
 
-        return $new !== [] && $this->count($book->device->id, $new);
+        return $new !== [] && $this->count($book->device->id, $new) ? $this->books->open(Uuid::fromString($book->device->id)) : $book;
     }
 
     /**

@@ -20,7 +20,10 @@ use Symfony\Component\Validator\Validator\ValidatorInterface;
  */
 final class Evident
 {
-    /** @var array<class-string, list<array{string, list<\Closure(mixed): bool>, bool}>|null> by property: checks, and whether it is gone into; null: nothing is known */
+    /**
+     * @var array<class-string, list<array{string, list<\Closure(mixed): bool>, bool}>|null> by property: checks, and whether it is
+     *     gone into; null: nothing is known
+     */
     private array $known = [];
 
     public function __construct(

@@ -289,6 +289,24 @@ final class WorkingTest extends ApiTestCase
         self::assertSame('inputs[0].parameter', self::text($answer, 'violations', 0, 'path'));
     }
 
+    /** A plain number measures what a share does, and is none. */
+    public function testNoShareAndNoRatingIsWorkedOut(): void
+    {
+        $this->put('candidates', ['revision' => $this->bench->b, 'what' => 'Thicker arm']);
+        foreach ([['mean', 'stiffness', 2.0], ['rate', 'survives drop', 0.9], ['rating', 'grip', 60.0]] as $i => [$kind, $metric, $limit]) {
+            $this->put('requirements', [
+                'device' => $this->bench->device, 'statement' => $metric, 'metric' => $metric, 'unit' => $kind === 'rate' ? '' : '1',
+                'limit' => $limit, 'direction' => 'atLeast', 'kind' => $kind, 'place' => 10 + $i,
+            ]);
+        }
+        $this->put('workings', [
+            'revision' => $this->bench->b, 'title' => 'Thicker', 'sum' => 'gearMesh', 'output' => 'ratio',
+            'inputs' => self::entries(['module' => '1 mm', 'driverTeeth' => '18', 'drivenTeeth' => '54']),
+        ]);
+        $targets = (array) self::at($this->sheet(), 'kept', 0, 'targets');
+        self::assertSame(['Thicker arm: stiffness'], array_column($targets, 'words'));
+    }
+
     public function testAnAnswerIsPutWhereItIsUsed(): void
     {
         $thick = $this->put('parameters', ['revision' => $this->bench->b, 'name' => 'arm', 'text' => '5 mm']);
@@ -329,7 +347,10 @@ final class WorkingTest extends ApiTestCase
         self::assertEqualsWithDelta(38.04, self::at($effects, 0, 'low'), 0.01);
         self::assertSame(['value', 40], [self::at($effects, 0, 'mode'), self::at($effects, 0, 'likely')]);
 
-        foreach ([[$force, ['parameter' => $thick], 'parameter'], [$size, ['method' => $method, 'name' => 'leg'], 'name'], [$size, [], 'name'], [$size, ['candidate' => $candidate], 'name']] as [$working, $to, $path]) {
+        foreach ([
+            [$force, ['parameter' => $thick], 'parameter'], [$size, ['method' => $method, 'name' => 'leg'], 'name'], [$size, [], 'name'],
+            [$size, ['candidate' => $candidate], 'name'],
+        ] as [$working, $to, $path]) {
             self::assertSame($path, self::text($give($working, $to), 'violations', 0, 'path'));
         }
     }

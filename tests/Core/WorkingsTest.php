@@ -140,7 +140,7 @@ final class WorkingsTest extends TestCase
                 $entries[$field->name] = match ($field->kind) {
                     FieldKind::One => $pick(),
                     FieldKind::Many => [$pick(), $pick(), $pick()],
-                    FieldKind::Lines => $field->choices[0],
+                    FieldKind::Lines => $field->example,
                     FieldKind::Choice => $field->choices[$random->getInt(0, count($field->choices) - 1)],
                 };
             }

@@ -45,6 +45,8 @@ final readonly class Reach implements Working
         $u = sqrt($v * $v + 2 * self::G * $in->the('height'));
 
         return ['reach' => $v / self::G * $u, 'angle' => atan2($v, $u), 'landingSpeed' => $u]
-            + ($in->has('wind', 'sinking', 'sinkingFrom') ? ['drift' => $in->the('wind') * $in->the('sinkingFrom') / $in->the('sinking')] : []);
+            + ($in->has('wind', 'sinking', 'sinkingFrom') ? [
+                'drift' => $in->the('wind') * $in->the('sinkingFrom') / $in->the('sinking'),
+            ] : []);
     }
 }

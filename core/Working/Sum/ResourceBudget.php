@@ -59,7 +59,9 @@ final readonly class ResourceBudget implements Naming
             );
             $out[] = [
                 $of['available'] === 0.0 ? $of['left'] : $of['left'] / abs($of['available']),
-                Output::of((string) $name, $words, '', $of['unit'], 'left = '.self::amount($of['available'], $of['unit']).implode('', $taken))->exact(),
+                Output::of(
+                    (string) $name, $words, '', $of['unit'], 'left = '.self::amount($of['available'], $of['unit']).implode('', $taken),
+                )->exact(),
             ];
         }
         // What runs out first stands first.
@@ -106,7 +108,9 @@ final readonly class ResourceBudget implements Naming
         foreach (self::parts('/\R/u', $uses, 'uses') as $line) {
             [$who, $needs] = array_map(trim(...), explode(':', $line, 2) + [1 => '']);
             if ($who === '' || $needs === '') {
-                throw InvalidInput::because(sprintf('“%s”: a line says who, a colon, and what is taken, as in lamp: pins 1; current 20 mA.', mb_substr($line, 0, 60)), 'uses');
+                throw InvalidInput::because(sprintf(
+                    '“%s”: a line says who, a colon, and what is taken, as in lamp: pins 1; current 20 mA.', mb_substr($line, 0, 60),
+                ), 'uses');
             }
             [$count, $name] = self::counted($who);
             $out[] = ['name' => $name, 'count' => $count, 'needs' => self::amounts($needs, 'uses', $there)];

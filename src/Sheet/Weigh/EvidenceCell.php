@@ -57,8 +57,7 @@ final readonly class EvidenceCell
 
         return new self(
             $cell->wanted->id, $cell->build->id, $cell->state, $cell->texture, Estimate::of($cell->estimate), $cell->bound,
-            $a->probabilityMet,
-            $a->runsNeeded, $a->missingConditions, $a->n, $a->bounds, $a->lost, $cell->source->id,
+            $a->probabilityMet, $a->runsNeeded, $a->missingConditions, $a->n, $a->bounds, $a->lost, $cell->source->id,
             $cell->module !== '' ? $cell->module : ($cell->source->id === $cell->build->id ? null : $cell->source->letter),
             EvidenceWords::cell($cell, $metric), $a->basis,
             $cell->estimate === null || $cell->texture === Texture::Outline ? null : Digits::decimals(

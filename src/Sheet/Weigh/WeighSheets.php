@@ -48,13 +48,11 @@ final readonly class WeighSheets
     public function of(Revision $revision, ?Revision $against): WeighSheet
     {
         $against ??= $revision->parent();
-        $book = $this->books->open($revision->device());
-        $found = static fn (Book $in, Revision $r): Build => $in->build($r->id()->toRfc4122());
-        if ($this->opened->now($book, ...array_map(static fn (Revision $r): Build => $found($book, $r), array_values(array_filter([$revision, $against]))))) {
-            $book = $this->books->open($revision->device());
-        }
-        $build = $found($book, $revision);
-        $other = $against === null ? null : $found($book, $against);
+        $book = $this->opened->now($this->books->open($revision->device()), ...array_map(
+            static fn (Revision $r): string => $r->id()->toRfc4122(), array_values(array_filter([$revision, $against])),
+        ));
+        $build = $book->build($revision->id()->toRfc4122());
+        $other = $against === null ? null : $book->build($against->id()->toRfc4122());
         $stands = $other === null ? $book->alone($build) : $book->against($build, $other);
         $cells = $views = [];
         foreach ($this->records->all(Revision::class, ['device' => $revision->device()]) as $one) {

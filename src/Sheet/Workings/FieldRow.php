@@ -16,7 +16,8 @@ final readonly class FieldRow
     /**
      * @param string       $unit    that stands beside it; empty: a plain number
      * @param string       $default what is taken where nothing stands in it; empty: nothing
-     * @param list<string> $choices of lines, an example
+     * @param list<string> $choices
+     * @param string       $example of lines; empty: it is no lines
      * @param string       $fits    what can be put in measures this; empty: nothing of a build is put in
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class FieldRow
         public bool $needed,
         public string $default,
         public array $choices,
+        public string $example,
         public bool $canBeSolved,
         public string $fits,
     ) {
@@ -37,7 +39,7 @@ final readonly class FieldRow
     {
         return new self(
             $f->name, $f->words, $f->symbol, WorkingWords::unit($f->unit), $f->kind, $f->needed,
-            is_string($f->default) ? $f->default : ($f->default === null ? '' : Digits::short($f->default)), $f->choices,
+            is_string($f->default) ? $f->default : ($f->default === null ? '' : Digits::short($f->default)), $f->choices, $f->example,
             $f->kind === FieldKind::One && !$f->isWhole, $f->kind === FieldKind::One ? Units::measures($f->unit) : '',
         );
     }

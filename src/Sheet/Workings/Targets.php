@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Workings;
 
+use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Method\Method;
@@ -38,7 +40,11 @@ final readonly class Targets
             }
         }
         $metrics = [];
-        foreach ($book->wanted() as $wanted) {
+        // What a sum comes to is no share of runs that hold, and nobody's rating.
+        $numbers = array_filter(
+            $book->wanted(), static fn (Wanted $w): bool => !in_array($w->kind(), [Kind::Rate, Kind::Check, Kind::Rating], true),
+        );
+        foreach ($numbers as $wanted) {
             $metrics[$book->metric($wanted->metric)] ??= $wanted->unit;
         }
         foreach ($records->all(Candidate::class, ['revision' => $build]) as $candidate) {

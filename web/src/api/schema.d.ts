@@ -4975,6 +4975,7 @@ export interface components {
             needed: boolean;
             default: string;
             choices: string[];
+            example: string;
             canBeSolved: boolean;
             fits: string;
         };

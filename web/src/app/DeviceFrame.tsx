@@ -51,8 +51,8 @@ function Framed({ frame }: { frame: Frame }) {
 
   function go(to: Station | null, by: number) {
     // A key may come while the sheet that the address names already is still being drawn.
-    const [, , , letterNow = '', stationNow] = window.location.pathname.split('/').map(decodeURIComponent);
-    const here = frame.spine.find((t) => t.revision.letter === letterNow) ?? tag;
+    const [, , , letterNow, stationNow] = window.location.pathname.split('/');
+    const here = frame.spine.find((t) => encodeURIComponent(t.revision.letter) === letterNow) ?? tag;
     if (here === undefined) return;
     const at = frame.spine.indexOf(here) + by;
     const next = frame.spine[Math.max(0, Math.min(frame.spine.length - 1, at))];

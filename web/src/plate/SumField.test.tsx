@@ -19,6 +19,7 @@ const field = (changed: Partial<Field> = {}): Field => ({
   needed: true,
   default: '',
   choices: [],
+  example: '',
   canBeSolved: true,
   fits: 'length',
   ...changed,
@@ -92,7 +93,7 @@ describe('a field of a sum', () => {
   });
 
   it('is lines where the sum reads them by itself', () => {
-    const change = draw(field({ words: 'There is', kind: 'lines', fits: '', choices: ['pins 20\ncurrent 500 mA'] }));
+    const change = draw(field({ words: 'There is', kind: 'lines', fits: '', example: 'pins 20\ncurrent 500 mA' }));
     const area = screen.getByLabelText<HTMLTextAreaElement>(/^There is/);
     expect([area.tagName, area.placeholder]).toEqual(['TEXTAREA', 'pins 20\ncurrent 500 mA']);
     fireEvent.change(area, { target: { value: 'pins 8' } });

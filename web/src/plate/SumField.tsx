@@ -63,7 +63,7 @@ export function SumField({
           className="field mt-1"
           rows={4}
           value={text}
-          placeholder={field.choices[0]}
+          placeholder={field.example}
           aria-invalid={problem !== undefined}
           aria-describedby={problem === undefined ? undefined : `${id}-wrong`}
           onChange={(e) => onChange(e.target.value, TYPED)}

@@ -27,6 +27,7 @@ const sum = (name: string, title: string, asked: string[], words: string): Sheet
       needed: true,
       default: '',
       choices: [],
+      example: '',
       canBeSolved: true,
       fits: 'length',
     },

@@ -15,6 +15,7 @@ const field = (name: string, words: string, canBeSolved = true): Sum['inputs'][n
   needed: true,
   default: '',
   choices: [],
+  example: '',
   canBeSolved,
   fits: 'length',
 });

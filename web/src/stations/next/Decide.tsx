@@ -3,7 +3,6 @@ import { useNavigate } from 'react-router';
 
 import { type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
-import { refreshed } from '../../api/stale';
 import { uuid } from '../../api/uuid';
 import { stationPath, usePlace } from '../../ui/place';
 import { Button } from '../../ui/Button';
@@ -90,9 +89,7 @@ export function Decide({ sheet }: { sheet: Schemas['NextSheet'] }) {
               }}
               onSaved={() => {
                 setIds(null);
-                void refreshed().then(() =>
-                  navigate(stationPath(frame.device.id, letter || sheet.nextLetter, 'build')),
-                );
+                void navigate(stationPath(frame.device.id, letter || sheet.nextLetter, 'build'));
               }}
             />
           </>

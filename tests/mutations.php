@@ -172,7 +172,7 @@ return [
         'PlaceTest',
     ],
     [
-        'src/Http/RequestGuard.php',
+        'src/Http/Door/RequestGuard.php',
         "if (!\$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, (string) \$request->headers->get('X-Csrf-Token', '')))) {",
         'if (false) {', 'AccountTest|StrangerTest|BadInputTest',
     ],

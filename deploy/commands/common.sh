@@ -63,4 +63,14 @@ secret() {
 	cat "$file"
 }
 
+# What whoever runs it said once, and is kept until it is said anew: LUSTRUM_HOSTS, LUSTRUM_PROXIES, with spaces between.
+setting() { # hosts | proxies
+	local name="LUSTRUM_${1^^}" file="$STATE/setting-$1"
+	if [ -n "${!name+set}" ]; then
+		[[ "${!name}" =~ ^[A-Za-z0-9.:/\ -]*$ ]] || die "$name takes names or addresses with spaces between: ${!name}"
+		printf '%s' "${!name}" >"$file"
+	fi
+	cat "$file" 2>/dev/null || true
+}
+
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }

@@ -1,12 +1,7 @@
 # shellcheck shell=bash
 # A PostgreSQL cluster of the project's own, on loopback.
-# Not by the number in its file alone: that may be a process that is dead and not yet buried, or somebody else's by now.
-db_running() {
-	local pid
-	pid="$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" || return 1
-	[ -n "$pid" ] && grep -qs '^postgres' "/proc/$pid/comm" && ! grep -qs '^State:[[:space:]]*Z' "/proc/$pid/status" &&
-		tr '\0' ' ' <"/proc/$pid/cmdline" | grep -qF "$PG_DATA"
-}
+db_running() { service_up db && db_answers; }
+db_answers() { "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$DB_PORT"; }
 # The application is no superuser: it owns its databases and nothing else.
 db_url() { printf 'postgresql://lustrum_app:%s@127.0.0.1:%s/%s?serverVersion=15' "$(secret database-app)" "$DB_PORT" "$1"; }
 db_sql() { PGPASSWORD="$(secret database)" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U lustrum -d "${2:-postgres}" -v ON_ERROR_STOP=1 -qtAc "$1"; }
@@ -33,28 +28,27 @@ db_start() {
 	fi
 	own "$DB_USER" "$PG_DATA"
 	chmod 700 "$PG_DATA"
-	if db_running; then
+	local new=no
+	if service_write db db.sh INT; then new=yes; fi
+	if db_running && [ "$new" = no ]; then
 		db_know
 		return 0
 	fi
-	port_taken "$DB_PORT" && die "port $DB_PORT is taken; choose another with LUSTRUM_DB_PORT=… ./lustrum start"
-	step "Starting PostgreSQL on 127.0.0.1:$DB_PORT"
-	rm -f "$PG_DATA/postmaster.pid"
-	# What a killed server leaves behind goes within a moment; until then the next one is not let in.
-	local i
-	for i in $(seq 1 20); do
-		if as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_DATA/server.log" -o "-p $DB_PORT" start >/dev/null 2>&1; then
-			db_know
-			return 0
-		fi
-		if db_running; then break; fi
-		sleep 0.5
-	done
-	if ! db_running; then
-		tail -n 20 "$PG_DATA/server.log" >&2
-		die 'PostgreSQL did not start'
+	if ! service_up db && port_taken "$DB_PORT"; then
+		die "port $DB_PORT is taken; choose another with LUSTRUM_DB_PORT=… ./lustrum start"
 	fi
+	step "Starting PostgreSQL on 127.0.0.1:$DB_PORT"
+	if [ "$new" = yes ]; then service_stop db; fi
+	db_up
 	db_know
+}
+
+# A server that was killed reads its log anew before it answers.
+db_up() {
+	service_start db
+	wait_for 600 db_answers && return 0
+	service_log db >&2
+	die 'PostgreSQL did not start'
 }
 
 # The server knows our passwords, also where a secret was lost and made anew.
@@ -64,10 +58,10 @@ db_know() {
 		if db_sql 'SELECT 1' >/dev/null 2>"$STATE/db_know.log"; then break; fi
 		if grep -q 'password authentication failed' "$STATE/db_know.log"; then
 			step 'The secret of the database was lost; setting a new one'
-			as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null
+			service_stop db
 			printf "ALTER ROLE lustrum PASSWORD '%s'\n" "$(secret database)" |
 				as "$DB_USER" "$PG_BIN/postgres" --single -D "$PG_DATA" postgres >/dev/null 2>&1 || die 'the database could not be given a new secret'
-			as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_DATA/server.log" -o "-p $DB_PORT" start >/dev/null
+			db_up
 		fi
 		sleep 0.2
 	done
@@ -98,9 +92,9 @@ db_hand_over() { # DATABASE
 }
 
 db_stop() {
-	db_running || return 0
+	service_up db || return 0
 	step 'Stopping PostgreSQL'
-	as "$DB_USER" "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null
+	service_stop db
 }
 
 db_create() { # DATABASE

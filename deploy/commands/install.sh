@@ -11,6 +11,7 @@ install_packages() {
 	command -v composer >/dev/null || missing+=(composer)
 	command -v unzip >/dev/null || missing+=(unzip)
 	command -v curl >/dev/null || missing+=(curl)
+	command -v runsvdir >/dev/null || missing+=(runit)
 	command -v ffprobe >/dev/null || missing+=(ffmpeg)
 	local loaded=""
 	if command -v php >/dev/null; then loaded="$(php -m | tr 'A-Z' 'a-z')"; fi

@@ -10,7 +10,7 @@ run_restore() {
 	restore_database "$work"
 	restore_pictures "$work"
 	local ran=no
-	if [ -n "$(web_all nginx)" ]; then ran=yes; fi
+	if web_running; then ran=yes; fi
 	web_stop
 	restore_swap "$work" || {
 		if [ "$ran" = yes ]; then web_start; fi

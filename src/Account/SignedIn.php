@@ -29,6 +29,10 @@ class SignedIn
     #[ORM\Column(type: InstantType::NAME)]
     private \DateTimeImmutable $lastSeen;
 
+    /** The panel whose rater this device was handed to; it reaches nothing else meanwhile. Written by itself alone. */
+    #[ORM\Column(type: UuidType::NAME, nullable: true)]
+    private ?Uuid $handedOverFor = null;
+
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
@@ -49,6 +53,11 @@ class SignedIn
     public function user(): User
     {
         return $this->user;
+    }
+
+    public function handedOverFor(): ?Uuid
+    {
+        return $this->handedOverFor;
     }
 
     public function isOver(\DateTimeImmutable $now): bool

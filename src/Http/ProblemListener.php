@@ -11,7 +11,7 @@ use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\Security\Core\Exception\AccessDeniedException;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
 
-/** Turns whatever went wrong under /api into a problem document, the unforeseen too. */
+/** Turns whatever went wrong into a problem document, the unforeseen too. */
 final readonly class ProblemListener
 {
     public function __construct(
@@ -23,7 +23,7 @@ final readonly class ProblemListener
     public function onException(ExceptionEvent $event): void
     {
         $error = $event->getThrowable();
-        if (!str_starts_with($event->getRequest()->getPathInfo(), '/api') || $error instanceof AccessDeniedException || $error instanceof AuthenticationException) {
+        if ($error instanceof AccessDeniedException || $error instanceof AuthenticationException) {
             return;
         }
         $problem = Problem::thrown($error);

@@ -17,6 +17,9 @@ use Lustrum\Account\Workspace;
 use Lustrum\Action\People\Members;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotAllowed;
@@ -34,6 +37,10 @@ use Symfony\Component\Uid\Uuid;
 
 final readonly class AccountController
 {
+    public const SESSION = 'session';
+    public const SIGN_OUT = 'sign_out';
+    public const SIGN_IN = 'sign_in';
+
     private const ID = ['id' => Requirement::UUID];
 
     public function __construct(
@@ -47,7 +54,8 @@ final readonly class AccountController
     }
 
     /** Who is signed in; anybody may ask. */
-    #[Route('/api/session', methods: ['GET'])]
+    #[Route('/api/session', name: self::SESSION, methods: ['GET'])]
+    #[Needs(Who::Anyone)]
     #[Answers(SessionView::class)]
     public function session(): JsonResponse
     {
@@ -55,7 +63,8 @@ final readonly class AccountController
     }
 
     /** Signs in; the authenticator has looked at e-mail and password before. */
-    #[Route('/api/session', methods: ['POST'])]
+    #[Route('/api/session', name: self::SIGN_IN, methods: ['POST'])]
+    #[Needs(Who::Anyone, Takes::Json)]
     #[Answers(SessionView::class)]
     public function signIn(): JsonResponse
     {
@@ -63,7 +72,8 @@ final readonly class AccountController
     }
 
     /** Signs out; the browser is told to forget what it holds, but for writes that still wait. */
-    #[Route('/api/session', methods: ['DELETE'])]
+    #[Route('/api/session', name: self::SIGN_OUT, methods: ['DELETE'])]
+    #[Needs(Who::Anyone)]
     #[Answers(null)]
     public function signOut(SessionGuard $guard): JsonResponse
     {
@@ -77,6 +87,7 @@ final readonly class AccountController
 
     /** Makes the first account and its workspace; only while there is none. */
     #[Route('/api/first-account', methods: ['POST'])]
+    #[Needs(Who::Anyone, Takes::Json)]
     #[Answers(SessionView::class)]
     public function first(#[Body] FirstAccountInput $input): JsonResponse
     {
@@ -88,6 +99,7 @@ final readonly class AccountController
 
     /** Changes one's own password; every other place where one is signed in is signed out. */
     #[Route('/api/password', methods: ['POST'])]
+    #[Needs(Who::SignedIn, Takes::Json)]
     #[Answers(null)]
     public function password(#[Body] ChangePasswordInput $input, UserPasswordHasherInterface $hasher, SessionGuard $guard): JsonResponse
     {
@@ -109,6 +121,7 @@ final readonly class AccountController
 
     /** One's own account, and where one is signed in. */
     #[Route('/api/signed-in', methods: ['GET'])]
+    #[Needs(Who::SignedIn)]
     #[Answers(YouSheet::class)]
     public function places(SessionGuard $guard, YouSheets $sheets): JsonResponse
     {
@@ -117,6 +130,7 @@ final readonly class AccountController
 
     /** Signs out somewhere else. */
     #[Route('/api/signed-in/{id}', requirements: self::ID, methods: ['DELETE'])]
+    #[Needs(Who::SignedIn)]
     #[Answers(null)]
     public function leave(Uuid $id): JsonResponse
     {
@@ -132,6 +146,7 @@ final readonly class AccountController
 
     /** The people of a workspace. */
     #[Route('/api/workspaces/{id}/members', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(PeopleSheet::class)]
     public function members(Uuid $id, PeopleSheets $sheets): JsonResponse
     {
@@ -140,6 +155,7 @@ final readonly class AccountController
 
     /** Lets somebody in, or changes a role. Leads only. */
     #[Route('/api/workspaces/{id}/members', requirements: self::ID, methods: ['PUT'])]
+    #[Needs(Who::Lead, Takes::Json)]
     #[Answers(MemberView::class)]
     public function letIn(Uuid $id, #[Body] MemberInput $input): JsonResponse
     {
@@ -150,7 +166,8 @@ final readonly class AccountController
     #[Route(
         '/api/workspaces/{id}/members/{person}', requirements: ['id' => Requirement::UUID, 'person' => Requirement::UUID],
         methods: ['DELETE'],
-    ),]
+    )]
+    #[Needs(Who::Lead)]
     #[Answers(null)]
     public function letOut(Uuid $id, Uuid $person): JsonResponse
     {

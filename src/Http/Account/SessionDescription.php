@@ -8,7 +8,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\Membership;
 use Lustrum\Account\User;
 use Lustrum\Account\WorkspaceView;
-use Lustrum\Http\RequestGuard;
+use Lustrum\Http\Door\RequestGuard;
+use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
 final readonly class SessionDescription
@@ -16,7 +17,8 @@ final readonly class SessionDescription
     public function __construct(
         private EntityManagerInterface $em,
         private CsrfTokenManagerInterface $tokens,
-        private HandedOver $handed,
+        private SessionGuard $sessions,
+        private RequestStack $requests,
     ) {
     }
 
@@ -37,7 +39,14 @@ final readonly class SessionDescription
             ),
             $this->tokens->getToken(RequestGuard::TOKEN)->getValue(),
             $user === null && $this->em->getRepository(User::class)->count() === 0,
-            $user === null ? null : $this->handed->panel(),
+            $user === null ? null : $this->handedOverFor(),
         );
+    }
+
+    private function handedOverFor(): ?string
+    {
+        $request = $this->requests->getMainRequest();
+
+        return $request === null ? null : $this->sessions->here($request)?->handedOverFor()?->toRfc4122();
     }
 }

@@ -7,21 +7,22 @@ namespace Lustrum\Http\Account;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Who;
 use Symfony\Component\Clock\ClockInterface;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
-use Symfony\Component\Security\Core\Authorization\Voter\AuthenticatedVoter;
 use Symfony\Component\Security\Core\Exception\AccessDeniedException;
-use Symfony\Component\Security\Http\AccessMapInterface;
+use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * Ends sessions: those that were signed out from elsewhere, idle ones, and old ones. Each session names its entry in the
- * list of places where somebody is signed in; without that entry it is over.
+ * list of places where somebody is signed in; without that entry it is over. What a session may do lies in that row, read
+ * with every request and written alone: sessions themselves are written by many requests at once, and the last one wins.
  */
 final readonly class SessionGuard
 {
@@ -31,8 +32,6 @@ final readonly class SessionGuard
         private EntityManagerInterface $em,
         private TokenStorageInterface $tokens,
         private ClockInterface $clock,
-        #[Autowire(service: 'security.access_map')]
-        private AccessMapInterface $map,
     ) {
     }
 
@@ -45,24 +44,38 @@ final readonly class SessionGuard
         $token->setAttribute(self::PLACE, $place->id()->toRfc4122());
     }
 
+    /**
+     * Whoever signs in where somebody is signed in already, themselves too: the place before is given up, and the session
+     * goes on under another identifier, so that whoever knew the one before knows nothing.
+     */
+    #[AsEventListener]
+    public function again(LoginSuccessEvent $event): void
+    {
+        $this->give($this->placeOf($event->getPreviousToken()));
+        if ($event->getRequest()->hasSession()) {
+            $event->getRequest()->getSession()->migrate(true);
+        }
+    }
+
     /** Right behind the firewall, which knows by then who it is. */
     #[AsEventListener(priority: 5)]
     public function onRequest(RequestEvent $event): void
     {
-        if (!$event->isMainRequest() || !str_starts_with($event->getRequest()->getPathInfo(), '/api') || !$event->getRequest()->hasPreviousSession()) {
+        $request = $event->getRequest();
+        if (!$event->isMainRequest() || !$request->hasPreviousSession()) {
             return;
         }
         $token = $this->tokens->getToken();
         if ($token === null || !$token->getUser() instanceof User) {
             return;
         }
-        $place = $this->place($token);
+        $place = $this->placeOf($token);
         $now = $this->clock->now();
         if ($place === null || $place->user() !== $token->getUser() || $place->isOver($now)) {
             $this->end();
             $this->tokens->setToken(null);
-            $event->getRequest()->getSession()->invalidate();
-            $this->askAgain($event->getRequest());
+            $request->getSession()->invalidate();
+            self::mustBeOpen($request);
 
             return;
         }
@@ -76,10 +89,9 @@ final readonly class SessionGuard
      *
      * @throws AccessDeniedException which without anybody signed in is answered with 401
      */
-    private function askAgain(Request $request): void
+    private static function mustBeOpen(Request $request): void
     {
-        [$attributes] = $this->map->getPatterns($request);
-        if ($attributes !== null && !in_array(AuthenticatedVoter::PUBLIC_ACCESS, $attributes, true)) {
+        if (Needs::ofMatched($request)->who !== Who::Anyone) {
             throw new AccessDeniedException();
         }
     }
@@ -87,16 +99,33 @@ final readonly class SessionGuard
     /** The place of this session is given up. */
     public function end(): void
     {
-        $place = $this->place($this->tokens->getToken());
-        if ($place !== null) {
-            $this->em->remove($place);
-            $this->em->flush();
-        }
+        $this->give($this->placeOf($this->tokens->getToken()));
+    }
+
+    /** The place that a request comes from; null: nobody is signed in there. */
+    public function here(Request $request): ?SignedIn
+    {
+        return $request->hasPreviousSession() ? $this->placeOf($this->tokens->getToken()) : null;
     }
 
     public function isHere(SignedIn $place): bool
     {
-        return $this->place($this->tokens->getToken()) === $place;
+        return $this->placeOf($this->tokens->getToken()) === $place;
+    }
+
+    /**
+     * From here on this place reaches nothing but one panel's codes; null: everything again. Written by itself, at once:
+     * whoever asks after the answer to this finds it.
+     */
+    public function handOver(?Uuid $panel): void
+    {
+        $place = $this->placeOf($this->tokens->getToken());
+        if ($place !== null) {
+            $this->em->getConnection()->executeStatement(
+                'UPDATE signed_in SET handed_over_for = ? WHERE id = ?', [$panel?->toRfc4122(), $place->id()->toRfc4122()],
+            );
+            $this->em->refresh($place);
+        }
     }
 
     /** After a change of password the token bears the new one, or the next request would be nobody's. */
@@ -109,7 +138,15 @@ final readonly class SessionGuard
         }
     }
 
-    private function place(?TokenInterface $token): ?SignedIn
+    private function give(?SignedIn $place): void
+    {
+        if ($place !== null) {
+            $this->em->remove($place);
+            $this->em->flush();
+        }
+    }
+
+    private function placeOf(?TokenInterface $token): ?SignedIn
     {
         $id = $token !== null && $token->hasAttribute(self::PLACE) ? $token->getAttribute(self::PLACE) : null;
 

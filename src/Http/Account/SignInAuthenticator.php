@@ -39,7 +39,7 @@ final class SignInAuthenticator extends AbstractAuthenticator implements Authent
 
     public function supports(Request $request): bool
     {
-        return $request->getPathInfo() === '/api/session' && $request->isMethod('POST');
+        return $request->attributes->get('_route') === AccountController::SIGN_IN;
     }
 
     public function authenticate(Request $request): Passport

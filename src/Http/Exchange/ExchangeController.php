@@ -14,6 +14,9 @@ use Lustrum\Action\Exchange\ReadingsCsv;
 use Lustrum\Core\Wording\Messages;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Http\Answers;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Http\Problem;
 use Lustrum\Record\History;
 use Lustrum\Record\Records;
@@ -47,6 +50,7 @@ final readonly class ExchangeController
 
     /** A device, whole, as a JSON file. */
     #[Route('/api/devices/{id}/export.json', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null)]
     public function json(Uuid $id): StreamedResponse
     {
@@ -57,6 +61,7 @@ final readonly class ExchangeController
 
     /** The readings of a device as CSV. */
     #[Route('/api/devices/{id}/readings.csv', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null)]
     public function csv(Uuid $id): StreamedResponse
     {
@@ -67,6 +72,7 @@ final readonly class ExchangeController
 
     /** Brings in a device file; all of it, or nothing. Whoever takes lines of JSON is told how far it is. */
     #[Route('/api/workspaces/{id}/import', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::DeviceFile)]
     #[Answers(ImportView::class)]
     public function import(Uuid $id, Request $request): Response
     {

@@ -9,6 +9,9 @@ use Lustrum\Domain\Document\Document;
 use Lustrum\Domain\Document\DocumentView;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Storage\Documents;
@@ -35,6 +38,7 @@ final readonly class DocumentController
 
     /** Takes in a file as a form: file, revision, and optionally part, article, role, author, day and note. */
     #[Route('/api/documents/{id}', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Form)]
     #[Answers(DocumentView::class)]
     public function post(Uuid $id, Request $request, TakingDocument $taking): JsonResponse
     {
@@ -46,6 +50,7 @@ final readonly class DocumentController
 
     /** A picture of it, made here. */
     #[Route('/api/documents/{id}/picture', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null)]
     public function picture(Uuid $id, Request $request): Response
     {
@@ -59,6 +64,7 @@ final readonly class DocumentController
 
     /** The file byte by byte, to be saved; pages are shown by the browser itself. */
     #[Route('/api/documents/{id}/file', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null)]
     public function file(Uuid $id, Request $request): Response
     {

@@ -9,6 +9,9 @@ use Lustrum\Domain\Finding\Photo;
 use Lustrum\Domain\Finding\PhotoView;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
@@ -31,6 +34,7 @@ final readonly class PhotoController
 
     /** Takes in a photograph, sound, clip or document as a form: file, revision, and optionally run, failure, reading and caption. */
     #[Route('/api/photos/{id}', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Form)]
     #[Answers(PhotoView::class)]
     public function post(Uuid $id, Request $request, TakingIn $taking): JsonResponse
     {
@@ -45,6 +49,7 @@ final readonly class PhotoController
 
     /** The picture itself, or the still of a clip; ?preview for a small one. */
     #[Route('/api/photos/{id}/picture', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null, query: ['preview'])]
     public function picture(Uuid $id, Request $request): Response
     {
@@ -55,6 +60,7 @@ final readonly class PhotoController
 
     /** The file as it is kept, whole or in part (a Range of bytes). */
     #[Route('/api/photos/{id}/file', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null)]
     public function file(Uuid $id, Request $request): Response
     {

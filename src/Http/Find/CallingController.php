@@ -10,6 +10,9 @@ use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Finding\CallingInput;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
@@ -26,6 +29,7 @@ final readonly class CallingController
 
     /** Merges or splits modes of failures, or shows which failures that would touch. */
     #[Route('/api/devices/{id}/modes', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(Called::class)]
     public function call(Uuid $id, #[Body] CallingInput $input): JsonResponse
     {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Lustrum\Http\OpenApi;
 
 use Lustrum\Http\Answers;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Who;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\Routing\Attribute\Route;
@@ -19,6 +21,7 @@ final readonly class OpenApiController
 
     /** This description. */
     #[Route('/api/docs', methods: ['GET'])]
+    #[Needs(Who::Anyone)]
     #[Answers(null)]
     public function docs(): BinaryFileResponse
     {

@@ -22,6 +22,9 @@ use Lustrum\Domain\Trial\TogetherInput;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Record\RecordWriter;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -45,6 +48,7 @@ final readonly class ReadController
 
     /** How a typed reading would be kept; nothing is stored. */
     #[Route('/api/readings/preview', methods: ['POST'], priority: 1)]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(ReadingPreview::class)]
     public function preview(#[Body] ReadingInput $input): JsonResponse
     {
@@ -58,6 +62,7 @@ final readonly class ReadController
 
     /** Amends several readings of a build in the same way, or shows what would come of it. */
     #[Route('/api/revisions/{id}/readings/together', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(Together::class)]
     public function together(Uuid $id, #[Body] TogetherInput $input): JsonResponse
     {
@@ -69,6 +74,7 @@ final readonly class ReadController
 
     /** Amends a reading; the first value stays beside it. */
     #[Route('/api/readings/{id}/amend', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(ReadingView::class)]
     public function amend(Uuid $id, #[Body] AmendReadingInput $input): JsonResponse
     {
@@ -77,6 +83,7 @@ final readonly class ReadController
 
     /** Amends the outcome of a run; the first one stays beside it. */
     #[Route('/api/runs/{id}/amend', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(RunView::class)]
     public function amendOutcome(Uuid $id, #[Body] AmendOutcomeInput $input): JsonResponse
     {

@@ -12,6 +12,9 @@ use Lustrum\Domain\Revision\GatherInput;
 use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\LineInput;
 use Lustrum\Shared\Refusal\Invalid;
@@ -31,6 +34,7 @@ final readonly class GatherController
 
     /** Takes one line about what was changed on an article between two runs. */
     #[Route('/api/articles/{id}/changed', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(ArticleView::class)]
     public function changed(Uuid $id, #[Body] LineInput $input): JsonResponse
     {
@@ -42,6 +46,7 @@ final readonly class GatherController
 
     /** Gathers what was changed on an article between runs into a build of its own; the runs made with it go along. */
     #[Route('/api/articles/{id}/gather', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(RevisionView::class)]
     public function gather(Uuid $id, #[Body] GatherInput $input): JsonResponse
     {

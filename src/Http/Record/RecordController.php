@@ -9,6 +9,8 @@ use Lustrum\Core\Run\Row;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Inputs;
 use Lustrum\Record\Records;
 use Lustrum\Record\RecordWriter;
@@ -61,6 +63,7 @@ final readonly class RecordController
 
     /** Everything that was done to one record, newest first; ?after= goes on. */
     #[Route('/api/history/{kind}/{id}', requirements: ['kind' => '[a-z]{1,30}', 'id' => Requirement::UUID], methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(HistoryPage::class)]
     public function history(string $kind, Uuid $id, Request $request): JsonResponse
     {

@@ -18,6 +18,9 @@ use Lustrum\Domain\Revision\StartFromInput;
 use Lustrum\Domain\Trial\RunView;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\HttpFoundation\HeaderUtils;
@@ -39,6 +42,7 @@ final readonly class WorkshopController
 
     /** Takes over a parts list out of a spreadsheet, or says what would come of it. */
     #[Route('/api/revisions/{id}/paste', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(PartsPasted::class)]
     public function paste(Uuid $id, #[Body] PasteInput $input, Pasting $pasting): JsonResponse
     {
@@ -50,6 +54,7 @@ final readonly class WorkshopController
 
     /** The parts list as CSV. */
     #[Route('/api/revisions/{id}/parts.csv', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null)]
     public function csv(Uuid $id, PartsCsv $csv): Response
     {
@@ -64,6 +69,7 @@ final readonly class WorkshopController
 
     /** An article is made: what was logged of it becomes a run. */
     #[Route('/api/articles/{id}/made', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(RunView::class)]
     public function made(Uuid $id, #[Body] GatherInput $input, Finishing $finishing): JsonResponse
     {
@@ -78,6 +84,7 @@ final readonly class WorkshopController
 
     /** Begins a device with somebody else's design, or with a build of another device. */
     #[Route('/api/workspaces/{id}/devices-from', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(DeviceView::class)]
     public function from(Uuid $id, #[Body] StartFromInput $input, StartingFrom $starting): JsonResponse
     {

@@ -11,6 +11,8 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Cached;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Page;
 use Lustrum\Shared\Refusal\Invalid;
@@ -56,6 +58,7 @@ final readonly class BuildSheetController
 
     /** What stands behind a build: files, modules, making, spending. */
     #[Route('/api/revisions/{id}/workshop', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(WorkshopSheet::class)]
     public function workshop(Uuid $id, Request $request, Workshops $sheets): Response
     {
@@ -66,6 +69,7 @@ final readonly class BuildSheetController
 
     /** The Build station. */
     #[Route('/api/revisions/{id}/build', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(BuildSheet::class)]
     public function build(Uuid $id, Request $request, BuildSheets $sheets): Response
     {
@@ -76,6 +80,7 @@ final readonly class BuildSheetController
 
     /** What a phone takes along of a build. */
     #[Route('/api/revisions/{id}/field', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(FieldSheet::class)]
     public function field(Uuid $id, Request $request, FieldSheets $sheets): Response
     {
@@ -86,6 +91,7 @@ final readonly class BuildSheetController
 
     /** The Try station. */
     #[Route('/api/revisions/{id}/try', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(TrySheet::class)]
     public function try(Uuid $id, Request $request, TrySheets $sheets): Response
     {
@@ -96,6 +102,7 @@ final readonly class BuildSheetController
 
     /** The sheet of one run. */
     #[Route('/api/runs/{id}', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(RunSheet::class)]
     public function run(Uuid $id, Request $request, RunSheets $sheets): Response
     {
@@ -106,6 +113,7 @@ final readonly class BuildSheetController
 
     /** The Find station. */
     #[Route('/api/revisions/{id}/find', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(FindSheet::class)]
     public function find(Uuid $id, Request $request, FindSheets $sheets): Response
     {
@@ -116,6 +124,7 @@ final readonly class BuildSheetController
 
     /** More failures of a build; ?after= says behind which. */
     #[Route('/api/revisions/{id}/failures', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(FailurePage::class, query: ['after'])]
     public function failures(Uuid $id, Request $request, FindSheets $sheets): JsonResponse
     {
@@ -124,6 +133,7 @@ final readonly class BuildSheetController
 
     /** More photos of a build. */
     #[Route('/api/revisions/{id}/photos', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(PhotoPage::class, query: ['after'])]
     public function photos(Uuid $id, Request $request, FindSheets $sheets): JsonResponse
     {
@@ -132,6 +142,7 @@ final readonly class BuildSheetController
 
     /** More of what was seen on a build. */
     #[Route('/api/revisions/{id}/observations', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(ObservationPage::class, query: ['after'])]
     public function observations(Uuid $id, Request $request, FindSheets $sheets): JsonResponse
     {
@@ -140,6 +151,7 @@ final readonly class BuildSheetController
 
     /** The Weigh station: evidence of all builds, and this build against its parent, or another with ?against=. */
     #[Route('/api/revisions/{id}/weigh', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(WeighSheet::class, query: ['against'])]
     public function weigh(Uuid $id, Request $request, WeighSheets $sheets): Response
     {
@@ -151,6 +163,7 @@ final readonly class BuildSheetController
 
     /** The Next station. */
     #[Route('/api/revisions/{id}/next', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(NextSheet::class)]
     public function next(Uuid $id, Request $request, NextSheets $sheets): Response
     {
@@ -161,6 +174,7 @@ final readonly class BuildSheetController
 
     /** The decision record, as one page. */
     #[Route('/api/decisions/{id}', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(DecisionView::class)]
     public function decision(Uuid $id, Request $request): Response
     {
@@ -171,6 +185,7 @@ final readonly class BuildSheetController
 
     /** The runs of a build that say something of a ?metric=, and those of another build with ?against=. */
     #[Route('/api/revisions/{id}/runs', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(RunPage::class, query: ['metric', 'against', 'after'])]
     public function runs(Uuid $id, Request $request, RunPages $pages): JsonResponse
     {
@@ -185,6 +200,7 @@ final readonly class BuildSheetController
 
     /** How each method works, in words for a maker; the text of docs/guide/numbers.md. */
     #[Route('/api/explanations', methods: ['GET'])]
+    #[Needs(Who::SignedIn)]
     #[Answers(Explanation::class, list: true)]
     public function explanations(Explanations $explanations): JsonResponse
     {

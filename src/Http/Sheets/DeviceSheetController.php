@@ -9,6 +9,9 @@ use Lustrum\Domain\Method\Method;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Http\Cached;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\LineInput;
 use Lustrum\Sheet\Brief\Briefs;
@@ -46,6 +49,7 @@ final readonly class DeviceSheetController
 
     /** The devices of a workspace. */
     #[Route('/api/workspaces/{id}/devices', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(DeviceCard::class, list: true)]
     public function ofWorkspace(Uuid $id): JsonResponse
     {
@@ -54,6 +58,7 @@ final readonly class DeviceSheetController
 
     /** Plate, spine and what waits. */
     #[Route('/api/devices/{id}/frame', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(FrameView::class)]
     public function frame(Uuid $id, Request $request): Response
     {
@@ -64,6 +69,7 @@ final readonly class DeviceSheetController
 
     /** The brief with the requirements. */
     #[Route('/api/devices/{id}/brief', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(BriefSheet::class)]
     public function brief(Uuid $id, Request $request): Response
     {
@@ -74,6 +80,7 @@ final readonly class DeviceSheetController
 
     /** How a sentence is read as a requirement; nothing is kept of it. */
     #[Route('/api/devices/{id}/wish', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(WishView::class)]
     public function wish(Uuid $id, #[Body] LineInput $input): JsonResponse
     {
@@ -85,6 +92,7 @@ final readonly class DeviceSheetController
 
     /** One method, read as an instruction. */
     #[Route('/api/methods/{id}/sheet', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(MethodSheet::class)]
     public function method(Uuid $id, Request $request): Response
     {
@@ -95,6 +103,7 @@ final readonly class DeviceSheetController
 
     /** The methods of a device, those of the others, and the instruments of the team. */
     #[Route('/api/devices/{id}/methods', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(MethodsSheet::class)]
     public function methods(Uuid $id, Request $request): Response
     {

@@ -15,6 +15,9 @@ use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Http\Cached;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Workings\Bench;
 use Lustrum\Sheet\Workings\WorkedSheet;
@@ -38,6 +41,7 @@ final readonly class WorkingController
 
     /** The sums of the bench, those that were kept on the device, and what can be taken from this build. */
     #[Route('/api/revisions/{id}/workings', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(WorkingsSheet::class)]
     public function sheet(Uuid $id, Request $request, Cached $cached, WorkingsSheets $sheets): Response
     {
@@ -48,6 +52,7 @@ final readonly class WorkingController
 
     /** Puts a kept answer where it is used. */
     #[Route('/api/workings/{id}/hand-over', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(WorkingView::class)]
     public function handOver(Uuid $id, #[Body] HandOverInput $input, HandingOver $handing): Response
     {
@@ -60,6 +65,7 @@ final readonly class WorkingController
 
     /** A sum as it is typed, worked out; nothing of it is kept. */
     #[Route('/api/devices/{id}/work', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(WorkedSheet::class)]
     public function work(Uuid $id, #[Body] WorkInput $input): JsonResponse
     {

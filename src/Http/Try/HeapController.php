@@ -18,6 +18,9 @@ use Lustrum\Facts\HeapFacts;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Http\Files\FileAnswer;
 use Lustrum\Http\Files\Upload;
 use Lustrum\Record\Records;
@@ -46,6 +49,7 @@ final readonly class HeapController
 
     /** What is not gone through yet, laid against the runs. */
     #[Route('/api/workspaces/{id}/heap', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(HeapSheet::class)]
     public function sheet(Uuid $id, HeapSheets $sheets): JsonResponse
     {
@@ -54,6 +58,7 @@ final readonly class HeapController
 
     /** Which files are here already, by their SHA-256, so that nothing is sent twice. */
     #[Route('/api/workspaces/{id}/heap/known', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(KnownFiles::class)]
     public function known(Uuid $id, #[Body] KnownInput $input, HeapFacts $facts): JsonResponse
     {
@@ -69,6 +74,7 @@ final readonly class HeapController
 
     /** Puts aside all that is left, or what is named. */
     #[Route('/api/workspaces/{id}/heap/aside', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(PutAside::class)]
     public function aside(Uuid $id, #[Body] AsideInput $input): JsonResponse
     {
@@ -77,6 +83,7 @@ final readonly class HeapController
 
     /** Takes in one file of a heap as a form: file, workspace, name, and optionally camera, zone and modified. */
     #[Route('/api/heapfiles/{id}', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Form)]
     #[Answers(HeapFileView::class)]
     public function post(Uuid $id, Request $request, TakingHeap $taking): JsonResponse
     {
@@ -88,6 +95,7 @@ final readonly class HeapController
 
     /** Keeps a file with a run. */
     #[Route('/api/heapfiles/{id}/keep', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(PhotoView::class)]
     public function keep(Uuid $id, #[Body] KeepInput $input): JsonResponse
     {
@@ -96,6 +104,7 @@ final readonly class HeapController
 
     /** Sets the clock of its camera right, for all that the camera took. */
     #[Route('/api/heapfiles/{id}/clock', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(CameraView::class)]
     public function clock(Uuid $id, #[Body] ClockInput $input): JsonResponse
     {
@@ -104,6 +113,7 @@ final readonly class HeapController
 
     /** The picture itself, or the still of a clip; ?preview for a small one. */
     #[Route('/api/heapfiles/{id}/picture', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null, query: ['preview'])]
     public function picture(Uuid $id, Request $request): Response
     {
@@ -114,6 +124,7 @@ final readonly class HeapController
 
     /** The file as it is kept, whole or in part (a Range of bytes). */
     #[Route('/api/heapfiles/{id}/file', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(null)]
     public function file(Uuid $id, Request $request): Response
     {

@@ -13,6 +13,9 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\PlanInput;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Try\PlanPreview;
 use Lustrum\Sheet\Try\PlanPreviews;
@@ -33,6 +36,7 @@ final readonly class MethodController
 
     /** What a plan would take, find and cost; nothing is kept of it. */
     #[Route('/api/methods/{id}/plan', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(PlanPreview::class)]
     public function plan(Uuid $id, #[Body] PlanInput $input): JsonResponse
     {
@@ -45,6 +49,7 @@ final readonly class MethodController
 
     /** Uses a method of another device here: copies it. */
     #[Route('/api/devices/{id}/methods', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(MethodView::class)]
     public function useHere(Uuid $id, #[Body] UseHereInput $input): JsonResponse
     {

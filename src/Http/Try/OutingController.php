@@ -6,6 +6,8 @@ namespace Lustrum\Http\Try;
 
 use Lustrum\Domain\Trial\Outing;
 use Lustrum\Http\Answers;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Outing\OutingPage;
 use Lustrum\Sheet\Outing\OutingPages;
@@ -28,6 +30,7 @@ final readonly class OutingController
 
     /** The days out of a workspace, and what can be gathered. */
     #[Route('/api/workspaces/{id}/outings', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(OutingsPage::class)]
     public function ofWorkspace(Uuid $id): JsonResponse
     {
@@ -36,6 +39,7 @@ final readonly class OutingController
 
     /** One day out: its order and what to take. */
     #[Route('/api/outings/{id}/page', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(OutingPage::class)]
     public function page(Uuid $id): JsonResponse
     {

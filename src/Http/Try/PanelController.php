@@ -9,9 +9,12 @@ use Lustrum\Account\SignInThrottle;
 use Lustrum\Action\Run\Unblinding;
 use Lustrum\Domain\Trial\Panel;
 use Lustrum\Domain\Trial\PanelView;
-use Lustrum\Http\Account\HandedOver;
+use Lustrum\Http\Account\SessionGuard;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotThere;
@@ -34,12 +37,13 @@ final readonly class PanelController
     public function __construct(
         private Records $records,
         private PanelPages $pages,
-        private HandedOver $handed,
+        private SessionGuard $sessions,
     ) {
     }
 
     /** For whoever prepares and serves. */
     #[Route('/api/panels/{id}/page', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(PanelPage::class)]
     public function page(Uuid $id): JsonResponse
     {
@@ -47,7 +51,8 @@ final readonly class PanelController
     }
 
     /** For whoever rates: codes and questions, and nothing of what stands behind them. */
-    #[Route('/api/panels/{id}/rate', requirements: self::ID, methods: ['GET'])]
+    #[Route('/api/panels/{id}/rate', requirements: self::ID, name: 'panel_rate', methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(RatePage::class, query: ['rater'])]
     public function rate(Uuid $id, Request $request): JsonResponse
     {
@@ -56,6 +61,7 @@ final readonly class PanelController
 
     /** Tells which code was which; what was rated becomes runs, and what comes later is late. */
     #[Route('/api/panels/{id}/unblind', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(PanelView::class)]
     public function unblind(Uuid $id, #[Body] UnblindInput $input, Unblinding $unblinding): JsonResponse
     {
@@ -67,18 +73,20 @@ final readonly class PanelController
 
     /** From here on this session reaches nothing but this panel's codes. */
     #[Route('/api/panels/{id}/hand-over', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer)]
     #[Answers(null)]
     public function handOver(Uuid $id): JsonResponse
     {
         $panel = $this->records->find(Panel::class, $id);
         $this->records->mustWrite($panel->workspace());
-        $this->handed->over($panel->id()->toRfc4122());
+        $this->sessions->handOver($panel->id());
 
         return new JsonResponse(null, 204);
     }
 
     /** The member takes the device back, with the password. */
-    #[Route('/api/panels/{id}/take-back', requirements: self::ID, methods: ['POST'])]
+    #[Route('/api/panels/{id}/take-back', requirements: self::ID, name: 'panel_take_back', methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(null)]
     public function takeBack(Uuid $id, #[Body] TakeBackInput $input, CurrentUser $user, UserPasswordHasherInterface $hasher, SignInThrottle $throttle, Request $request): JsonResponse
     {
@@ -92,7 +100,7 @@ final readonly class PanelController
             throw Invalid::at('password', 'This is not the password of whoever handed this device over.');
         }
         $throttle->succeeded($me->email());
-        $this->handed->back();
+        $this->sessions->handOver(null);
 
         return new JsonResponse(null, 204);
     }

@@ -19,6 +19,9 @@ use Lustrum\Domain\Trial\TryInput;
 use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
+use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
 use Lustrum\Shared\LineInput;
 use Lustrum\Sheet\Start\Starts;
@@ -43,6 +46,7 @@ final readonly class TryController
 
     /** What a try can begin on. */
     #[Route('/api/workspaces/{id}/start', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
     #[Answers(StartSheet::class)]
     public function start(Uuid $id): JsonResponse
     {
@@ -51,6 +55,7 @@ final readonly class TryController
 
     /** Begins a run from one line, with whatever is missing for it. */
     #[Route('/api/workspaces/{id}/tries', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(TriedView::class)]
     public function begin(Uuid $id, #[Body] TryInput $input): JsonResponse
     {
@@ -62,6 +67,7 @@ final readonly class TryController
 
     /** Keeps a line about a run, and says what its numbers are read as. */
     #[Route('/api/runs/{id}/said', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(SaidView::class)]
     public function said(Uuid $id, #[Body] LineInput $input): JsonResponse
     {
@@ -73,6 +79,7 @@ final readonly class TryController
 
     /** Makes results and levels of what a line was read as. */
     #[Route('/api/runs/{id}/take-up', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(RunView::class)]
     public function takeUp(Uuid $id, #[Body] TakeUpInput $input): JsonResponse
     {
@@ -84,6 +91,7 @@ final readonly class TryController
 
     /** What its plan did not come to is the first plan of the next time. */
     #[Route('/api/trials/{id}/rest', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
     #[Answers(TrialView::class)]
     public function rest(Uuid $id, #[Body] RestInput $input, PlanningRest $planning): JsonResponse
     {

@@ -12,6 +12,11 @@ final class WrongKind extends Refusal
         return new self('Only JSON is taken here, and forms for files. Nothing was read.');
     }
 
+    public static function noBody(): self
+    {
+        return new self('This address takes no body. Nothing was read.');
+    }
+
     public static function program(string $name): self
     {
         return new self(sprintf(

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Http;
+namespace Lustrum\Http\Door;
 
-use Lustrum\Shared\Limit;
+use Lustrum\Http\Cached;
+use Lustrum\Http\Problem;
 use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Shared\Refusal\WrongKind;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -24,29 +25,27 @@ final readonly class RequestGuard
     ) {
     }
 
+    /** Right behind the router. */
     #[AsEventListener(priority: 20)]
     public function onRequest(RequestEvent $event): void
     {
         $request = $event->getRequest();
-        if (!$event->isMainRequest() || $request->isMethodSafe() || !str_starts_with($request->getPathInfo(), '/api')) {
+        if (!$event->isMainRequest()) {
             return;
         }
-        if (!$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, (string) $request->headers->get('X-Csrf-Token', '')))) {
+        if (!$request->isMethodSafe() && !$this->tokens->isTokenValid(self::tokenOf($request))) {
             $event->setResponse(
                 Problem::of(403, 'token', 'This page has been open for too long. Reload it; what you typed is kept.')->response(),
             );
 
             return;
         }
-        self::mustBeTakeable($request);
+        self::mustBeTakeable($request, Needs::ofMatched($request)->takes);
     }
 
     #[AsEventListener]
     public function onResponse(ResponseEvent $event): void
     {
-        if (!str_starts_with($event->getRequest()->getPathInfo(), '/api')) {
-            return;
-        }
         $headers = $event->getResponse()->headers;
         $headers->set('X-Content-Type-Options', 'nosniff');
         // What is not said otherwise is not kept: sign-in, people, exports, backups, and every refusal.
@@ -56,23 +55,27 @@ final readonly class RequestGuard
         $headers->remove(Cached::HEADER);
     }
 
-    private static function mustBeTakeable(Request $request): void
+    private static function tokenOf(Request $request): CsrfToken
     {
-        $path = $request->getPathInfo();
-        $length = $request->headers->get('Content-Length');
-        $type = $request->headers->get('Content-Type', '');
-        if (($length === null || $length === '0' || $length === '') && $type === '') {
-            return;
+        return new CsrfToken(self::TOKEN, (string) $request->headers->get('X-Csrf-Token', ''));
+    }
+
+    private static function mustBeTakeable(Request $request, Takes $takes): void
+    {
+        $length = (int) $request->headers->get('Content-Length', '0');
+        $most = $takes->mostBytes();
+        if ($most !== null && $length > $most) {
+            throw $most === 0 ? WrongKind::noBody() : TooLarge::body($most);
         }
-        $isForm = str_starts_with((string) $type, 'multipart/form-data');
-        if ($isForm ? preg_match('#^/api/(photos|documents|heapfiles)/#', $path) !== 1 : $request->getContentTypeFormat() !== 'json') {
-            throw WrongKind::body();
-        }
-        // A device file is read as a stream; what it may weigh is held by the server before us as well.
-        if (str_ends_with($path, '/import')) {
-            (int) $length <= Limit::IMPORT_BYTES || throw TooLarge::body(Limit::IMPORT_BYTES);
-        } elseif (!$isForm && ((int) $length > Limit::BODY_BYTES || strlen($request->getContent()) > Limit::BODY_BYTES)) {
-            throw TooLarge::body(Limit::BODY_BYTES);
+        $isForm = str_starts_with((string) $request->headers->get('Content-Type', ''), 'multipart/form-data');
+        match ($takes) {
+            Takes::Nothing => null,
+            Takes::Form => $isForm || $length === 0 || throw WrongKind::body(),
+            Takes::Json, Takes::DeviceFile => $length === 0 || $request->getContentTypeFormat() === 'json' || throw WrongKind::body(),
+        };
+        // Whatever was said of its length: this is what is read.
+        if ($takes === Takes::Json && strlen($request->getContent()) > $most) {
+            throw TooLarge::body((int) $most);
         }
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Storage;
 
-use League\Flysystem\FilesystemOperator;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Shared\Refusal\TooLarge;
@@ -12,7 +11,7 @@ use Lustrum\Shared\Refusal\WrongKind;
 
 /**
  * Takes in what a build is made from: drawings, models, sources, data sheets. Each is kept byte by byte, since its hash is
- * what tells two of them apart, and given out only to be saved. What is shown of it is a picture made here.
+ * what tells two of them apart, and given out only to be saved. What is shown of it is a picture made by a worker.
  */
 final readonly class Documents
 {
@@ -22,13 +21,13 @@ final readonly class Documents
     private const PROGRAMS = '/^(text\/html|application\/xhtml\+xml|application\/x-(dosexec|executable|sharedlib|mach-binary|msdownload)'
         .'|application\/vnd\.microsoft\.portable-executable)$/';
     private const SCRIPTS = '/^(text\/(x-php|x-shellscript|javascript|x-python|x-perl|x-ruby)|application\/(javascript|x-httpd-php))$/';
+    private const DRAWING = 'image/svg+xml';
+    private const NO_PICTURE = 'No picture is shown of it. The file is kept as it is.';
 
     public function __construct(
-        private FilesystemOperator $files,
         private Files $kept,
         private Pictures $pictures,
-        private Recordings $recordings,
-        private Decoding $decoding,
+        private Drawings $drawings,
     ) {
     }
 
@@ -52,58 +51,40 @@ final readonly class Documents
             throw WrongKind::program($name);
         }
         $sha256 = Files::sha256($path);
-        $this->kept->write(Files::path($sha256, false), $path);
-        [$preview, $note] = $this->preview($path, $sha256, $type, $name);
+        $this->kept->keep(Files::path($sha256, false), $path);
 
-        return new StoredDocument($sha256, $bytes, $type, $preview, $note);
-    }
-
-    /** @return array{Preview, string} how it can be seen, and what was seen in it */
-    private function preview(string $path, string $sha256, string $type, string $name): array
-    {
-        return match (true) {
-            $type === 'application/pdf' => [Preview::Pages, ''],
-            $type === 'image/svg+xml' => $this->drawing($path, $sha256),
-            FileKind::ofType($type) === FileKind::Picture => $this->picture($path, $sha256),
-            strtolower(pathinfo($name, \PATHINFO_EXTENSION)) === 'stl' => [Preview::Model, ''],
-            default => [Preview::None, ''],
-        };
-    }
-
-    /** @return array{Preview, string} */
-    private function picture(string $path, string $sha256): array
-    {
-        try {
-            $this->pictures->check($path);
-            $made = $this->decoding->inTurn(fn (): array => $this->pictures->prepare($path));
-        } catch (Refusal) {
-            return [Preview::None, 'No picture could be made of it. The file is kept as it is.'];
-        }
-        $this->files->write(Files::path($sha256, true), $made[1]);
-
-        return [Preview::Picture, ''];
+        return new StoredDocument($sha256, $bytes, $type, match (true) {
+            $type === 'application/pdf' => Preview::Pages,
+            $type === self::DRAWING, FileKind::ofType($type) === FileKind::Picture => Preview::Waiting,
+            strtolower(pathinfo($name, \PATHINFO_EXTENSION)) === 'stl' => Preview::Model,
+            default => Preview::None,
+        });
     }
 
     /**
-     * What stands in a drawing is drawn here once, and only the picture is shown: nothing of it runs anywhere.
+     * How it can be seen, once a picture of it is made, and what was seen in it. For workers.
      *
      * @return array{Preview, string}
      */
-    private function drawing(string $path, string $sha256): array
+    public function show(string $sha256, string $type): array
     {
-        $hasScript = preg_match('/<\s*script\b|\son[a-z]+\s*=|javascript:/i', (string) file_get_contents($path)) === 1;
-        $note = $hasScript ? 'This drawing carries a script. It is shown as a picture, where nothing runs.' : '';
+        $path = $this->kept->local(Files::path($sha256, false));
+        $made = '';
         try {
-            $drawn = $this->decoding->inTurn(fn (): string => $this->recordings->draw($path));
-        } catch (Refusal) {
-            return [Preview::None, trim('No picture could be made of it. The file is kept as it is. '.$note)];
-        }
-        try {
-            [$preview] = $this->picture($drawn, $sha256);
-        } finally {
-            @unlink($drawn);
-        }
+            if ($type === self::DRAWING) {
+                [$made, $note] = $this->drawings->draw($path);
+            } else {
+                $this->pictures->check($path);
+                [$made, $note] = [$this->pictures->prepare($path, true)['preview'], ''];
+            }
+            $this->kept->keep(Files::path($sha256, true), $made);
 
-        return [$preview, $note];
+            return [Preview::Picture, $note];
+        } catch (Refusal $e) {
+            return [Preview::None, trim($e->getMessage().' '.self::NO_PICTURE)];
+        } finally {
+            @unlink($path);
+            @unlink($made);
+        }
     }
 }

@@ -67,15 +67,12 @@ enum FileKind: string
         };
     }
 
-    /** Is something to be made of it before it can be shown? */
-    public function isPrepared(): bool
+    /** The line in which it waits to be prepared. */
+    public function line(): Line
     {
-        return $this !== self::Document;
-    }
-
-    /** Is it so much work that it always waits its turn? */
-    public function takesLong(): bool
-    {
-        return $this === self::Sound || $this === self::Clip;
+        return match ($this) {
+            self::Picture, self::Document => Line::Pictures,
+            self::Sound, self::Clip => Line::Recordings,
+        };
     }
 }

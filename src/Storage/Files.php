@@ -5,25 +5,29 @@ declare(strict_types=1);
 namespace Lustrum\Storage;
 
 use League\Flysystem\FilesystemOperator;
+use League\Flysystem\StorageAttributes;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Shared\Refusal\WrongKind;
+use Symfony\Component\Uid\Uuid;
 
 /**
  * Takes in files and gives them out. What is kept lies under the SHA-256 of its content, with a preview beside it where
- * there is something to see; what waits to be prepared lies under a key of its record's.
+ * there is something to see; what waits to be prepared lies under a key of its record's. A file appears at its place whole
+ * or not at all.
  */
 final readonly class Files
 {
     private const TAKEN = 'a JPEG, PNG, WebP or GIF picture, a sound (MP3, M4A, Ogg, WAV), a clip (MP4, MOV, WebM) or a document (PDF, text, CSV)';
+    private const WAITING = 'waiting/';
+    private const COMING = 'coming/';
 
     public function __construct(
         private FilesystemOperator $files,
         private Pictures $pictures,
         private Recordings $recordings,
-        private Decoding $decoding,
     ) {
     }
 
@@ -34,7 +38,8 @@ final readonly class Files
     }
 
     /**
-     * Takes a file in: prepared at once where that is quick and a place is free, else as it is, to wait its turn.
+     * Takes a file in: nothing is decoded here. A document, and a picture that carries nothing but itself, is there at once;
+     * the rest waits its turn.
      *
      * @param string $key    under which it waits
      * @param string $source SHA-256 of it
@@ -44,38 +49,24 @@ final readonly class Files
     public function take(string $path, string $key, string $source): StoredFile
     {
         [$kind, $type] = $this->check($path);
-        if (!$kind->takesLong()) {
-            $done = $kind->isPrepared() ? $this->decoding->now(
-                fn (): StoredFile => $this->prepared($path, $kind, $type, $source),
-            ) : $this->asItIs($path, $kind, $type, $source);
-            if ($done !== null) {
-                return $done;
-            }
+        $size = match ($kind) {
+            FileKind::Document => [0, 0],
+            FileKind::Picture => $this->pictures->clean($path),
+            FileKind::Sound, FileKind::Clip => null,
+        };
+        if ($size !== null) {
+            $this->keep(self::path($source, false), $path);
+
+            return new StoredFile($source, $size[0], $size[1], (int) filesize($path), $kind, $type, null, null, $source);
         }
         $this->drop($key);
-        $this->write(self::waiting($key), $path);
+        $this->keep(self::waiting($key), $path);
 
         return new StoredFile('', 0, 0, (int) filesize($path), $kind, $type, null, null, $source);
     }
 
     /**
-     * Takes a file in and waits until it is prepared.
-     *
-     * @throws Refusal
-     */
-    public function takeWhole(string $path): StoredFile
-    {
-        [$kind, $type] = $this->check($path);
-        $source = self::sha256($path);
-        if (!$kind->isPrepared()) {
-            return $this->asItIs($path, $kind, $type, $source);
-        }
-
-        return $this->decoding->inTurn(fn (): StoredFile => $this->prepared($path, $kind, $type, $source));
-    }
-
-    /**
-     * Prepares what waits.
+     * Prepares what waits. For workers.
      *
      * @throws Refusal where it cannot be: what was sent is at fault
      */
@@ -83,7 +74,27 @@ final readonly class Files
     {
         $path = $this->local(self::waiting($key));
         try {
-            return $this->takeWhole($path);
+            [$kind, $type] = $this->check($path);
+            $source = self::sha256($path);
+
+            return $kind === FileKind::Picture ? $this->picture($path, $source) : $this->recording($path, $kind, $type, $source);
+        } finally {
+            @unlink($path);
+        }
+    }
+
+    /**
+     * Makes the small picture of one that is kept as it came. For workers.
+     *
+     * @throws Refusal where it is no picture after all
+     */
+    public function makePreview(string $sha256): void
+    {
+        $path = $this->local(self::path($sha256, false));
+        try {
+            ['preview' => $preview] = $this->pictures->prepare($path, true);
+            $this->keep(self::path($sha256, true), $preview);
+            @unlink($preview);
         } finally {
             @unlink($path);
         }
@@ -95,6 +106,24 @@ final readonly class Files
         if ($this->files->fileExists(self::waiting($key))) {
             $this->files->delete(self::waiting($key));
         }
+    }
+
+    /**
+     * @param int $seconds
+     *
+     * @return list<string> keys of what has been waiting for longer
+     */
+    public function waitingLongerThan(int $seconds): array
+    {
+        $old = time() - $seconds;
+        $keys = [];
+        foreach ($this->files->listContents(self::WAITING) as $one) {
+            if ($one instanceof StorageAttributes && $one->isFile() && ($one->lastModified() ?? $old) < $old) {
+                $keys[] = basename($one->path());
+            }
+        }
+
+        return $keys;
     }
 
     /** @return resource */
@@ -118,6 +147,51 @@ final readonly class Files
         return (string) hash_file('sha256', $path);
     }
 
+    /**
+     * Keeps a file as it is, where nothing lies there yet: beside first, then moved, so that nobody ever finds half of it,
+     * not even after a cut.
+     */
+    public function keep(string $to, string $path): void
+    {
+        if ($this->files->fileExists($to)) {
+            return;
+        }
+        $stream = fopen($path, 'r') ?: throw Invalid::at('file', 'This file could not be read.');
+        $coming = self::COMING.Uuid::v4()->toRfc4122();
+        try {
+            $this->files->writeStream($coming, $stream);
+            $this->files->move($coming, $to);
+        } finally {
+            if (is_resource($stream)) {
+                fclose($stream);
+            }
+        }
+    }
+
+    /** A copy on this machine: the decoders want a file. */
+    public function local(string $from): string
+    {
+        if (!$this->files->fileExists($from)) {
+            throw NotThere::picture();
+        }
+        $path = (string) tempnam(sys_get_temp_dir(), 'lustrum');
+        file_put_contents($path, $this->files->readStream($from));
+
+        return $path;
+    }
+
+    /** Where what waits under a key lies. */
+    public static function waiting(string $key): string
+    {
+        return self::WAITING.$key;
+    }
+
+    public static function path(string $sha256, bool $preview): string
+    {
+        // All of them end alike: what a file is, its record says.
+        return sprintf('%s/%s/%s%s.jpg', substr($sha256, 0, 2), substr($sha256, 2, 2), $sha256, $preview ? '-preview' : '');
+    }
+
     /** @return array{FileKind, string} kind and type */
     private function check(string $path): array
     {
@@ -134,47 +208,42 @@ final readonly class Files
         return [$kind, $type];
     }
 
-    private function asItIs(string $path, FileKind $kind, string $type, string $source): StoredFile
-    {
-        $this->write(self::path($source, false), $path);
-
-        return new StoredFile($source, 0, 0, (int) filesize($path), $kind, $type, null, null, $source);
-    }
-
-    private function prepared(string $path, FileKind $kind, string $type, string $source): StoredFile
-    {
-        return $kind === FileKind::Picture ? $this->picture($path, $source) : $this->recording($path, $kind, $type, $source);
-    }
-
     private function picture(string $path, string $source): StoredFile
     {
-        $takenAt = $this->pictures->takenAt($path);
-        [$kept, $preview, $width, $height] = $this->pictures->prepare($path);
-        $sha256 = hash('sha256', $kept);
-        if (!$this->files->fileExists(self::path($sha256, false))) {
-            $this->files->write(self::path($sha256, true), $preview);
-            $this->files->write(self::path($sha256, false), $kept);
-        }
+        $made = $this->pictures->prepare($path);
+        try {
+            $sha256 = self::sha256($made['kept']);
+            $this->keep(self::path($sha256, true), $made['preview']);
+            $this->keep(self::path($sha256, false), $made['kept']);
+            $bytes = (int) filesize($made['kept']);
 
-        return new StoredFile($sha256, $width, $height, strlen($kept), FileKind::Picture, 'image/jpeg', $takenAt, null, $source);
+            return new StoredFile(
+                $sha256, $made['width'], $made['height'], $bytes, FileKind::Picture, 'image/jpeg', $made['takenAt'], null, $source,
+            );
+        } finally {
+            @unlink($made['kept']);
+            @unlink($made['preview']);
+        }
     }
 
     private function recording(string $path, FileKind $kind, string $type, string $source): StoredFile
     {
         $made = [];
+        $ending = FileKind::ending($type);
         try {
-            ['width' => $width, 'height' => $height, 'seconds' => $seconds, 'takenAt' => $takenAt] = $this->recordings->look($path);
+            ['width' => $width, 'height' => $height, 'seconds' => $seconds, 'takenAt' => $takenAt] = $this->recordings->look($path, $ending);
             if ($kind === FileKind::Clip && $width === 0) {
                 // A recorder wrote sound into a container for clips.
                 [$kind, $type] = [FileKind::Sound, $type === 'video/webm' ? 'audio/webm' : 'audio/mp4'];
+                $ending = FileKind::ending($type);
             }
-            $made[] = $kept = $this->recordings->strip($path, $kind, FileKind::ending($type));
+            $made[] = $kept = $this->recordings->strip($path, $kind, $ending);
             $sha256 = self::sha256($kept);
             if ($kind === FileKind::Clip) {
-                $made[] = $still = $this->recordings->still($path, $seconds);
-                $this->write(self::path($sha256, true), $still);
+                $made[] = $still = $this->recordings->still($path, $seconds, $ending);
+                $this->keep(self::path($sha256, true), $still);
             }
-            $this->write(self::path($sha256, false), $kept);
+            $this->keep(self::path($sha256, false), $kept);
 
             return new StoredFile($sha256, $width, $height, (int) filesize($kept), $kind, self::shown($type), $takenAt, $seconds, $source);
         } finally {
@@ -192,44 +261,5 @@ final readonly class Files
             'audio/x-wav' => 'audio/wav',
             default => $type,
         };
-    }
-
-    /** Keeps a file as it is, where nothing lies there yet. */
-    public function write(string $to, string $path): void
-    {
-        if ($this->files->fileExists($to)) {
-            return;
-        }
-        $stream = fopen($path, 'r') ?: throw Invalid::at('file', 'This file could not be read.');
-        try {
-            $this->files->writeStream($to, $stream);
-        } finally {
-            if (is_resource($stream)) {
-                fclose($stream);
-            }
-        }
-    }
-
-    /** A copy on this machine: the decoders want a file. */
-    private function local(string $from): string
-    {
-        if (!$this->files->fileExists($from)) {
-            throw NotThere::picture();
-        }
-        $path = (string) tempnam(sys_get_temp_dir(), 'lustrum');
-        file_put_contents($path, $this->files->readStream($from));
-
-        return $path;
-    }
-
-    private static function waiting(string $key): string
-    {
-        return 'waiting/'.$key;
-    }
-
-    public static function path(string $sha256, bool $preview): string
-    {
-        // All of them end alike: what a file is, its record says.
-        return sprintf('%s/%s/%s%s.jpg', substr($sha256, 0, 2), substr($sha256, 2, 2), $sha256, $preview ? '-preview' : '');
     }
 }

@@ -10,6 +10,8 @@ enum Preview: string
     case None = 'none';
     /** A picture of it lies beside it. */
     case Picture = 'picture';
+    /** A picture of it is being made. */
+    case Waiting = 'waiting';
     /** A browser shows it by itself. */
     case Pages = 'pages';
     /** A model that the screen turns. */

@@ -6,28 +6,39 @@ namespace Lustrum\Storage;
 
 use Lustrum\Core\Run\Row;
 use Lustrum\Shared\Refusal\Invalid;
-use Symfony\Component\Process\Exception\ExceptionInterface;
-use Symfony\Component\Process\Process;
 
 /**
  * Makes of a clip or a sound that somebody sent what is kept of it: the same streams in a new container without
- * anything that says where or with what it was taken, and of a clip one still picture.
+ * anything that says where or with what it was taken, and of a clip one still picture. A file is read as what its content
+ * was found to be and as nothing else, and nothing is fetched for it. For workers.
  */
-final class Recordings
+final readonly class Recordings
 {
     private const LONGEST_SECONDS = 4 * 3600;
-    private const PATIENCE_SECONDS = 180;
     private const CONTAINER = ['mov' => 'mp4', '3gp' => 'mp4', 'm4a' => 'mp4'];
     private const PREVIEW = "scale='min(640,iw)':-2";
+
+    /** How each ending is read, by the name that ffmpeg gives it. */
+    private const READ_AS = [
+        'mp4' => 'mov', 'mov' => 'mov', '3gp' => 'mov', 'm4a' => 'mov', 'webm' => 'matroska', 'mp3' => 'mp3', 'wav' => 'wav',
+        'ogg' => 'ogg', 'flac' => 'flac',
+    ];
+
+    public function __construct(
+        private Limited $limited,
+    ) {
+    }
 
     /**
      * @return array{width: int, height: int, seconds: float, takenAt: ?string}
      *
      * @throws Invalid
      */
-    public function look(string $path): array
+    public function look(string $path, string $ending): array
     {
-        $said = Row::json($this->run(['ffprobe', '-v', 'error', '-print_format', 'json', '-show_format', '-show_streams', $path]));
+        $said = Row::json($this->run([
+            'ffprobe', '-v', 'error', '-print_format', 'json', '-show_format', '-show_streams', ...self::from($ending), 'file:'.$path,
+        ]));
         $format = is_array($said['format'] ?? null) ? $said['format'] : [];
         $width = $height = 0;
         foreach (Row::rows($said['streams'] ?? null) as $stream) {
@@ -57,11 +68,11 @@ final class Recordings
         $out = $path.'-kept.'.$ending;
         $streams = $kind === FileKind::Clip ? ['-map', '0:v:0', '-map', '0:a?'] : ['-map', '0:a:0'];
         $this->run([
-            'ffmpeg', '-v', 'error', '-y', '-i', $path, ...$streams, '-c', 'copy', '-map_metadata', '-1', '-map_metadata:s', '-1',
-            '-map_chapters', '-1',
+            'ffmpeg', '-v', 'error', '-y', ...self::from($ending), '-i', 'file:'.$path, ...$streams, '-c', 'copy', '-map_metadata', '-1',
+            '-map_metadata:s', '-1', '-map_chapters', '-1',
             '-fflags', '+bitexact', '-flags:v', '+bitexact', '-flags:a', '+bitexact',
             ...(in_array(self::CONTAINER[$ending] ?? $ending, ['mp4'], true) ? ['-movflags', '+faststart'] : []), '-f',
-            $this->container($ending), $out,
+            self::CONTAINER[$ending] ?? $ending, 'file:'.$out,
         ]);
 
         return $out;
@@ -72,47 +83,31 @@ final class Recordings
      *
      * @throws Invalid
      */
-    public function still(string $path, float $seconds): string
+    public function still(string $path, float $seconds, string $ending): string
     {
         $out = $path.'-still.jpg';
-        $this->run(
-            [
-                'ffmpeg', '-v', 'error', '-y', '-ss', sprintf('%.2f', min(1.0, $seconds / 3)), '-i', $path, '-frames:v', '1', '-vf',
-                self::PREVIEW, '-map_metadata', '-1', $out,
-            ],
-        );
-
-        return $out;
-    }
-
-    /**
-     * A drawing in lines as a picture, beside what was sent; nothing of what stands in it is run or fetched.
-     *
-     * @throws Invalid
-     */
-    public function draw(string $path): string
-    {
-        $out = $path.'-drawn.png';
         $this->run([
-            'ffmpeg', '-v', 'error', '-y', '-f', 'svg_pipe', '-width', '1600', '-height', '1600', '-keep_ar', '1', '-i', $path,
-            '-frames:v', '1', $out,
+            'ffmpeg', '-v', 'error', '-y', '-threads', '2', '-ss', sprintf('%.2f', min(1.0, $seconds / 3)), ...self::from($ending), '-i',
+            'file:'.$path, '-frames:v', '1', '-vf', self::PREVIEW, '-map_metadata', '-1', 'file:'.$out,
         ]);
 
         return $out;
     }
 
-    private function container(string $ending): string
+    /** @return list<string> how a file with this ending is read, and from where */
+    private static function from(string $ending): array
     {
-        return self::CONTAINER[$ending] ?? $ending;
+        return ['-protocol_whitelist', 'file', '-f', self::READ_AS[$ending] ?? throw Invalid::at('file', 'No such recording can be read.')];
     }
 
     /** @param list<string> $command */
     private function run(array $command): string
     {
-        $process = new Process($command, timeout: self::PATIENCE_SECONDS);
         try {
-            return $process->mustRun()->getOutput();
-        } catch (ExceptionInterface) {
+            return $this->limited->run(Line::Recordings, $command);
+        } catch (LimitPassed $e) {
+            throw Invalid::at('file', $e->getMessage());
+        } catch (DecodingFailed) {
             throw Invalid::at('file', 'This recording is damaged, or of a kind that cannot be read. Nothing of it can be played.');
         }
     }

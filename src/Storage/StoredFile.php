@@ -27,6 +27,11 @@ final readonly class StoredFile
     ) {
     }
 
+    public function isPicture(): bool
+    {
+        return $this->kind === FileKind::Picture;
+    }
+
     public function waits(): bool
     {
         return $this->sha256 === '';

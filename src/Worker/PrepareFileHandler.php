@@ -22,7 +22,7 @@ final readonly class PrepareFileHandler
     #[AsMessageHandler]
     public function prepare(PrepareFile $message): void
     {
-        $this->preparing->prepare(Uuid::fromString($message->photo));
+        $this->preparing->prepare(Uuid::fromString($message->record));
     }
 
     #[AsEventListener(priority: -200)]
@@ -30,7 +30,7 @@ final readonly class PrepareFileHandler
     {
         $message = $event->getEnvelope()->getMessage();
         if ($message instanceof PrepareFile && !$event->willRetry()) {
-            $this->preparing->giveUp(Uuid::fromString($message->photo));
+            $this->preparing->giveUp(Uuid::fromString($message->record));
         }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
 use Lustrum\Account\MemberInput;
@@ -13,8 +14,10 @@ use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
 use Lustrum\Action\People\Members;
 use Lustrum\Http\Account\SessionGuard;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Uid\Uuid;
 
@@ -262,5 +265,41 @@ abstract class ApiTestCase extends WebTestCase
         }
 
         return $trial;
+    }
+
+    /** What the workers do, as they do it: everything that waits in both lines, once. */
+    protected function letWorkersWork(): void
+    {
+        self::assertNotNull(self::$kernel);
+        $command = (new Application(self::$kernel))->find('messenger:consume');
+        while ($this->inLine() > 0) {
+            (new CommandTester($command))->execute(
+                ['receivers' => ['pictures', 'recordings'], '--limit' => $this->inLine(), '--time-limit' => 60],
+            );
+        }
+        self::service(EntityManagerInterface::class)->clear();
+    }
+
+    protected function inLine(): int
+    {
+        $n = self::service(Connection::class)->fetchOne('SELECT count(*) FROM messenger_messages');
+
+        return is_numeric($n) ? (int) $n : -1;
+    }
+
+    /**
+     * Sends a picture and lets it be prepared.
+     *
+     * @param array<string, string> $fields
+     *
+     * @return array<array-key, mixed> as it was answered at once
+     */
+    protected function sendPicture(string $url, string $file, array $fields, string $name = 'photo.jpg'): array
+    {
+        $answer = $this->upload($url, $file, $fields, $name);
+        self::assertContains($this->answered(), [200, 201, 202], json_encode($answer) ?: '');
+        $this->letWorkersWork();
+
+        return $answer;
     }
 }

@@ -165,12 +165,15 @@ final class BadInputTest extends ApiTestCase
         file_put_contents($folder.'/wide.png', "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.$header.pack('N', crc32('IHDR'.$header)));
         // More than 25 MB, and a JPEG by its first bytes.
         file_put_contents($folder.'/heavy.jpg', file_get_contents($folder.'/good.jpg').str_repeat("\0", 26_000_000));
-        foreach (['text.jpg' => 415, 'cut.jpg' => 422, 'wide.png' => 413, 'heavy.jpg' => 413] as $file => $status) {
+        foreach (['text.jpg' => 415, 'wide.png' => 413, 'heavy.jpg' => 413] as $file => $status) {
             $answer = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $folder.'/'.$file, ['revision' => $bench->a]);
             self::assertSame($status, $this->answered(), $file.json_encode($answer));
             self::assertNotSame('', self::text($answer, 'detail'));
         }
         self::assertSame([], self::at($this->json('GET', '/api/revisions/'.$bench->a.'/find'), 'photos'));
+        $this->sendPicture('/api/photos/'.Uuid::v7()->toRfc4122(), $folder.'/cut.jpg', ['revision' => $bench->a]);
+        $cut = (array) self::at($this->json('GET', '/api/revisions/'.$bench->a.'/find'), 'photos', 0);
+        self::assertSame(['broken', 'This picture is damaged and could not be read.'], [$cut['state'], $cut['problem']]);
         $id = Uuid::v7()->toRfc4122();
         $photo = $this->upload('/api/photos/'.$id, $folder.'/good.jpg', ['revision' => $bench->a, 'caption' => 'The arm']);
         self::assertSame(201, $this->answered(), json_encode($photo) ?: '');
@@ -193,7 +196,10 @@ final class BadInputTest extends ApiTestCase
         file_put_contents($file, substr($bytes, 0, 2)."\xff\xe1".pack('n', strlen($exif) + 2).$exif.substr($bytes, 2));
         $id = Uuid::v7()->toRfc4122();
         $this->upload('/api/photos/'.$id, $file, ['revision' => $bench->a]);
-        self::assertSame(201, $this->answered());
+        self::assertSame(202, $this->answered());
+        $this->client->request('GET', '/api/photos/'.$id.'/picture');
+        self::assertSame(404, $this->answered(), 'Nothing is given out before it is stripped.');
+        $this->letWorkersWork();
         $this->client->request('GET', '/api/photos/'.$id.'/picture');
         $kept = $this->client->getInternalResponse()->getContent();
         self::assertStringStartsWith("\xff\xd8", $kept);

@@ -6,12 +6,9 @@ namespace Lustrum\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Action\Files\Preparing;
-use Lustrum\Storage\Decoding;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Symfony\Bundle\FrameworkBundle\Console\Application;
-use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\Process\Process;
 use Symfony\Component\Uid\Uuid;
 
@@ -71,7 +68,7 @@ final class FileTest extends ApiTestCase
         self::assertSame(404, $this->answered(), 'Nothing is given out before it is stripped.');
 
         $before = $this->counter();
-        $this->work();
+        $this->letWorkersWork();
         self::assertGreaterThan($before, $this->counter(), 'Who looks at the sheet is told.');
         $ready = $this->photo();
         self::assertSame(['ready', $type, ''], [$ready['state'], $ready['type'], $ready['problem']]);
@@ -105,7 +102,7 @@ final class FileTest extends ApiTestCase
         file_put_contents($file, substr((string) file_get_contents($file), 0, 3000));
         $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build]);
         self::assertSame(202, $this->answered());
-        $this->work();
+        $this->letWorkersWork();
         $broken = $this->photo();
         self::assertSame('broken', $broken['state']);
         self::assertStringContainsString('damaged', self::text($broken, 'problem'));
@@ -125,7 +122,7 @@ final class FileTest extends ApiTestCase
             [$this->photo()['state'], $this->photo()['problem']],
         );
         // The message that is still in line finds nothing to do.
-        $this->work();
+        $this->letWorkersWork();
         self::assertSame('broken', $this->photo()['state']);
     }
 
@@ -163,22 +160,6 @@ final class FileTest extends ApiTestCase
         self::assertSame(200, $this->answered(), 'What is not understood is as if it had not been asked.');
     }
 
-    public function testAPictureWaitsWhereBothPlacesAreTaken(): void
-    {
-        $file = $this->picture(40, 30);
-        $id = Uuid::v7()->toRfc4122();
-        $places = self::service(Decoding::class);
-        $places->now(fn (): bool => (bool) $places->now(function () use ($file, $id): bool {
-            $this->upload('/api/photos/'.$id, $file, ['revision' => $this->build]);
-            self::assertSame(202, $this->answered());
-
-            return true;
-        }));
-        self::assertSame('waiting', $this->photo()['state']);
-        $this->work();
-        self::assertSame(['ready', 40, 30], [$this->photo()['state'], $this->photo()['width'], $this->photo()['height']]);
-    }
-
     public function testTheTimeOfACameraIsKeptAndNothingElse(): void
     {
         $file = $this->picture(64, 48);
@@ -188,7 +169,8 @@ final class FileTest extends ApiTestCase
         $bytes = (string) file_get_contents($file);
         file_put_contents($file, substr($bytes, 0, 2)."\xff\xe1".pack('n', strlen($exif) + 2).$exif.substr($bytes, 2));
         $taken = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build]);
-        self::assertSame('2026-03-02T14:05:11', $taken['takenAt'] ?? '');
+        $this->letWorkersWork();
+        self::assertSame('2026-03-02T14:05:11', $this->photo()['takenAt']);
         $this->client->request('GET', '/api/photos/'.self::text($taken, 'id').'/picture');
         self::assertStringNotContainsString('2026:03:02', $this->client->getInternalResponse()->getContent());
     }
@@ -197,8 +179,8 @@ final class FileTest extends ApiTestCase
     {
         $file = $this->folder.'/moving.gif';
         (new Process(['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc=size=80x60:rate=5:duration=2', $file]))->mustRun();
-        $taken = $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build]);
-        self::assertSame([201, 'picture', 80], [$this->answered(), $taken['kind'], $taken['width']]);
+        $this->sendPicture('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $this->build]);
+        self::assertSame(['ready', 'picture', 80], [$this->photo()['state'], $this->photo()['kind'], $this->photo()['width']]);
     }
 
     public function testAFileThatIsNoneOfThese(): void
@@ -234,7 +216,7 @@ final class FileTest extends ApiTestCase
             $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $this->folder.$name, ['revision' => $this->build, 'caption' => $name]);
             self::assertSame(202, $this->answered(), $name);
             if ($prepared) {
-                $this->work();
+                $this->letWorkersWork();
             }
         }
         $device = $this->outAndIn();
@@ -302,21 +284,5 @@ final class FileTest extends ApiTestCase
         );
 
         return is_numeric($counter) ? (int) $counter : 0;
-    }
-
-    private function inLine(): int
-    {
-        $n = self::service(Connection::class)->fetchOne('SELECT count(*) FROM messenger_messages');
-
-        return is_numeric($n) ? (int) $n : -1;
-    }
-
-    /** What the worker does, as it does it: everything that waits, once. */
-    private function work(): void
-    {
-        self::assertNotNull(self::$kernel);
-        $command = (new Application(self::$kernel))->find('messenger:consume');
-        (new CommandTester($command))->execute(['receivers' => ['files'], '--limit' => $this->inLine(), '--time-limit' => 60]);
-        self::assertSame(0, $this->inLine());
     }
 }

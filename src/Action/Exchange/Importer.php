@@ -8,6 +8,7 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\CurrentUser;
 use Lustrum\Account\Workspace;
+use Lustrum\Action\Files\PreparingLines;
 use Lustrum\Action\Run\Configurations;
 use Lustrum\Action\Run\RunBeginning;
 use Lustrum\Core\CoreException;
@@ -35,6 +36,7 @@ use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Storage\Documents;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
+use Lustrum\Storage\StoredDocument;
 use Lustrum\Storage\StoredFile;
 use Symfony\Component\Uid\Uuid;
 
@@ -61,6 +63,9 @@ final class Importer
     /** @var array<string, mixed> configurations of the file by hash */
     private array $configurations = [];
 
+    /** @var array<string, StoredFile|StoredDocument> what is to be prepared, by identifier of its record */
+    private array $stored = [];
+
     /** @var array<string, StoredConfiguration> by trial, article and content */
     private array $frozen = [];
 
@@ -75,7 +80,8 @@ final class Importer
         private readonly CurrentUser $user,
         private readonly AfterWrite $after,
         private readonly RunBeginning $runs,
-        private readonly Configurations $stored,
+        private readonly Configurations $kept,
+        private readonly PreparingLines $lines,
         private readonly Bulk $bulk,
     ) {
     }
@@ -101,7 +107,7 @@ final class Importer
         } catch (UniqueConstraintViolationException $e) {
             throw Invalid::at(self::place($e), 'Something in this list is there twice under one name, which nothing can tell apart.');
         } finally {
-            $this->ids = $this->configurations = $this->frozen = [];
+            $this->ids = $this->configurations = $this->frozen = $this->stored = [];
             $this->taken = 0;
             $this->progress = null;
         }
@@ -130,9 +136,18 @@ final class Importer
             ['name' => $device->name(), 'records' => $count, 'pictures' => $pictures],
         );
         $this->em->flush();
+        $this->putInLine();
         $this->after->written([$device]);
 
         return new ImportView($device->id()->toRfc4122(), $device->name(), $count, $pictures);
+    }
+
+    private function putInLine(): void
+    {
+        foreach ($this->stored as $id => $file) {
+            $file instanceof StoredFile
+                ? $this->lines->take(Uuid::fromString($id), $file) : $this->lines->document(Uuid::fromString($id), $file);
+        }
     }
 
     /**
@@ -316,7 +331,7 @@ final class Importer
         )) : $named;
         $key = $run->trial()->id()->toRfc4122().$run->article()?->id()->toRfc4122().(is_string($own) ? $own : '');
 
-        return $this->frozen[$key] ??= $this->stored->stored(
+        return $this->frozen[$key] ??= $this->kept->stored(
             Frozen::read($configuration, $run, $this->metric(...), $this->runs->present(...)), $run->belongsTo(),
         );
     }
@@ -395,6 +410,7 @@ final class Importer
         if ($bytes === false || $bytes === '') {
             throw Invalid::at($path.'/picture', 'The file is missing or damaged.');
         }
+        $id = $this->ids[Row::text($row['id'] ?? '')] ?? throw Invalid::at($path.'/id', 'Each entry needs an identifier of its own.');
         $file = (string) tempnam(sys_get_temp_dir(), 'lustrum');
         try {
             file_put_contents($file, $bytes);
@@ -403,9 +419,11 @@ final class Importer
                     $file, Row::text($row['name'] ?? ''), ($row['role'] ?? '') === DocumentRole::Source->value,
                 );
 
+                $this->stored[$id] = $document;
+
                 return ['file' => ['preview' => $document->preview->value] + get_object_vars($document)] + $row;
             }
-            $stored = $this->files->takeWhole($file);
+            $stored = $this->stored[$id] = $this->files->take($file, $id, Files::sha256($file));
         } catch (Refusal $e) {
             throw Invalid::at($path.'/picture', $e->getMessage());
         } finally {

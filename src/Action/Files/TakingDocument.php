@@ -27,6 +27,7 @@ final readonly class TakingDocument
         private RecordWriter $writer,
         private Inputs $inputs,
         private Documents $documents,
+        private PreparingLines $lines,
     ) {
     }
 
@@ -48,6 +49,13 @@ final readonly class TakingDocument
         $file = $this->documents->take($path, $name, ($fields['role'] ?? '') === DocumentRole::Source->value);
         $plain = ['preview' => $file->preview->value] + get_object_vars($file);
 
-        return $this->writer->put(Document::class, $id, $this->inputs->read(DocumentInput::class, ['file' => $plain] + $fields));
+        $input = $this->inputs->read(DocumentInput::class, ['file' => $plain] + $fields);
+
+        return $this->em->wrapInTransaction(function () use ($id, $input, $file): Written {
+            $written = $this->writer->put(Document::class, $id, $input);
+            $this->lines->document($id, $file);
+
+            return $written;
+        });
     }
 }

@@ -20,7 +20,6 @@ use Lustrum\Shared\Refusal\Taken;
 use Lustrum\Shared\Refusal\WrongKind;
 use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
-use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Uid\Uuid;
 
 /** Takes in what is dropped in a heap: once each, however often it is dropped. */
@@ -33,7 +32,7 @@ final readonly class TakingHeap implements Writing
         private Inputs $inputs,
         private Files $files,
         private HeapFacts $facts,
-        private MessageBusInterface $bus,
+        private PreparingLines $lines,
     ) {
     }
 
@@ -89,10 +88,7 @@ final readonly class TakingHeap implements Writing
             $record = $this->records->find(HeapFile::class, $id);
             $record->is($file);
             $this->em->flush();
-            if ($file->waits()) {
-                // In the same transaction: there is no record that waits without standing in line.
-                $this->bus->dispatch(new PrepareFile($id->toRfc4122()));
-            }
+            $this->lines->take($id, $file);
 
             return new Written($record->view(), $written->new, $written->stale);
         });

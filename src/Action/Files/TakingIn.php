@@ -15,7 +15,6 @@ use Lustrum\Record\Written;
 use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Storage\Files;
 use Lustrum\Storage\StoredFile;
-use Symfony\Component\Messenger\MessageBusInterface;
 use Symfony\Component\Uid\Uuid;
 
 /** Takes in a file that somebody sent, with its record; what cannot be prepared at once is put in line. */
@@ -27,7 +26,7 @@ final readonly class TakingIn
         private RecordWriter $writer,
         private Inputs $inputs,
         private Files $files,
-        private MessageBusInterface $bus,
+        private PreparingLines $lines,
     ) {
     }
 
@@ -51,10 +50,7 @@ final readonly class TakingIn
 
         return $this->em->wrapInTransaction(function () use ($id, $input, $file): Written {
             $written = $this->writer->put(Photo::class, $id, $input);
-            if ($file->waits()) {
-                // In the same transaction: there is no record that waits without standing in line.
-                $this->bus->dispatch(new PrepareFile($id->toRfc4122()));
-            }
+            $this->lines->take($id, $file);
 
             return $written;
         });

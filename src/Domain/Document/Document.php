@@ -93,6 +93,12 @@ class Document extends Record
         $this->ratings = $input->ratings;
     }
 
+    /** A picture of it was made, or could not be; what was seen in it stands beside it. */
+    public function isShown(Preview $preview, string $seen): void
+    {
+        [$this->preview, $this->seen] = [$preview, mb_substr($seen, 0, 300)];
+    }
+
     private function is(StoredDocument $file): void
     {
         [$this->sha256, $this->bytes, $this->type] = [$file->sha256, $file->bytes, $file->type];

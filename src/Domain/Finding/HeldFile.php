@@ -64,7 +64,9 @@ trait HeldFile
     public function is(StoredFile $file): void
     {
         [$this->sha256, $this->width, $this->height, $this->bytes] = [$file->sha256, $file->width, $file->height, $file->bytes];
-        [$this->kind, $this->type, $this->takenAt, $this->seconds] = [$file->kind, $file->type, $file->takenAt, $file->seconds];
+        [$this->kind, $this->type, $this->seconds] = [$file->kind, $file->type, $file->seconds];
+        // A device file says of its own pictures when they were taken, which are stripped by then.
+        $this->takenAt = $file->takenAt ?? $this->takenAt;
         $this->source = $file->source;
         $this->state = $this->lies !== '' ? FileState::Away : ($file->waits() ? FileState::Waiting : FileState::Ready);
     }

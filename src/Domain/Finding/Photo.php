@@ -69,7 +69,7 @@ class Photo extends Record
 
     public function restore(array $row, Records $records): void
     {
-        if ($this->isWaiting()) {
+        if ($this->isWaiting() && $this->source === '') {
             $why = Row::text($row['problem'] ?? '');
             $this->isBroken($why !== '' ? $why : 'This file was not prepared yet when the device file was written.');
         }

@@ -49,13 +49,13 @@ final class FileAnswer
     }
 
     /**
-     * A picture, or the still of a clip; a small one where the request asks for a preview.
+     * A picture, or the still of a clip; a small one where the request asks for a preview and it is made already.
      *
      * @throws NotThere
      */
     public static function seen(Request $request, Files $files, string $sha256, FileKind $kind): Response
     {
-        $preview = $request->query->has('preview') || $kind === FileKind::Clip;
+        $preview = $kind === FileKind::Clip || ($request->query->has('preview') && $files->has($sha256, true));
         if (!in_array($kind, [FileKind::Picture, FileKind::Clip], true) || !$files->has($sha256, $preview)) {
             throw NotThere::picture();
         }

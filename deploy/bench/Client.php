@@ -66,11 +66,23 @@ final class Client
         $this->token = $this->ask('POST', '/api/first-account', $account)[0]['token'];
     }
 
-    /** Sends a small picture. */
-    public function picture(string $build, string $id): void
+    /**
+     * Sends a small picture.
+     *
+     * @param bool $waits as a camera writes it, so that a worker makes it anew; else plain, so that it is kept at once
+     */
+    public function picture(string $build, string $id, bool $waits = false): void
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'heal');
-        imagejpeg(imagecreatetruecolor(60, 40), $file);
+        $image = imagecreatetruecolor(60, 40);
+        for ($i = 0; $i < 40; ++$i) {
+            imagesetpixel($image, random_int(0, 59), random_int(0, 39), random_int(0, 0xFFFFFF));
+        }
+        imagejpeg($image, $file);
+        if ($waits) {
+            $bytes = (string) file_get_contents($file);
+            file_put_contents($file, substr($bytes, 0, 2)."\xff\xe1\0\x08Exif\0\0".substr($bytes, 2));
+        }
         curl_setopt_array($this->curl, $this->options('POST', '/api/photos/'.$id, null, []));
         curl_setopt_array($this->curl, [
             CURLOPT_POSTFIELDS => ['revision' => $build, 'file' => new CURLFile($file)],
@@ -78,7 +90,8 @@ final class Client
         ]);
         curl_exec($this->curl);
         unlink($file);
-        if (curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE) !== 201) {
+        $this->status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
+        if (!in_array($this->status, [201, 202], true)) {
             throw new RuntimeException('The picture was not taken.');
         }
     }
@@ -186,7 +199,7 @@ final class Client
 
         return [
             CURLOPT_URL => $this->address.$url, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => $body ?? '',
-            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_RETURNTRANSFER => true, CURLOPT_PATH_AS_IS => true,
             CURLOPT_COOKIEFILE => '', CURLOPT_ENCODING => 'gzip',
             CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Origin: '.$this->address, 'X-Csrf-Token: '.$this->token, ...$headers],
             CURLOPT_HEADERFUNCTION => function (CurlHandle $_, string $line): int {

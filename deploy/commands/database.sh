@@ -4,7 +4,7 @@ db_running() { service_up db && db_answers; }
 db_answers() { "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$DB_PORT"; }
 # The application is no superuser: it owns its databases and nothing else.
 db_url() { printf 'postgresql://lustrum_app:%s@127.0.0.1:%s/%s?serverVersion=15' "$(secret database-app)" "$DB_PORT" "$1"; }
-db_sql() { PGPASSWORD="$(secret database)" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U lustrum -d "${2:-postgres}" -v ON_ERROR_STOP=1 -qtAc "$1"; }
+db_sql() { PGOPTIONS='-c client_min_messages=warning' PGPASSWORD="$(secret database)" "$PG_BIN/psql" -h 127.0.0.1 -p "$DB_PORT" -U lustrum -d "${2:-postgres}" -v ON_ERROR_STOP=1 -qtAc "$1"; }
 
 db_start() {
 	own "$DB_USER" "$RUN/db"
@@ -28,6 +28,7 @@ db_start() {
 	fi
 	own "$DB_USER" "$PG_DATA"
 	chmod 700 "$PG_DATA"
+	supervisor_start
 	local new=no
 	if service_write db db.sh INT; then new=yes; fi
 	if db_running && [ "$new" = no ]; then
@@ -80,10 +81,10 @@ db_hand_over() { # DATABASE
 	[ "$(db_sql "SELECT pg_get_userbyid(datdba) FROM pg_database WHERE datname = '$1'")" = lustrum_app ] || db_sql "ALTER DATABASE $1 OWNER TO lustrum_app"
 	db_sql "DO \$\$ DECLARE o RECORD; BEGIN
 		EXECUTE 'ALTER SCHEMA public OWNER TO lustrum_app';
-		FOR o IN SELECT c.oid::regclass AS name, c.relkind FROM pg_class c WHERE relnamespace = 'public'::regnamespace AND relkind IN ('r', 'S')
+		FOR o IN SELECT c.oid::regclass AS name, c.relkind FROM pg_class c WHERE relnamespace = 'public'::regnamespace AND relkind IN ('r', 'S', 'v')
 			AND pg_get_userbyid(relowner) <> 'lustrum_app'
 			AND NOT EXISTS (SELECT 1 FROM pg_depend d WHERE d.objid = c.oid AND d.deptype IN ('a', 'i') AND c.relkind = 'S') LOOP
-			EXECUTE format('ALTER %s %s OWNER TO lustrum_app', CASE o.relkind WHEN 'r' THEN 'TABLE' ELSE 'SEQUENCE' END, o.name);
+			EXECUTE format('ALTER %s %s OWNER TO lustrum_app', CASE o.relkind WHEN 'r' THEN 'TABLE' WHEN 'v' THEN 'VIEW' ELSE 'SEQUENCE' END, o.name);
 		END LOOP;
 		FOR o IN SELECT p.oid::regprocedure AS name FROM pg_proc p WHERE pronamespace = 'public'::regnamespace AND pg_get_userbyid(proowner) <> 'lustrum_app' LOOP
 			EXECUTE format('ALTER FUNCTION %s OWNER TO lustrum_app', o.name);

@@ -1,14 +1,12 @@
 # shellcheck shell=bash
-# Nothing is touched before the whole archive has been read; what was there before is set aside, not thrown away. Where it
-# gives up, what ran before runs again.
+# Nothing is touched before the whole archive has been read, every file against its hash; what was there before is set aside,
+# not thrown away. Where it gives up, what ran before runs again.
 run_restore() {
 	[ $# -eq 1 ] && [ -f "$1" ] || die 'name the file to read: ./lustrum restore FILE'
 	db_start
 	stack main "$PORT" lustrum
 	local work="$STATE/restore"
-	restore_check "$1" "$work"
-	restore_database "$work"
-	restore_pictures "$work"
+	restore_read "$1" "$work"
 	local ran=no
 	if web_running; then ran=yes; fi
 	web_stop
@@ -18,12 +16,18 @@ run_restore() {
 	}
 	say "Restored. What was there before lies in the database lustrum_before and in $STACK_FILES.before until the next restore."
 	. deploy/commands/start.sh
-	# Brings an older database up to date as well.
 	run_start --empty
 }
 
-# Reads the archive from end to end and unpacks it beside.
-restore_check() { # FILE FOLDER
+# Unpacks an archive into a folder and a database beside those in use, and reads all of it.
+restore_read() { # FILE FOLDER
+	[ -f "$1" ] || die "$1 is not there"
+	restore_unpack "$1" "$2"
+	restore_database "$2"
+	restore_files "$2"
+}
+
+restore_unpack() { # FILE FOLDER
 	local names
 	names="$(tar -tzf "$1" 2>/dev/null)" || die "$1 is damaged or no backup of Lustrum; nothing was changed"
 	grep -qx 'database.dump' <<<"$names" || die "$1 is not a backup of Lustrum; nothing was changed"
@@ -34,13 +38,17 @@ restore_check() { # FILE FOLDER
 	"$PG_BIN/pg_restore" -l "$2/database.dump" >/dev/null 2>&1 || restore_give_up "$2" "the database in $1 is damaged; nothing was changed"
 }
 
-restore_give_up() { # FOLDER WORDS
+restore_forget() { # FOLDER
 	rm -rf "$1"
 	db_drop lustrum_restore
+}
+
+restore_give_up() { # FOLDER WORDS
+	restore_forget "$1"
 	die "$2"
 }
 
-# The dump goes into a database of its own.
+# The dump goes into a database of its own, which is brought up to date there.
 restore_database() { # FOLDER
 	step 'Reading the database'
 	db_drop lustrum_restore
@@ -54,19 +62,34 @@ restore_database() { # FOLDER
 		IF to_regclass('session') IS NOT NULL THEN TRUNCATE session; END IF;
 		IF to_regclass('signed_in') IS NOT NULL THEN TRUNCATE signed_in CASCADE; END IF;
 	END \$\$" lustrum_restore
+	warm_cache
+	restore_console "$1" doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration ||
+		restore_give_up "$1" 'the database could not be brought up to date; the one that was there is as it was'
 }
 
-# Every picture that the database names is in the archive.
-restore_pictures() { # FOLDER
-	local sha missing=0
-	for sha in $(db_sql "SELECT DISTINCT sha256 FROM photo WHERE sha256 <> ''" lustrum_restore); do
-		[ -f "$1/${sha:0:2}/${sha:2:2}/$sha.jpg" ] || missing=$((missing + 1))
-	done
-	[ "$missing" = 0 ] || restore_give_up "$1" "$missing pictures or files that the database names are not in the archive; nothing was changed"
+# As the application, at the unpacked state.
+restore_console() { # FOLDER COMMAND…
+	(
+		stack restore 0 lustrum_restore
+		STACK_FILES="$1"
+		shift
+		console "$@"
+	)
+}
+
+# Every file that the database names is in the archive, and is what was kept.
+restore_files() { # FOLDER
+	step 'Reading every file'
+	own "$APP_USER" "$1"
+	local said
+	said="$(restore_console "$1" lustrum:check)" || {
+		printf '%s\n' "$said"
+		restore_give_up "$1" 'files that the database names are missing or damaged in the archive; nothing was changed'
+	}
 }
 
 restore_swap() { # FOLDER
-	step 'Putting database and pictures in place'
+	step 'Putting database and files in place'
 	db_drop lustrum_before
 	if [ "$(db_sql "SELECT 1 FROM pg_database WHERE datname = 'lustrum'")" = 1 ]; then
 		db_sql "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = 'lustrum'" >/dev/null

@@ -50,12 +50,16 @@ supervisor_sweep() {
 
 # Ends the supervisor and whoever of it is left, once no service runs any more.
 supervisor_stop() {
-	local pid
+	local pid name
 	if supervisor_runs; then
 		read -r _ pid _ <"$RUN/supervisor"
 		kill -HUP "$pid" 2>/dev/null || true
+		wait_for 30 eval '! supervisor_runs' || kill -KILL "$pid" 2>/dev/null || true
 	fi
-	for pid in $(services_all); do wait_for 40 service_gone "$pid" || true; done
+	# Whoever looks after a service outlives a supervisor that was killed.
+	for name in $(services_all); do
+		service_gone "$name" || sv -w 10 force-shutdown "$name" >/dev/null 2>&1 || true
+	done
 }
 
 services_all() { find "$SERVICES" -mindepth 1 -maxdepth 1 -type d -name '[a-z]*' -printf '%f\n' 2>/dev/null | sort; }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Lustrum\Record;
 
+use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Shared\Refusal\Unreadable;
 use Symfony\Component\Serializer\Exception\ExceptionInterface as SerializerException;
 use Symfony\Component\Serializer\Exception\MissingConstructorArgumentsException;
@@ -31,6 +33,7 @@ final readonly class Inputs
         private ValidatorInterface $validator,
         private Shapes $shapes,
         private Evident $evident,
+        private Counted $counted,
     ) {
     }
 
@@ -39,10 +42,11 @@ final readonly class Inputs
      *
      * @return array<array-key, mixed>
      *
-     * @throws Unreadable|Invalid
+     * @throws Unreadable|Invalid|TooLarge
      */
-    public static function decode(string $body): array
+    public static function decode(string $body, int $mostValues = Limit::VALUES): array
     {
+        Counted::text($body, $mostValues);
         $decoded = json_decode($body, true, self::DEPTH);
         if (json_last_error() !== \JSON_ERROR_NONE || !is_array($decoded)) {
             throw Unreadable::json();
@@ -79,6 +83,7 @@ final readonly class Inputs
         if ($row !== [] && array_is_list($row)) {
             throw Invalid::at('', 'An object with named fields is wanted here.');
         }
+        $this->counted->check($class, $row);
         $input = $this->shapes->make($class, $row) ?? $this->denormalize($class, $row);
         self::mustBeLists($input, '');
         if ($this->evident->isSound($input)) {

@@ -12,7 +12,13 @@ final class Limit
     public const NOTE = 4000;
     public const LIST = 60;
     public const BODY_BYTES = 2_000_000;
+    /** Values of one body: what a list may hold is far less. */
+    public const VALUES = 20_000;
     public const IMPORT_BYTES = 60_000_000;
+
+    /** A device file that is laid out in another way than Lustrum writes it is held as a whole. */
+    public const WHOLE_FILE_BYTES = 20_000_000;
+    public const WHOLE_FILE_VALUES = 200_000;
 
     /** What an integer column of the database holds. */
     public const WHOLE = 2_147_483_647;

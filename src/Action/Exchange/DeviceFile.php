@@ -7,7 +7,9 @@ namespace Lustrum\Action\Exchange;
 use Lustrum\Core\Run\Row;
 use Lustrum\Record\Inputs;
 use Lustrum\Record\Kind;
+use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\TooLarge;
 use Lustrum\Shared\Refusal\Unreadable;
 use Symfony\Component\Uid\Uuid;
 
@@ -66,7 +68,7 @@ final class DeviceFile
      * @param resource   $stream that can be gone back in
      * @param list<Kind> $kinds
      *
-     * @throws Unreadable|Invalid with the place in the file that is wrong
+     * @throws Unreadable|TooLarge|Invalid with the place in the file that is wrong
      */
     public static function read($stream, array $kinds): self
     {
@@ -76,7 +78,12 @@ final class DeviceFile
         }
         rewind($stream);
 
-        return new self(Inputs::decode((string) stream_get_contents($stream)), null, $kinds);
+        $whole = (string) stream_get_contents($stream, Limit::WHOLE_FILE_BYTES + 1);
+        if (strlen($whole) > Limit::WHOLE_FILE_BYTES) {
+            throw TooLarge::laidOut(Limit::WHOLE_FILE_BYTES);
+        }
+
+        return new self(Inputs::decode($whole, Limit::WHOLE_FILE_VALUES), null, $kinds);
     }
 
     /**

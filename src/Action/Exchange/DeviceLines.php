@@ -82,7 +82,11 @@ final class DeviceLines
         }
     }
 
-    /** @return array<array-key, mixed> what a list of named entries holds, by name */
+    /**
+     * @return array<array-key, mixed> what a list of named entries holds, by name
+     *
+     * @throws Invalid
+     */
     public function named(string $list): array
     {
         $out = [];

@@ -16,6 +16,21 @@ final class TooLarge extends Refusal
         );
     }
 
+    public static function values(int $most): self
+    {
+        return new self(sprintf(
+            'This holds more than %s values, which is the most that can be sent at once. Nothing was saved.', number_format($most),
+        ));
+    }
+
+    public static function laidOut(int $limitBytes): self
+    {
+        return new self(sprintf(
+            'A device file of more than %d MB is read only as Lustrum writes it, with each entry on a line of its own. Nothing was saved.',
+            intdiv($limitBytes, 1_000_000),
+        ));
+    }
+
     public static function file(string $what, int $bytes, int $limitBytes): self
     {
         return new self(

@@ -11,6 +11,10 @@ use Lustrum\Shared\Refusal\Unreadable;
 /** A device file with each entry on a line of its own, as Lustrum writes them: read line by line, never held as a whole. */
 final class DeviceLines
 {
+    /** Entries that may stand beside the lists, and entries of a list of named ones. */
+    private const MOST_BESIDE = 100;
+    private const MOST_NAMED = 20_000;
+
     private const ENDS = [']', '],', '}', '},'];
 
     /**
@@ -48,6 +52,9 @@ final class DeviceLines
                 $at[$m[1]] = (int) ftell($stream);
                 self::skip($stream);
                 continue;
+            }
+            if (count($head) > self::MOST_BESIDE) {
+                return null;
             }
             try {
                 $head += Inputs::decode('{'.rtrim($line, ',').'}');
@@ -90,7 +97,10 @@ final class DeviceLines
     public function named(string $list): array
     {
         $out = [];
-        foreach ($this->lines($list) as $line) {
+        foreach ($this->lines($list) as $i => $line) {
+            if ($i >= self::MOST_NAMED) {
+                throw Invalid::at($list, sprintf('At most %d entries can be brought in at once.', self::MOST_NAMED));
+            }
             $out += Inputs::decode('{'.$line.'}');
         }
 

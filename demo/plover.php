@@ -149,7 +149,7 @@ function ploverPanel(Story $s): void
         'Odile Ferrant', 'Bram Achterberg', 'Grower 3', 'Grower 4',
     ]];
     $s->add('trials', ['id' => 'panel-A2', 'revision' => 'plover-A', 'method' => 'm-panel', 'name' => 'Cord wraps again, cold hands', 'question' => 'Does the wrap matter in the cold?', 'plannedRuns' => 12, 'repeats' => 'estimate', 'state' => 'planned', 'signOff' => null, 'override' => null], $day, 'Maren Okafor');
-    $s->add('panels', ['id' => 'panel-cold', 'trial' => 'panel-A2', 'serials' => $serials, 'raters' => $raters, 'seed' => 411, 'scales' => [['channel' => 'comfort', 'low' => 'hurts', 'high' => 'lies well']], 'prefers' => true, 'guess' => 'Which has the fine cord?', 'right' => 'H-02', 'unblinded' => null], $day, 'Maren Okafor');
+    $s->add('panels', ['id' => 'panel-cold', 'trial' => 'panel-A2', 'serials' => $serials, 'raters' => $raters, 'seed' => 411, 'servesName' => 'Maren Okafor', 'scales' => [['channel' => 'comfort', 'low' => 'hurts', 'high' => 'lies well']], 'prefers' => true, 'guess' => 'Which has the fine cord?', 'right' => 'H-02', 'unblinded' => null], $day, 'Maren Okafor');
     $orders = ServingOrders::of($serials, count($raters), 411);
     $points = ['H-01' => 52, 'H-02' => 71, 'H-03' => 60];
     foreach ([3, 3, 2] as $r => $done) {

@@ -61,9 +61,20 @@ final class PanelWords
         return Messages::say('panel.noPreference', ['why' => $why]);
     }
 
-    public static function underACode(string $code): string
+    public static function underACode(string $code, bool $notBlind): string
     {
-        return Messages::say('panel.underACode', ['code' => $code]);
+        return Messages::say($notBlind ? 'panel.underACodeNotBlind' : 'panel.underACode', ['code' => $code]);
+    }
+
+    /** @param non-empty-list<string> $raters who rated at a session of their own */
+    public static function notBlind(array $raters): string
+    {
+        return Messages::say('panel.notBlind', ['raters' => Messages::list($raters), 'n' => count($raters)]);
+    }
+
+    public static function opened(string $by, string $because): string
+    {
+        return Messages::say('panel.opened', ['by' => $by, 'because' => rtrim($because, '.')]);
     }
 
     private static function chance(float $p): string

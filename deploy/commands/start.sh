@@ -19,6 +19,7 @@ run_start() {
 		console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 		mark_done migrations "$want"
 	fi
+	own "$APP_USER" "$STACK_FILES"
 	warm_classes
 	if [ "$empty" = no ]; then load_demo; fi
 	if web_running && [ "$fresh" = yes ]; then web_reload; fi

@@ -22,10 +22,13 @@ use Lustrum\Domain\Trial\Outing;
 use Lustrum\Domain\Trial\OutingInput;
 use Lustrum\Record\Inputs;
 use Lustrum\Record\RecordWriter;
+use Lustrum\Storage\Line;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\ArrayInput;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\NullOutput;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Process\Process;
@@ -82,8 +85,20 @@ final class DemoCommand extends Command
                 is_numeric($times) ? (int) $times : 1, $output,
             ),
         );
+        $this->prepare();
 
         return 0;
+    }
+
+    /** What stands in line is prepared before anybody looks: as the workers do it. */
+    private function prepare(): void
+    {
+        $waiting = $this->em->getConnection()->fetchOne('SELECT count(*) FROM messenger_messages');
+        $consume = $this->getApplication()?->find('messenger:consume');
+        if (is_numeric($waiting) && $waiting > 0 && $consume !== null) {
+            $lines = array_column(Line::cases(), 'value');
+            $consume->run(new ArrayInput(['receivers' => $lines, '--limit' => (string) $waiting, '--time-limit' => '300']), new NullOutput());
+        }
     }
 
     private function load(?string $pictures, int $times, OutputInterface $output): void

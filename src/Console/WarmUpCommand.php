@@ -6,6 +6,7 @@ namespace Lustrum\Console;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Account\CurrentPlace;
 use Lustrum\Account\Membership;
 use Lustrum\Account\Role;
 use Lustrum\Account\SignedIn;
@@ -13,7 +14,6 @@ use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
 use Lustrum\Action\Exchange\DeviceFile;
 use Lustrum\Action\Exchange\Importer;
-use Lustrum\Http\Account\SessionGuard;
 use Lustrum\Record\Registry;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -84,7 +84,7 @@ final class WarmUpCommand extends Command
         }
         $this->em->flush();
         $token = new UsernamePasswordToken($user, 'main', $user->getRoles());
-        $token->setAttribute(SessionGuard::PLACE, $place->id()->toRfc4122());
+        $token->setAttribute(CurrentPlace::ATTRIBUTE, $place->id()->toRfc4122());
         $this->tokens->setToken($token);
         /** @var array<string, mixed> $file */
         $file = json_decode((string) file_get_contents($this->folder.'/demo/rook.json'), true, 64, \JSON_THROW_ON_ERROR);

@@ -120,6 +120,12 @@ abstract class Record
         return null;
     }
 
+    /** Does it go out with a device file? */
+    public function goesOut(): bool
+    {
+        return true;
+    }
+
     /**
      * What an export keeps beyond the view.
      *

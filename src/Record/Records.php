@@ -8,6 +8,9 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\Access;
 use Lustrum\Account\CurrentUser;
+use Lustrum\Account\Membership;
+use Lustrum\Account\Role;
+use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotAllowed;
@@ -161,6 +164,23 @@ final readonly class Records
         $this->mustWrite($workspace);
 
         return $workspace;
+    }
+
+    /** Somebody's place in a workspace; null: they are not in it. */
+    public function member(Workspace $workspace, Uuid $person): ?Membership
+    {
+        return $this->em->getRepository(Membership::class)->findOneBy(['workspace' => $workspace, 'user' => $person]);
+    }
+
+    /** Somebody of a workspace by name, who may write; null: nobody, or several are called that. */
+    public function called(Workspace $workspace, string $name): ?User
+    {
+        $found = array_values(array_filter(
+            $this->em->getRepository(Membership::class)->findBy(['workspace' => $workspace]),
+            static fn (Membership $m): bool => $m->user()->name() === $name && $m->role() !== Role::Viewer,
+        ));
+
+        return count($found) === 1 ? $found[0]->user() : null;
     }
 
     public function mayRead(Workspace $workspace): bool

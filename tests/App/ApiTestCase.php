@@ -7,13 +7,13 @@ namespace Lustrum\Tests\App;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ManagerRegistry;
+use Lustrum\Account\CurrentPlace;
 use Lustrum\Account\MemberInput;
 use Lustrum\Account\Role;
 use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
 use Lustrum\Action\People\Members;
-use Lustrum\Http\Account\SessionGuard;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
@@ -88,7 +88,7 @@ abstract class ApiTestCase extends WebTestCase
         $place = new SignedIn($user, 'a test', new \DateTimeImmutable());
         $em->persist($place);
         $em->flush();
-        $this->client->loginUser($user, 'main', [SessionGuard::PLACE => $place->id()->toRfc4122()]);
+        $this->client->loginUser($user, 'main', [CurrentPlace::ATTRIBUTE => $place->id()->toRfc4122()]);
         $this->fetchToken();
     }
 

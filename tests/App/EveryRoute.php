@@ -36,6 +36,9 @@ abstract class EveryRoute extends ApiTestCase
     /** @var array<string, string> another browser of each person */
     protected array $places = [];
 
+    /** Somebody who serves panels, so that everybody else may rate. */
+    private string $server = '';
+
     /** Somebody who is in the workspace and may be taken out. */
     private string $person = '';
 
@@ -221,7 +224,7 @@ abstract class EveryRoute extends ApiTestCase
     private function panel(string $trial): array
     {
         return [
-            'trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'],
+            'trial' => $trial, 'serials' => ['Q-1', 'Q-2'], 'raters' => ['Odile'], 'serves' => $this->server,
             'scales' => [['channel' => 'push', 'low' => 'light']],
         ];
     }
@@ -246,6 +249,9 @@ abstract class EveryRoute extends ApiTestCase
     protected function world(): void
     {
         $bench = $this->bench();
+        $this->server = self::text($this->json('PUT', '/api/workspaces/'.$this->workspace.'/members', [
+            'name' => 'Server', 'email' => 'server@example.test', 'role' => 'member', 'password' => self::PASSWORD,
+        ]), 'id');
         $trial = $this->put('trials', ['revision' => $bench->a, 'method' => $bench->method, 'name' => 'Pushing']);
         $run = $this->put('runs', ['trial' => $trial, 'article' => $bench->unitA]);
         $reading = $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '41.0 N']);

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Domain\Trial\Panel;
 use Symfony\Component\Uid\Uuid;
 
 /** Blind panels: codes and orders, what a rater reaches and what not, sheets that come late, and what is told at the end. */
@@ -37,7 +40,7 @@ final class PanelTest extends ApiTestCase
     private function input(): array
     {
         return [
-            'trial' => $this->trial, 'serials' => ['P-1', 'P-2', 'P-3'], 'raters' => self::RATERS, 'seed' => 7,
+            'trial' => $this->trial, 'serials' => ['P-1', 'P-2', 'P-3'], 'raters' => self::RATERS,
             'scales' => [['channel' => 'feel', 'low' => 'tiring', 'high' => 'light']], 'prefers' => true,
             'guess' => 'Which one is new?', 'right' => 'P-3',
         ];
@@ -65,15 +68,39 @@ final class PanelTest extends ApiTestCase
         return $this->answered();
     }
 
+    /** What is done meanwhile is done on a device in a rater's hand. */
+    private function inARatersHand(callable $do): mixed
+    {
+        $this->json('POST', '/api/panels/'.$this->panel.'/hand-over');
+        self::assertSame(204, $this->answered());
+        try {
+            return $do();
+        } finally {
+            $this->json('POST', '/api/panels/'.$this->panel.'/take-back', ['password' => self::PASSWORD]);
+            self::assertSame(204, $this->answered());
+        }
+    }
+
+    private function record(): Panel
+    {
+        $panel = self::service(EntityManagerInterface::class)->find(Panel::class, $this->panel);
+
+        return $panel ?? self::fail('There is no such panel.');
+    }
+
     /** Everybody rates everything: P-3 best, P-1 worst, each rater a little higher than the one before. */
     private function allRate(bool $guessRight): void
+    {
+        $this->inARatersHand(fn () => $this->rateAll($guessRight));
+    }
+
+    private function rateAll(bool $guessRight): void
     {
         $of = ['P-1' => 20, 'P-2' => 40, 'P-3' => 60];
         foreach (self::RATERS as $i => $rater) {
             $before = null;
-            foreach ((array) self::at($this->page(), 'served', $i, 'codes') as $place => $code) {
-                $code = (array) $code;
-                $serial = self::text($code, 'serial');
+            foreach ($this->record()->servedTo($rater) as $place => $code) {
+                $serial = (string) $this->record()->serialOf($code);
                 $prefers = $before === null ? null : ($of[$serial] > $of[$before] ? 'this' : 'before');
                 // One of them takes it the other way round, or a finite strength would not exist.
                 if ($i === 0 && $prefers !== null) {
@@ -81,7 +108,7 @@ final class PanelTest extends ApiTestCase
                 }
                 $guess = $place === 2 ? ['guess' => $this->codeOf($guessRight ? 'P-3' : 'P-1')] : [];
                 self::assertSame(201, $this->sheet(
-                    $rater, self::text($code, 'code'), (string) ($of[$serial] + 3 * $i), ['prefers' => $prefers] + $guess,
+                    $rater, $code, (string) ($of[$serial] + 3 * $i), ['prefers' => $prefers] + $guess,
                 ));
                 $before = $serial;
             }
@@ -90,24 +117,15 @@ final class PanelTest extends ApiTestCase
 
     private function codeOf(string $serial): string
     {
-        foreach ((array) self::at($this->page(), 'served', 0, 'codes') as $code) {
-            if (self::text((array) $code, 'serial') === $serial) {
-                return self::text((array) $code, 'code');
-            }
-        }
-        self::fail('Nobody is served '.$serial);
+        return $this->record()->orders()->codes[$serial] ?? self::fail('Nobody is served '.$serial);
     }
 
     public function testEachIsServedEveryCodeInAnOrderOfTheirOwn(): void
     {
         $this->world();
         $page = $this->page();
-        $orders = array_map(
-            static fn (mixed $one): array => array_map(
-                static fn (mixed $c): string => self::text((array) $c, 'serial'), (array) self::at((array) $one, 'codes'),
-            ),
-            (array) $page['served'],
-        );
+        $orders = array_column($this->record()->orders()->raters, 'order');
+        self::assertCount(4, $orders);
         foreach ($orders as $order) {
             $sorted = $order;
             sort($sorted);
@@ -131,6 +149,7 @@ final class PanelTest extends ApiTestCase
         ]);
         self::assertSame('light', self::text($rate, 'scales', 0, 'high'));
         self::assertStringNotContainsString('P-', json_encode($rate) ?: '', 'Nothing says which article it is.');
+        $this->json('POST', '/api/panels/'.$this->panel.'/hand-over');
         self::assertSame(201, $this->sheet('Odile', $first, '70'));
         $second = $this->rate('Odile');
         self::assertSame($first, self::text($second, 'before'), 'It is held against the one before.');
@@ -147,13 +166,15 @@ final class PanelTest extends ApiTestCase
     {
         $this->world();
         $code = self::text($this->rate('Odile'), 'code');
-        self::assertSame(422, $this->sheet('Odile', $code, 'very'), 'No number.');
-        self::assertSame(422, $this->sheet('Odile', '000', '50'), 'No such code.');
-        self::assertSame(422, $this->sheet('Nobody', $code, '50'));
-        self::assertSame(422, $this->sheet('Odile', $code, '50', ['ratings' => []]), 'Something was not rated.');
-        self::assertSame(201, $this->sheet('Odile', $code, '50'));
-        self::assertSame(409, $this->sheet('Odile', $code, '90'), 'Once for each code.');
-        $other = $this->json('PUT', '/api/panels/'.$this->panel, ['seed' => 8, 'version' => 1] + $this->input());
+        $this->inARatersHand(function () use ($code): void {
+            self::assertSame(422, $this->sheet('Odile', $code, 'very'), 'No number.');
+            self::assertSame(422, $this->sheet('Odile', '000', '50'), 'No such code.');
+            self::assertSame(422, $this->sheet('Nobody', $code, '50'));
+            self::assertSame(422, $this->sheet('Odile', $code, '50', ['ratings' => []]), 'Something was not rated.');
+            self::assertSame(201, $this->sheet('Odile', $code, '50'));
+            self::assertSame(409, $this->sheet('Odile', $code, '90'), 'Once for each code.');
+        });
+        $other = $this->json('PUT', '/api/panels/'.$this->panel, ['prefers' => false, 'version' => 1] + $this->input());
         self::assertSame([422, 'serials'], [$this->answered(), self::text($other, 'violations', 0, 'path')]);
         $this->json('PUT', '/api/panels/'.$this->panel, ['raters' => [...self::RATERS, 'Petra'], 'version' => 1] + $this->input());
         self::assertSame(200, $this->answered(), 'Somebody more may rate.');
@@ -205,13 +226,15 @@ final class PanelTest extends ApiTestCase
     public function testMissingSheetsAreNamedAndLateOnesCountForNothing(): void
     {
         $this->world();
-        foreach ((array) self::at($this->page(), 'served', 0, 'codes') as $code) {
-            $this->sheet('Odile', self::text((array) $code, 'code'), '50');
-        }
-        $bram = array_column((array) self::at($this->page(), 'served', 1, 'codes'), 'code');
-        $this->sheet('Bram', (string) $bram[0], '60');
+        $bram = $this->record()->servedTo('Bram');
+        $this->inARatersHand(function () use ($bram): void {
+            foreach ($this->record()->servedTo('Odile') as $code) {
+                $this->sheet('Odile', $code, '50');
+            }
+            $this->sheet('Bram', $bram[0], '60');
+        });
         $this->json('POST', '/api/panels/'.$this->panel.'/unblind', ['version' => 1]);
-        self::assertSame(201, $this->sheet('Bram', (string) $bram[1], '10'), 'It is kept all the same.');
+        self::assertSame(201, $this->sheet('Bram', $bram[1], '10'), 'It is kept all the same.');
         $page = $this->page();
         self::assertStringEndsWith('4 of 12 sheets, and one came too late.', self::text($page, 'sentence'));
         self::assertSame(sprintf('Bram has said nothing of %s and %s.', $bram[1], $bram[2]), self::text($page, 'missing', 0));
@@ -270,6 +293,151 @@ final class PanelTest extends ApiTestCase
         ] as $path => $wrong) {
             $answer = $this->json('PUT', '/api/panels/'.Uuid::v7()->toRfc4122(), $wrong + ['guess' => ''] + $this->input());
             self::assertSame([422, $path], [$this->answered(), self::text($answer, 'violations', 0, 'path')]);
+        }
+    }
+
+    /** Whatever is asked of it before it is unblinded, by a lead or a member, tells neither what stands behind a code nor what was said. */
+    public function testBlindIsBlindForEverybody(): void
+    {
+        $this->world();
+        $this->inARatersHand(fn () => $this->rateAll(true));
+        $codes = $this->record()->orders()->codes;
+        $sheet = self::service(Connection::class)->fetchAssociative('SELECT id, rater, code FROM panel_sheet LIMIT 1') ?: [];
+        $id = self::text($sheet, 'id');
+        $device = $this->record()->trial()->revision()->device()->id()->toRfc4122();
+        foreach (['member@example.test', 'viewer@example.test'] as $who) {
+            $this->signIn($who);
+            $this->sheetsTellNothing($device, $id, $codes);
+        }
+        $this->signIn('lead@example.test');
+        $asked = $this->page();
+        self::assertTrue($asked['serves']);
+        self::assertFalse($asked['isOpen']);
+        $next = array_column((array) $asked['served'], 'next');
+        self::assertSame([null, null, null, null], $next, 'Everything was handed over.');
+        unset($asked['served']);
+        self::assertStringNotContainsString('"code"', json_encode($asked) ?: '');
+
+        // Somebody's body under the identifier of a sheet is answered with what everybody may see.
+        $this->signIn('member@example.test');
+        $theirs = $this->json('PUT', '/api/sheets/'.$id, [
+            'panel' => $this->panel, 'rater' => $sheet['rater'], 'code' => $sheet['code'], 'ratings' => [['name' => 'feel', 'text' => '1']],
+        ]);
+        self::assertContains($this->answered(), [409, 422]);
+        self::assertMatchesRegularExpression('/"ratings":\[\]|^(?!.*"ratings")/', json_encode($theirs) ?: '');
+    }
+
+    /** @param array<string, string> $codes by serial */
+    private function sheetsTellNothing(string $device, string $sheet, array $codes): void
+    {
+        $this->client->request('GET', '/api/devices/'.$device.'/export.json');
+        $export = $this->client->getInternalResponse()->getContent();
+        $answers = [
+            'page' => json_encode($this->page()), 'export' => $export, 'csv' => $this->given('/api/devices/'.$device.'/readings.csv'),
+            'history of the panel' => $this->given('/api/history/panel/'.$this->panel), 'try' => $this->given('/api/revisions/'.$this->build.'/try'),
+            'history of a sheet' => $this->given('/api/history/sheet/'.$sheet), 'weigh' => $this->given('/api/revisions/'.$this->build.'/weigh'),
+            'rate' => json_encode($this->rate('Odile')), 'field' => $this->given('/api/revisions/'.$this->build.'/field'),
+        ];
+        foreach ($answers as $what => $text) {
+            self::assertNotSame('', (string) $text, $what);
+            self::assertDoesNotMatchRegularExpression('/"seed":\s*\d/', (string) $text, $what);
+            self::assertDoesNotMatchRegularExpression('/"ratings":\s*\[\{/', (string) $text, $what);
+            foreach ($codes as $serial => $code) {
+                self::assertDoesNotMatchRegularExpression(
+                    sprintf('/\{[^{}]*(%1$s"[^{}]*"%2$s"|"%2$s"[^{}]*%1$s")[^{}]*\}/', preg_quote($serial, '/'), $code), (string) $text, $what,
+                );
+            }
+        }
+        $served = (array) self::at($this->page(), 'served', 0);
+        self::assertSame([3, 3, null, []], [$served['done'], $served['of'], $served['next'], $served['codes']]);
+    }
+
+    private function given(string $url): string
+    {
+        $this->client->request('GET', $url);
+
+        return $this->client->getInternalResponse()->getContent();
+    }
+
+    public function testWhoeverServesSeesTheNextAndRatesNothing(): void
+    {
+        $this->world();
+        $page = $this->page();
+        self::assertSame([true, 'Lead'], [$page['serves'], self::text($page, 'panel', 'servesName')]);
+        $first = (array) self::at($page, 'served', 0, 'next');
+        self::assertSame($this->record()->serialOf(self::text($first, 'code')), $first['serial']);
+        self::assertSame([], self::at($page, 'served', 0, 'codes'));
+        self::assertSame(403, $this->sheet('Odile', self::text($first, 'code'), '50'));
+        // Another serves from here on.
+        $members = (array) $this->json('GET', '/api/workspaces/'.$this->workspace.'/members')['people'];
+        $id = array_column($members, 'id', 'email');
+        $named = fn (string $who, array $more = []): array => $this->json(
+            'PUT', '/api/panels/'.$this->panel, ['serves' => $id[$who], 'version' => 1] + $more + $this->input(),
+        );
+        self::assertSame('serves', self::text($named('viewer@example.test'), 'violations', 0, 'path'), 'Who only looks serves nothing.');
+        self::assertSame('raters', self::text($named('member@example.test', ['raters' => ['member', 'Bram']]), 'violations', 0, 'path'));
+        self::assertSame('Member', self::text($named('member@example.test'), 'servesName'));
+        self::assertNull(self::at($this->page(), 'served', 0, 'next'));
+        // What the lead rates at an own session now counts as not blind, and says so to the end.
+        self::assertSame(201, $this->sheet('Odile', self::text($first, 'code'), '50'));
+        $said = 'Odile rated at a session of their own, where more than codes can be seen: that counts as not blind.';
+        self::assertSame([$said], $this->page()['said']);
+        $this->json('POST', '/api/panels/'.$this->panel.'/unblind', ['version' => 2]);
+        self::assertSame(200, $this->answered());
+        self::assertSame([$said], $this->page()['said']);
+        self::assertContains($said, (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/weigh'), 'panels', 0, 'said'));
+        self::assertStringContainsString('not blind', self::text(
+            self::service(Connection::class)->fetchAssociative('SELECT confirmed FROM reading') ?: [], 'confirmed',
+        ));
+    }
+
+    public function testALeadWhoMustKnowOpensItAndThatStaysSaid(): void
+    {
+        $this->world();
+        $open = fn (string $why): array => $this->json('POST', '/api/panels/'.$this->panel.'/open', ['because' => $why]);
+        $this->signIn('member@example.test');
+        $open('I wonder');
+        self::assertSame(403, $this->answered());
+        $this->signIn('lead@example.test');
+        self::assertSame('because', self::text($open(' '), 'violations', 0, 'path'));
+        $open('A cord frayed on one of them.');
+        $open('Once more');
+        self::assertSame(200, $this->answered());
+        $said = 'Lead looked which code was which before it was unblinded: A cord frayed on one of them.';
+        $page = $this->page();
+        self::assertSame([true, [$said]], [$page['isOpen'], $page['said']], 'Once.');
+        self::assertCount(3, (array) self::at($page, 'served', 0, 'codes'));
+        $this->signIn('member@example.test');
+        self::assertSame([false, [$said], []], [
+            $this->page()['isOpen'], $this->page()['said'], self::at($this->page(), 'served', 0, 'codes'),
+        ], 'It is open to nobody else.');
+        $this->signIn('lead@example.test');
+        $this->allRate(true);
+        $this->json('POST', '/api/panels/'.$this->panel.'/unblind', ['version' => 2]);
+        self::assertContains($said, (array) self::at($this->json('GET', '/api/revisions/'.$this->build.'/weigh'), 'panels', 0, 'said'));
+        self::assertIsInt(self::at($this->page(), 'panel', 'seed'));
+    }
+
+    /** What is blind goes out without its key and without what was said; afterwards all of it, and comes in as it was. */
+    public function testADeviceFileKeepsTheBlind(): void
+    {
+        $this->world();
+        $this->allRate(true);
+        $device = $this->record()->trial()->revision()->device()->id()->toRfc4122();
+        $file = (array) json_decode($this->given('/api/devices/'.$device.'/export.json'), true);
+        self::assertSame([null, []], [self::at($file, 'panels', 0, 'seed'), $file['sheets']]);
+        $this->json('POST', '/api/panels/'.$this->panel.'/unblind', ['version' => 1]);
+        $before = $this->page();
+        $file = (array) json_decode($this->given('/api/devices/'.$device.'/export.json'), true);
+        self::assertCount(12, (array) $file['sheets']);
+        $there = self::text($view = $this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $file), 'device');
+        self::assertSame(201, $this->answered(), json_encode($view) ?: '');
+        $this->panel = self::text(
+            self::service(Connection::class)->fetchAssociative('SELECT id FROM panel WHERE belongs_to = ?', [$there]) ?: [], 'id',
+        );
+        $after = $this->page();
+        foreach (['sentence', 'results', 'preferences', 'blind', 'served', 'said'] as $part) {
+            self::assertSame($before[$part], $after[$part], $part);
         }
     }
 }

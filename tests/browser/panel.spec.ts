@@ -35,8 +35,13 @@ test('a blind panel with two raters on one handed-over phone, to the unblinded r
   await expect(slip).toBeHidden();
   await page.getByRole('link', { name: 'Blind panel' }).first().click();
   await expect(sentence(page)).toContainText('nobody sees a mean before it is unblinded');
-  const orders = await page.getByRole('list', { name: /^Order of/ }).all();
-  const items = await orders[0]!.getByRole('listitem').count();
+  await expect(page.getByText('Served by Yusuf Brandt.')).toBeVisible();
+  const first = page.getByRole('listitem').filter({ hasText: RATERS[0]! });
+  await expect(first, 'Whoever serves is told what comes next, and not all of it.').toContainText(
+    /gets .+ as \d{3} 0 of \d/,
+  );
+  await expect(page.getByRole('list', { name: /^Order of/ })).toHaveCount(0);
+  const items = Number(/0 of (\d+)/.exec(await first.innerText())![1]);
   expect(items).toBeGreaterThan(1);
   await isAccessible(page, 'panel');
   const address = page.url();

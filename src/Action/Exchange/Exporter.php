@@ -73,7 +73,7 @@ final readonly class Exporter
         $count = 0;
         $piece = '';
         foreach ($records as $record) {
-            if (!$record instanceof Record) {
+            if (!$record instanceof Record || !$record->goesOut()) {
                 continue;
             }
             $piece .= ($count === 0 ? '' : ",\n").self::json(self::row($record) + $this->beside($record));

@@ -56,8 +56,9 @@ final readonly class Unblinding
                 throw Invalid::at('panel', 'Nobody has rated anything yet.');
             }
             $this->writer->amend(Panel::class, $panel->id(), $version, function (Panel $of, string $by) use ($sheets): void {
-                $this->tell($of, $sheets);
+                // What was said can be read from here on.
                 $of->unblind($by);
+                $this->tell($of, $sheets);
             });
 
             return $panel->view();
@@ -108,7 +109,7 @@ final readonly class Unblinding
         foreach ($said->ratings as $rating) {
             $unit = $run->configuration()->channel($rating->name)->unit ?? '';
             $written[] = $this->writer->make(Reading::class, Uuid::v7(), new ReadingInput(
-                $run->id()->toRfc4122(), $rating->name, $rating->text, PanelWords::underACode($said->code), $unit,
+                $run->id()->toRfc4122(), $rating->name, $rating->text, PanelWords::underACode($said->code, $said->notBlind), $unit,
             ));
         }
         $run->fill(new RunInput(

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Lustrum\Domain\Trial;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lustrum\Account\Role;
+use Lustrum\Account\User;
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Panel\ServingOrders;
+use Lustrum\Core\Run\Row;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -14,6 +17,7 @@ use Lustrum\Record\Records;
 use Lustrum\Shared\Doctrine\TextsType;
 use Lustrum\Shared\Instant;
 use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -25,6 +29,8 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 class Panel extends Record
 {
+    private const SEEDS = 1_000_000_000;
+
     #[ORM\ManyToOne]
     #[ORM\JoinColumn(nullable: false)]
     private Trial $trial;
@@ -37,8 +43,20 @@ class Panel extends Record
     #[ORM\Column(type: TextsType::NAME)]
     private array $raters = [];
 
+    /** Drawn here, and told to nobody before it is unblinded: codes and orders follow from it. */
     #[ORM\Column]
     private int $seed = 1;
+
+    /** The account of whoever serves; null: nobody of this workspace is named. */
+    #[ORM\Column(type: UuidType::NAME, nullable: true)]
+    private ?Uuid $serves = null;
+
+    #[ORM\Column(length: 120)]
+    private string $servesName = '';
+
+    /** @var list<PanelOpening> */
+    #[ORM\Column(type: PanelOpeningsType::NAME)]
+    private array $opened = [];
 
     /** @var list<PanelScale> */
     #[ORM\Column(type: PanelScalesType::NAME)]
@@ -66,6 +84,7 @@ class Panel extends Record
         $new->trial = $records->named(Trial::class, $input->trial, 'trial');
         // Raters ride, push and lift as anybody does.
         $new->trial->mustBeSafeToRun(null);
+        $new->seed = random_int(1, self::SEEDS);
 
         return $new->beginUnder($id, $new->trial);
     }
@@ -93,7 +112,8 @@ class Panel extends Record
         if (trim($input->guess) !== '' && !in_array(trim($input->right), $serials, true)) {
             throw Invalid::at('right', 'Say which article is the right answer, so that one sees whether the blind held.');
         }
-        [$this->serials, $this->raters, $this->seed, $this->orders] = [$serials, $raters, $input->seed, null];
+        $this->isServedBy($input->serves, $raters, $records);
+        [$this->serials, $this->raters, $this->orders] = [$serials, $raters, null];
         [$this->scales, $this->prefers, $this->guess, $this->right] = [
             $input->scales, $input->prefers, trim($input->guess), trim($input->right),
         ];
@@ -102,6 +122,57 @@ class Panel extends Record
         } catch (InvalidInput $e) {
             throw Invalid::at($e->path === 'raters' ? 'raters' : 'serials', $e->getMessage());
         }
+    }
+
+    /**
+     * One of the workspace, who does not rate; null: as it is.
+     *
+     * @param list<string> $raters
+     */
+    private function isServedBy(?string $person, array $raters, Records $records): void
+    {
+        $person ??= $this->serves?->toRfc4122();
+        if ($person === null) {
+            return;
+        }
+        $member = $records->member($this->workspace(), Uuid::fromString($person));
+        if ($member === null || $member->role() === Role::Viewer) {
+            throw Invalid::at('serves', 'Whoever serves is a member of this workspace.');
+        }
+        $name = $member->user()->name();
+        if (in_array(mb_strtolower($name), array_map(mb_strtolower(...), $raters), true)) {
+            throw Invalid::at('raters', sprintf('%s serves, knows which article is handed over, and so cannot rate blind.', $name));
+        }
+        [$this->serves, $this->servesName] = [$member->user()->id(), $name];
+    }
+
+    public function isServer(?User $user): bool
+    {
+        return $user !== null && $this->serves !== null && $this->serves->equals($user->id());
+    }
+
+    public function servesName(): string
+    {
+        return $this->servesName;
+    }
+
+    /** A lead must know which code is which, before it is unblinded. */
+    public function open(User $lead, string $because): void
+    {
+        $this->opened = [...$this->opened, new PanelOpening(
+            $lead->name(), $lead->id()->toRfc4122(), $because, Instant::write(new \DateTimeImmutable()),
+        )];
+    }
+
+    public function isOpenTo(?User $user): bool
+    {
+        return $this->isUnblinded() || ($user !== null && in_array($user->id()->toRfc4122(), array_column($this->opened, 'person'), true));
+    }
+
+    /** @return list<PanelOpening> */
+    public function opened(): array
+    {
+        return $this->opened;
     }
 
     /** In which order each rater is served, and under which codes. */
@@ -118,7 +189,7 @@ class Panel extends Record
         return $place === false ? [] : $this->orders()->raters[$place]['codes'];
     }
 
-    /** Which article a code stands for: for whoever serves, and nobody else. */
+    /** Which article a code stands for. */
     public function serialOf(string $code): ?string
     {
         $serial = array_search($code, $this->orders()->codes, true);
@@ -136,8 +207,21 @@ class Panel extends Record
         return $this->unblinded !== null;
     }
 
+    /** Who serves it elsewhere is nobody of this workspace. */
+    public static function asTyped(array $row): array
+    {
+        return ['serves' => null] + $row;
+    }
+
     public function restore(array $row, Records $records): void
     {
+        // A panel that is blind goes out without it; one that never was, or that somebody wrote, has it.
+        if (is_int($row['seed'] ?? null)) {
+            [$this->seed, $this->orders] = [max(1, min(self::SEEDS, $row['seed'])), null];
+        }
+        $this->opened = array_map(PanelOpening::fromRow(...), Row::rows($row['opened'] ?? null));
+        $this->servesName = mb_substr(Row::text($row['servesName'] ?? $this->servesName), 0, 120);
+        $this->serves = $records->called($this->workspace(), $this->servesName)?->id();
         $known = $row['unblinded'] ?? null;
         $this->unblinded = is_array($known) ? SignOff::fromRow($known) : null;
     }
@@ -145,8 +229,8 @@ class Panel extends Record
     public function view(): PanelView
     {
         return new PanelView(
-            $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->serials, $this->raters, $this->seed,
-            $this->scales,
+            $this->id()->toRfc4122(), $this->version(), $this->trial->id()->toRfc4122(), $this->serials, $this->raters,
+            $this->isUnblinded() ? $this->seed : null, $this->serves?->toRfc4122(), $this->servesName, $this->opened, $this->scales,
             $this->prefers, $this->guess, $this->right, $this->unblinded, $this->createdBy(), Instant::write($this->createdAt()),
         );
     }
@@ -201,7 +285,7 @@ class Panel extends Record
      */
     private function mustOnlyGrow(PanelInput $input, array $serials, array $raters): void
     {
-        $same = $serials === $this->serials && $input->seed === $this->seed && $input->scales == $this->scales && $input->prefers === $this->prefers
+        $same = $serials === $this->serials && $input->scales == $this->scales && $input->prefers === $this->prefers
             && array_slice($raters, 0, count($this->raters)) === $this->raters;
         if (!$same) {
             throw Invalid::at(

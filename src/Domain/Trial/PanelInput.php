@@ -16,7 +16,7 @@ final readonly class PanelInput implements RecordInput
     /**
      * @param list<string>     $serials of the articles that are rated, each under a code
      * @param list<string>     $raters  by name; served each in an order of their own
-     * @param int              $seed    of codes and orders
+     * @param string|null      $serves  account of whoever serves; null: as it is, or whoever makes it
      * @param list<PanelScale> $scales
      * @param bool             $prefers is each asked to be held against the one before?
      * @param string           $guess   asked at the end, so that one sees whether the blind held; empty: nothing
@@ -29,8 +29,8 @@ final readonly class PanelInput implements RecordInput
         public array $serials = [],
         #[Choices]
         public array $raters = [],
-        #[Assert\Range(notInRangeMessage: 'Between 1 and a billion.', min: 1, max: 1_000_000_000)]
-        public int $seed = 1,
+        #[Identifier]
+        public ?string $serves = null,
         #[Assert\Valid]
         #[Assert\Count(max: 12, maxMessage: 'At most {{ limit }} scales.')]
         public array $scales = [],
@@ -42,5 +42,13 @@ final readonly class PanelInput implements RecordInput
         #[Version]
         public ?int $version = null,
     ) {
+    }
+
+    /** The same, served by somebody. */
+    public function servedBy(?string $person): self
+    {
+        return new self(
+            $this->trial, $this->serials, $this->raters, $person, $this->scales, $this->prefers, $this->guess, $this->right, $this->version,
+        );
     }
 }

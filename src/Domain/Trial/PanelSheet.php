@@ -49,6 +49,10 @@ class PanelSheet extends Record
     #[ORM\Column]
     private bool $late = false;
 
+    /** A member rated it at a session of their own, which sees more than codes. */
+    #[ORM\Column]
+    private bool $notBlind = false;
+
     public static function start(Uuid $id, RecordInput $input, Records $records): self
     {
         $new = new self();
@@ -110,15 +114,30 @@ class PanelSheet extends Record
     public function restore(array $row, Records $records): void
     {
         $this->late = ($row['late'] ?? false) === true;
+        $this->notBlind = ($row['notBlind'] ?? false) === true;
     }
 
+    /** While the panel is blind, nothing of what was said: not in an answer, nor in the history. */
     public function view(): PanelSheetView
     {
+        $isBlind = !$this->panel->isUnblinded();
+
         return new PanelSheetView(
-            $this->id()->toRfc4122(), $this->version(), $this->panel->id()->toRfc4122(), $this->rater, $this->code, $this->ratings,
-            $this->prefers,
-            $this->guess, $this->note, $this->late, $this->createdBy(), Instant::write($this->createdAt()),
+            $this->id()->toRfc4122(), $this->version(), $this->panel->id()->toRfc4122(), $this->rater, $this->code,
+            $isBlind ? [] : $this->ratings, $isBlind ? null : $this->prefers, $isBlind ? '' : $this->guess, $isBlind ? '' : $this->note,
+            $this->late, $this->notBlind, $this->createdBy(), Instant::write($this->createdAt()),
         );
+    }
+
+    /** It goes out with a device file once nothing is blind any more. */
+    public function goesOut(): bool
+    {
+        return $this->panel->isUnblinded();
+    }
+
+    public function wasNotBlind(): void
+    {
+        $this->notBlind = true;
     }
 
     public function build(): Uuid

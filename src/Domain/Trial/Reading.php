@@ -268,9 +268,21 @@ class Reading extends Record
         return match (true) {
             ($row['undecided'] ?? false) !== true && !self::isWithoutUnit($row['typed'] ?? null) => Measure::asTyped($row, 'typed'),
             // What had no unit at first is read from what it was decided to be.
-            ($row['undecided'] ?? false) !== true && $said === '' => Measure::asTyped($row, 'current'),
+            ($row['undecided'] ?? false) !== true && $said === '' => ['unit' => self::unit($row)] + Measure::asTyped($row, 'current'),
             // And so are the words of a scale as they were said.
             default => $row + ['text' => Said::typed($said)],
         };
+    }
+
+    /**
+     * Beside which its number stands.
+     *
+     * @param array<string, mixed> $row
+     */
+    private static function unit(array $row): string
+    {
+        $current = $row['current'] ?? null;
+
+        return is_array($current) ? Row::text($current['unit'] ?? '') : '';
     }
 }

@@ -18,6 +18,8 @@ final readonly class Said
 {
     /** A display that had not come to rest: what it would have shown lies beyond. */
     private const MOVING = '/^still (rising|falling)(?: at)?\s+(.+)$/iu';
+    /** The unit of a plain number, which nobody writes. */
+    private const PLAIN = '1';
     private const NOT_KNOWN = ' (unit not known)';
 
     /**
@@ -81,6 +83,10 @@ final readonly class Said
         if (preg_match(self::MOVING, trim($text), $m) === 1) {
             return self::moving(strtolower($m[1]), self::of($m[2], $beside));
         }
+        $bare = $beside === self::PLAIN ? QuantityText::bare($text) : null;
+        if ($bare !== null) {
+            return new self(Quantity::of($bare[0], self::PLAIN, $bare[1]));
+        }
         try {
             return new self(Quantity::typedBeside($text, $beside));
         } catch (CoreException $plain) {
@@ -134,6 +140,6 @@ final readonly class Said
     {
         $tidy = trim($text);
 
-        return preg_match('/[\d.,)]$/', $tidy) === 1 ? $tidy.' '.$unit->symbol : $tidy;
+        return preg_match('/[\d.,)]$/', $tidy) === 1 && $unit->symbol !== self::PLAIN ? $tidy.' '.$unit->symbol : $tidy;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Http\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Account\CurrentPlace;
 use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
 use Lustrum\Http\Door\Needs;
@@ -26,11 +27,10 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class SessionGuard
 {
-    public const PLACE = 'signed_in';
-
     public function __construct(
         private EntityManagerInterface $em,
         private TokenStorageInterface $tokens,
+        private CurrentPlace $current,
         private ClockInterface $clock,
     ) {
     }
@@ -41,7 +41,7 @@ final readonly class SessionGuard
         $place = new SignedIn($user, mb_substr((string) $request->headers->get('User-Agent', ''), 0, 200), $this->clock->now());
         $this->em->persist($place);
         $this->em->flush();
-        $token->setAttribute(self::PLACE, $place->id()->toRfc4122());
+        $token->setAttribute(CurrentPlace::ATTRIBUTE, $place->id()->toRfc4122());
     }
 
     /**
@@ -51,7 +51,7 @@ final readonly class SessionGuard
     #[AsEventListener]
     public function again(LoginSuccessEvent $event): void
     {
-        $this->give($this->placeOf($event->getPreviousToken()));
+        $this->give($this->current->of($event->getPreviousToken()));
         if ($event->getRequest()->hasSession()) {
             $event->getRequest()->getSession()->migrate(true);
         }
@@ -69,7 +69,7 @@ final readonly class SessionGuard
         if ($token === null || !$token->getUser() instanceof User) {
             return;
         }
-        $place = $this->placeOf($token);
+        $place = $this->current->of($token);
         $now = $this->clock->now();
         if ($place === null || $place->user() !== $token->getUser() || $place->isOver($now)) {
             $this->end();
@@ -99,18 +99,18 @@ final readonly class SessionGuard
     /** The place of this session is given up. */
     public function end(): void
     {
-        $this->give($this->placeOf($this->tokens->getToken()));
+        $this->give($this->current->place());
     }
 
     /** The place that a request comes from; null: nobody is signed in there. */
     public function here(Request $request): ?SignedIn
     {
-        return $request->hasPreviousSession() ? $this->placeOf($this->tokens->getToken()) : null;
+        return $request->hasPreviousSession() ? $this->current->place() : null;
     }
 
     public function isHere(SignedIn $place): bool
     {
-        return $this->placeOf($this->tokens->getToken()) === $place;
+        return $this->current->place() === $place;
     }
 
     /**
@@ -119,7 +119,7 @@ final readonly class SessionGuard
      */
     public function handOver(?Uuid $panel): void
     {
-        $place = $this->placeOf($this->tokens->getToken());
+        $place = $this->current->place();
         if ($place !== null) {
             $this->em->getConnection()->executeStatement(
                 'UPDATE signed_in SET handed_over_for = ? WHERE id = ?', [$panel?->toRfc4122(), $place->id()->toRfc4122()],
@@ -144,12 +144,5 @@ final readonly class SessionGuard
             $this->em->remove($place);
             $this->em->flush();
         }
-    }
-
-    private function placeOf(?TokenInterface $token): ?SignedIn
-    {
-        $id = $token !== null && $token->hasAttribute(self::PLACE) ? $token->getAttribute(self::PLACE) : null;
-
-        return is_string($id) && Uuid::isValid($id) ? $this->em->find(SignedIn::class, $id) : null;
     }
 }

@@ -4,24 +4,29 @@ declare(strict_types=1);
 
 namespace Lustrum\Http\Try;
 
+use Lustrum\Account\Access;
 use Lustrum\Account\CurrentUser;
 use Lustrum\Account\SignInThrottle;
 use Lustrum\Action\Run\Unblinding;
 use Lustrum\Domain\Trial\Panel;
 use Lustrum\Domain\Trial\PanelView;
 use Lustrum\Http\Account\SessionGuard;
+use Lustrum\Http\Answer;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Http\Door\Needs;
 use Lustrum\Http\Door\Takes;
 use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
+use Lustrum\Record\RecordWriter;
 use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NotAllowed;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Shared\Refusal\TooOften;
 use Lustrum\Sheet\Panel\PanelPage;
 use Lustrum\Sheet\Panel\PanelPages;
 use Lustrum\Sheet\Panel\RatePage;
+use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -69,6 +74,26 @@ final readonly class PanelController
         $this->records->mustWrite($panel->workspace());
 
         return new JsonResponse($unblinding->unblind($panel, $input->version));
+    }
+
+    /** A lead must know which code is which before it is unblinded: only they see it, and it stays said beside the result. */
+    #[Route('/api/panels/{id}/open', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Lead, Takes::Json)]
+    #[Answers(PanelView::class)]
+    public function open(Uuid $id, #[Body] OpenPanelInput $input, RecordWriter $writer, CurrentUser $user, Security $security): JsonResponse
+    {
+        $panel = $this->records->find(Panel::class, $id);
+        $me = $user->user();
+        if ($me === null || !$security->isGranted(Access::Lead->value, $panel->workspace())) {
+            throw NotAllowed::toOpen();
+        }
+        if ($panel->isOpenTo($me)) {
+            return new JsonResponse($panel->view());
+        }
+
+        return Answer::written($writer->amend(
+            Panel::class, $id, $panel->version(), static fn (Panel $of) => $of->open($me, trim($input->because)),
+        ));
     }
 
     /** From here on this session reaches nothing but this panel's codes. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Panel;
 
-/** One code as it is served to one rater: for whoever fits and serves. */
+/** One code as it is served to one rater, with what stands behind it. */
 final readonly class PanelCode
 {
     /** @param string $serial of the article that stands behind it */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Panel;
 
+use Lustrum\Account\CurrentUser;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Panel\Blind;
 use Lustrum\Core\Panel\PairedComparisons;
@@ -38,6 +39,7 @@ final readonly class PanelPages
     public function __construct(
         private Records $records,
         private Books $books,
+        private CurrentUser $user,
     ) {
     }
 
@@ -46,43 +48,44 @@ final readonly class PanelPages
         $book = $this->books->open($panel->belongsTo());
         $sheets = $this->sheets($panel);
         $inTime = array_values(array_filter($sheets, static fn (PanelSheetView $s): bool => !$s->late));
-        $served = self::served($panel, $sheets);
+        $codes = self::codes($panel, $sheets);
         $view = $panel->view();
-        $isOpen = !$panel->isUnblinded();
+        $isBlind = !$panel->isUnblinded();
+        $me = $this->user->user();
+        [$serves, $isOpen] = [$panel->isServer($me), $panel->isOpenTo($me)];
         $missing = [];
-        foreach ($isOpen ? [] : $served as $one) {
-            $codes = array_map(
-                static fn (PanelCode $c): string => $c->code,
-                array_filter($one->codes, static fn (PanelCode $c): bool => !$c->done || $c->late),
+        foreach ($isBlind ? [] : $codes as $rater => $served) {
+            $none = array_map(
+                static fn (PanelCode $c): string => $c->code, array_filter($served, static fn (PanelCode $c): bool => !$c->done || $c->late),
             );
-            if ($codes !== []) {
-                $missing[] = PanelWords::missing($one->rater, array_values($codes));
+            if ($none !== []) {
+                $missing[] = PanelWords::missing((string) $rater, array_values($none));
             }
         }
 
         return new PanelPage(
-            PanelWords::sentence(count($view->serials), count($view->raters), count($inTime), !$isOpen, count($sheets) - count($inTime)),
+            PanelWords::sentence(count($view->serials), count($view->raters), count($inTime), !$isBlind, count($sheets) - count($inTime)),
             $view,
-            $panel->trial()->name(), $panel->trial()->revision()->view(), $served, $missing,
-            $isOpen ? [] : $this->results($panel, $inTime, $book), $isOpen ? [] : self::preferences($panel, $inTime),
-            $isOpen ? '' : self::blind($panel, $inTime, $book->device->confidence),
+            $panel->trial()->name(), $panel->trial()->revision()->view(), $serves, $isOpen, self::served($codes, $serves, $isOpen),
+            self::howBlind($panel, $inTime), $missing,
+            $isBlind ? [] : $this->results($panel, $inTime, $book), $isBlind ? [] : self::preferences($panel, $inTime),
+            $isBlind ? '' : self::blind($panel, $inTime, $book->device->confidence),
         );
     }
 
     public function rate(Panel $panel, string $rater): RatePage
     {
         $book = $this->books->open($panel->belongsTo());
-        $served = self::served($panel, $this->sheets($panel));
-        $open = array_values(array_filter($served, static fn (PanelServed $s): bool => $s->next() !== null));
-        $mine = array_column($served, null, 'rater')[$rater] ?? null;
-        $next = $mine?->next();
-        $codes = array_map(static fn (PanelCode $c): string => $c->code, $mine->codes ?? []);
+        $all = self::codes($panel, $this->sheets($panel));
+        $open = array_filter($all, static fn (array $codes): bool => self::next($codes) !== null);
+        $mine = $all[$rater] ?? [];
+        $next = self::next($mine);
+        $codes = array_map(static fn (PanelCode $c): string => $c->code, $mine);
         $place = $next === null ? 0 : (int) array_search($next->code, $codes, true);
-        $isLast = $next !== null && count(array_filter($mine->codes, static fn (PanelCode $c): bool => !$c->done)) === 1;
+        $isLast = $next !== null && count(array_filter($mine, static fn (PanelCode $c): bool => !$c->done)) === 1;
 
         return new RatePage(
-            $panel->id()->toRfc4122(), array_map(static fn (PanelServed $s): string => $s->rater, $open), $mine->rater ?? '',
-            $next->code ?? '',
+            $panel->id()->toRfc4122(), array_map(strval(...), array_keys($open)), isset($all[$rater]) ? $rater : '', $next->code ?? '',
             $place + 1, count($codes), $panel->prefers() && $next !== null && $place > 0 ? $codes[$place - 1] : '',
             $next === null ? [] : $this->scales($panel, $book), $isLast ? $panel->guess() : '',
             $isLast && $panel->guess() !== '' ? $codes : [],
@@ -100,20 +103,68 @@ final readonly class PanelPages
     /**
      * @param list<PanelSheetView> $sheets
      *
-     * @return list<PanelServed>
+     * @return array<array-key, list<PanelCode>> by rater, each in the order of serving
      */
-    private static function served(Panel $panel, array $sheets): array
+    private static function codes(Panel $panel, array $sheets): array
     {
         $came = [];
         foreach ($sheets as $sheet) {
             $came[$sheet->rater.' '.$sheet->code] = $sheet->late;
         }
-
-        return array_map(static fn (string $rater): PanelServed => new PanelServed($rater, array_map(
-            static fn (string $code): PanelCode => new PanelCode(
+        $out = [];
+        foreach ($panel->raters() as $rater) {
+            $out[$rater] = array_map(static fn (string $code): PanelCode => new PanelCode(
                 $code, $panel->serialOf($code) ?? '', isset($came[$rater.' '.$code]), $came[$rater.' '.$code] ?? false,
-            ), $panel->servedTo($rater),
-        )), $panel->raters());
+            ), $panel->servedTo($rater));
+        }
+
+        return $out;
+    }
+
+    /** @param list<PanelCode> $codes */
+    private static function next(array $codes): ?PanelCode
+    {
+        return array_values(array_filter($codes, static fn (PanelCode $c): bool => !$c->done))[0] ?? null;
+    }
+
+    /**
+     * How far each is; what stands behind a code is told to whoever serves, one at a time, and to those to whom it is open.
+     *
+     * @param array<array-key, list<PanelCode>> $codes
+     *
+     * @return list<PanelServed>
+     */
+    private static function served(array $codes, bool $serves, bool $isOpen): array
+    {
+        $out = [];
+        foreach ($codes as $rater => $served) {
+            $out[] = new PanelServed(
+                (string) $rater, count(array_filter($served, static fn (PanelCode $c): bool => $c->done)), count($served),
+                $serves || $isOpen ? self::next($served) : null, $isOpen ? $served : [],
+            );
+        }
+
+        return $out;
+    }
+
+    /**
+     * What bears on how blind it was: who looked before, and what was rated with open eyes.
+     *
+     * @param list<PanelSheetView> $sheets
+     *
+     * @return list<string>
+     */
+    private static function howBlind(Panel $panel, array $sheets): array
+    {
+        $notBlind = array_values(array_unique(array_map(
+            static fn (PanelSheetView $s): string => $s->rater, array_filter($sheets, static fn (PanelSheetView $s): bool => $s->notBlind),
+        )));
+        $out = $notBlind === [] ? [] : [PanelWords::notBlind($notBlind)];
+        foreach ($panel->opened() as $opening) {
+            $out[] = PanelWords::opened($opening->by, $opening->because);
+        }
+
+        return $out;
     }
 
     /** @return list<RateScale> */

@@ -21,7 +21,7 @@ final readonly class PanelSaid
     public static function of(PanelPage $page): self
     {
         return new self($page->panel->id, $page->trialName, array_values(array_filter([
-            ...array_map(static fn (PanelScaleResult $r): string => $r->agreement, $page->results), ...$page->preferences, $page->blind,
+            ...array_map(static fn (PanelScaleResult $r): string => $r->agreement, $page->results), ...$page->preferences, $page->blind, ...$page->said,
         ], static fn (string $s): bool => $s !== '')));
     }
 }

@@ -1028,6 +1028,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/panels/{id}/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A lead must know which code is which before it is unblinded: only they see it, and it stays said beside the result. */
+        post: operations["lustrum_http_try_panel_open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/panels/{id}/page": {
         parameters: {
             query?: never;
@@ -1053,7 +1070,7 @@ export interface paths {
             cookie?: never;
         };
         /** For whoever rates: codes and questions, and nothing of what stands behind them. */
-        get: operations["lustrum_http_try_panel_rate"];
+        get: operations["panel_rate"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1072,7 +1089,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** The member takes the device back, with the password. */
-        post: operations["lustrum_http_try_panel_takeback"];
+        post: operations["panel_take_back"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1717,12 +1734,12 @@ export interface paths {
             cookie?: never;
         };
         /** Who is signed in; anybody may ask. */
-        get: operations["lustrum_http_account_account_session"];
+        get: operations["session"];
         put?: never;
         /** Signs in; the authenticator has looked at e-mail and password before. */
-        post: operations["lustrum_http_account_account_signin"];
+        post: operations["sign_in"];
         /** Signs out; the browser is told to forget what it holds, but for writes that still wait. */
-        delete: operations["lustrum_http_account_account_signout"];
+        delete: operations["sign_out"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3624,12 +3641,18 @@ export interface components {
             trial: string;
             serials?: string[];
             raters?: string[];
-            seed?: number;
+            serves?: string | null;
             scales?: components["schemas"]["Domain.Trial.PanelScale"][];
             prefers?: boolean;
             guess?: string;
             right?: string;
             version?: number | null;
+        };
+        "Domain.Trial.PanelOpening": {
+            by: string;
+            person: string;
+            because: string;
+            at: string;
         };
         "Domain.Trial.PanelScale": {
             channel: string;
@@ -3657,6 +3680,7 @@ export interface components {
             guess: string;
             note: string;
             late: boolean;
+            notBlind: boolean;
             by: string;
             at: string;
         };
@@ -3666,7 +3690,10 @@ export interface components {
             trial: string;
             serials: string[];
             raters: string[];
-            seed: number;
+            seed: number | null;
+            serves: string | null;
+            servesName: string;
+            opened: components["schemas"]["Domain.Trial.PanelOpening"][];
             scales: components["schemas"]["Domain.Trial.PanelScale"][];
             prefers: boolean;
             guess: string;
@@ -4009,6 +4036,9 @@ export interface components {
         };
         "Http.Try.KnownFiles": {
             files: components["schemas"]["Http.Try.KnownFile"][];
+        };
+        "Http.Try.OpenPanelInput": {
+            because: string;
         };
         "Http.Try.PutAside": {
             files: number;
@@ -4498,7 +4528,10 @@ export interface components {
             panel: components["schemas"]["Domain.Trial.PanelView"];
             trialName: string;
             revision: components["schemas"]["Domain.Revision.RevisionView"];
+            serves: boolean;
+            isOpen: boolean;
             served: components["schemas"]["Sheet.Panel.PanelServed"][];
+            said: string[];
             missing: string[];
             results: components["schemas"]["Sheet.Panel.PanelScaleResult"][];
             preferences: string[];
@@ -4512,6 +4545,9 @@ export interface components {
         };
         "Sheet.Panel.PanelServed": {
             rater: string;
+            done: number;
+            of: number;
+            next: components["schemas"]["Sheet.Panel.PanelCode"] | null;
             codes: components["schemas"]["Sheet.Panel.PanelCode"][];
         };
         "Sheet.Panel.RatePage": {
@@ -5106,7 +5142,7 @@ export interface components {
         /** @enum {string} */
         "Storage.FileKind": "picture" | "sound" | "clip" | "document";
         /** @enum {string} */
-        "Storage.Preview": "none" | "picture" | "pages" | "model";
+        "Storage.Preview": "none" | "picture" | "waiting" | "pages" | "model";
         "Storage.StoredDocument": {
             sha256: string;
             bytes: number;
@@ -7264,6 +7300,41 @@ export interface operations {
             };
         };
     };
+    lustrum_http_try_panel_open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Http.Try.OpenPanelInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.PanelView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_try_panel_page: {
         parameters: {
             query?: never;
@@ -7295,7 +7366,7 @@ export interface operations {
             };
         };
     };
-    lustrum_http_try_panel_rate: {
+    panel_rate: {
         parameters: {
             query?: {
                 rater?: string;
@@ -7328,7 +7399,7 @@ export interface operations {
             };
         };
     };
-    lustrum_http_try_panel_takeback: {
+    panel_take_back: {
         parameters: {
             query?: never;
             header?: never;
@@ -8625,7 +8696,7 @@ export interface operations {
             };
         };
     };
-    lustrum_http_account_account_session: {
+    session: {
         parameters: {
             query?: never;
             header?: never;
@@ -8654,7 +8725,7 @@ export interface operations {
             };
         };
     };
-    lustrum_http_account_account_signin: {
+    sign_in: {
         parameters: {
             query?: never;
             header?: never;
@@ -8683,7 +8754,7 @@ export interface operations {
             };
         };
     };
-    lustrum_http_account_account_signout: {
+    sign_out: {
         parameters: {
             query?: never;
             header?: never;

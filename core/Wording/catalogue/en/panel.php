@@ -11,4 +11,7 @@ return [
     'preferred' => '{first} is preferred to {second} {percent} % of the time, by {n, plural, one {one comparison} other {# comparisons}} in all.',
     'noPreference' => 'Preferences: {why}',
     'underACode' => 'rated blind, as {code}',
+    'underACodeNotBlind' => 'rated as {code} at a session of their own, not blind',
+    'notBlind' => '{raters} rated at {n, plural, one {a session of their own} other {sessions of their own}}, where more than codes can be seen: that counts as not blind.',
+    'opened' => '{by} looked which code was which before it was unblinded: {because}.',
 ];

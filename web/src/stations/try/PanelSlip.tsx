@@ -1,10 +1,13 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 
 import type { Schemas } from '../../api/client';
+import { membersQuery } from '../../api/queries';
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
 import { uuid } from '../../api/uuid';
 import { Button } from '../../ui/Button';
+import { usePlace } from '../../ui/place';
 import { Problem } from '../../ui/Problem';
 import { Slip } from '../../ui/Slip';
 
@@ -27,7 +30,9 @@ export function PanelSlip({
 }) {
   const write = useWrite();
   const [id] = useState(uuid);
-  const [seed] = useState(() => 1 + Math.floor(Math.random() * 999_999));
+  const { frame } = usePlace();
+  const people = useQuery(membersQuery(frame.device.workspace)).data?.people ?? [];
+  const [serves, setServes] = useState('');
   const channels = method.channels.filter((c) => c.formula === '');
   const [serials, setSerials] = useState<string[]>(articles.map((a) => a.serial));
   const [raters, setRaters] = useState('');
@@ -49,7 +54,7 @@ export function PanelSlip({
       trial: trial.id,
       serials,
       raters: names,
-      seed,
+      serves: serves === '' ? null : serves,
       scales: channels
         .filter((c) => scales[c.key]?.asked === true)
         .map((c) => ({ channel: c.key, low: scales[c.key]?.low ?? '', high: scales[c.key]?.high ?? '' })),
@@ -95,6 +100,19 @@ export function PanelSlip({
         <label className="block">
           <span className="mb-1 block font-semibold">Who rates, a name a line</span>
           <textarea className="field min-h-28" value={raters} onChange={(e) => setRaters(e.target.value)} />
+        </label>
+        <label className="block">
+          <span className="mb-1 block font-semibold">Who serves: sees what is handed over next, and rates nothing</span>
+          <select className="field" value={serves} onChange={(e) => setServes(e.target.value)}>
+            <option value="">I do</option>
+            {people
+              .filter((one) => one.role !== 'viewer')
+              .map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.name}
+                </option>
+              ))}
+          </select>
         </label>
         <fieldset>
           <legend className="font-semibold">What they are asked</legend>

@@ -10,9 +10,6 @@ use Lustrum\Core\Quantity\Digits;
 /** What is said of a heap of what was filmed, photographed or spoken. */
 final class HeapWords
 {
-    private const MINUTE = 60;
-    private const HOUR = 3600;
-    private const DAY = 86400;
 
     /**
      * @param int $left   that nobody has gone through
@@ -43,7 +40,7 @@ final class HeapWords
     public static function laid(Laid $laid): string
     {
         return Messages::say('heap.laid', [
-            'lies' => $laid->lies->value, 'early' => $laid->seconds < 0.0, 'time' => self::time(abs($laid->seconds)),
+            'lies' => $laid->lies->value, 'early' => $laid->seconds < 0.0, 'time' => Durations::of(abs($laid->seconds)),
         ]);
     }
 
@@ -51,7 +48,7 @@ final class HeapWords
     public static function one(Laid $laid, string $run): string
     {
         return Messages::say('heap.one', [
-            'lies' => $laid->lies->value, 'early' => $laid->seconds < 0.0, 'time' => self::time(abs($laid->seconds)), 'run' => $run,
+            'lies' => $laid->lies->value, 'early' => $laid->seconds < 0.0, 'time' => Durations::of(abs($laid->seconds)), 'run' => $run,
         ]);
     }
 
@@ -59,7 +56,7 @@ final class HeapWords
     public static function clock(float $ahead, int $files): string
     {
         return Messages::say('heap.clock', [
-            'side' => abs($ahead) < 0.5 ? 'right' : ($ahead > 0 ? 'ahead' : 'behind'), 'time' => self::time(abs($ahead)), 'files' => $files,
+            'side' => abs($ahead) < 0.5 ? 'right' : ($ahead > 0 ? 'ahead' : 'behind'), 'time' => Durations::of(abs($ahead)), 'files' => $files,
         ]);
     }
 
@@ -72,21 +69,5 @@ final class HeapWords
             },
             'letter' => $letter, 'trial' => $trial, 'number' => $number,
         ]);
-    }
-
-    private static function time(float $seconds): string
-    {
-        $whole = (int) round($seconds);
-
-        [$hours, $minutes] = [intdiv($whole, self::HOUR), intdiv($whole % self::HOUR, self::MINUTE)];
-        // Beyond ten minutes nobody counts seconds.
-        $left = $whole > 10 * self::MINUTE ? 0 : $whole % self::MINUTE;
-
-        return match (true) {
-            $whole < self::MINUTE => $whole.' s',
-            $whole < self::HOUR => $minutes.' min'.($left === 0 ? '' : ' '.$left.' s'),
-            $whole < self::DAY => $hours.' h'.($minutes === 0 ? '' : ' '.$minutes.' min'),
-            default => Digits::short(round($whole / self::DAY, 1)).' days',
-        };
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Lustrum\Action\Read;
 
-/** Something that Lustrum asks back about a reading before it keeps it. */
+/** Something that Lustrum asks back before it keeps a reading, or begins a run. */
 final readonly class AskedBack
 {
     /**
-     * @param string      $about     'slip' or 'limits'
+     * @param string      $about     'slip' or 'limits'; of a run 'future'
      * @param string|null $corrected the text that would be right if the suspicion is
      */
     public function __construct(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Action\Run;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Lustrum\Action\Read\AskedBack;
 use Lustrum\Core\Judging\HeldFirst;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\DeviationKind;
@@ -12,6 +13,7 @@ use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\SettingRule;
+use Lustrum\Core\Wording\FieldWords;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Domain\Revision\ArmValue;
 use Lustrum\Domain\Revision\Article;
@@ -27,12 +29,17 @@ use Lustrum\Record\Beginning;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\Refusal\AsksBack;
 use Lustrum\Shared\Refusal\Invalid;
+use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /** Begins a run: it gets its number, what its article has been through, and a frozen copy of all it is judged by. */
 final readonly class RunBeginning implements Beginning
 {
+    /** Seconds by which clocks differ that are right. */
+    private const SOON = 120.0;
+
     public function __construct(
         private EntityManagerInterface $em,
         private Records $records,
@@ -40,6 +47,7 @@ final readonly class RunBeginning implements Beginning
         private Configurations $configurations,
         private HeldRuns $held,
         private EmptyRuns $empties,
+        private ClockInterface $clock,
     ) {
     }
 
@@ -52,6 +60,7 @@ final readonly class RunBeginning implements Beginning
     {
         $input = $input instanceof RunInput ? $input : throw new \LogicException('A run begins from a run.');
         $run = Run::start($id, $input, $this->records);
+        $this->mustHaveBegun($run, $input);
         $run->trial()->mustBeSafeToRun($this->changed($run->trial()));
         $this->mustBeItsTurn($run, $input);
         $this->freeze($run);
@@ -59,6 +68,16 @@ final readonly class RunBeginning implements Beginning
         $run->trial()->revision()->wasRun();
 
         return $run;
+    }
+
+    /** @throws AsksBack when it begins later than now, and nobody has said that it does */
+    private function mustHaveBegun(Run $run, RunInput $input): void
+    {
+        $in = (float) $run->startedAt()->format('U.u') - (float) $this->clock->now()->format('U.u');
+        if ($in > self::SOON && !$input->inFuture) {
+            $sentence = FieldWords::inFuture($in);
+            throw AsksBack::about($sentence, [new AskedBack('future', $sentence, null)]);
+        }
     }
 
     /** @throws Invalid when something must have held before, has not, and nobody goes ahead by name */

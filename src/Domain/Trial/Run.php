@@ -143,6 +143,10 @@ class Run extends Record
     #[ORM\Column(nullable: true)]
     private ?float $lasted = null;
 
+    /** Seconds that the clock of the device was ahead when it began; null: nobody measured it. */
+    #[ORM\Column(nullable: true)]
+    private ?float $clockAhead = null;
+
     /** What the article had been through when the run began. */
     #[ORM\Column]
     private int $earlierRuns = 0;
@@ -156,6 +160,7 @@ class Run extends Record
         $new = new self();
         $new->trial = $records->named(Trial::class, $input->trial, 'trial');
         $new->startedAt = $input->startedAt === null ? new \DateTimeImmutable() : Instant::read($input->startedAt, 'startedAt');
+        $new->clockAhead = $input->clockAhead;
         $new->firmware = trim($input->firmware);
         $new->ahead = $input->ahead?->after(null);
         $new->article = $records->namedOrNull(Article::class, $input->article, 'article');
@@ -255,7 +260,7 @@ class Run extends Record
             $this->others, $this->person, $this->goes, $this->differs, $this->setAside, $this->takenIn, $this->amendments,
             $this->configuration()->filled, $this->createdBy(),
             $this->ahead, $this->stands, $this->forecast, $this->clockAt === null ? null : Instant::write($this->clockAt), $this->lasted,
-            $this->foundAt === null ? null : Instant::write($this->foundAt),
+            $this->foundAt === null ? null : Instant::write($this->foundAt), $this->clockAhead,
         );
     }
 

@@ -37,6 +37,8 @@ final readonly class RunInput implements RecordInput
      * @param string|null $clockAt   RFC 3339: when its clock was started; null: nobody started one
      * @param float|null  $lasted    seconds by that clock; null: it was not stopped
      * @param string|null $foundAt   RFC 3339: when its settings were looked at; null: when it began
+     * @param float|null  $clockAhead seconds that the clock of the device was ahead when it began; its times are put right already
+     * @param bool        $inFuture   somebody was asked, and it does begin later than now
      * @param bool        $takenIn    it counts although a confirmed cause would set it aside
      */
     public function __construct(
@@ -95,6 +97,9 @@ final readonly class RunInput implements RecordInput
         public ?float $lasted = null,
         #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
         public ?string $foundAt = null,
+        #[Assert\Range(notInRangeMessage: 'A clock is at most a hundred years off.', min: -3.2e9, max: 3.2e9)]
+        public ?float $clockAhead = null,
+        public bool $inFuture = false,
         #[Version]
         public ?int $version = null,
     ) {

@@ -21,6 +21,7 @@ final readonly class RunView
      * @param list<Found>  $others
      * @param list<Found>  $forecast  by channel, as it was said before the run
      * @param list<Amendment> $amendments earlier outcomes with why they were amended
+     * @param float|null      $clockAhead seconds that the clock of the device was ahead when it began; null: nobody measured it
      * @param Filled|null     $filled     where its configuration was filled from afterwards; null: frozen when it began
      */
     public function __construct(
@@ -57,6 +58,7 @@ final readonly class RunView
         public ?string $clockAt,
         public ?float $lasted,
         public ?string $foundAt,
+        public ?float $clockAhead,
     ) {
     }
 }

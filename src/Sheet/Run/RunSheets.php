@@ -10,6 +10,7 @@ use Lustrum\Core\Run\Derivation;
 use Lustrum\Core\Run\DerivedReading;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\BuildWords;
+use Lustrum\Core\Wording\FieldWords;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\Noticing;
 use Lustrum\Core\Wording\ReadingWords;
@@ -40,6 +41,9 @@ use Lustrum\Sheet\Workings\Scores;
 /** Works out the sheet of one run; it reads that run, its trial and the last one that held, whatever else there is. */
 final readonly class RunSheets
 {
+    /** Seconds: as on the device that puts its times right (web/src/api/clock.ts). */
+    private const CLOCK_IS_WRONG = 30.0;
+
     public function __construct(
         private Records $records,
         private Books $books,
@@ -162,7 +166,9 @@ final readonly class RunSheets
     {
         $filled = $run->configuration()->filled;
         $ahead = $run->view()->ahead;
+        $clock = $run->view()->clockAhead ?? 0.0;
         $out = [
+            ...(abs($clock) < self::CLOCK_IS_WRONG ? [] : [FieldWords::clockAhead($clock)]),
             ...($ahead === null ? [] : [MethodSheetWords::ahead($ahead->by, $ahead->note)]),
             ...($filled === null ? [] : [BuildWords::filled($filled)]),
         ];

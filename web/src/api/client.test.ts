@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 
+import { answerBy } from '../test/server';
 import { must, OFFLINE, ProblemError, send, setToken, type Answer } from './client';
 import { markStale, onStale, refreshed } from './stale';
 import { uuid } from './uuid';
@@ -52,16 +53,16 @@ describe('an answer', () => {
 
 describe('a write', () => {
   it('carries the token, and a file no type of its own', async () => {
-    const fetched = vi.fn<(url: string, init: RequestInit) => Promise<Response>>(() =>
+    const fetched = vi.fn<(url: Request | string, init?: RequestInit) => Promise<Response>>(() =>
       Promise.resolve(answer(201, { id: '1' })),
     );
-    vi.stubGlobal('fetch', fetched);
+    answerBy(fetched);
     setToken('abc');
     await must(send('PUT', '/api/parts/1', { name: 'Bracket' }));
     await must(send('POST', '/api/photos/1', new FormData()));
-    const headers = fetched.mock.calls.map(([, init]) => init.headers);
+    const headers = fetched.mock.calls.map(([, init]) => init?.headers);
     expect(headers).toEqual([{ 'X-Csrf-Token': 'abc', 'Content-Type': 'application/json' }, { 'X-Csrf-Token': 'abc' }]);
-    expect(fetched.mock.calls[0]![1].body).toBe('{"name":"Bracket"}');
+    expect(fetched.mock.calls[0]![1]?.body).toBe('{"name":"Bracket"}');
   });
 
   it('makes stale what the server names', async () => {
@@ -71,7 +72,7 @@ describe('a write', () => {
       return Promise.resolve();
     });
     const write = async (response: Response) => {
-      vi.stubGlobal('fetch', () => Promise.resolve(response));
+      answerBy(() => Promise.resolve(response));
       await send('PUT', '/api/parts/1', {});
     };
     await write(answer(200, {}, { 'X-Stale': 'find run' }));

@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 
+import { isSlow, reach, reachLong } from './reach';
 import type { components, paths } from './schema';
 import { markStale } from './stale';
 
@@ -38,6 +39,14 @@ export function offline(): ProblemError {
   return new ProblemError({ type: 'urn:lustrum:problem:offline', title: 'No connection', status: 0, detail: OFFLINE });
 }
 
+const SLOW =
+  'Nobody answered within ten seconds. What you typed is kept on this device; try again in a moment: sent twice, it is kept once.';
+
+/** The time was up. */
+function tooSlow(): ProblemError {
+  return new ProblemError({ type: 'urn:lustrum:problem:slow', title: 'No answer', status: 0, detail: SLOW });
+}
+
 let token = '';
 export function setToken(next: string): void {
   token = next;
@@ -53,17 +62,17 @@ const carryToken: Middleware = {
     return request;
   },
   onResponse({ request, response }) {
-    if (request.method !== 'GET') noteStale(response);
+    if (request.method !== 'GET') noteStale(response, response.url);
   },
 };
 
-function noteStale(response: Response): void {
-  if (!response.ok || response.url.endsWith('/preview') || response.url.endsWith('/api/session')) return;
+function noteStale(response: Response, url: string): void {
+  if (!response.ok || url.endsWith('/preview') || url.endsWith('/api/session')) return;
   const names = response.headers.get('X-Stale');
   markStale(names === null ? null : names.split(' ').filter(Boolean));
 }
 
-export const api = createClient<paths>({ baseUrl: '/', fetch: (request) => fetch(request) });
+export const api = createClient<paths>({ baseUrl: '/', fetch: (request) => reach(request) });
 api.use(carryToken);
 
 export type Answer<T> = { data?: T; error?: unknown; response: Response };
@@ -75,7 +84,7 @@ export async function must<T>(answer: Promise<Answer<T>>): Promise<T> {
     got = await answer;
   } catch (cause) {
     if (cause instanceof TypeError) throw offline();
-    throw cause;
+    throw isSlow(cause) ? tooSlow() : cause;
   }
   if (got.response.ok) return got.data as T;
   throw new ProblemError(documentOf(got.error, got.response.status));
@@ -87,13 +96,15 @@ export async function send<T>(
   url: string,
   body: FormData | string | Record<string, unknown>,
 ): Promise<Answer<T>> {
-  const form = body instanceof FormData;
-  const response = await fetch(url, {
-    method,
-    body: form || typeof body === 'string' ? body : JSON.stringify(body),
-    headers: { ...tokenHeader(), ...(form ? {} : { 'Content-Type': 'application/json' }) },
-  });
-  noteStale(response);
+  const response =
+    body instanceof FormData
+      ? await reachLong(method, url, body, tokenHeader())
+      : await reach(url, {
+          method,
+          body: typeof body === 'string' ? body : JSON.stringify(body),
+          headers: { ...tokenHeader(), 'Content-Type': 'application/json' },
+        });
+  noteStale(response, url);
   const answer: unknown = await response.json().catch(() => null);
   return response.ok ? { data: answer as T, response } : { error: answer, response };
 }

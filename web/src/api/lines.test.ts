@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 
+import { answerBy } from '../test/server';
 import { ProblemError, setToken } from './client';
 import { linesOf, sendLong, type HowFar } from './lines';
 import { onStale } from './stale';
@@ -23,7 +24,7 @@ async function read(...pieces: (string | Uint8Array)[]): Promise<unknown[]> {
 
 function answered(status: number, ...pieces: string[]) {
   const fetched = vi.fn(() => Promise.resolve(new Response(body(...pieces), { status })));
-  vi.stubGlobal('fetch', fetched);
+  answerBy(fetched);
   return fetched;
 }
 
@@ -105,13 +106,13 @@ describe('a file whose taking in is long', () => {
         controller.error(new TypeError('network error'));
       },
     });
-    vi.stubGlobal('fetch', () => Promise.resolve(new Response(broken, { status: 200 })));
+    answerBy(() => Promise.resolve(new Response(broken, { status: 200 })));
     const error = caught(await sendLong('/api/x', new Blob(), () => undefined).catch((e: unknown) => e));
     expect(error.kind).toBe('cut-off');
   });
 
   it('says so where there is no connection', async () => {
-    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('Failed to fetch')));
+    answerBy(() => Promise.reject(new TypeError('Failed to fetch')));
     const error = caught(await sendLong('/api/x', new Blob(), () => undefined).catch((e: unknown) => e));
     expect(error.kind).toBe('offline');
   });

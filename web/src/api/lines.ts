@@ -1,4 +1,5 @@
 import { documentOf, offline, ProblemError, tokenHeader } from './client';
+import { isSlow, reachLong } from './reach';
 import { markStale } from './stale';
 
 /** One JSON text a line. */
@@ -44,12 +45,9 @@ function cutOff(): ProblemError {
  * Throws a ProblemError, also where the answer breaks off before it says how it went.
  */
 export async function sendLong<T>(url: string, body: Blob, tell: (far: HowFar) => void): Promise<T> {
-  const response = await fetch(url, {
-    method: 'POST',
-    body,
-    headers: { ...tokenHeader(), 'Content-Type': 'application/json', Accept: LINES },
-  }).catch((cause: unknown) => {
-    throw cause instanceof TypeError ? offline() : cause;
+  const headers = { ...tokenHeader(), 'Content-Type': 'application/json', Accept: LINES };
+  const response = await reachLong('POST', url, body, headers).catch((cause: unknown) => {
+    throw cause instanceof TypeError || isSlow(cause) ? offline() : cause;
   });
   if (!response.ok || response.body === null)
     throw new ProblemError(documentOf(await response.json().catch(() => null), response.status));

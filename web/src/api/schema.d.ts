@@ -3770,6 +3770,8 @@ export interface components {
             clockAt?: string | null;
             lasted?: number | null;
             foundAt?: string | null;
+            clockAhead?: number | null;
+            inFuture?: boolean;
             version?: number | null;
         };
         "Domain.Trial.RunView": {
@@ -3806,6 +3808,7 @@ export interface components {
             clockAt: string | null;
             lasted: number | null;
             foundAt: string | null;
+            clockAhead: number | null;
         };
         "Domain.Trial.SaidPart": {
             text: string;

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Route, Routes, useLocation } from 'react-router';
 
 import { useSession } from '../api/queries';
@@ -16,7 +16,6 @@ const Workings = lazy(() => import('../plate/Workings'));
 const Sharing = lazy(() => import('../plate/Sharing'));
 const People = lazy(() => import('./People'));
 
-const Field = lazy(() => import('../field/Field'));
 const OnThisDevice = lazy(() => import('./OnThisDevice'));
 const Outings = lazy(() => import('./Outings'));
 const HeapPage = lazy(() => import('./HeapPage'));
@@ -25,6 +24,9 @@ const You = lazy(() => import('./You'));
 const Devices = lazy(() => import('./Devices'));
 const FirstAccount = lazy(() => import('./FirstAccount'));
 const SignIn = lazy(() => import('./SignIn'));
+
+/** ms until the field opens from what this device holds. */
+const PATIENCE_IN_THE_FIELD = 800;
 
 export function App() {
   const session = useSession();
@@ -56,6 +58,14 @@ export function App() {
       stop?.();
     };
   }, [email, isField]);
+  const late = useLate(isField && session.data === undefined);
+  // In the field what this device holds is opened, whatever the server does.
+  if (isField && session.data === undefined && (session.isError || late))
+    return (
+      <Suspense fallback={opening}>
+        <OnThisDevice otherwise={null} now={null} />
+      </Suspense>
+    );
   if (session.isError && !isAway) {
     return (
       <main className="mx-auto max-w-2xl p-4 sm:p-10">
@@ -70,7 +80,11 @@ export function App() {
   if (session.data === undefined && !isAway) return opening;
   if (typeof name !== 'string' || typeof email !== 'string') {
     const outside = session.data === undefined ? null : session.data.empty ? <FirstAccount /> : <SignIn />;
-    return <Suspense fallback={opening}>{isField || isAway ? <OnThisDevice otherwise={outside} /> : outside}</Suspense>;
+    return (
+      <Suspense fallback={opening}>
+        {isField || isAway ? <OnThisDevice otherwise={outside} now={null} /> : outside}
+      </Suspense>
+    );
   }
   if (handed !== null)
     return (
@@ -81,7 +95,7 @@ export function App() {
   if (isField)
     return (
       <Suspense fallback={opening}>
-        <Field person={email} name={name} />
+        <OnThisDevice otherwise={null} now={{ email, name }} />
       </Suspense>
     );
   return (
@@ -114,6 +128,17 @@ export function App() {
       </Routes>
     </Suspense>
   );
+}
+
+/** Has something gone on for longer than somebody in a field waits? */
+function useLate(isOpen: boolean): boolean {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    if (!isOpen) return;
+    const timer = setTimeout(() => setLate(true), PATIENCE_IN_THE_FIELD);
+    return () => clearTimeout(timer);
+  }, [isOpen]);
+  return isOpen && late;
 }
 
 function NothingHere() {

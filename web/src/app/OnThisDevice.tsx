@@ -8,23 +8,32 @@ import { Sheet } from '../ui/Sheet';
 
 const Field = lazy(() => import('../field/Field'));
 
-/** Without network, or signed out in the field, whoever was here last goes on with what this device holds. */
-export default function OnThisDevice({ otherwise }: { otherwise: ReactNode | null }) {
+/**
+ * The field, for whoever is signed in now; without network, while the server does not answer, or signed out in the field,
+ * for whoever was here last. What is open stays open when the server is there again.
+ */
+export default function OnThisDevice({ otherwise, now }: { otherwise: ReactNode | null; now: LastPerson | null }) {
   const [last, setLast] = useState<LastPerson | null | undefined>(undefined);
   useEffect(() => {
+    if (now !== null) return;
     void lastPerson().then((person) => {
       if (person !== undefined) keepFor(person.email);
       setLast(person ?? null);
     });
-  }, []);
-  if (last === undefined) return null;
-  return last === null ? (otherwise ?? <Away />) : <Field person={last.email} name={last.name} />;
+  }, [now]);
+  const person = now ?? last;
+  if (person === undefined) return null;
+  return person === null ? (
+    (otherwise ?? <Away />)
+  ) : (
+    <Field key={person.email} person={person.email} name={person.name} />
+  );
 }
 
 function Away() {
   return (
     <main className="mx-auto max-w-2xl p-4 sm:p-10">
-      <Sheet title="Lustrum" sentence="There is no network, and nobody was signed in on this device before.">
+      <Sheet title="Lustrum" sentence="Nobody is reached, and nobody was signed in on this device before.">
         <Button className="mt-4" onClick={() => window.location.reload()}>
           Try again
         </Button>

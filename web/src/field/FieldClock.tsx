@@ -1,3 +1,4 @@
+import { stamp } from '../api/clock';
 import { Button } from '../ui/Button';
 import { clock } from '../ui/time';
 import { useElapsed } from '../ui/useElapsed';
@@ -10,7 +11,7 @@ export function FieldClock({ run, change }: { run: FieldRun; change: (changed: P
   return (
     <div className="mt-3 flex flex-wrap items-center gap-2">
       {run.clockAt === null ? (
-        <Button large onClick={() => change({ clockAt: new Date().toISOString() })}>
+        <Button large onClick={() => change({ clockAt: stamp() })}>
           Start the clock
         </Button>
       ) : (

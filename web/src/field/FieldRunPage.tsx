@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 
 import type { Schemas } from '../api/client';
+import { rightNow } from '../api/clock';
 import { uuid } from '../api/uuid';
 import { readDraft } from '../outbox/drafts';
 import { heldBuilds } from '../outbox/held';
@@ -191,7 +192,7 @@ function Opened({ run: first, trial, sheet, name }: Opened & { name: string }) {
   );
 }
 
-const since = (clockAt: string): number => Math.max(0, Math.floor((Date.now() - Date.parse(clockAt)) / 100) / 10);
+const since = (clockAt: string): number => Math.max(0, Math.floor((rightNow() - Date.parse(clockAt)) / 100) / 10);
 
 /** Always in reach: a picture or a memo, a note, what is odd. */
 function Reach({ see, take }: { see: (text: string, odd: boolean) => Promise<boolean>; take: (file: File) => void }) {

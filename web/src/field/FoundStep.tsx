@@ -1,5 +1,6 @@
 import { useId } from 'react';
 
+import { stamp } from '../api/clock';
 import { Button } from '../ui/Button';
 import type { FieldRun, Trial } from './fieldRun';
 
@@ -35,8 +36,7 @@ export function FoundStep({
     ...asked.conditions.map((c) => ({ name: c.name, unit: c.unit, states: c.states, should: '' })),
   ];
   const open = asked.conditions.filter((c) => (run.found[c.name] ?? '') === '' && (was[c.name] ?? '') !== '');
-  const say = (name: string, text: string) =>
-    change({ found: { ...run.found, [name]: text }, foundAt: new Date().toISOString() });
+  const say = (name: string, text: string) => change({ found: { ...run.found, [name]: text }, foundAt: stamp() });
   return (
     <div className="mt-4 space-y-4">
       {open.length > 0 && good !== null && (

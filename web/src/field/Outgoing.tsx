@@ -1,5 +1,6 @@
 import { useState } from 'react';
 
+import { stamp } from '../api/clock';
 import { flush } from '../outbox/sender';
 import { mended, remove } from '../outbox/queue';
 import type { Waiting } from '../outbox/store';
@@ -51,6 +52,7 @@ function Refused({ write }: { write: Waiting }) {
   const again = (next: Record<string, unknown>) => void mended(write, next).then(() => flush());
   const filled = paths.reduce((b, path) => withAtPath(b, path, typed[path] ?? String(atPath(b, path) ?? '')), body);
   const asked = write.questions.map((q) => q.sentence).join(' ');
+  const isFuture = write.questions.some((q) => q.about === 'future');
   return (
     <section aria-label={`Not taken: ${write.what}`} className="mt-3 border-l-4 border-oxide bg-oxidewash p-3">
       <p className="font-semibold">{write.what}</p>
@@ -83,7 +85,17 @@ function Refused({ write }: { write: Waiting }) {
               </Button>
             ),
         )}
-        {asked !== '' && (
+        {isFuture && (
+          <>
+            <Button large look="primary" onClick={() => again({ ...body, startedAt: stamp() })}>
+              The clock was wrong: it begins now
+            </Button>
+            <Button large onClick={() => again({ ...body, inFuture: true })}>
+              It does begin then
+            </Button>
+          </>
+        )}
+        {asked !== '' && !isFuture && (
           <Button large onClick={() => again({ ...body, confirmed: asked })}>
             It is as typed
           </Button>

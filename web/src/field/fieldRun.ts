@@ -1,3 +1,4 @@
+import { clockAhead, stamp } from '../api/clock';
 import type { Schemas } from '../api/client';
 import { uuid } from '../api/uuid';
 import { draftsOf, dropDraft, keepDraft, readDraft } from '../outbox/drafts';
@@ -19,6 +20,8 @@ export type FieldRun = {
   article: string | null;
   serial: string;
   startedAt: string;
+  /** Seconds that this device's clock was ahead when it began; null: nobody had measured it. */
+  clockAhead: number | null;
   levels: Record<string, string>;
   /** Conditions and settings, by name. */
   found: Record<string, string>;
@@ -49,7 +52,8 @@ export function beginRun(
     slot: slot?.number ?? 0,
     article: article?.id ?? null,
     serial: article?.serial ?? '',
-    startedAt: new Date().toISOString(),
+    startedAt: stamp(),
+    clockAhead: clockAhead(),
     levels: Object.fromEntries((slot?.levels ?? []).map((l) => [l.name, l.text])),
     found: {},
     foundAt: null,
@@ -92,6 +96,7 @@ export function sentRun(run: FieldRun, trial: Trial, operator: string): Record<s
     article: run.article,
     operator,
     startedAt: run.startedAt,
+    clockAhead: run.clockAhead,
     levels: found(asked.factors, run.levels),
     conditions: found(asked.conditions, run.found),
     settings: found(asked.settings, run.found),

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-import { of, OFF, refusal, server, type Sent } from '../test/server';
+import { answerBy, HANGS, of, OFF, refusal, server, type Sent } from '../test/server';
 import { keepFor } from './drafts';
 import { enqueue, mended, remove, waiting } from './queue';
 import { flush } from './sender';
@@ -52,6 +52,43 @@ describe('what waits to be sent', () => {
     server({ 'GET /api/session': signedIn(INES), 'PUT /api/readings/a': refusal(status, 'away', 'Away.') });
     expect(await flush()).toBe('offline');
     expect((await waiting())[0]).toMatchObject({ state: 'waiting', problem: '' });
+  });
+
+  it('goes on where one send hangs: only what belongs to it waits', async () => {
+    await put('run-1', 'a', '41');
+    await put('run-1', 'b', '42');
+    await put('run-2', 'c', '43');
+    await put('run-3', 'd', '44');
+    const sent = server({ 'GET /api/session': signedIn(INES), 'PUT /api/readings/a': HANGS });
+    const timeout = vi.spyOn(AbortSignal, 'timeout').mockImplementation(() => {
+      const end = new AbortController();
+      setTimeout(() => end.abort(new DOMException('late', 'TimeoutError')), 4_000);
+      return end.signal;
+    });
+    expect(await flush(), 'Of that one nobody knows anything yet.').toBe('offline');
+    timeout.mockRestore();
+    expect(urls(sent)).toEqual(['a', 'c', 'd']);
+    expect((await waiting()).map((w) => w.what)).toEqual(['41', '42']);
+  });
+
+  it('puts right what was written down before anybody had measured the clock', async () => {
+    await enqueue({
+      group: 'run-9',
+      method: 'PUT',
+      url: '/api/runs/9',
+      body: { startedAt: new Date(Date.now()).toISOString(), clockAhead: null },
+      what: 'begun',
+    });
+    const behind = new Date(Date.now() - 7_200_000);
+    const sent: Record<string, unknown>[] = [];
+    answerBy(async (input, init) => {
+      const request = typeof input === 'string' ? new Request(new URL(input, 'http://lustrum.test'), init) : input;
+      if (request.method === 'PUT') sent.push((await request.json()) as Record<string, unknown>);
+      return new Response(JSON.stringify(signedIn(INES).body), { headers: { Date: behind.toUTCString() } });
+    });
+    expect(await flush()).toBe('done');
+    expect(sent[0]?.['clockAhead']).toBeGreaterThan(7_195);
+    expect(Math.abs(Date.parse(String(sent[0]?.['startedAt'])) - behind.getTime())).toBeLessThan(5_000);
   });
 
   it('is never sent under another name, nor while nobody is signed in', async () => {

@@ -1,9 +1,16 @@
+import { clockAhead, putRight } from '../api/clock';
 import { api, must, ProblemError, send, setToken } from '../api/client';
 import { remove, replace, waiting } from './queue';
 import { whose, type Waiting } from './store';
 
 /** How the last try to send ended. */
-export type Sent = 'done' | 'offline' | 'signedOut' | 'other';
+export type Sent = 'done' | 'offline' | 'signedOut' | 'other' | 'stuck';
+
+/** Moments that a device wrote down by its own clock. */
+const STAMPS = ['startedAt', 'clockAt', 'foundAt'];
+
+/** A send that has not been answered for so many ms keeps nothing else back; it goes on beside the others. */
+const KEEPS_BACK = 3_000;
 
 /** After so many ms without news it is tried again by itself. */
 const AGAIN = 20_000;
@@ -29,22 +36,43 @@ async function sendAll(): Promise<Sent> {
   } catch (error) {
     return error instanceof ProblemError && error.status === 401 ? 'signedOut' : 'offline';
   }
-  const stuck = new Set(all.filter((w) => w.state !== 'waiting').map((w) => w.group));
+  // What belongs together goes in its order, behind what of it is on its way; all else goes on.
+  const groups = new Map<string, Promise<Sent>>();
+  const hanging = new Set<string>();
   for (const write of all) {
-    if (write.state !== 'waiting' || stuck.has(write.group)) continue;
-    const problem = await sendOne(write);
-    if (problem === null) {
-      await remove(write.seq!);
-      continue;
-    }
-    // Nobody was reached, or nobody may just now: it waits as it is.
-    if (problem.status === 401) return 'signedOut';
-    if (problem.status === 0 || problem.status === 429 || problem.status >= 500) return 'offline';
-    stuck.add(write.group);
-    await replace(refused(write, problem));
+    const { group, state } = write;
+    const before = groups.get(group) ?? Promise.resolve<Sent>('done');
+    const mine = state === 'waiting' ? after(before, write) : before.then(stuckBehind);
+    groups.set(group, mine);
+    if (hanging.has(group)) continue;
+    const soFar = await Promise.race([mine, sleep(KEEPS_BACK)]);
+    if (soFar === null) hanging.add(group);
+    // Nobody may; or the very first reaches nobody, and the rest would wait for nothing.
+    if (soFar === 'signedOut' || (soFar === 'offline' && groups.size === 1)) return soFar;
   }
-  return 'done';
+  const ends = await Promise.all(groups.values());
+  return ends.includes('signedOut') ? 'signedOut' : ends.includes('offline') ? 'offline' : 'done';
 }
+
+/** What was refused stays, and what belongs to it waits behind it. */
+const stuckBehind = (before: Sent): Sent => (before === 'done' ? 'stuck' : before);
+
+async function after(before: Promise<Sent>, write: Waiting): Promise<Sent> {
+  const sent = await before;
+  if (sent !== 'done') return sent;
+  const problem = await sendOne(write);
+  if (problem === null) {
+    await remove(write.seq!);
+    return 'done';
+  }
+  // Nobody was reached, or nobody may just now: it waits as it is.
+  if (problem.status === 401) return 'signedOut';
+  if (problem.status === 0 || problem.status === 429 || problem.status >= 500) return 'offline';
+  await replace(refused(write, problem));
+  return 'stuck';
+}
+
+const sleep = (ms: number): Promise<null> => new Promise((resolve) => setTimeout(() => resolve(null), ms));
 
 function refused(write: Waiting, problem: ProblemError): Waiting {
   const theirs = problem.document.theirs ?? null;
@@ -60,12 +88,19 @@ function refused(write: Waiting, problem: ProblemError): Waiting {
 
 async function sendOne(write: Waiting): Promise<ProblemError | null> {
   try {
-    await must(send(write.method, write.url, write.file === null ? (write.body ?? {}) : form(write, write.file)));
+    await must(
+      send(write.method, write.url, write.file === null ? stamped(write.body ?? {}) : form(write, write.file)),
+    );
     return null;
   } catch (error) {
     if (error instanceof ProblemError) return error;
     throw error;
   }
+}
+
+/** What was written down before anybody had measured this device's clock is put right by what is measured now. */
+function stamped(body: Record<string, unknown>): Record<string, unknown> {
+  return body['clockAhead'] === null ? { ...putRight(body, STAMPS), clockAhead: clockAhead() } : body;
 }
 
 function form(write: Waiting, file: NonNullable<Waiting['file']>): FormData {

@@ -44,6 +44,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       clockAt: null,
       lasted: null,
       foundAt: null,
+      clockAhead: null,
       ...changed,
     },
     missing: ['gap'],

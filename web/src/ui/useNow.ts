@@ -1,9 +1,11 @@
 import { useEffect, useState } from 'react';
 
-/** By the clock of this device, in ms since the epoch, and by its own count, which nobody can set. */
+import { rightNow } from '../api/clock';
+
+/** By the clock of this device, put right where it is wrong, in ms since the epoch, and by its own count, which nobody can set. */
 export type Moment = { wall: number; count: number };
 
-export const moment = (): Moment => ({ wall: Date.now(), count: performance.now() });
+export const moment = (): Moment => ({ wall: rightNow(), count: performance.now() });
 
 /** The present moment: each second anew while something counts on it. */
 export function useNow(isCounting: boolean): Moment {

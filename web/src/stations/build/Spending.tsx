@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 
+import { stamp } from '../../api/clock';
 import type { Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
@@ -46,7 +47,7 @@ export function Spending({
       actions={
         write && (
           <span className="flex flex-wrap">
-            <Button look="quiet" onClick={() => void put(uuid(), { started: new Date().toISOString() })}>
+            <Button look="quiet" onClick={() => void put(uuid(), { started: stamp() })}>
               Start a clock
             </Button>
             <Button look="quiet" onClick={() => setEditing({ id: uuid(), record: {} })}>
@@ -58,11 +59,7 @@ export function Spending({
     >
       <Problem says={writing.problem} />
       {clocks.map((c) => (
-        <Clock
-          key={c.id}
-          clock={c}
-          stop={write ? () => void put(c.id, { ...c, stopped: new Date().toISOString() }) : undefined}
-        />
+        <Clock key={c.id} clock={c} stop={write ? () => void put(c.id, { ...c, stopped: stamp() }) : undefined} />
       ))}
       {sheet.spendings.length === 0 ? (
         <Empty>What went into it stands beside what was planned when the build was decided.</Empty>

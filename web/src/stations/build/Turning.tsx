@@ -12,6 +12,7 @@ import {
 } from 'three';
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 
+import { fetchFile } from '../../api/reach';
 import { Problem } from '../../ui/Problem';
 
 const DEGREES = Math.PI / 180;
@@ -63,9 +64,7 @@ export function Turning({ url, name }: { url: string; name: string }) {
 }
 
 async function load(url: string): Promise<BufferGeometry> {
-  const answer = await fetch(url);
-  if (!answer.ok) throw new Error('The file could not be fetched.');
-  const bytes = await answer.arrayBuffer();
+  const bytes = await fetchFile(url);
   if (bytes.byteLength > MOST_BYTES)
     throw new Error('This model is too large to be turned here. Save it, and open it elsewhere.');
   let geometry: BufferGeometry;

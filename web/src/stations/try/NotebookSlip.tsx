@@ -7,7 +7,7 @@ import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { Sideways } from '../../ui/Sideways';
 import { Slip } from '../../ui/Slip';
-import { columnsOf, isWritten, keepLine, laidIn, madeAt, nextLine, type Column, type Line } from './notebook';
+import { columnsOf, isWritten, keepLine, laidIn, madeAt, nextLine, today, type Column, type Line } from './notebook';
 
 /** Runs that were written down elsewhere, a line each: typed from cell to cell, or laid in out of a table. */
 export function NotebookSlip({
@@ -24,7 +24,7 @@ export function NotebookSlip({
   const session = useSession();
   const columns = columnsOf(method, articles);
   const [lines, setLines, drop] = useDraft<Line[]>(`notebook:${trial.id}`, [nextLine(undefined, columns)]);
-  const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
+  const [day, setDay] = useState(today);
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState('');
   const open = lines.filter((line) => !line.kept && isWritten(line));

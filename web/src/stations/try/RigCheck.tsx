@@ -1,5 +1,6 @@
 import { useId, useState, type FormEvent } from 'react';
 
+import { stamp } from '../../api/clock';
 import type { Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
@@ -79,7 +80,7 @@ function Standing({ sheet, from }: { sheet: Schemas['RunSheet']; from: number })
               run.id,
               runBody(run, {
                 settings: over(run.settings, isOf(asked.settings)),
-                foundAt: why.length > 0 ? new Date().toISOString() : run.foundAt,
+                foundAt: why.length > 0 ? stamp() : run.foundAt,
                 conditions: over(run.conditions, before),
               }),
             ),
@@ -104,8 +105,7 @@ function Asked({ line, sheet }: { line: Schemas['RigRow']; sheet: Schemas['RunSh
 
   async function keep(found: string) {
     const settings = [...run.settings.filter((s) => s.name !== line.name), { name: line.name, text: found }];
-    if (await write.run(() => putRecord('runs', run.id, runBody(run, { settings, foundAt: new Date().toISOString() }))))
-      drop();
+    if (await write.run(() => putRecord('runs', run.id, runBody(run, { settings, foundAt: stamp() })))) drop();
   }
 
   function submit(event: FormEvent) {
@@ -158,7 +158,7 @@ export function Happened({ article, serial }: { article: string; serial: string 
   const write = useWrite();
 
   async function keep(kind: Schemas['HappeningKind'], words: string) {
-    const at = new Date().toISOString();
+    const at = stamp();
     if (await write.run(() => putRecord('happenings', uuid(), { article, kind, at, note: note.trim() }))) {
       setKept(`${serial} was ${words.toLowerCase()}: what was verified on it is asked for again.`);
       setOpen(false);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 
+import { stamp } from '../../api/clock';
 import type { Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { useWrite } from '../../api/useWrite';
@@ -43,12 +44,7 @@ export function RunClock({ sheet }: { sheet: Schemas['RunSheet'] }) {
       {run.clockAt === null && console.waits.length > 0 && <Waits waits={console.waits} />}
       <div className="flex flex-wrap items-center gap-2">
         {run.clockAt === null ? (
-          <Button
-            large
-            className="grow sm:grow-0"
-            disabled={write.busy}
-            onClick={() => set({ clockAt: new Date().toISOString() })}
-          >
+          <Button large className="grow sm:grow-0" disabled={write.busy} onClick={() => set({ clockAt: stamp() })}>
             Start the clock
           </Button>
         ) : (

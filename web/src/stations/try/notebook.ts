@@ -1,3 +1,4 @@
+import { rightNow, stamp } from '../../api/clock';
 import { ProblemError, type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { uuid } from '../../api/uuid';
@@ -140,6 +141,7 @@ export async function keepLine(line: Line, of: Of): Promise<Line> {
     article: of.articles.find((a) => a.serial === cell('article'))?.id ?? null,
     operator: of.operator,
     startedAt: of.startedAt,
+    inFuture: (line.confirmed[''] ?? '') !== '',
     levels: method.factors
       .filter((f) => f.role === 'factor')
       .map((f) => ({ name: f.name, text: cell(`level:${f.name}`) })),
@@ -177,9 +179,10 @@ export async function keepLine(line: Line, of: Of): Promise<Line> {
   }
 }
 
+export const today = (): string => stamp().slice(0, 10);
+
 /** In the order of the notebook, on the day on which it was written; up to this very moment where that is today. */
 export function madeAt(day: string, lines: number): string[] {
-  const now = new Date();
-  const from = day === now.toISOString().slice(0, 10) ? now.getTime() - 1000 * lines : Date.parse(`${day}T12:00:00Z`);
+  const from = day === today() ? rightNow() - 1000 * lines : Date.parse(`${day}T12:00:00Z`);
   return Array.from({ length: lines }, (_, i) => new Date(from + 1000 * i).toISOString());
 }

@@ -1,3 +1,4 @@
+import { stamp } from '../../api/clock';
 import { ProblemError, type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { dropDraft, readDraft } from '../../outbox/drafts';
@@ -72,7 +73,7 @@ export function foundBody(
     levels: [...texts(asked.factors), ...others],
     conditions: texts(asked.conditions),
     settings: texts(asked.settings),
-    ...(asked.settings.some((s) => draft?.[s.name] !== undefined) ? { foundAt: new Date().toISOString() } : {}),
+    ...(asked.settings.some((s) => draft?.[s.name] !== undefined) ? { foundAt: stamp() } : {}),
   };
 }
 

@@ -1,5 +1,6 @@
 import { useNavigate } from 'react-router';
 
+import { clockAhead, stamp } from '../../api/clock';
 import { putRecord } from '../../api/records';
 import { useSession } from '../../api/queries';
 import { useWrite, type Writing } from '../../api/useWrite';
@@ -23,7 +24,7 @@ export function useStartRun(base: string): {
   /** @param first what has to be written down before it */
   async function start(what: Wanted, first?: () => Promise<unknown>) {
     const id = uuid();
-    const body = { ...what, operator: session.data?.name ?? '', startedAt: new Date().toISOString() };
+    const body = { ...what, operator: session.data?.name ?? '', startedAt: stamp(), clockAhead: clockAhead() };
     const kept = await write.run(async () => {
       await first?.();
       await putRecord('runs', id, body);

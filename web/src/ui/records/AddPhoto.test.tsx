@@ -4,16 +4,17 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 
 import { show } from '../../test/screen';
+import { answerBy } from '../../test/server';
 import { AddPhoto } from './AddPhoto';
 
 type Upload = { url: string; fields: Record<string, string> };
 
 function uploads(...statuses: number[]): Upload[] {
   const sent: Upload[] = [];
-  vi.stubGlobal('fetch', (url: string, init: { body: FormData }) => {
+  answerBy((url, init) => {
     const fields: Record<string, string> = {};
-    init.body.forEach((value, name) => (fields[name] = typeof value === 'string' ? value : value.name));
-    sent.push({ url, fields });
+    (init?.body as FormData).forEach((value, name) => (fields[name] = typeof value === 'string' ? value : value.name));
+    sent.push({ url: String(url), fields });
     const status = statuses.shift() ?? 201;
     const detail = 'That is no picture that can be read.';
     return Promise.resolve(

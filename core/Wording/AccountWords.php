@@ -23,6 +23,33 @@ final class AccountWords
         return Messages::say('account.place', ['kind' => $kind, 'here' => $here]);
     }
 
+    /**
+     * Whose something is, where a file says so and nobody else.
+     *
+     * @param string $said      as the file says; empty: it does not
+     * @param string $broughtIn by whom the file came in; empty: it is no file's word
+     */
+    public static function author(string $said, string $broughtIn): string
+    {
+        // What was brought in before was said then, too; who answers for it is whoever brought it in last.
+        $said = self::said($said);
+
+        return $broughtIn === '' || $broughtIn === $said
+            ? $said : Messages::say('account.author', ['said' => $said !== '', 'name' => $said, 'by' => $broughtIn]);
+    }
+
+    /** The name alone, of one that stands with the word of whoever brought it in. */
+    public static function said(string $author): string
+    {
+        return preg_match('/^said to be (.+), brought in by .+$/u', $author, $before) === 1 ? $before[1] : $author;
+    }
+
+    /** To a place where somebody was signed in until the password was changed at another. */
+    public static function passwordChanged(): string
+    {
+        return Messages::say('account.passwordChanged');
+    }
+
     public static function ends(int $days): string
     {
         return Messages::say('account.ends', ['days' => $days]);

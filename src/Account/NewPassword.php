@@ -12,13 +12,13 @@ use Symfony\Component\Validator\Context\ExecutionContextInterface;
 /**
  * A password that somebody chooses: long enough, and not one that is tried first.
  *
- * common-passwords.txt holds, sorted, the passwords of ten letters and more among the 50,000 most used ones (the list
+ * common-passwords.txt holds, sorted, the passwords of ten letters and more (twelve are asked for now) among the 50,000 most used ones (the list
  * of @zxcvbn-ts/language-common, MIT licence), and the most used short ones doubled or with a usual ending.
  */
 #[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_PARAMETER)]
 final class NewPassword extends Compound
 {
-    public const LEAST = 10;
+    public const LEAST = 12;
 
     /**
      * @param array<string, mixed> $options

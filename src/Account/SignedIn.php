@@ -17,6 +17,7 @@ class SignedIn
 {
     public const IDLE_DAYS = 14;
     public const LONGEST_DAYS = 90;
+    private const PASSWORD = 'password';
     private const NOTED_EVERY_MINUTES = 10;
 
     #[ORM\Id]
@@ -33,6 +34,14 @@ class SignedIn
     #[ORM\Column(type: UuidType::NAME, nullable: true)]
     private ?Uuid $handedOverFor = null;
 
+    /** Why it is over before its time; empty: it is not. */
+    #[ORM\Column(length: 20)]
+    private string $ended = '';
+
+    /** Hash of where it is signed in from: known again, and not told. */
+    #[ORM\Column(length: 64)]
+    private string $address;
+
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
@@ -40,7 +49,9 @@ class SignedIn
         #[ORM\Column(length: 200)]
         private string $device,
         \DateTimeImmutable $now,
+        string $address = '',
     ) {
+        $this->address = $address === '' ? '' : SignInThrottle::hash('address:'.$address);
         $this->id = Uuid::v7();
         $this->since = $this->lastSeen = $now;
     }
@@ -62,9 +73,20 @@ class SignedIn
 
     public function isOver(\DateTimeImmutable $now): bool
     {
-        return $this->lastSeen < $now->modify(sprintf('-%d days', self::IDLE_DAYS)) || $this->since < $now->modify(
+        return $this->ended !== '' || $this->lastSeen < $now->modify(sprintf('-%d days', self::IDLE_DAYS)) || $this->since < $now->modify(
             sprintf('-%d days', self::LONGEST_DAYS),
         );
+    }
+
+    /** The password was changed elsewhere: it is over, and whoever comes back to it is told why. */
+    public function endsByPassword(): void
+    {
+        $this->ended = self::PASSWORD;
+    }
+
+    public function endedByPassword(): bool
+    {
+        return $this->ended === self::PASSWORD;
     }
 
     /** When it ends where it is not used any more. */

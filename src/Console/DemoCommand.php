@@ -128,7 +128,7 @@ final class DemoCommand extends Command
         foreach (['seedeye', 'wren', 'rook', 'plover'] as $name) {
             $file = $this->file($name, $pictures);
             for ($i = 0; $i < $times; ++$i) {
-                $done = $this->importer->import(DeviceFile::of($file, $this->importer->kinds()), $workspace);
+                $done = $this->importer->importOurs(DeviceFile::of($file, $this->importer->kinds()), $workspace);
                 $output->writeln(sprintf('  %s: %d records, %d pictures', $done->name, $done->records, $done->pictures));
             }
         }

@@ -88,7 +88,7 @@ final class WarmUpCommand extends Command
         $this->tokens->setToken($token);
         /** @var array<string, mixed> $file */
         $file = json_decode((string) file_get_contents($this->folder.'/demo/rook.json'), true, 64, \JSON_THROW_ON_ERROR);
-        $this->importer->import(DeviceFile::of(['photos' => [], 'documents' => []] + $file, $this->importer->kinds()), $workspace);
+        $this->importer->importOurs(DeviceFile::of(['photos' => [], 'documents' => []] + $file, $this->importer->kinds()), $workspace);
         $this->em->clear();
         $session = new Session(new MockArraySessionStorage());
         $session->set('_security_main', serialize($token));

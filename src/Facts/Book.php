@@ -525,9 +525,26 @@ final class Book
             ));
 
             return new Against(
-                CompareBuilds::inOrder(array_values($values)), array_merge(...array_map(array_values(...), array_values($outcomes))),
+                CompareBuilds::inOrder(array_values($values)),
+                $this->asWanted(array_merge(...array_map(array_values(...), array_values($outcomes)))),
             );
         });
+    }
+
+    /**
+     * As the requirements stand, and then by name: in which order runs were looked at is no part of it.
+     *
+     * @param list<OutcomeComparison> $outcomes
+     *
+     * @return list<OutcomeComparison>
+     */
+    private function asWanted(array $outcomes): array
+    {
+        $places = array_flip(array_reverse(array_map(static fn (Wanted $w): string => $w->metric, array_values($this->wanted())), true));
+        $key = fn (OutcomeComparison $o): array => [$places[$o->metric] ?? \PHP_INT_MAX, $this->metric($o->metric)];
+        usort($outcomes, static fn (OutcomeComparison $a, OutcomeComparison $b): int => $key($a) <=> $key($b));
+
+        return $outcomes;
     }
 
     /** @return list<SidesWithin> of a build: arms, articles, lots, raters against each other */
@@ -538,8 +555,10 @@ final class Book
             $seen = $this->seen($build);
             $wanted = array_values(array_unique(array_map(static fn (Wanted $w): string => $w->metric, $this->wanted())));
 
-            // What is asked for first, then whatever else was measured.
-            $metrics = array_values(array_unique([...array_intersect($wanted, $seen->metrics()), ...$seen->metrics()]));
+            // What is asked for first, then whatever else was measured, by name.
+            $measured = $seen->metrics();
+            usort($measured, fn (string $a, string $b): int => $this->metric($a) <=> $this->metric($b));
+            $metrics = array_values(array_unique([...array_intersect($wanted, $measured), ...$measured]));
             $of = $this->byMetric('sides', [$build], $metrics, fn (array $missing): array => array_combine($missing, array_map(
                 fn (string $m): array => SidesWithin::of($seen, $m, $units[$m] ?? '', $this->terms($m, $build)), $missing,
             )));
@@ -560,9 +579,9 @@ final class Book
     public function alone(Build $build): Against
     {
         return $this->kept('alone', [$build], fn (): Against => new Against(
-            [], array_values(array_filter(array_map(fn (string $m): ?OutcomeComparison => CompareOutcomes::metric(
+            [], $this->asWanted(array_values(array_filter(array_map(fn (string $m): ?OutcomeComparison => CompareOutcomes::metric(
                 $m, $build, $this->chosen($build), null, null, $this->terms($m, $build),
-            ), $this->chosen($build)->asked()))),
+            ), $this->chosen($build)->asked())))),
         ));
     }
 

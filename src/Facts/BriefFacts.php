@@ -54,7 +54,7 @@ final readonly class BriefFacts
     public function recentRuns(string $device): array
     {
         return array_map(self::run(...), $this->db->fetchAllAssociative(
-            self::RUNS.' ORDER BY r.started_at DESC LIMIT '.self::RECENT, [$device],
+            self::RUNS.' ORDER BY r.started_at DESC, t.name, r.number DESC LIMIT '.self::RECENT, [$device],
         ));
     }
 

@@ -26,7 +26,7 @@ final readonly class WorkingFacts
             "SELECT g.id, t.name, r.number, m.name metric FROM reading g JOIN run r ON r.id = g.run_id
              JOIN trial t ON t.id = r.trial_id JOIN metric m ON m.id = g.metric_id
              WHERE t.revision_id = ? AND g.withdrawn_because IS NULL AND NOT g.undecided AND g.bound = '' AND r.withdrawn_because IS NULL
-               AND g.current_unit <> '' ORDER BY g.created_at DESC", $build,
+               AND g.current_unit <> '' ORDER BY g.created_at DESC, r.number DESC, g.channel", $build,
         );
     }
 

@@ -7,6 +7,7 @@ namespace Lustrum\Record;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Lustrum\Account\Workspace;
+use Lustrum\Core\Wording\AccountWords;
 use Lustrum\Shared\Doctrine\InstantType;
 use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
@@ -53,6 +54,10 @@ abstract class Record
     /** It came in with a file: author and date are what the file says. */
     #[ORM\Column]
     private bool $broughtIn = false;
+
+    /** By whom it came in, who answers for it; the author is said by the file alone. Empty: a file of ours, or none. */
+    #[ORM\Column(length: 120)]
+    private string $broughtInBy = '';
 
     #[ORM\Column(type: Types::TEXT, nullable: true)]
     private ?string $withdrawnBecause = null;
@@ -157,8 +162,10 @@ abstract class Record
     {
     }
 
-    public function cameFrom(Origin $origin): void
+    /** @param string $by who brought it in; empty: it is a file of ours */
+    public function cameFrom(Origin $origin, string $by): void
     {
+        $this->broughtInBy = mb_substr($by, 0, 120);
         $this->createdAt = new \DateTimeImmutable($origin->createdAt);
         $this->createdBy = mb_substr($origin->createdBy, 0, 120);
         $this->version = max(1, $origin->version);
@@ -196,7 +203,14 @@ abstract class Record
         return $this->createdAt;
     }
 
+    /** As it stands beside it: who made it, or is said to have. */
     public function createdBy(): string
+    {
+        return AccountWords::author($this->createdBy, $this->broughtInBy);
+    }
+
+    /** As it goes out with a device file. */
+    public function saidBy(): string
     {
         return $this->createdBy;
     }

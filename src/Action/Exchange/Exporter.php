@@ -6,6 +6,7 @@ namespace Lustrum\Action\Exchange;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\AccountWords;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Document\Document;
 use Lustrum\Domain\Finding\Photo;
@@ -27,6 +28,7 @@ final readonly class Exporter
     public const VERSION = 3;
 
     private const BATCH = 500;
+    private const BROUGHT_IN = 'brought in by';
 
     public function __construct(
         private EntityManagerInterface $em,
@@ -114,13 +116,21 @@ final readonly class Exporter
      */
     private static function row(Record $record): array
     {
-        $origin = new Origin(Instant::write($record->createdAt()), $record->createdBy(), $record->version(), $record->withdrawnBecause());
+        $origin = new Origin(Instant::write($record->createdAt()), $record->saidBy(), $record->version(), $record->withdrawnBecause());
 
         return $record->extra() + get_object_vars($record->view()) + ['origin' => $origin];
     }
 
     private static function json(mixed $value): string
     {
-        return json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);
+        $json = json_encode($value, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);
+
+        // What a file said of who did something goes out as it said it; by whom it was brought in is said where it comes in.
+        return str_contains($json, self::BROUGHT_IN) ? (string) preg_replace_callback(
+            '/"by":("(?:[^"\\\\]|\\\\.)*'.self::BROUGHT_IN.'(?:[^"\\\\]|\\\\.)*")/',
+            static fn (array $m): string => '"by":'.json_encode(
+                AccountWords::said(Row::text(json_decode($m[1]))), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+            ), $json,
+        ) : $json;
     }
 }

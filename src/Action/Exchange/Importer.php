@@ -13,6 +13,7 @@ use Lustrum\Action\Run\Configurations;
 use Lustrum\Action\Run\RunBeginning;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\AccountWords;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Document\Document;
@@ -53,6 +54,9 @@ final class Importer
     private const TELLS = 500;
 
     private int $taken = 0;
+
+    /** On whose word it is taken who made what; empty: on ours. */
+    private string $by = '';
 
     /** @var (\Closure(int, int): void)|null */
     private ?\Closure $progress = null;
@@ -95,12 +99,31 @@ final class Importer
     }
 
     /**
+     * Reads a file of ours, whose word is taken for who made what.
+     *
+     * @throws Invalid with the place in the file that is wrong
+     */
+    public function importOurs(DeviceFile $file, Workspace $workspace): ImportView
+    {
+        return $this->under('', $file, $workspace, null);
+    }
+
+    /**
+     * Reads a file that somebody brought: who made what is what the file says, and stands with whose word it is.
+     *
      * @param callable(int, int): void|null $progress is told now and then how many records are taken, and of how many
      *
      * @throws Invalid with the place in the file that is wrong
      */
     public function import(DeviceFile $file, Workspace $workspace, ?callable $progress = null): ImportView
     {
+        return $this->under($this->user->name(), $file, $workspace, $progress);
+    }
+
+    /** @param callable(int, int): void|null $progress */
+    private function under(string $by, DeviceFile $file, Workspace $workspace, ?callable $progress): ImportView
+    {
+        $this->by = $by;
         $this->progress = $progress === null ? null : $progress(...);
         try {
             return $this->em->wrapInTransaction(fn (): ImportView => $this->take($file, $workspace, $this->kinds()));
@@ -264,7 +287,7 @@ final class Importer
             }
             $record->fill($input, $this->records);
             $record->restore($row, $this->records);
-            $record->cameFrom($origin);
+            $record->cameFrom($origin, $this->by);
         } catch (Invalid $e) {
             throw $e->under($path);
         } catch (Refusal $e) {
@@ -368,7 +391,30 @@ final class Importer
             }
         }
 
-        return ['correction' => '', 'version' => null] + $kind->class::asTyped($row);
+        return ['correction' => '', 'version' => null] + $kind->class::asTyped($this->authored($row));
+    }
+
+    /**
+     * Whoever amended, agreed or looked did so as the file says, and on whose word that is.
+     *
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private function authored(array $row): array
+    {
+        foreach ($this->by === '' ? [] : $row as $field => $value) {
+            if (is_array($value) && $field !== 'origin') {
+                array_walk_recursive($value, function (mixed &$said, int|string $key): void {
+                    if ($key === 'by' && is_string($said) && $said !== '') {
+                        $said = mb_substr(AccountWords::author($said, $this->by), 0, Limit::NAME);
+                    }
+                });
+                $row[$field] = $value;
+            }
+        }
+
+        return $row;
     }
 
     /**

@@ -10,6 +10,8 @@ use Lustrum\Account\CurrentUser;
 use Lustrum\Account\FirstAccountInput;
 use Lustrum\Account\MemberInput;
 use Lustrum\Account\Membership;
+use Lustrum\Account\NewPassword;
+use Lustrum\Account\OwnPassword;
 use Lustrum\Account\Role;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
@@ -41,6 +43,7 @@ final readonly class Members
             if ($this->em->getRepository(User::class)->count() > 0) {
                 throw Taken::account();
             }
+            OwnPassword::mustNotBeMadeOf($input->password, [$input->email, $input->name, $input->workspace], 'password');
             $workspace = new Workspace(trim($input->workspace));
             $this->em->persist($workspace);
             $user = $this->user(self::address($input->email), trim($input->name), $input->password);
@@ -60,8 +63,11 @@ final readonly class Members
             $user = $this->em->getRepository(User::class)->findOneBy(['email' => $email]);
             if ($user === null) {
                 if ($input->password === null || $email === '') {
-                    throw Invalid::at('password', 'This person has no account yet. Give a first password of at least ten characters.');
+                    throw Invalid::at('password', sprintf(
+                        'This person has no account yet. Give a first password of at least %d characters.', NewPassword::LEAST,
+                    ));
                 }
+                OwnPassword::mustNotBeMadeOf($input->password, [$email, $input->name, $workspace->name()], 'password');
                 $user = $this->user($email, trim($input->name), $input->password);
             }
             $membership = $this->em->getRepository(Membership::class)->findOneBy(['user' => $user, 'workspace' => $workspace]);
@@ -92,6 +98,14 @@ final readonly class Members
             $this->em->remove($membership);
             $this->em->flush();
         });
+    }
+
+    /** Written down in each workspace that the person is in. */
+    public function changedPassword(User $user): void
+    {
+        foreach ($this->em->getRepository(Membership::class)->findBy(['user' => $user]) as $membership) {
+            $this->history->happened('password', $user->id(), $membership->workspace(), $user->name(), ['what' => 'changed']);
+        }
     }
 
     private function lock(Workspace $workspace): void

@@ -11,6 +11,7 @@ use Lustrum\Account\CurrentUser;
 use Lustrum\Account\FirstAccountInput;
 use Lustrum\Account\MemberInput;
 use Lustrum\Account\MemberView;
+use Lustrum\Account\OwnPassword;
 use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
@@ -29,6 +30,7 @@ use Lustrum\Sheet\People\PeopleSheets;
 use Lustrum\Sheet\You\YouSheet;
 use Lustrum\Sheet\You\YouSheets;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Routing\Attribute\Route;
@@ -45,6 +47,7 @@ final readonly class AccountController
 
     public function __construct(
         private Members $members,
+        private OwnPassword $passwords,
         private SessionDescription $session,
         private Records $records,
         private Security $security,
@@ -101,20 +104,21 @@ final readonly class AccountController
     #[Route('/api/password', methods: ['POST'])]
     #[Needs(Who::SignedIn, Takes::Json)]
     #[Answers(null)]
-    public function password(#[Body] ChangePasswordInput $input, UserPasswordHasherInterface $hasher, SessionGuard $guard): JsonResponse
+    public function password(#[Body] ChangePasswordInput $input, UserPasswordHasherInterface $hasher, SessionGuard $guard, ClockInterface $clock): JsonResponse
     {
         $user = $this->me();
         if (!$hasher->isPasswordValid($user, $input->present)) {
             throw Invalid::at('present', 'This is not your present password.');
         }
-        $user->setPassword($hasher->hashPassword($user, $input->new));
+        $this->passwords->mustNotBeOwn($input->new, $user);
+        $user->changePassword($hasher->hashPassword($user, $input->new), $clock->now());
         foreach ($this->em->getRepository(SignedIn::class)->findBy(['user' => $user]) as $place) {
             if (!$guard->isHere($place)) {
-                $this->em->remove($place);
+                $place->endsByPassword();
             }
         }
+        $this->members->changedPassword($user);
         $this->em->flush();
-        $guard->renew($user);
 
         return new JsonResponse(null, 204);
     }

@@ -26,6 +26,9 @@ final readonly class SessionDescription
     {
         $memberships = $user === null ? [] : $this->em->getRepository(Membership::class)->findBy(['user' => $user], ['id' => 'ASC']);
 
+        $panel = $user === null ? null : $this->handedOverFor();
+        $notice = $this->requests->getMainRequest()?->attributes->get(SessionGuard::NOTICE);
+
         return new SessionView(
             $user?->name(),
             $user?->email(),
@@ -39,7 +42,7 @@ final readonly class SessionDescription
             ),
             $this->tokens->getToken(RequestGuard::TOKEN)->getValue(),
             $user === null && $this->em->getRepository(User::class)->count() === 0,
-            $user === null ? null : $this->handedOverFor(),
+            $panel, $user === null || $panel !== null ? null : $user->seal(), is_string($notice) ? $notice : '',
         );
     }
 

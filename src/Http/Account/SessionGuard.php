@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\CurrentPlace;
 use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
+use Lustrum\Core\Wording\AccountWords;
 use Lustrum\Http\Door\Needs;
 use Lustrum\Http\Door\Who;
 use Symfony\Component\Clock\ClockInterface;
@@ -27,6 +28,9 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class SessionGuard
 {
+    /** At a request: why its session is over, where there is something to say. */
+    public const NOTICE = '_session_notice';
+
     public function __construct(
         private EntityManagerInterface $em,
         private TokenStorageInterface $tokens,
@@ -38,7 +42,7 @@ final readonly class SessionGuard
     /** Enters the place where somebody just signed in. */
     public function begin(TokenInterface $token, User $user, Request $request): void
     {
-        $place = new SignedIn($user, mb_substr((string) $request->headers->get('User-Agent', ''), 0, 200), $this->clock->now());
+        $place = new SignedIn($user, mb_substr((string) $request->headers->get('User-Agent', ''), 0, 200), $this->clock->now(), (string) $request->getClientIp());
         $this->em->persist($place);
         $this->em->flush();
         $token->setAttribute(CurrentPlace::ATTRIBUTE, $place->id()->toRfc4122());
@@ -72,6 +76,9 @@ final readonly class SessionGuard
         $place = $this->current->of($token);
         $now = $this->clock->now();
         if ($place === null || $place->user() !== $token->getUser() || $place->isOver($now)) {
+            if ($place?->endedByPassword() === true) {
+                $request->attributes->set(self::NOTICE, AccountWords::passwordChanged());
+            }
             $this->end();
             $this->tokens->setToken(null);
             $request->getSession()->invalidate();
@@ -125,16 +132,6 @@ final readonly class SessionGuard
                 'UPDATE signed_in SET handed_over_for = ? WHERE id = ?', [$panel?->toRfc4122(), $place->id()->toRfc4122()],
             );
             $this->em->refresh($place);
-        }
-    }
-
-    /** After a change of password the token bears the new one, or the next request would be nobody's. */
-    public function renew(User $user): void
-    {
-        $token = $this->tokens->getToken();
-        if ($token !== null) {
-            $token->setUser($user);
-            $this->tokens->setToken($token);
         }
     }
 

@@ -72,7 +72,7 @@ final class SignInAuthenticator extends AbstractAuthenticator implements Authent
     {
         $user = $token->getUser();
         if ($user instanceof User) {
-            $this->throttle->succeeded($user->email());
+            $this->throttle->succeeded($user->email(), (string) $request->getClientIp());
             foreach ($this->em->getRepository(Membership::class)->findBy(['user' => $user]) as $membership) {
                 $this->history->happened(
                     'sign-in', $user->id(), $membership->workspace(), $user->name(), ['address' => (string) $request->getClientIp()],
@@ -91,7 +91,11 @@ final class SignInAuthenticator extends AbstractAuthenticator implements Authent
 
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return Problem::of(401, 'signed-out', 'You are signed out. Sign in again; what you typed is kept.')->response();
+        $notice = $request->attributes->get(SessionGuard::NOTICE);
+
+        return (is_string($notice)
+            ? Problem::of(401, 'password-changed', $notice)
+            : Problem::of(401, 'signed-out', 'You are signed out. Sign in again; what you typed is kept.'))->response();
     }
 
     private static function email(Request $request): string

@@ -124,7 +124,7 @@ final readonly class PanelController
         if (!$hasher->isPasswordValid($me, $input->password)) {
             throw Invalid::at('password', 'This is not the password of whoever handed this device over.');
         }
-        $throttle->succeeded($me->email());
+        $throttle->succeeded($me->email(), (string) $request->getClientIp());
         $this->sessions->handOver(null);
 
         return new JsonResponse(null, 204);

@@ -42,7 +42,8 @@ final readonly class YouSheets
         }
 
         return new YouSheet(
-            AccountWords::sentence($user->name(), count($rows), $idle === [] ? null : max($idle)), $user->name(), $user->email(), $rows,
+            AccountWords::sentence($user->name(), count($rows), $idle === [] ? null : max($idle)), $user->name(), $user->email(),
+            $user->passwordChangedAt()?->format(\DATE_ATOM), $rows,
         );
     }
 }

@@ -4002,6 +4002,8 @@ export interface components {
             token: string;
             empty: boolean;
             panel: string | null;
+            seal: string | null;
+            notice: string;
         };
         "Http.OpenApi.ProblemDocument": {
             type: string;
@@ -5140,6 +5142,7 @@ export interface components {
             sentence: string;
             name: string;
             email: string;
+            passwordChangedAt: string | null;
             places: components["schemas"]["Sheet.You.SignedInRow"][];
         };
         /** @enum {string} */

@@ -43,6 +43,12 @@ export function App() {
         .then(({ rememberPerson }) => rememberPerson(handed === null ? { email, name } : null))
         .catch(() => undefined);
   }, [email, name, handed]);
+  const seal = session.data?.seal ?? null;
+  useEffect(() => {
+    // Whoever signed out here with something unsent finds it again.
+    if (typeof email === 'string' && seal !== null)
+      void import('../outbox/seal').then(({ comeBack }) => comeBack(seal)).catch(() => undefined);
+  }, [email, seal]);
   // In the field it is sent, and said, by the field's own screen. Nothing of it is wanted before the sheet stands.
   useEffect(() => {
     if (typeof email !== 'string' || isField) return;

@@ -9,7 +9,12 @@ const FIELDS: Field[] = [
   { name: 'workspace', label: 'Workspace', hint: 'Your team or workshop, as you call it.' },
   { name: 'name', label: 'Your name', hint: 'Stands beside what you log.' },
   { name: 'email', label: 'E-mail', kind: 'email' },
-  { name: 'password', label: 'Password', kind: 'password', hint: 'At least ten characters.' },
+  {
+    name: 'password',
+    label: 'Password',
+    kind: 'password',
+    hint: 'At least twelve characters, not your address, name or workspace.',
+  },
 ];
 
 /** The first visitor of an empty Lustrum makes the first account. */

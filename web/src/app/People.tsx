@@ -27,7 +27,7 @@ const FIELDS: Field[] = [
     name: 'password',
     label: 'First password',
     kind: 'password',
-    hint: 'Only for somebody who has no account yet; at least ten characters.',
+    hint: 'Only for somebody who has no account yet; at least twelve characters.',
   },
 ];
 

@@ -2,13 +2,13 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 
 import { api, must, ProblemError, send, setToken, type Schemas } from '../api/client';
-import { sessionQuery } from '../api/queries';
+import { sessionQuery, useSession } from '../api/queries';
 import { Button } from '../ui/Button';
 
 /** Signing in keeps the address: who was sent a link lands where it points. */
 export default function SignIn() {
   const client = useQueryClient();
-  const [problem, setProblem] = useState('');
+  const [problem, setProblem] = useState(useSession().data?.notice ?? '');
   const [busy, setBusy] = useState(false);
 
   async function submit(event: FormEvent<HTMLFormElement>) {

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 
 import { api, must } from '../api/client';
@@ -21,11 +21,19 @@ export function TopRight() {
   const client = useQueryClient();
   const navigate = useNavigate();
   const name = session.data?.name ?? '';
+  const [problem, setProblem] = useState('');
 
   async function signOut() {
-    await must(api.DELETE('/api/session'));
-    // What waits stays; whoever opens this device next is not shown whose it is.
-    await import('../outbox/held').then(({ rememberPerson }) => rememberPerson(null));
+    // What waits is sent first where somebody is reached; what is left is sealed for whoever wrote it.
+    const [{ flush }, { leave }] = await Promise.all([import('../outbox/sender'), import('../outbox/seal')]);
+    await flush().catch(() => undefined);
+    try {
+      await must(api.DELETE('/api/session'));
+    } catch (error) {
+      setProblem(error instanceof Error ? `You are still signed in. ${error.message}` : '');
+      return;
+    }
+    await leave(session.data?.seal ?? null).catch(() => undefined);
     // What one person saw is nothing for the next one at this device; the answer empties the browser's own store.
     client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
     await client.fetchQuery({ ...sessionQuery, staleTime: 0 });
@@ -34,6 +42,11 @@ export function TopRight() {
 
   return (
     <>
+      {problem !== '' && (
+        <p role="alert" className="max-w-md text-sm font-semibold text-oxide">
+          {problem}
+        </p>
+      )}
       <Suspense fallback={null}>
         <ToSend person={session.data?.email ?? ''} />
       </Suspense>

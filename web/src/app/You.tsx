@@ -18,7 +18,7 @@ const FIELDS: Field[] = [
     name: 'new',
     label: 'The new one',
     kind: 'password',
-    hint: 'At least ten characters. Every other place where you are signed in is signed out.',
+    hint: 'At least twelve characters, not your address, name or workspace. Every other place where you are signed in is signed out.',
   },
 ];
 
@@ -36,7 +36,7 @@ export default function You() {
     <Apart>
       <main>
         <Waiting query={you} title="You">
-          {({ sentence, name, email, places }) => (
+          {({ sentence, name, email, places, passwordChangedAt }) => (
             <Sheet
               title="You"
               sentence={sentence}
@@ -54,6 +54,7 @@ export default function You() {
             >
               <p className="mt-2 text-sm text-soft">
                 {name}, {email}
+                {passwordChangedAt !== null && `. Password changed ${dayAndTime(passwordChangedAt)}.`}
               </p>
               {changed && (
                 <p role="status" className="mt-3 border-l-2 border-blue pl-3 font-semibold">

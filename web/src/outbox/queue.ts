@@ -12,7 +12,8 @@ export function onQueue(listener: () => void): () => void {
   };
 }
 
-function changed(): void {
+/** Everybody who counts what waits counts anew. */
+export function announce(): void {
   listeners.forEach((l) => l());
   channel?.postMessage('changed');
 }
@@ -44,7 +45,7 @@ export async function enqueue(write: New): Promise<void> {
       { cause },
     );
   }
-  changed();
+  announce();
 }
 
 /** All that waits for whoever is signed in, in order. */
@@ -54,12 +55,12 @@ export async function waiting(): Promise<Waiting[]> {
 
 export async function replace(write: Waiting): Promise<void> {
   await (await store).put('queue', write);
-  changed();
+  announce();
 }
 
 export async function remove(seq: number): Promise<void> {
   await (await store).delete('queue', seq);
-  changed();
+  announce();
 }
 
 /** The same write once more, with something mended. */

@@ -33,20 +33,33 @@ export type Held = { person: string; at: string; sheet: Schemas['FieldSheet'] };
 /** Who used this device last, so that it opens without network. */
 export type LastPerson = { email: string; name: string };
 
+/** What somebody who signed out left here, for them alone: a draft, or a write with its file. */
+export type Sealed = {
+  person: string;
+  iv: Uint8Array<ArrayBuffer>;
+  content: ArrayBuffer;
+  file: ArrayBuffer | null;
+  fileIv: Uint8Array<ArrayBuffer>;
+};
+
 interface Store extends DBSchema {
   drafts: { key: string; value: unknown };
   queue: { key: number; value: Waiting };
   held: { key: string; value: Held };
   last: { key: string; value: LastPerson };
+  sealed: { key: number; value: Sealed };
 }
 
 /** What this device keeps; it outlives the page. */
-export const store: Promise<IDBPDatabase<Store>> = openDB<Store>('lustrum', 2, {
+export const store: Promise<IDBPDatabase<Store>> = openDB<Store>('lustrum', 3, {
   upgrade(db, from) {
     if (from < 1) db.createObjectStore('drafts');
-    db.createObjectStore('queue', { keyPath: 'seq', autoIncrement: true });
-    db.createObjectStore('held');
-    db.createObjectStore('last');
+    if (from < 2) {
+      db.createObjectStore('queue', { keyPath: 'seq', autoIncrement: true });
+      db.createObjectStore('held');
+      db.createObjectStore('last');
+    }
+    db.createObjectStore('sealed', { autoIncrement: true });
   },
 });
 

@@ -21,15 +21,15 @@ final class Version20261201190000 extends AbstractMigration
         $parts = [];
         foreach (['photo' => "coalesce(nullif(caption, ''), name)", 'heap_file' => 'name'] as $table => $name) {
             $from = "FROM $table WHERE state";
-            $parts[] = "SELECT id, workspace_id, '$table', $name, 'kept', $kept, sha256, bytes $from = 'ready' AND sha256 <> ''";
-            $parts[] = "SELECT id, workspace_id, '$table', $name, 'preview', $preview, '', 0 $from = 'ready' AND sha256 <> ''
+            $parts[] = "SELECT id, workspace_id, belongs_to, '$table', $name, 'kept', $kept, sha256, bytes $from = 'ready' AND sha256 <> ''";
+            $parts[] = "SELECT id, workspace_id, belongs_to, '$table', $name, 'preview', $preview, '', 0 $from = 'ready' AND sha256 <> ''
                 AND kind IN ('picture', 'clip')";
-            $parts[] = "SELECT id, workspace_id, '$table', $name, 'waiting', 'waiting/' || id, source, bytes $from = 'waiting'";
+            $parts[] = "SELECT id, workspace_id, belongs_to, '$table', $name, 'waiting', 'waiting/' || id, source, bytes $from = 'waiting'";
         }
-        $parts[] = "SELECT id, workspace_id, 'document', name, 'kept', $kept, sha256, bytes FROM document WHERE sha256 <> ''";
-        $parts[] = "SELECT id, workspace_id, 'document', name, 'preview', $preview, '', 0 FROM document WHERE preview = 'picture'";
+        $parts[] = "SELECT id, workspace_id, belongs_to, 'document', name, 'kept', $kept, sha256, bytes FROM document WHERE sha256 <> ''";
+        $parts[] = "SELECT id, workspace_id, belongs_to, 'document', name, 'preview', $preview, '', 0 FROM document WHERE preview = 'picture'";
         $this->addSql(
-            'CREATE VIEW stored_file (record, workspace_id, held_as, name, part, path, sha256, bytes) AS '.implode(' UNION ALL ', $parts),
+            'CREATE VIEW stored_file (record, workspace_id, belongs_to, held_as, name, part, path, sha256, bytes) AS '.implode(' UNION ALL ', $parts),
         );
     }
 

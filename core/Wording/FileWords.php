@@ -23,7 +23,8 @@ final class FileWords
         return match (true) {
             $bytes < 1_000 => $bytes.' B',
             $bytes < 1_000_000 => round($bytes / 1_000).' kB',
-            default => sprintf('%.1f MB', $bytes / 1e6),
+            $bytes < 1_000_000_000 => sprintf('%.1f MB', $bytes / 1e6),
+            default => sprintf('%.1f GB', $bytes / 1e9),
         };
     }
 }

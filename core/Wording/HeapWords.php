@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Heap\Laid;
-use Lustrum\Core\Quantity\Digits;
 
 /** What is said of a heap of what was filmed, photographed or spoken. */
 final class HeapWords
 {
-
     /**
      * @param int $left   that nobody has gone through
      * @param int $during of them that lie within a run

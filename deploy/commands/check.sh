@@ -4,6 +4,11 @@ run_check() {
 	[ $# -le 1 ] || die 'name one backup, or none: ./lustrum check [FILE]'
 	db_start
 	stack main "$PORT" lustrum
+	if [ "${1:-}" = --sweep ]; then
+		step 'Reading every file that the database names, and taking away what nobody does'
+		console lustrum:check --sweep
+		return
+	fi
 	if [ $# = 1 ]; then
 		. deploy/commands/restore.sh
 		restore_read "$1" "$STATE/restore"

@@ -63,8 +63,8 @@ secret() {
 	cat "$file"
 }
 
-# What whoever runs it said once, and is kept until it is said anew: LUSTRUM_HOSTS, LUSTRUM_PROXIES, with spaces between.
-setting() { # hosts | proxies
+# What whoever runs it said once, and is kept until it is said anew: LUSTRUM_HOSTS, LUSTRUM_PROXIES, LUSTRUM_QUOTA, with spaces between.
+setting() { # hosts | proxies | quota
 	local name="LUSTRUM_${1^^}" file="$STATE/setting-$1"
 	if [ -n "${!name+set}" ]; then
 		[[ "${!name}" =~ ^[A-Za-z0-9.:/\ -]*$ ]] || die "$name takes names or addresses with spaces between: ${!name}"

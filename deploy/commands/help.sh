@@ -25,6 +25,7 @@ help_of() { # COMMAND
 			address. Done again, it changes nothing that runs.
 			  --empty           without the demo: the first visitor makes the first account
 			  LUSTRUM_HOSTS     further names under which it is asked for, with spaces between; kept until said anew
+			  LUSTRUM_QUOTA     gigabytes that the files of one workspace may take (20); kept until said anew
 			  LUSTRUM_PROXIES   addresses of proxies before it, which may say for whom they ask; kept until said anew
 			END
 		stop) cat <<-'END' ;;
@@ -56,9 +57,10 @@ help_of() { # COMMAND
 			is set aside until the next restore. Everybody is signed out.
 			END
 		check) cat <<-'END' ;;
-			./lustrum check [FILE]
+			./lustrum check [FILE | --sweep]
 			Reads every picture, sound, clip and document that the database names against its hash, and says what is missing or
 			damaged: of the running workspace, or of a backup, as restore would before it changes anything.
+			  --sweep           also takes away files that nobody names and that are a day old: left by what was refused
 			END
 		bench) cat <<-'END' ;;
 			./lustrum bench [PART…]

@@ -28,8 +28,10 @@ run_start() {
 	if [ "$(db_sql "SELECT count(*) FROM account WHERE email LIKE '%@hollowlane.example'" lustrum)" != 0 ]; then
 		printf 'Sign in as     maren@hollowlane.example (lead), tobias@…, ines@… or yusuf@hollowlane.example\n'
 		printf 'Password       %s\n' "$(cat demo/password)"
-	else
+	elif [ "$(db_sql 'SELECT count(*) FROM account' lustrum)" = 0 ]; then
 		printf 'Nobody has an account yet: the first visitor makes it.\n'
+	else
+		printf 'Sign in with your own account; there are %s.\n' "$(db_sql 'SELECT count(*) FROM account' lustrum)"
 	fi
 	printf 'Stop it with   ./lustrum stop\n'
 }

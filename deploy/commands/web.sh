@@ -52,7 +52,7 @@ fill() { # TEMPLATE TARGET
 		-e "s|@CACHE@|$STATE/cache-app|g" -e "s|@DATABASE_URL@|$(db_url "${STACK_DB:-}" | sed 's/&/\\\&/g')|g" \
 		-e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" -e "s|@MEASURE@|$([ "${STACK:-}" = bench ] && echo 1 || echo 0)|g" \
 		-e "s|@HOSTS@|$(setting hosts)|g" -e "s|@PROXIES@|$(setting proxies | tr ' ' ',')|g" -e "s|@HOST_PATTERNS@|$(host_patterns)|g" \
-		-e "s|@PG_BIN@|$PG_BIN|g" -e "s|@PG_DATA@|$PG_DATA|g" -e "s|@DB_PORT@|$DB_PORT|g" -e "s|@AS@|${AS:-}|g" \
+		-e "s|@QUOTA@|$(setting quota)|g" -e "s|@PG_BIN@|$PG_BIN|g" -e "s|@PG_DATA@|$PG_DATA|g" -e "s|@DB_PORT@|$DB_PORT|g" -e "s|@AS@|${AS:-}|g" \
 		-e "s|@FPM@|$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)|g" -e "s|@NGINX@|$(command -v nginx || echo /usr/sbin/nginx)|g" \
 		-e "s|@PRELOAD@|$preload|g" -e "s|@QUEUE@|${QUEUE:-}|g" -e "s|@SIGNAL@|${SIGNAL:-}|g" -e "s|@LOGS@|${SERVICE_LOGS:-}|g" "$1" >"$2"
 	# php-fpm takes no empty value: what is not set is not said.

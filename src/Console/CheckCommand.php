@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Lustrum\Console;
 
 use Lustrum\Action\Files\Checking;
+use Lustrum\Core\Wording\FileWords;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Behind './lustrum check' and './lustrum restore'. */
@@ -21,6 +23,11 @@ final class CheckCommand extends Command
         private readonly Checking $checking,
     ) {
         parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addOption('sweep', null, InputOption::VALUE_NONE, 'Takes away files that nobody names and that are a day old');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -38,6 +45,15 @@ final class CheckCommand extends Command
         $output->writeln($wrong === 0
             ? sprintf('  %d files, read from end to end: all are what was kept.', $read)
             : sprintf('  %d of %d files are missing or damaged.', $wrong, $read));
+
+        $remove = $input->getOption('sweep') === true;
+        $left = $this->checking->unnamed($remove);
+        if ($left['files'] > 0) {
+            $output->writeln(sprintf(
+                '  %d files (%s) are named by nobody%s.', $left['files'], FileWords::size($left['bytes']),
+                $remove ? ', and were taken away' : '; ./lustrum check --sweep takes them away',
+            ));
+        }
 
         return $wrong === 0 ? self::SUCCESS : self::FAILURE;
     }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Lustrum\Http;
 
+use Doctrine\DBAL\Driver\Exception as DriverException;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Lustrum\Core\CoreException;
 use Lustrum\Shared\Refusal\AsksBack;
 use Lustrum\Shared\Refusal\ChangedMeanwhile;
 use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NoRoom;
 use Lustrum\Shared\Refusal\NotAllowed;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Shared\Refusal\Refusal;
@@ -37,11 +39,12 @@ final readonly class Problem
         ChangedMeanwhile::class => [409, 'conflict'],
         AsksBack::class => [422, 'asks-back'],
         TooOften::class => [429, 'throttled'],
+        NoRoom::class => [507, 'no-room'],
     ];
 
     private const TITLES = [
         400 => 'Not understood', 401 => 'Not signed in', 403 => 'Not allowed', 404 => 'Not found', 405 => 'Not possible here',
-        409 => 'Changed meanwhile', 413 => 'Too large', 415 => 'Wrong kind of file', 422 => 'Needs another look', 429 => 'Too often',
+        409 => 'Changed meanwhile', 413 => 'Too large', 415 => 'Wrong kind of file', 422 => 'Needs another look', 429 => 'Too often', 507 => 'No room',
     ];
 
     private const BROKEN = 'Something broke on our side. Nothing was stored by halves.';
@@ -82,6 +85,9 @@ final readonly class Problem
             if ($cause instanceof CoreException) {
                 return self::refused(Invalid::at($cause->path, $cause->getMessage()));
             }
+            if (self::isFullDisk($cause)) {
+                return self::refused(NoRoom::onDisk());
+            }
             if ($cause instanceof UniqueConstraintViolationException) {
                 return self::refused(Taken::name());
             }
@@ -98,6 +104,13 @@ final readonly class Problem
         }
 
         return self::of(500, 'broken', self::BROKEN);
+    }
+
+    /** Said by the database (SQLSTATE 53100), the store of files, or the system (ENOSPC, EDQUOT). */
+    private static function isFullDisk(\Throwable $cause): bool
+    {
+        return ($cause instanceof DriverException && $cause->getSQLState() === '53100')
+            || preg_match('/No space left on device|Disk quota exceeded/i', $cause->getMessage()) === 1;
     }
 
     /** @return array<string, mixed> */

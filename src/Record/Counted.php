@@ -127,7 +127,11 @@ final class Counted
         }
     }
 
-    /** @return class-string|null */
+    /**
+     * @param Type\ObjectType<class-string> $type
+     *
+     * @return class-string|null
+     */
     private static function input(Type\ObjectType $type): ?string
     {
         $class = $type->getClassName();

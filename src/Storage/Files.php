@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Storage;
 
+use League\Flysystem\FileAttributes;
 use League\Flysystem\FilesystemOperator;
 use League\Flysystem\StorageAttributes;
 use Lustrum\Shared\Refusal\Invalid;
@@ -124,6 +125,26 @@ final readonly class Files
         }
 
         return $keys;
+    }
+
+    /**
+     * @param int $seconds
+     *
+     * @return iterable<string, int> where what has lain for longer lies => bytes; but for what waits
+     */
+    public function lyingLongerThan(int $seconds): iterable
+    {
+        $old = time() - $seconds;
+        foreach ($this->files->listContents('', true) as $one) {
+            if ($one instanceof FileAttributes && ($one->lastModified() ?? $old) < $old && !str_starts_with($one->path(), self::WAITING)) {
+                yield $one->path() => $one->fileSize() ?? 0;
+            }
+        }
+    }
+
+    public function remove(string $path): void
+    {
+        $this->files->delete($path);
     }
 
     /** @return resource */

@@ -113,7 +113,7 @@ final class AccessTest extends EveryRoute
     public static function spellings(): iterable
     {
         yield 'a letter encoded' => [static fn (string $url): string => str_replace('/api/', '/%61pi/', $url)];
-        yield 'a letter behind it encoded' => [static fn (string $url): string => preg_replace('#^(/api/.)(.)#', '$1%'.'$2', $url) ?? ''];
+        yield 'a letter behind it encoded' => [static fn (string $url): string => preg_replace('#^(/api/.)(.)#', '$1%$2', $url) ?? ''];
         yield 'the last letter encoded' => [static function (string $url): string {
             [$path, $query] = explode('?', $url.'?');
 

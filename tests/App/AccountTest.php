@@ -6,6 +6,7 @@ namespace Lustrum\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Account\SignInThrottle;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 final class AccountTest extends ApiTestCase
 {
@@ -125,5 +126,113 @@ final class AccountTest extends ApiTestCase
         $this->signIn('member@example.test');
         $this->json('PUT', $members, ['name' => 'Mo', 'email' => 'mo@example.test', 'role' => 'lead', 'password' => self::PASSWORD]);
         self::assertSame(403, $this->answered());
+    }
+
+    /** @return list<int> status of each try to sign in */
+    private function tries(int $n, string $email, string $password): array
+    {
+        return array_map(function () use ($email, $password): int {
+            $this->client->getCookieJar()->clear();
+            $this->json('POST', '/api/session', ['email' => $email, 'password' => $password]);
+
+            return $this->answered();
+        }, range(1, $n));
+    }
+
+    public function testSixtyRightSignInsLockNobodyOut(): void
+    {
+        $this->fetchToken();
+        self::assertSame(array_fill(0, 70, 200), $this->tries(70, 'lead@example.test', self::PASSWORD));
+        self::assertSame([200], $this->tries(1, 'member@example.test', self::PASSWORD));
+    }
+
+    public function testAnAddressIsClosedToStrangersAndNotToThoseWhoAreSignedInThere(): void
+    {
+        $this->fetchToken();
+        self::assertSame([200], $this->tries(1, 'member@example.test', self::PASSWORD));
+        for ($i = 0; $i <= SignInThrottle::MOST_OF_ADDRESS; ++$i) {
+            $this->tries(1, 'nobody'.$i.'@example.test', 'a guess');
+        }
+        self::assertSame([429], $this->tries(1, 'viewer@example.test', self::PASSWORD), 'Never seen here: closed.');
+        self::assertSame([200], $this->tries(1, 'member@example.test', self::PASSWORD), 'At home here.');
+        self::assertSame([429], $this->tries(1, 'viewer@example.test', self::PASSWORD), 'A right one of somebody else resets nothing.');
+        self::service(Connection::class)->executeStatement("UPDATE sign_in_failure SET since = now() - interval '16 minutes'");
+        self::assertSame([200], $this->tries(1, 'viewer@example.test', self::PASSWORD), 'Time does.');
+    }
+
+    public function testSigningInAgainGoesOnUnderAnotherIdentifier(): void
+    {
+        $this->client->getCookieJar()->clear();
+        $this->fetchToken();
+        $cookie = fn (): string => (string) $this->client->getCookieJar()->get('MOCKSESSID')?->getValue();
+        $seen = [];
+        for ($i = 0; $i < 3; ++$i) {
+            $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => self::PASSWORD]);
+            self::assertSame(200, $this->answered());
+            $seen[] = $cookie();
+        }
+        self::assertCount(3, array_unique(array_filter($seen)));
+        $places = self::service(Connection::class)->fetchOne("SELECT count(*) FROM signed_in s JOIN account a ON a.id = s.user_id
+            WHERE a.email = 'lead@example.test' AND s.device <> 'a test'");
+        self::assertSame(1, $places, 'The place before is given up.');
+    }
+
+    public function testForwardedHeadersAreNobodysWord(): void
+    {
+        $this->client->getCookieJar()->clear();
+        $this->fetchToken();
+        $this->client->setServerParameters(['HTTP_X_FORWARDED_FOR' => '203.0.113.9', 'HTTP_X_FORWARDED_HOST' => 'evil.example']);
+        $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => self::PASSWORD]);
+        self::assertSame(200, $this->answered());
+        $this->client->setServerParameters([]);
+        self::assertSame('signed in from 127.0.0.1', self::text(
+            $this->json('GET', '/api/workspaces/'.$this->workspace.'/log'), 'rows', 0, 'what',
+        ));
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function ownPasswords(): iterable
+    {
+        yield 'the address' => ['nora.vidal@example.test', 'made of your address'];
+        yield 'the name, and what is usual behind it' => ['NoraVidal2026', 'made of your address'];
+        yield 'the workspace' => ['Workshop-123!!', 'made of your address'];
+        yield 'eleven characters' => ['gravel-9-ox', 'At least 12 characters'];
+    }
+
+    #[DataProvider('ownPasswords')]
+    public function testAPasswordIsNotMadeOfWhatEverybodyKnows(string $password, string $said): void
+    {
+        $new = ['name' => 'Nora Vidal', 'email' => 'nora.vidal@example.test', 'role' => 'member', 'password' => $password];
+        $answer = $this->json('PUT', '/api/workspaces/'.$this->workspace.'/members', $new);
+        self::assertSame(422, $this->answered());
+        self::assertStringContainsString($said, self::text($answer, 'detail'));
+        $sound = ['password' => 'Nora keeps bees in March'] + $new;
+        $this->json('PUT', '/api/workspaces/'.$this->workspace.'/members', $sound);
+        self::assertSame(200, $this->answered(), 'Her name may stand in a sentence of her own.');
+    }
+
+    public function testWhoeverIsSignedInElsewhereIsToldThatThePasswordWasChanged(): void
+    {
+        $this->client->getCookieJar()->clear();
+        $this->fetchToken();
+        $this->json('POST', '/api/session', ['email' => 'lead@example.test', 'password' => self::PASSWORD]);
+        $elsewhere = $this->client->getCookieJar()->all();
+        $this->client->getCookieJar()->clear();
+        $this->signIn('lead@example.test');
+        $this->json('POST', '/api/password', ['present' => self::PASSWORD, 'new' => 'lead@example.test']);
+        self::assertSame(422, $this->answered());
+        $this->json('POST', '/api/password', ['present' => self::PASSWORD, 'new' => 'nine geese on the weir']);
+        self::assertSame(204, $this->answered());
+        $you = $this->json('GET', '/api/signed-in');
+        self::assertSame(200, $this->answered(), 'Where it was changed one stays.');
+        self::assertNotNull($you['passwordChangedAt']);
+        $this->client->getCookieJar()->clear();
+        foreach ($elsewhere as $cookie) {
+            $this->client->getCookieJar()->set($cookie);
+        }
+        $told = $this->json('GET', '/api/session');
+        self::assertNull($told['name']);
+        self::assertStringStartsWith('Your password was changed at another place', self::text($told, 'notice'));
+        self::assertSame('', $this->json('GET', '/api/session')['notice'], 'Once.');
     }
 }

@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Account\CurrentUser;
 use Lustrum\Account\Workspace;
 use Lustrum\Action\Files\PreparingLines;
+use Lustrum\Action\Files\Quota;
 use Lustrum\Action\Run\Configurations;
 use Lustrum\Action\Run\RunBeginning;
 use Lustrum\Core\CoreException;
@@ -33,6 +34,7 @@ use Lustrum\Record\Records;
 use Lustrum\Record\Registry;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NoRoom;
 use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Storage\Documents;
 use Lustrum\Storage\FileKind;
@@ -54,6 +56,8 @@ final class Importer
     private const TELLS = 500;
 
     private int $taken = 0;
+
+    private ?Workspace $into = null;
 
     /** On whose word it is taken who made what; empty: on ours. */
     private string $by = '';
@@ -86,6 +90,7 @@ final class Importer
         private readonly RunBeginning $runs,
         private readonly Configurations $kept,
         private readonly PreparingLines $lines,
+        private readonly Quota $quota,
         private readonly Bulk $bulk,
     ) {
     }
@@ -139,6 +144,7 @@ final class Importer
     /** @param list<Kind> $kinds in the order in which they are read */
     private function take(DeviceFile $file, Workspace $workspace, array $kinds): ImportView
     {
+        $this->into = $workspace;
         $this->ids = $file->ids;
         $this->configurations = $file->configurations;
         $device = $this->one($this->registry->of(Device::class), ['workspace' => $workspace->id()->toRfc4122()] + $file->device, 'device');
@@ -163,6 +169,11 @@ final class Importer
         $this->after->written([$device]);
 
         return new ImportView($device->id()->toRfc4122(), $device->name(), $count, $pictures);
+    }
+
+    private function workspace(): Workspace
+    {
+        return $this->into ?? throw new \LogicException('Nothing is being brought in.');
     }
 
     private function putInLine(): void
@@ -461,6 +472,7 @@ final class Importer
         try {
             file_put_contents($file, $bytes);
             if ($kind->class === Document::class) {
+                $this->quota->mustHold($this->workspace(), strlen($bytes));
                 $document = $this->documents->take(
                     $file, Row::text($row['name'] ?? ''), ($row['role'] ?? '') === DocumentRole::Source->value,
                 );
@@ -469,7 +481,10 @@ final class Importer
 
                 return ['file' => ['preview' => $document->preview->value] + get_object_vars($document)] + $row;
             }
+            $this->quota->mustHold($this->workspace(), strlen($bytes));
             $stored = $this->stored[$id] = $this->files->take($file, $id, Files::sha256($file));
+        } catch (NoRoom $e) {
+            throw $e;
         } catch (Refusal $e) {
             throw Invalid::at($path.'/picture', $e->getMessage());
         } finally {

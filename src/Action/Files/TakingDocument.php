@@ -28,6 +28,7 @@ final readonly class TakingDocument
         private Inputs $inputs,
         private Documents $documents,
         private PreparingLines $lines,
+        private Quota $quota,
     ) {
     }
 
@@ -46,6 +47,9 @@ final readonly class TakingDocument
             return new Written($this->records->find(Document::class, $id)->view());
         }
         $name = is_string($fields['name'] ?? null) ? $fields['name'] : '';
+        // What is wrong with its words is said before it is kept.
+        $this->inputs->read(DocumentInput::class, $fields);
+        $this->quota->mustHold($revision->workspace(), (int) filesize($path));
         $file = $this->documents->take($path, $name, ($fields['role'] ?? '') === DocumentRole::Source->value);
         $plain = ['preview' => $file->preview->value] + get_object_vars($file);
 

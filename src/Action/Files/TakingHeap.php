@@ -33,6 +33,7 @@ final readonly class TakingHeap implements Writing
         private Files $files,
         private HeapFacts $facts,
         private PreparingLines $lines,
+        private Quota $quota,
     ) {
     }
 
@@ -81,6 +82,7 @@ final readonly class TakingHeap implements Writing
         }
         self::mustBeWhatItIsCalled($path, $input->name);
         $this->mustBeNew($workspace->id()->toRfc4122(), $source);
+        $this->quota->mustHold($workspace, (int) filesize($path));
         $file = $this->files->take($path, $id->toRfc4122(), $source);
 
         return $this->em->wrapInTransaction(function () use ($id, $input, $file): Written {

@@ -27,6 +27,7 @@ final readonly class TakingIn
         private Inputs $inputs,
         private Files $files,
         private PreparingLines $lines,
+        private Quota $quota,
     ) {
     }
 
@@ -45,6 +46,9 @@ final readonly class TakingIn
         if ($known !== null && $known->isTheSame($source, $this->input(new StoredFile('', 0, 0, 0), $fields))) {
             return new Written($this->records->find(Photo::class, $id)->view());
         }
+        // What is wrong with its words is said before it is kept.
+        $this->input(new StoredFile('', 0, 0, 0), $fields);
+        $this->quota->mustHold($revision->workspace(), (int) filesize($path));
         $file = $this->files->take($path, $id->toRfc4122(), $source);
         $input = $this->input($file, $fields);
 

@@ -13,6 +13,7 @@ use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\Said;
+use Lustrum\Shared\AskedBack;
 use Lustrum\Shared\Refusal\AsksBack;
 
 /** Looks at a reading before it is kept: is it plausible, and is it a slip of unit or point? */

@@ -9,6 +9,7 @@ use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Domain\Trial\Deciding;
 use Lustrum\Domain\Trial\Said;
+use Lustrum\Shared\AskedBack;
 use Lustrum\Shared\Measure;
 
 /** How a typed reading would be kept: as typed, and in the unit of the channel. */

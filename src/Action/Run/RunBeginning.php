@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Action\Run;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Lustrum\Action\Read\AskedBack;
 use Lustrum\Core\Judging\HeldFirst;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\DeviationKind;
@@ -29,6 +28,7 @@ use Lustrum\Record\Beginning;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
 use Lustrum\Record\Records;
+use Lustrum\Shared\AskedBack;
 use Lustrum\Shared\Refusal\AsksBack;
 use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Clock\ClockInterface;

@@ -20,6 +20,7 @@ use Lustrum\Domain\Trial\ReadingInput;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunInput;
 use Lustrum\Record\AfterWrite;
+use Lustrum\Record\History;
 use Lustrum\Record\Records;
 use Lustrum\Record\RecordWriter;
 use Lustrum\Shared\Instant;
@@ -38,6 +39,7 @@ final readonly class Unblinding
         private RecordWriter $writer,
         private CurrentUser $user,
         private AfterWrite $after,
+        private History $history,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class Unblinding
             $this->writer->amend(Panel::class, $panel->id(), $version, function (Panel $of, string $by) use ($sheets): void {
                 // What was said can be read from here on.
                 $of->unblind($by);
+                $this->history->happened('panel-unblinded', $of->id(), $of->workspace(), $by, ['trial' => $of->trial()->name()]);
                 $this->tell($of, $sheets);
             });
 

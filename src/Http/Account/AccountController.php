@@ -15,6 +15,7 @@ use Lustrum\Account\OwnPassword;
 use Lustrum\Account\SignedIn;
 use Lustrum\Account\User;
 use Lustrum\Account\Workspace;
+use Lustrum\Action\Files\Quota;
 use Lustrum\Action\People\Members;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
@@ -22,16 +23,22 @@ use Lustrum\Http\Door\Needs;
 use Lustrum\Http\Door\Takes;
 use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
+use Lustrum\Shared\Page;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotAllowed;
 use Lustrum\Shared\Refusal\NotThere;
+use Lustrum\Sheet\Log\LogSheet;
+use Lustrum\Sheet\Log\LogSheets;
 use Lustrum\Sheet\People\PeopleSheet;
 use Lustrum\Sheet\People\PeopleSheets;
+use Lustrum\Sheet\Room\RoomSheet;
+use Lustrum\Sheet\Room\RoomSheets;
 use Lustrum\Sheet\You\YouSheet;
 use Lustrum\Sheet\You\YouSheets;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -155,6 +162,24 @@ final readonly class AccountController
     public function members(Uuid $id, PeopleSheets $sheets): JsonResponse
     {
         return new JsonResponse($sheets->of($this->records->workspace($id)));
+    }
+
+    /** Who signed in, who was let in, what was taken out and unblinded; ?after= goes on. Leads only. */
+    #[Route('/api/workspaces/{id}/log', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Lead)]
+    #[Answers(LogSheet::class, query: ['after'])]
+    public function log(Uuid $id, Request $request, LogSheets $sheets): JsonResponse
+    {
+        return new JsonResponse($sheets->of($this->ledWorkspace($id), Page::after($request->query->getString('after'))));
+    }
+
+    /** What takes the room of a workspace. */
+    #[Route('/api/workspaces/{id}/room', requirements: self::ID, methods: ['GET'])]
+    #[Needs(Who::Reader)]
+    #[Answers(RoomSheet::class)]
+    public function room(Uuid $id, RoomSheets $sheets, Quota $quota): JsonResponse
+    {
+        return new JsonResponse($sheets->of($this->records->workspace($id), $quota->bytes()));
     }
 
     /** Lets somebody in, or changes a role. Leads only. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Http\Files;
 
 use Lustrum\Shared\Refusal\Invalid;
+use Lustrum\Shared\Refusal\NoRoom;
 use Lustrum\Shared\Refusal\TooLarge;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -15,7 +16,7 @@ final class Upload
     /**
      * @param int $mostBytes that are taken, for the sentence where it did not arrive whole
      *
-     * @throws Invalid|TooLarge
+     * @throws Invalid|TooLarge|NoRoom
      */
     public static function file(Request $request, int $mostBytes): UploadedFile
     {
@@ -24,7 +25,11 @@ final class Upload
             throw Invalid::at('file', 'No file arrived. Choose one and send it again.');
         }
 
-        return $file->isValid() ? $file : throw TooLarge::cutOff($mostBytes);
+        return match ($file->getError()) {
+            \UPLOAD_ERR_OK => $file->isValid() ? $file : throw TooLarge::cutOff($mostBytes),
+            \UPLOAD_ERR_CANT_WRITE, \UPLOAD_ERR_NO_TMP_DIR, \UPLOAD_ERR_EXTENSION => throw NoRoom::onDisk(),
+            default => throw TooLarge::cutOff($mostBytes),
+        };
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Http\OpenApi;
 
-use Lustrum\Action\Read\AskedBack;
+use Lustrum\Shared\AskedBack;
 
 /** An RFC 9457 problem document, for the description of the interface. */
 final readonly class ProblemDocument

@@ -7,6 +7,7 @@ namespace Lustrum\Http\Try;
 use Lustrum\Account\Access;
 use Lustrum\Account\CurrentUser;
 use Lustrum\Account\SignInThrottle;
+use Lustrum\Action\Run\OpeningPanels;
 use Lustrum\Action\Run\Unblinding;
 use Lustrum\Domain\Trial\Panel;
 use Lustrum\Domain\Trial\PanelView;
@@ -18,7 +19,6 @@ use Lustrum\Http\Door\Needs;
 use Lustrum\Http\Door\Takes;
 use Lustrum\Http\Door\Who;
 use Lustrum\Record\Records;
-use Lustrum\Record\RecordWriter;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Shared\Refusal\NotAllowed;
 use Lustrum\Shared\Refusal\NotThere;
@@ -80,7 +80,7 @@ final readonly class PanelController
     #[Route('/api/panels/{id}/open', requirements: self::ID, methods: ['POST'])]
     #[Needs(Who::Lead, Takes::Json)]
     #[Answers(PanelView::class)]
-    public function open(Uuid $id, #[Body] OpenPanelInput $input, RecordWriter $writer, CurrentUser $user, Security $security): JsonResponse
+    public function open(Uuid $id, #[Body] OpenPanelInput $input, OpeningPanels $opening, CurrentUser $user, Security $security): JsonResponse
     {
         $panel = $this->records->find(Panel::class, $id);
         $me = $user->user();
@@ -91,9 +91,7 @@ final readonly class PanelController
             return new JsonResponse($panel->view());
         }
 
-        return Answer::written($writer->amend(
-            Panel::class, $id, $panel->version(), static fn (Panel $of) => $of->open($me, trim($input->because)),
-        ));
+        return Answer::written($opening->open($panel, $me, $input->because));
     }
 
     /** From here on this session reaches nothing but this panel's codes. */

@@ -24,6 +24,6 @@ final class NotAllowed extends Refusal
 
     public static function toLead(): self
     {
-        return new self('Only a lead may say who is in.');
+        return new self('Only a lead may say who is in, and see who came and went.');
     }
 }

@@ -7,7 +7,7 @@ namespace Lustrum\Sheet\Brief;
 use Lustrum\Domain\Device\DeviceView;
 use Lustrum\Domain\Device\MetricView;
 use Lustrum\Domain\Device\RequirementView;
-use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Choice\Pick;
 
 /** The device's own sheet: brief, limits, requirements and metrics. */
 final readonly class BriefSheet

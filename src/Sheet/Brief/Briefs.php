@@ -33,8 +33,8 @@ use Lustrum\Facts\Books;
 use Lustrum\Facts\BriefFacts;
 use Lustrum\Facts\WorkshopFacts;
 use Lustrum\Record\Records;
-use Lustrum\Sheet\Build\FailureChoices;
-use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Choice\FailureChoices;
+use Lustrum\Sheet\Choice\Pick;
 
 /** Works out the brief; it needs no run, and tells more with each. */
 final readonly class Briefs

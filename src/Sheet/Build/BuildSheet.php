@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Build;
 
 use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Sheet\Choice\Pick;
 
 /** The Build station of one build. */
 final readonly class BuildSheet

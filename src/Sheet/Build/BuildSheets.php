@@ -25,6 +25,8 @@ use Lustrum\Facts\FailureFacts;
 use Lustrum\Facts\WorkshopFacts;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Brief\Steps;
+use Lustrum\Sheet\Choice\FailureChoices;
+use Lustrum\Sheet\Choice\Pick;
 
 /** Works out the Build station. */
 final readonly class BuildSheets

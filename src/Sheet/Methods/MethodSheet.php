@@ -6,7 +6,7 @@ namespace Lustrum\Sheet\Methods;
 
 use Lustrum\Domain\Finding\ObservationView;
 use Lustrum\Domain\Method\MethodView;
-use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Choice\Pick;
 
 /** One method, read as an instruction; each line by the name of the field that it says. */
 final readonly class MethodSheet

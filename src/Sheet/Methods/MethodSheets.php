@@ -27,7 +27,7 @@ use Lustrum\Facts\DeviceFacts;
 use Lustrum\Facts\MethodEdition;
 use Lustrum\Facts\MethodFacts;
 use Lustrum\Record\Records;
-use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Choice\Pick;
 
 /** Works out the sheet of one method. */
 final readonly class MethodSheets

@@ -9,7 +9,7 @@ use Lustrum\Domain\Decision\DecisionView;
 use Lustrum\Domain\Device\DeviceView;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\RevisionView;
-use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Choice\Pick;
 
 /** The Next station of one build. */
 final readonly class NextSheet

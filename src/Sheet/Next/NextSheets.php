@@ -30,9 +30,9 @@ use Lustrum\Sheet\Brief\AssumptionRow;
 use Lustrum\Sheet\Brief\Beliefs;
 use Lustrum\Sheet\Brief\Steps;
 use Lustrum\Sheet\Build\BuildSheets;
-use Lustrum\Sheet\Build\FailureChoices;
-use Lustrum\Sheet\Build\Pick;
 use Lustrum\Sheet\Build\Standing;
+use Lustrum\Sheet\Choice\FailureChoices;
+use Lustrum\Sheet\Choice\Pick;
 
 /** Works out the Next station. */
 final readonly class NextSheets

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Workshop;
 
 use Lustrum\Domain\Revision\SpendingView;
-use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Choice\Pick;
 
 /** What stands behind a build: its files, its modules, how its articles were made, and what was spent. */
 final readonly class WorkshopSheet

@@ -20,7 +20,7 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\WorkshopFacts;
 use Lustrum\Record\Records;
-use Lustrum\Sheet\Build\Pick;
+use Lustrum\Sheet\Choice\Pick;
 
 /** Works out what stands behind a build. */
 final readonly class Workshops

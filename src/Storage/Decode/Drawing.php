@@ -37,7 +37,8 @@ final class Drawing
                 $found['filters'] = $found['filters'] || $element->localName === 'filter';
                 $element->parentNode?->removeChild($element);
             } elseif ($element->localName === 'style') {
-                $found['filters'] = self::withoutFilters($element->textContent, $styles) || $found['filters'];
+                $styles = self::withoutFilters($element->textContent);
+                $found['filters'] = $found['filters'] || $styles !== $element->textContent;
                 $element->textContent = (string) preg_replace('/@import[^;]*;?|url\(\s*["\']?(?!#)[^)]*\)/i', '', $styles);
             } else {
                 self::attributes($element, $found);
@@ -59,18 +60,15 @@ final class Drawing
             $found['filters'] = $found['filters'] || $name === 'filter';
             if ($runs || $name === 'filter' || ($name === 'href' && !str_starts_with($value, '#'))) {
                 $element->removeAttributeNode($attribute);
-            } elseif ($name === 'style' && self::withoutFilters($value, $left)) {
+            } elseif ($name === 'style' && ($left = self::withoutFilters($value)) !== $value) {
                 $found['filters'] = true;
                 $attribute->value = htmlspecialchars($left, \ENT_XML1);
             }
         }
     }
 
-    /** Were there any in these styles? What is left without them is in $left. */
-    private static function withoutFilters(string $styles, ?string &$left): bool
+    private static function withoutFilters(string $styles): string
     {
-        $left = (string) preg_replace('/(^|[;{\s])(backdrop-)?filter\s*:[^;}]*/i', '$1', $styles);
-
-        return $left !== $styles;
+        return (string) preg_replace('/(^|[;{\s])(backdrop-)?filter\s*:[^;}]*/i', '$1', $styles);
     }
 }

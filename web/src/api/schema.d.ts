@@ -643,8 +643,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Does the application answer, and its database? */
-        get: operations["lustrum_http_health_health"];
+        /** Does the application answer, and its database, and is there room on the disk? */
+        get: operations["lustrum_http_health_health_health"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2119,6 +2119,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workspaces/{id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who signed in, who was let in, what was taken out and unblinded; ?after= goes on. Leads only. */
+        get: operations["lustrum_http_account_account_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workspaces/{id}/members": {
         parameters: {
             query?: never;
@@ -2163,6 +2180,23 @@ export interface paths {
         };
         /** The days out of a workspace, and what can be gathered. */
         get: operations["lustrum_http_try_outing_ofworkspace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What takes the room of a workspace. */
+        get: operations["lustrum_http_account_account_room"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2264,17 +2298,12 @@ export interface components {
             day: string;
             note: string;
         };
-        "Action.Read.AskedBack": {
-            about: string;
-            sentence: string;
-            corrected: string | null;
-        };
         "Action.Read.ReadingPreview": {
             typed: string;
             inChannelUnit: string;
             converted: boolean;
             taken: string;
-            questions: components["schemas"]["Action.Read.AskedBack"][];
+            questions: components["schemas"]["Shared.AskedBack"][];
         };
         "Action.Read.Together": {
             sentence: string;
@@ -4005,13 +4034,17 @@ export interface components {
             seal: string | null;
             notice: string;
         };
+        "Http.Health.HealthView": {
+            ok: boolean;
+            room: components["schemas"]["Storage.RoomLeft"];
+        };
         "Http.OpenApi.ProblemDocument": {
             type: string;
             title: string;
             status: number;
             detail: string;
             violations: components["schemas"]["Http.OpenApi.Violation"][] | null;
-            questions: components["schemas"]["Action.Read.AskedBack"][] | null;
+            questions: components["schemas"]["Shared.AskedBack"][] | null;
             theirs: {
                 [key: string]: unknown;
             } | null;
@@ -4061,6 +4094,11 @@ export interface components {
             what: string;
             text: string;
         };
+        "Shared.AskedBack": {
+            about: string;
+            sentence: string;
+            corrected: string | null;
+        };
         "Shared.LineInput": {
             text: string;
         };
@@ -4089,8 +4127,8 @@ export interface components {
             requirements: components["schemas"]["Domain.Device.RequirementView"][];
             measured: components["schemas"]["Domain.Device.MetricView"][];
             metrics: string[];
-            places: components["schemas"]["Sheet.Build.Pick"][];
-            sizes: components["schemas"]["Sheet.Build.Pick"][];
+            places: components["schemas"]["Sheet.Choice.Pick"][];
+            sizes: components["schemas"]["Sheet.Choice.Pick"][];
             methods: string[];
             uses: components["schemas"]["Sheet.Brief.UseRow"][];
             judged: string;
@@ -4099,9 +4137,9 @@ export interface components {
             assumptions: components["schemas"]["Sheet.Brief.AssumptionRow"][];
             assumptionsSaid: string;
             persons: components["schemas"]["Sheet.Brief.PersonRow"][];
-            failures: components["schemas"]["Sheet.Build.Pick"][];
-            runs: components["schemas"]["Sheet.Build.Pick"][];
-            moduleRequirements: components["schemas"]["Sheet.Build.Pick"][];
+            failures: components["schemas"]["Sheet.Choice.Pick"][];
+            runs: components["schemas"]["Sheet.Choice.Pick"][];
+            moduleRequirements: components["schemas"]["Sheet.Choice.Pick"][];
             carriers: string[];
             origin: string;
         };
@@ -4165,14 +4203,14 @@ export interface components {
             metrics: string[];
             arms: components["schemas"]["Sheet.Build.ArmRow"][];
             notes: string[];
-            failures: components["schemas"]["Sheet.Build.Pick"][];
-            alterable: components["schemas"]["Sheet.Build.Pick"][];
+            failures: components["schemas"]["Sheet.Choice.Pick"][];
+            alterable: components["schemas"]["Sheet.Choice.Pick"][];
             methods: string[];
             modes: string[];
             neverTried: string;
             rests: string;
             masses: string;
-            modules: components["schemas"]["Sheet.Build.Pick"][];
+            modules: components["schemas"]["Sheet.Choice.Pick"][];
         };
         "Sheet.Build.ChangeRow": {
             change: components["schemas"]["Domain.Change.ChangeView"];
@@ -4203,7 +4241,7 @@ export interface components {
             mark: string;
             differs: string;
         };
-        "Sheet.Build.Pick": {
+        "Sheet.Choice.Pick": {
             id: string;
             label: string;
             now: string;
@@ -4353,6 +4391,17 @@ export interface components {
             cameras: components["schemas"]["Sheet.Heap.HeapCamera"][];
             aside: components["schemas"]["Sheet.Heap.HeapRow"][];
         };
+        "Sheet.Log.LogRow": {
+            id: string;
+            at: string;
+            by: string;
+            what: string;
+        };
+        "Sheet.Log.LogSheet": {
+            sentence: string;
+            rows: components["schemas"]["Sheet.Log.LogRow"][];
+            next: string | null;
+        };
         "Sheet.Methods.EditionRow": {
             edition: number;
             at: string;
@@ -4404,9 +4453,9 @@ export interface components {
             metrics: string[];
             instruments: string[];
             methods: string[];
-            steps: components["schemas"]["Sheet.Build.Pick"][];
-            uses: components["schemas"]["Sheet.Build.Pick"][];
-            measurable: components["schemas"]["Sheet.Build.Pick"][];
+            steps: components["schemas"]["Sheet.Choice.Pick"][];
+            uses: components["schemas"]["Sheet.Choice.Pick"][];
+            measurable: components["schemas"]["Sheet.Choice.Pick"][];
             remarks: components["schemas"]["Domain.Finding.ObservationView"][];
             build: string | null;
         };
@@ -4467,11 +4516,11 @@ export interface components {
             consequences: components["schemas"]["Sheet.Next.ConsequencesView"];
             nextLetter: string;
             metrics: string[];
-            failures: components["schemas"]["Sheet.Build.Pick"][];
-            alterable: components["schemas"]["Sheet.Build.Pick"][];
-            requirements: components["schemas"]["Sheet.Build.Pick"][];
+            failures: components["schemas"]["Sheet.Choice.Pick"][];
+            alterable: components["schemas"]["Sheet.Choice.Pick"][];
+            requirements: components["schemas"]["Sheet.Choice.Pick"][];
             warnings: string[];
-            forNow: components["schemas"]["Sheet.Build.Pick"][];
+            forNow: components["schemas"]["Sheet.Choice.Pick"][];
             open: string[];
             changed: components["schemas"]["Domain.Revision.ArticleView"][];
         };
@@ -4578,6 +4627,25 @@ export interface components {
         "Sheet.People.PeopleSheet": {
             sentence: string;
             people: components["schemas"]["Account.MemberView"][];
+        };
+        "Sheet.Room.RoomFile": {
+            id: string;
+            name: string;
+            where: string;
+            size: string;
+        };
+        "Sheet.Room.RoomRow": {
+            name: string;
+            size: string;
+            share: number;
+            of: string;
+        };
+        "Sheet.Room.RoomSheet": {
+            sentence: string;
+            taken: number;
+            most: number;
+            devices: components["schemas"]["Sheet.Room.RoomRow"][];
+            largest: components["schemas"]["Sheet.Room.RoomFile"][];
         };
         "Sheet.Run.Asked": {
             method: string;
@@ -5123,8 +5191,8 @@ export interface components {
         "Sheet.Workshop.WorkshopSheet": {
             revision: string;
             documents: components["schemas"]["Sheet.Workshop.DocumentRow"][];
-            parts: components["schemas"]["Sheet.Build.Pick"][];
-            articles: components["schemas"]["Sheet.Build.Pick"][];
+            parts: components["schemas"]["Sheet.Choice.Pick"][];
+            articles: components["schemas"]["Sheet.Choice.Pick"][];
             modules: components["schemas"]["Sheet.Workshop.ModuleRow"][];
             made: components["schemas"]["Sheet.Workshop.MadeRow"][];
             steps: string[];
@@ -5149,6 +5217,8 @@ export interface components {
         "Storage.FileKind": "picture" | "sound" | "clip" | "document";
         /** @enum {string} */
         "Storage.Preview": "none" | "picture" | "waiting" | "pages" | "model";
+        /** @enum {string} */
+        "Storage.RoomLeft": "enough" | "little" | "none";
         "Storage.StoredDocument": {
             sha256: string;
             bytes: number;
@@ -6505,7 +6575,7 @@ export interface operations {
             };
         };
     };
-    lustrum_http_health_health: {
+    lustrum_http_health_health_health: {
         parameters: {
             query?: never;
             header?: never;
@@ -6519,7 +6589,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Http.Health.HealthView"];
+                };
             };
             /** @description A problem, with a sentence for people */
             default: {
@@ -9533,6 +9605,39 @@ export interface operations {
             };
         };
     };
+    lustrum_http_account_account_log: {
+        parameters: {
+            query?: {
+                after?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Log.LogSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
     lustrum_http_account_account_members: {
         parameters: {
             query?: never;
@@ -9647,6 +9752,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Outing.OutingsPage"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_account_account_room: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Room.RoomSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -18,6 +18,8 @@ const People = lazy(() => import('./People'));
 
 const OnThisDevice = lazy(() => import('./OnThisDevice'));
 const Outings = lazy(() => import('./Outings'));
+const Room = lazy(() => import('./Room'));
+const AccessLog = lazy(() => import('./AccessLog'));
 const HeapPage = lazy(() => import('./HeapPage'));
 const Rate = lazy(() => import('./Rate'));
 const You = lazy(() => import('./You'));
@@ -111,6 +113,8 @@ export function App() {
         <Route path="/people/:workspace" element={<People />} />
         <Route path="/out/:workspace/:outing?" element={<Outings />} />
         <Route path="/heap/:workspace/:file?" element={<HeapPage />} />
+        <Route path="/room/:workspace" element={<Room />} />
+        <Route path="/log/:workspace" element={<AccessLog />} />
         <Route path="/you" element={<You />} />
         <Route path="/d/:device" element={<DeviceFrame />}>
           <Route path="brief" element={<Brief />} />

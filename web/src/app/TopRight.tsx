@@ -13,6 +13,7 @@ const OF_A_WORKSPACE = [
   ['people', 'People'],
   ['out', 'Days out'],
   ['heap', 'Heap'],
+  ['room', 'Room'],
 ] as const;
 
 /** Who is signed in, the people of the workspaces, and the way out. */
@@ -64,6 +65,9 @@ export function TopRight() {
           ...OF_A_WORKSPACE.flatMap(([path, words]) =>
             (session.data?.workspaces ?? []).map((w) => ({ to: `/${path}/${w.id}`, words: `${words} of ${w.name}` })),
           ),
+          ...(session.data?.workspaces ?? [])
+            .filter((w) => w.role === 'lead')
+            .map((w) => ({ to: `/log/${w.id}`, words: `Access log of ${w.name}` })),
           { to: '/field', words: 'In the field' },
           { to: '/you', words: 'Password and places' },
           { words: 'Sign out', choose: () => void signOut() },

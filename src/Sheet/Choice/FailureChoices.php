@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Sheet\Build;
+namespace Lustrum\Sheet\Choice;
 
 use Lustrum\Core\Wording\FailureWords;
 use Lustrum\Facts\Book;

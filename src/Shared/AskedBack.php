@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Action\Read;
+namespace Lustrum\Shared;
 
 /** Something that Lustrum asks back before it keeps a reading, or begins a run. */
 final readonly class AskedBack

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Sheet\Build;
+namespace Lustrum\Sheet\Choice;
 
 /** Something to pick from a list. */
 final readonly class Pick

@@ -2,24 +2,26 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Http;
+namespace Lustrum\Http\Health;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Http\Answers;
 use Lustrum\Http\Door\Needs;
 use Lustrum\Http\Door\Who;
+use Lustrum\Storage\Room;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 
 final readonly class HealthController
 {
-    /** Does the application answer, and its database? */
+    /** Does the application answer, and its database, and is there room on the disk? */
     #[Route('/api/health', methods: ['GET'])]
     #[Needs(Who::Anyone)]
-    #[Answers(null)]
-    public function health(Connection $db): JsonResponse
+    #[Answers(HealthView::class)]
+    public function health(Connection $db, Room $room): JsonResponse
     {
         $db->executeQuery('SELECT 1');
 
-        return new JsonResponse(['ok' => true]);
+        return new JsonResponse(new HealthView(true, $room->left()));
     }
 }

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Room;
+
+/** What the files of one device take, or of the heap. */
+final readonly class RoomRow
+{
+    /**
+     * @param float  $share of all that is taken, from nought to one
+     * @param string $of    how many of which kind, in words
+     */
+    public function __construct(
+        public string $name,
+        public string $size,
+        public float $share,
+        public string $of,
+    ) {
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Sheet\Room;
+
+use Lustrum\Account\Workspace;
+use Lustrum\Core\Wording\FileWords;
+use Lustrum\Core\Wording\LogWords;
+use Lustrum\Facts\StoredFiles;
+
+/** Works out what takes the room of a workspace. */
+final readonly class RoomSheets
+{
+    private const LARGEST = 12;
+
+    public function __construct(
+        private StoredFiles $stored,
+    ) {
+    }
+
+    /** @param int $most bytes that it may take */
+    public function of(Workspace $workspace, int $most): RoomSheet
+    {
+        $id = $workspace->id()->toRfc4122();
+        $taken = $this->stored->taken($id);
+        $bytes = $kinds = [];
+        foreach ($this->stored->byDevice($id) as $row) {
+            $bytes[$row['device']] = ($bytes[$row['device']] ?? 0) + $row['bytes'];
+            $kinds[$row['device']][$row['kind']] = $row['files'];
+        }
+        arsort($bytes);
+        $rows = [];
+        foreach ($bytes as $device => $size) {
+            $rows[] = new RoomRow(
+                LogWords::holder((string) $device), FileWords::size($size), $taken > 0 ? min(1.0, $size / $taken) : 0.0,
+                LogWords::files($kinds[$device]),
+            );
+        }
+
+        return new RoomSheet(
+            LogWords::room($workspace->name(), FileWords::size($taken), FileWords::size($most), $taken > 0.9 * $most), $taken, $most, $rows,
+            array_map(static fn (array $f): RoomFile => new RoomFile(
+                $f['record'], $f['name'], LogWords::where($f['device'], $f['letter']), FileWords::size($f['bytes']),
+            ), $this->stored->largest($id, self::LARGEST)),
+        );
+    }
+}

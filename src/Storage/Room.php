@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Storage;
+
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/** How much room there is where files are kept. */
+final readonly class Room
+{
+    /** Bytes below which there is little, and none: a clip, and what a database needs to end in order. */
+    private const LITTLE = 2_000_000_000;
+    private const NONE = 50_000_000;
+
+    public function __construct(
+        #[Autowire('%lustrum.files%')]
+        private string $folder,
+    ) {
+    }
+
+    public function left(): RoomLeft
+    {
+        $free = @disk_free_space(is_dir($this->folder) ? $this->folder : dirname($this->folder));
+
+        return match (true) {
+            // A store elsewhere has no disk of ours.
+            $free === false, $free >= self::LITTLE => RoomLeft::Enough,
+            $free >= self::NONE => RoomLeft::Little,
+            default => RoomLeft::None,
+        };
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Storage;
+
+/** Whether the disk has room. */
+enum RoomLeft: string
+{
+    case Enough = 'enough';
+    /** A few clips more. */
+    case Little = 'little';
+    case None = 'none';
+}

@@ -1,0 +1,83 @@
+import { queryOptions, useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+
+import { api, must } from '../api/client';
+import { Part, Sheet } from '../ui/Sheet';
+import { Table } from '../ui/Table';
+import { Waiting } from '../ui/Waiting';
+import { Apart } from './Apart';
+
+const roomQuery = (workspace: string) =>
+  queryOptions({
+    queryKey: ['room', workspace],
+    staleTime: 0,
+    queryFn: () => must(api.GET('/api/workspaces/{id}/room', { params: { path: { id: workspace } } })),
+  });
+
+/** What takes the room of a workspace. */
+export default function Room() {
+  const { workspace = '' } = useParams();
+  const query = useQuery(roomQuery(workspace));
+  return (
+    <Apart>
+      <main>
+        <Waiting query={query} title="Room">
+          {({ sentence, taken, most, devices, largest }) => (
+            <Sheet title="Room" sentence={sentence}>
+              <Bar share={taken / most} label="Of what it may take" />
+              {devices.length > 0 && (
+                <Part title="By device">
+                  <Table
+                    wide
+                    label="Room by device"
+                    rows={devices}
+                    keyOf={(row) => row.name}
+                    columns={[
+                      { head: 'Device', names: true, cell: (row) => row.name },
+                      { head: 'Takes', right: true, whole: true, cell: (row) => row.size },
+                      {
+                        head: 'Of all that is taken',
+                        look: 'min-w-32',
+                        cell: (row) => <Bar share={row.share} label={`Share of ${row.name}`} />,
+                      },
+                      { head: 'Files', cell: (row) => row.of },
+                    ]}
+                  />
+                </Part>
+              )}
+              {largest.length > 0 && (
+                <Part title="The largest">
+                  <Table
+                    wide
+                    label="The largest files"
+                    rows={largest}
+                    keyOf={(row) => row.id}
+                    columns={[
+                      { head: 'File', names: true, cell: (row) => (row.name === '' ? 'without a name' : row.name) },
+                      { head: 'Where', cell: (row) => row.where },
+                      { head: 'Size', right: true, whole: true, cell: (row) => row.size },
+                    ]}
+                  />
+                </Part>
+              )}
+            </Sheet>
+          )}
+        </Waiting>
+      </main>
+    </Apart>
+  );
+}
+
+/** A share, drawn as a length. */
+function Bar({ share, label }: { share: number; label: string }) {
+  const percent = Math.round(100 * Math.min(1, Math.max(0, share)));
+  return (
+    <div
+      role="img"
+      aria-label={`${label}: ${percent} %`}
+      className="mt-1 h-3 w-full max-w-md border border-rule bg-paper"
+    >
+      <div className={`h-full ${share > 0.9 ? 'bg-oxide' : 'bg-ink'}`} style={{ width: `${percent}%` }} />
+    </div>
+  );
+}

@@ -5,7 +5,7 @@ export default defineConfig({
   plugins: [react()],
   test: {
     // A person's typing is played key by key; beside other work that takes its time.
-    testTimeout: 20_000,
+    testTimeout: 60_000,
     setupFiles: ['src/test/setup.ts'],
   },
 });

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
-/** Who came and went, and what takes the room, in words. */
+/** Who came and went, and what takes up the storage, in words. */
 final class LogWords
 {
     public static function sentence(int $days, int $signIns, int $people, int $exports): string
@@ -29,9 +29,9 @@ final class LogWords
         };
     }
 
-    public static function room(string $workspace, string $taken, string $most, bool $isNearlyFull): string
+    public static function storage(string $workspace, string $taken, string $most, bool $isNearlyFull): string
     {
-        return Messages::say('log.room', ['workspace' => $workspace, 'taken' => $taken, 'most' => $most, 'full' => $isNearlyFull]);
+        return Messages::say('log.storage', ['workspace' => $workspace, 'taken' => $taken, 'most' => $most, 'full' => $isNearlyFull]);
     }
 
     /** @param string $device empty: the heap */

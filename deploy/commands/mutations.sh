@@ -15,6 +15,6 @@ test_mutations() {
 	APP_ENV=test php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	step 'Breaking deciding lines'
 	php deploy/mutations.php "$copy" || code=$?
-	if [ "$code" = 0 ]; then PASSED=$((PASSED + 1)); else FAILED=$((FAILED + 1)); fi
+	if [ "$code" = 0 ]; then passed 'A broken line is noticed'; else failed 'A broken line is noticed' 'See above which was not.'; fi
 	rm -rf "$copy"
 }

@@ -1,7 +1,7 @@
 # shellcheck shell=bash
-# Runs everything, each part counted, and closes with one line: N passed, N failed.
-PASSED=0
-FAILED=0
+# Runs everything, each test counted once, and closes with the name of each that failed, its first message, and one line:
+# N passed, N failed.
+RESULTS="$VAR/results.tsv"
 # Where what is being run writes to; parts that run beside each other have one each.
 LOG="$VAR/test.log"
 
@@ -10,17 +10,30 @@ check() { # WORDS COMMAND…
 	shift
 	step "$words"
 	if "$@" >"$LOG" 2>&1; then
-		PASSED=$((PASSED + 1))
+		passed "$words"
 	else
-		FAILED=$((FAILED + 1))
+		failed "$words" "$(grep -m1 '[^[:space:]]' "$LOG" || true)"
 		tail -n 60 "$LOG"
 	fi
 }
 
-# Adds the counts that a test runner printed; a runner that printed none counts as failed.
-count() { # PASSED FAILED
-	PASSED=$((PASSED + ${1:-0}))
-	FAILED=$((FAILED + ${2:-0}))
+# One line for each, in a file that all parts write to: 'pass' or 'fail', the name, the first message.
+passed() { printf 'pass\t%s\t\n' "$1" >>"$RESULTS"; } # NAME
+failed() { printf 'fail\t%s\t%s\n' "$1" "$(tr '\n\t' '  ' <<<"${2:-}" | cut -c 1-300)" >>"$RESULTS"; } # NAME [MESSAGE]
+
+# Adds what a test runner wrote down; says whether each passed, and the runner with them.
+found() { # KIND FILE WORDS CODE
+	local of="$VAR/found-$BASHPID.tsv" bad=0
+	php deploy/results.php "$1" "$2" "$3" >"$of" || failed "$3" 'What it wrote cannot be read.'
+	cat "$of" >>"$RESULTS"
+	if grep -q '^fail' "$of"; then
+		bad=1
+	elif [ "$4" != 0 ]; then
+		failed "$3" "No test failed, and yet it ended with $4; see its output above."
+		bad=1
+	fi
+	rm -f "$of"
+	[ "$bad" = 0 ]
 }
 
 # How long each part took.
@@ -54,13 +67,11 @@ test_php() {
 	while kill -0 "$first" 2>/dev/null && [ ! -e "$VAR/half-one.ready" ]; do sleep 0.2; done
 	php_half two tests/App/[G-Z]*Test.php &
 	wait "$first" $! || true
-	local half tests bad
+	local half lines
 	for half in one two; do
-		bad="$(php -r '$x = @simplexml_load_file($argv[1])?->testsuite; echo $x ? (int) $x["errors"] + (int) $x["failures"] : 1;' "$VAR/half-$half.xml" 2>/dev/null || echo 1)"
-		tests="$(grep -om1 'tests="[0-9]*"' "$VAR/half-$half.xml" 2>/dev/null | tr -dc 0-9)"
-		[ "$(cat "$VAR/half-$half.code" 2>/dev/null || echo 1)" = 0 ] || [ "$bad" -gt 0 ] || bad=1
-		tail -n $([ "$bad" = 0 ] && echo 4 || echo 120) "$VAR/half-$half.log"
-		count $((${tests:-0} - bad)) "$bad"
+		lines=4
+		found junit "$VAR/half-$half.xml" "PHPUnit, half $half" "$(cat "$VAR/half-$half.code" 2>/dev/null || echo 1)" || lines=120
+		tail -n "$lines" "$VAR/half-$half.log"
 	done
 }
 
@@ -84,29 +95,22 @@ test_web() {
 	check 'ESLint' bash -c 'cd web && npx eslint . --max-warnings 0'
 	step 'Vitest'
 	local code=0
+	rm -f "$VAR/vitest.json"
 	(cd web && npx vitest run --reporter=json --outputFile="$VAR/vitest.json") >"$LOG" 2>&1 || code=$?
-	[ "$code" = 0 ] || tail -n 60 "$LOG"
-	# shellcheck disable=SC2046
-	count $(node -e 'const r = require(process.argv[1]); console.log(r.numPassedTests, r.numFailedTests + r.numFailedTestSuites)' "$VAR/vitest.json" 2>/dev/null || echo '0 1')
+	found vitest "$VAR/vitest.json" Vitest "$code" || tail -n 60 "$LOG"
 	check 'Prettier' bash -c 'cd web && npx prettier --check "src/**/*.{ts,tsx,css}" "../tests/browser/*.ts"'
 }
 
 # Healing waits for processes most of its time: what looks at the front end's code goes on beside it.
 test_web_and_heal() {
 	build_web
-	rm -f "$VAR/heal.count"
 	(
 		LOG="$VAR/heal.log"
-		PASSED=0
-		FAILED=0
 		test_heal
-		echo "$PASSED $FAILED" >"$VAR/heal.count"
 	) &
 	local healing=$!
 	test_web
-	wait "$healing" || true
-	# shellcheck disable=SC2046
-	count $(cat "$VAR/heal.count" 2>/dev/null || echo '0 1')
+	wait "$healing" || failed 'Healing' 'It ended before it was through.'
 }
 
 test_browser() {
@@ -131,12 +135,10 @@ test_browser() {
 	web_start
 	step 'Browser tests, in two workers, each with a Lustrum of its own'
 	local code=0
+	rm -f "$VAR/browser.json"
 	(cd web && LUSTRUM_URL="http://127.0.0.1:$port http://127.0.0.1:$STACK_PORT" LUSTRUM_PASSWORD="$(cat ../demo/password)" PLAYWRIGHT_JSON_OUTPUT_NAME="$VAR/browser.json" npx playwright test --reporter=list,json) >"$VAR/test.log" 2>&1 || code=$?
 	tail -n $([ "$code" = 0 ] && echo 25 || echo 150) "$VAR/test.log"
-	local counts
-	counts="$(node -e 'const s = require(process.argv[1]).stats; console.log(s.expected + s.flaky, s.unexpected)' "$VAR/browser.json" 2>/dev/null || echo '0 1')"
-	# shellcheck disable=SC2086
-	count $counts
+	found playwright "$VAR/browser.json" 'Browser tests' "$code" || true
 	web_stop
 	first_stack
 	web_stop
@@ -144,10 +146,21 @@ test_browser() {
 first_stack() { stack browser "${LUSTRUM_TEST_PORT:-8430}" lustrum_browser; }
 second_stack() { stack browser2 "$((${LUSTRUM_TEST_PORT:-8430} + 1))" lustrum_browser_2; }
 
+# Each that failed by its name, and its first message.
+say_results() {
+	local good bad
+	good="$(grep -c '^pass' "$RESULTS" || true)"
+	bad="$(grep -c '^fail' "$RESULTS" || true)"
+	awk -F '\t' '$1 == "fail" { printf "FAILED %s\n       %s\n", $2, $3 }' "$RESULTS"
+	printf '%d passed, %d failed\n' "$good" "$bad"
+	[ "$bad" = 0 ]
+}
+
 run_test() {
 	. deploy/commands/heal.sh
 	. deploy/commands/mutations.sh
 	local part="${1:-all}"
+	: >"$RESULTS"
 	install_packages browser
 	install_php_libraries
 	install_node
@@ -168,6 +181,5 @@ run_test() {
 	fi
 	if [ "$was_running" = no ]; then db_stop; fi
 	printf 'Time by part: %s\n' "$(IFS=,; echo "${PARTS[*]}" | sed 's/,/, /g')"
-	printf '%d passed, %d failed\n' "$PASSED" "$FAILED"
-	[ "$FAILED" = 0 ]
+	say_results
 }

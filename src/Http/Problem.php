@@ -10,7 +10,7 @@ use Lustrum\Core\CoreException;
 use Lustrum\Shared\Refusal\AsksBack;
 use Lustrum\Shared\Refusal\ChangedMeanwhile;
 use Lustrum\Shared\Refusal\Invalid;
-use Lustrum\Shared\Refusal\NoRoom;
+use Lustrum\Shared\Refusal\NoSpace;
 use Lustrum\Shared\Refusal\NotAllowed;
 use Lustrum\Shared\Refusal\NotThere;
 use Lustrum\Shared\Refusal\Refusal;
@@ -39,12 +39,12 @@ final readonly class Problem
         ChangedMeanwhile::class => [409, 'conflict'],
         AsksBack::class => [422, 'asks-back'],
         TooOften::class => [429, 'throttled'],
-        NoRoom::class => [507, 'no-room'],
+        NoSpace::class => [507, 'no-space'],
     ];
 
     private const TITLES = [
         400 => 'Not understood', 401 => 'Not signed in', 403 => 'Not allowed', 404 => 'Not found', 405 => 'Not possible here',
-        409 => 'Changed meanwhile', 413 => 'Too large', 415 => 'Wrong kind of file', 422 => 'Needs another look', 429 => 'Too often', 507 => 'No room',
+        409 => 'Changed meanwhile', 413 => 'Too large', 415 => 'Wrong kind of file', 422 => 'Needs another look', 429 => 'Too often', 507 => 'No space left',
     ];
 
     private const BROKEN = 'Something broke on our side. Nothing was stored by halves.';
@@ -86,7 +86,7 @@ final readonly class Problem
                 return self::refused(Invalid::at($cause->path, $cause->getMessage()));
             }
             if (self::isFullDisk($cause)) {
-                return self::refused(NoRoom::onDisk());
+                return self::refused(NoSpace::onDisk());
             }
             if ($cause instanceof UniqueConstraintViolationException) {
                 return self::refused(Taken::name());

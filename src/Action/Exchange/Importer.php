@@ -34,7 +34,7 @@ use Lustrum\Record\Records;
 use Lustrum\Record\Registry;
 use Lustrum\Shared\Limit;
 use Lustrum\Shared\Refusal\Invalid;
-use Lustrum\Shared\Refusal\NoRoom;
+use Lustrum\Shared\Refusal\NoSpace;
 use Lustrum\Shared\Refusal\Refusal;
 use Lustrum\Storage\Documents;
 use Lustrum\Storage\FileKind;
@@ -483,7 +483,7 @@ final class Importer
             }
             $this->quota->mustHold($this->workspace(), strlen($bytes));
             $stored = $this->stored[$id] = $this->files->take($file, $id, Files::sha256($file));
-        } catch (NoRoom $e) {
+        } catch (NoSpace $e) {
             throw $e;
         } catch (Refusal $e) {
             throw Invalid::at($path.'/picture', $e->getMessage());

@@ -31,8 +31,8 @@ use Lustrum\Sheet\Log\LogSheet;
 use Lustrum\Sheet\Log\LogSheets;
 use Lustrum\Sheet\People\PeopleSheet;
 use Lustrum\Sheet\People\PeopleSheets;
-use Lustrum\Sheet\Room\RoomSheet;
-use Lustrum\Sheet\Room\RoomSheets;
+use Lustrum\Sheet\Storage\StorageSheet;
+use Lustrum\Sheet\Storage\StorageSheets;
 use Lustrum\Sheet\You\YouSheet;
 use Lustrum\Sheet\You\YouSheets;
 use Symfony\Bundle\SecurityBundle\Security;
@@ -173,11 +173,11 @@ final readonly class AccountController
         return new JsonResponse($sheets->of($this->ledWorkspace($id), Page::after($request->query->getString('after'))));
     }
 
-    /** What takes the room of a workspace. */
-    #[Route('/api/workspaces/{id}/room', requirements: self::ID, methods: ['GET'])]
+    /** What takes up the storage of a workspace. */
+    #[Route('/api/workspaces/{id}/storage', requirements: self::ID, methods: ['GET'])]
     #[Needs(Who::Reader)]
-    #[Answers(RoomSheet::class)]
-    public function room(Uuid $id, RoomSheets $sheets, Quota $quota): JsonResponse
+    #[Answers(StorageSheet::class)]
+    public function storage(Uuid $id, StorageSheets $sheets, Quota $quota): JsonResponse
     {
         return new JsonResponse($sheets->of($this->records->workspace($id), $quota->bytes()));
     }

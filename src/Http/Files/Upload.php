@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Http\Files;
 
 use Lustrum\Shared\Refusal\Invalid;
-use Lustrum\Shared\Refusal\NoRoom;
+use Lustrum\Shared\Refusal\NoSpace;
 use Lustrum\Shared\Refusal\TooLarge;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -16,7 +16,7 @@ final class Upload
     /**
      * @param int $mostBytes that are taken, for the sentence where it did not arrive whole
      *
-     * @throws Invalid|TooLarge|NoRoom
+     * @throws Invalid|TooLarge|NoSpace
      */
     public static function file(Request $request, int $mostBytes): UploadedFile
     {
@@ -27,7 +27,7 @@ final class Upload
 
         return match ($file->getError()) {
             \UPLOAD_ERR_OK => $file->isValid() ? $file : throw TooLarge::cutOff($mostBytes),
-            \UPLOAD_ERR_CANT_WRITE, \UPLOAD_ERR_NO_TMP_DIR, \UPLOAD_ERR_EXTENSION => throw NoRoom::onDisk(),
+            \UPLOAD_ERR_CANT_WRITE, \UPLOAD_ERR_NO_TMP_DIR, \UPLOAD_ERR_EXTENSION => throw NoSpace::onDisk(),
             default => throw TooLarge::cutOff($mostBytes),
         };
     }

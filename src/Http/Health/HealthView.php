@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Lustrum\Http\Health;
 
-use Lustrum\Storage\RoomLeft;
+use Lustrum\Storage\SpaceLeft;
 
 /** How the application is; to whoever asks, so it says no more than that. */
 final readonly class HealthView
 {
     public function __construct(
         public bool $ok,
-        public RoomLeft $room,
+        public SpaceLeft $disk,
     ) {
     }
 }

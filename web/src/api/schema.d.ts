@@ -643,7 +643,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Does the application answer, and its database, and is there room on the disk? */
+        /** Does the application answer, and its database, and is there space on the disk? */
         get: operations["lustrum_http_health_health_health"];
         put?: never;
         post?: never;
@@ -2188,23 +2188,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/workspaces/{id}/room": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What takes the room of a workspace. */
-        get: operations["lustrum_http_account_account_room"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/workspaces/{id}/start": {
         parameters: {
             query?: never;
@@ -2214,6 +2197,23 @@ export interface paths {
         };
         /** What a try can begin on. */
         get: operations["lustrum_http_try_try_start"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workspaces/{id}/storage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What takes up the storage of a workspace. */
+        get: operations["lustrum_http_account_account_storage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4036,7 +4036,7 @@ export interface components {
         };
         "Http.Health.HealthView": {
             ok: boolean;
-            room: components["schemas"]["Storage.RoomLeft"];
+            disk: components["schemas"]["Storage.SpaceLeft"];
         };
         "Http.OpenApi.ProblemDocument": {
             type: string;
@@ -4628,25 +4628,6 @@ export interface components {
             sentence: string;
             people: components["schemas"]["Account.MemberView"][];
         };
-        "Sheet.Room.RoomFile": {
-            id: string;
-            name: string;
-            where: string;
-            size: string;
-        };
-        "Sheet.Room.RoomRow": {
-            name: string;
-            size: string;
-            share: number;
-            of: string;
-        };
-        "Sheet.Room.RoomSheet": {
-            sentence: string;
-            taken: number;
-            most: number;
-            devices: components["schemas"]["Sheet.Room.RoomRow"][];
-            largest: components["schemas"]["Sheet.Room.RoomFile"][];
-        };
         "Sheet.Run.Asked": {
             method: string;
             name: string;
@@ -4809,6 +4790,25 @@ export interface components {
             builds: components["schemas"]["Sheet.Start.StartBuild"][];
             build: string | null;
             article: string | null;
+        };
+        "Sheet.Storage.StorageFile": {
+            id: string;
+            name: string;
+            where: string;
+            size: string;
+        };
+        "Sheet.Storage.StorageRow": {
+            name: string;
+            size: string;
+            share: number;
+            of: string;
+        };
+        "Sheet.Storage.StorageSheet": {
+            sentence: string;
+            taken: number;
+            most: number;
+            devices: components["schemas"]["Sheet.Storage.StorageRow"][];
+            largest: components["schemas"]["Sheet.Storage.StorageFile"][];
         };
         "Sheet.Try.PanelLine": {
             id: string;
@@ -5218,7 +5218,7 @@ export interface components {
         /** @enum {string} */
         "Storage.Preview": "none" | "picture" | "waiting" | "pages" | "model";
         /** @enum {string} */
-        "Storage.RoomLeft": "enough" | "little" | "none";
+        "Storage.SpaceLeft": "enough" | "little" | "none";
         "Storage.StoredDocument": {
             sha256: string;
             bytes: number;
@@ -9765,37 +9765,6 @@ export interface operations {
             };
         };
     };
-    lustrum_http_account_account_room: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sheet.Room.RoomSheet"];
-                };
-            };
-            /** @description A problem, with a sentence for people */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
-                };
-            };
-        };
-    };
     lustrum_http_try_try_start: {
         parameters: {
             query?: never;
@@ -9814,6 +9783,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet.Start.StartSheet"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_account_account_storage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet.Storage.StorageSheet"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -18,7 +18,7 @@ const People = lazy(() => import('./People'));
 
 const OnThisDevice = lazy(() => import('./OnThisDevice'));
 const Outings = lazy(() => import('./Outings'));
-const Room = lazy(() => import('./Room'));
+const Storage = lazy(() => import('./Storage'));
 const AccessLog = lazy(() => import('./AccessLog'));
 const HeapPage = lazy(() => import('./HeapPage'));
 const Rate = lazy(() => import('./Rate'));
@@ -113,7 +113,7 @@ export function App() {
         <Route path="/people/:workspace" element={<People />} />
         <Route path="/out/:workspace/:outing?" element={<Outings />} />
         <Route path="/heap/:workspace/:file?" element={<HeapPage />} />
-        <Route path="/room/:workspace" element={<Room />} />
+        <Route path="/storage/:workspace" element={<Storage />} />
         <Route path="/log/:workspace" element={<AccessLog />} />
         <Route path="/you" element={<You />} />
         <Route path="/d/:device" element={<DeviceFrame />}>

@@ -13,7 +13,7 @@ const OF_A_WORKSPACE = [
   ['people', 'People'],
   ['out', 'Days out'],
   ['heap', 'Heap'],
-  ['room', 'Room'],
+  ['storage', 'Storage'],
 ] as const;
 
 /** Who is signed in, the people of the workspaces, and the way out. */

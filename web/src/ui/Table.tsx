@@ -68,7 +68,7 @@ export function Table<T>({
         role={stacks ? 'table' : undefined}
         className={`text-sm ${wide ? 'w-full' : ''} ${least} ${stacks ? STACKED : ''}`}
       >
-        <thead className={headless ? 'sr-only' : ''}>
+        <thead className={headless ? 'sr-only' : stacks ? 'max-sm:sr-only' : ''}>
           <tr className="text-xs text-soft [&>th]:align-baseline">
             {columns.map((column, i) => (
               <th

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Sheet\Room;
+namespace Lustrum\Sheet\Storage;
 
-final readonly class RoomFile
+final readonly class StorageFile
 {
     /** @param string $where device and build, or the heap, in words */
     public function __construct(

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Sheet\Room;
+namespace Lustrum\Sheet\Storage;
 
 /** What the files of one device take, or of the heap. */
-final readonly class RoomRow
+final readonly class StorageRow
 {
     /**
      * @param float  $share of all that is taken, from nought to one

@@ -7,29 +7,29 @@ import { Table } from '../ui/Table';
 import { Waiting } from '../ui/Waiting';
 import { Apart } from './Apart';
 
-const roomQuery = (workspace: string) =>
+const storageQuery = (workspace: string) =>
   queryOptions({
-    queryKey: ['room', workspace],
+    queryKey: ['storage', workspace],
     staleTime: 0,
-    queryFn: () => must(api.GET('/api/workspaces/{id}/room', { params: { path: { id: workspace } } })),
+    queryFn: () => must(api.GET('/api/workspaces/{id}/storage', { params: { path: { id: workspace } } })),
   });
 
-/** What takes the room of a workspace. */
-export default function Room() {
+/** What takes up the storage of a workspace. */
+export default function Storage() {
   const { workspace = '' } = useParams();
-  const query = useQuery(roomQuery(workspace));
+  const query = useQuery(storageQuery(workspace));
   return (
     <Apart>
       <main>
-        <Waiting query={query} title="Room">
+        <Waiting query={query} title="Storage">
           {({ sentence, taken, most, devices, largest }) => (
-            <Sheet title="Room" sentence={sentence}>
+            <Sheet title="Storage" sentence={sentence}>
               <Bar share={taken / most} label="Of what it may take" />
               {devices.length > 0 && (
                 <Part title="By device">
                   <Table
                     wide
-                    label="Room by device"
+                    label="Storage by device"
                     rows={devices}
                     keyOf={(row) => row.name}
                     columns={[

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Sheet\Room;
+namespace Lustrum\Sheet\Storage;
 
 use Lustrum\Account\Workspace;
 use Lustrum\Core\Wording\FileWords;
 use Lustrum\Core\Wording\LogWords;
 use Lustrum\Facts\StoredFiles;
 
-/** Works out what takes the room of a workspace. */
-final readonly class RoomSheets
+/** Works out what takes up the storage of a workspace. */
+final readonly class StorageSheets
 {
     private const LARGEST = 12;
 
@@ -20,7 +20,7 @@ final readonly class RoomSheets
     }
 
     /** @param int $most bytes that it may take */
-    public function of(Workspace $workspace, int $most): RoomSheet
+    public function of(Workspace $workspace, int $most): StorageSheet
     {
         $id = $workspace->id()->toRfc4122();
         $taken = $this->stored->taken($id);
@@ -32,15 +32,15 @@ final readonly class RoomSheets
         arsort($bytes);
         $rows = [];
         foreach ($bytes as $device => $size) {
-            $rows[] = new RoomRow(
+            $rows[] = new StorageRow(
                 LogWords::holder((string) $device), FileWords::size($size), $taken > 0 ? min(1.0, $size / $taken) : 0.0,
                 LogWords::files($kinds[$device]),
             );
         }
 
-        return new RoomSheet(
-            LogWords::room($workspace->name(), FileWords::size($taken), FileWords::size($most), $taken > 0.9 * $most), $taken, $most, $rows,
-            array_map(static fn (array $f): RoomFile => new RoomFile(
+        return new StorageSheet(
+            LogWords::storage($workspace->name(), FileWords::size($taken), FileWords::size($most), $taken > 0.9 * $most), $taken, $most, $rows,
+            array_map(static fn (array $f): StorageFile => new StorageFile(
                 $f['record'], $f['name'], LogWords::where($f['device'], $f['letter']), FileWords::size($f['bytes']),
             ), $this->stored->largest($id, self::LARGEST)),
         );

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Storage;
 
-/** Whether the disk has room. */
-enum RoomLeft: string
+/** Whether the disk has space left. */
+enum SpaceLeft: string
 {
     case Enough = 'enough';
     /** A few clips more. */

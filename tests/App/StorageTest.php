@@ -12,32 +12,32 @@ use Lustrum\Http\Problem;
 use Lustrum\Storage\Files;
 use Symfony\Component\Uid\Uuid;
 
-/** What takes the room, how much one workspace may take, a disk that is full, and who came and went. */
-final class RoomTest extends ApiTestCase
+/** What takes up the storage, how much one workspace may take, a disk that is full, and who came and went. */
+final class StorageTest extends ApiTestCase
 {
     private function notes(string $build, int $bytes, string $name = 'notes.txt'): int
     {
-        $file = sys_get_temp_dir().'/lustrum-room-'.getmypid().'.txt';
+        $file = sys_get_temp_dir().'/lustrum-storage-'.getmypid().'.txt';
         file_put_contents($file, str_repeat('abcdefghi ', intdiv($bytes, 10)).random_int(0, 1_000_000));
         $this->upload('/api/photos/'.Uuid::v7()->toRfc4122(), $file, ['revision' => $build, 'caption' => $name]);
 
         return $this->answered();
     }
 
-    public function testWhatTakesTheRoomIsSaid(): void
+    public function testWhatTakesUpTheStorageIsSaid(): void
     {
         $build = $this->bench()->a;
         $this->notes($build, 3000, 'small');
         $this->notes($build, 90_000, 'large');
         $this->document($build, str_repeat('x', 20_000), 'bracket.dxf');
-        $room = $this->json('GET', '/api/workspaces/'.$this->workspace.'/room');
-        self::assertSame('Workshop takes 113 kB of the 20.0 GB that it may take.', self::text($room, 'sentence'));
+        $storage = $this->json('GET', '/api/workspaces/'.$this->workspace.'/storage');
+        self::assertSame('Workshop takes 113 kB of the 20.0 GB that it may take.', self::text($storage, 'sentence'));
         self::assertSame([['Wagtail', '113 kB', '3 documents']], array_map(
             static fn (mixed $row): array => [self::text((array) $row, 'name'), self::text((array) $row, 'size'), self::text((array) $row, 'of')],
-            (array) $room['devices'],
+            (array) $storage['devices'],
         ));
-        self::assertSame(['large', 'bracket.dxf', 'small'], array_column((array) $room['largest'], 'name'));
-        self::assertSame('Wagtail A', self::text($room, 'largest', 0, 'where'));
+        self::assertSame(['large', 'bracket.dxf', 'small'], array_column((array) $storage['largest'], 'name'));
+        self::assertSame('Wagtail A', self::text($storage, 'largest', 0, 'where'));
     }
 
     public function testAWorkspaceTakesNoMoreThanItMay(): void
@@ -49,7 +49,7 @@ final class RoomTest extends ApiTestCase
         self::assertSame(20.0, $most->getValue($quota));
         // As much as is there, and a little.
         $small = (new \ReflectionClass(Quota::class))->newInstanceWithoutConstructor();
-        foreach (['stored', 'room'] as $name) {
+        foreach (['stored', 'disk'] as $name) {
             (new \ReflectionProperty($small, $name))->setValue($small, (new \ReflectionProperty($quota, $name))->getValue($quota));
         }
         $most->setValue($small, 4000 / 1e9);
@@ -59,9 +59,9 @@ final class RoomTest extends ApiTestCase
         try {
             $small->mustHold($workspace, 1100);
             self::fail('It was taken.');
-        } catch (\Lustrum\Shared\Refusal\NoRoom $e) {
+        } catch (\Lustrum\Shared\Refusal\NoSpace $e) {
             self::assertStringStartsWith('This would be more than the 4 kB that this workspace may take (3 kB are taken).', $e->getMessage());
-            self::assertSame([507, 'no-room'], [Problem::thrown($e)->status, Problem::thrown($e)->kind]);
+            self::assertSame([507, 'no-space'], [Problem::thrown($e)->status, Problem::thrown($e)->kind]);
         }
     }
 
@@ -72,7 +72,7 @@ final class RoomTest extends ApiTestCase
         self::assertStringContainsString('The disk of the server is full', Problem::thrown($full)->detail);
         self::assertSame(500, Problem::thrown(UnableToWriteFile::atLocation('ab/cd', 'Permission denied'))->status);
         $health = $this->json('GET', '/api/health');
-        self::assertSame(['ok' => true, 'room' => 'enough'], $health);
+        self::assertSame(['ok' => true, 'disk' => 'enough'], $health);
     }
 
     public function testWhatNobodyNamesIsFoundAndSwept(): void
@@ -113,7 +113,7 @@ final class RoomTest extends ApiTestCase
         $this->json('DELETE', $members.'/'.$person);
         $log = $this->json('GET', '/api/workspaces/'.$this->workspace.'/log');
         self::assertSame(
-            ['took Nora out', 'made Nora member', 'let Nora in as viewer', 'took Wagtail out as a device file'],
+            ['removed Nora', 'made Nora member', 'added Nora as viewer', 'exported Wagtail as a device file'],
             array_slice(array_column((array) $log['rows'], 'what'), 0, 4),
         );
         self::assertSame('Lead', self::text($log, 'rows', 0, 'by'));

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Lustrum\Sheet\Room;
+namespace Lustrum\Sheet\Storage;
 
-/** What takes the room of a workspace. */
-final readonly class RoomSheet
+/** What takes up the storage of a workspace. */
+final readonly class StorageSheet
 {
     /**
-     * @param list<RoomRow>  $devices the one that takes most first
-     * @param list<RoomFile> $largest the largest files
+     * @param list<StorageRow>  $devices the one that takes most first
+     * @param list<StorageFile> $largest the largest files
      */
     public function __construct(
         public string $sentence,

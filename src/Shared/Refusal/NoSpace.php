@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Shared\Refusal;
 
 /** There is no room for it: on the server's disk, or in what a workspace may take. */
-final class NoRoom extends Refusal
+final class NoSpace extends Refusal
 {
     public static function onDisk(): self
     {
@@ -20,7 +20,7 @@ final class NoRoom extends Refusal
     {
         return new self(sprintf(
             'This would be more than the %s that this workspace may take (%s are taken). Nothing was saved. '
-            .'What takes the room stands under “Room” in the menu at your name.', $most, $used,
+            .'What takes it up stands under “Storage” in the menu at your name.', $most, $used,
         ));
     }
 }

@@ -70,7 +70,7 @@ install_web_libraries() {
 	want="$(hash_files web/package-lock.json)"
 	if [ -d web/node_modules ] && done_before npm "$want"; then return 0; fi
 	step 'Installing the libraries of the front end'
-	(cd web && npm ci --silent --no-fund --no-audit) >"$VAR/install.log" 2>&1 || { tail -n 20 "$VAR/install.log" >&2; die 'the libraries of the front end could not be installed'; }
+	(cd web && npm ci --silent --no-fund --no-audit --ignore-scripts) >"$VAR/install.log" 2>&1 || { tail -n 20 "$VAR/install.log" >&2; die 'the libraries of the front end could not be installed'; }
 	mark_done npm "$want"
 }
 

@@ -48,11 +48,22 @@ part() { # NAME COMMAND…
 
 # Known holes in what is built upon; where nobody can be asked, that is said and nothing fails.
 check_audit() {
-	local said code=0
-	said="$(timeout 60 composer audit --no-dev --format=plain 2>&1)" || code=$?
-	if [ "$code" = 0 ]; then check 'No known hole in the PHP libraries' true; return; fi
-	if grep -qiE 'advisor(y|ies) affecting' <<<"$said"; then check 'No known hole in the PHP libraries' bash -c "echo \"$said\"; exit 1"; return; fi
-	step 'Known holes in the PHP libraries: nobody could be asked, left out'
+	audit 'the PHP libraries' 'advisor(y|ies) affecting' composer audit --no-dev --format=plain
+	audit 'the libraries of the front end' '[0-9]+ .*vulnerabilit(y|ies)' npm audit --prefix web --omit=dev
+}
+audit() { # OF FOUND COMMAND…
+	local of="$1" found="$2" said code=0
+	shift 2
+	said="$(timeout 60 "$@" 2>&1)" || code=$?
+	if [ "$code" = 0 ]; then
+		passed "No known hole in $of"
+	elif grep -qiE "$found" <<<"$said"; then
+		step "Known holes in $of"
+		echo "$said"
+		failed "No known hole in $of" "$(grep -iE -m1 "$found" <<<"$said")"
+	else
+		step "Known holes in $of: nobody could be asked, left out"
+	fi
 }
 
 test_php() {
@@ -143,6 +154,31 @@ test_browser() {
 	first_stack
 	web_stop
 }
+# Hostile requests to a Lustrum of its own with the demo data, and then every sheet of it; says which seed sends the same again.
+test_fuzz() { # [SEED]
+	local seed="${1:-$RANDOM}" log="$VAR/fuzz.log"
+	(
+		stack fuzz "$((${LUSTRUM_TEST_PORT:-8430} + 2))" lustrum_fuzz
+		web_stop
+		db_drop lustrum_fuzz
+		db_create lustrum_fuzz
+		rm -rf "$STACK_FILES" "$VAR/fuzz"
+		warm_cache
+		console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
+		load_demo
+		web_start
+		step "Hostile requests, seed $seed"
+		local code=0
+		php tests/fuzz/run.php "http://127.0.0.1:$STACK_PORT" "$(cat demo/password)" "$seed" "$VAR/fuzz" >"$log" 2>&1 || code=$?
+		cat "$log"
+		if [ "$code" = 0 ]; then
+			passed 'Hostile requests'
+		else
+			failed "Hostile requests, seed $seed" "$(grep -m1 -E '^  [A-Z]+ /|rror' "$log" || tail -n 1 "$log")"
+		fi
+		web_stop
+	)
+}
 first_stack() { stack browser "${LUSTRUM_TEST_PORT:-8430}" lustrum_browser; }
 second_stack() { stack browser2 "$((${LUSTRUM_TEST_PORT:-8430} + 1))" lustrum_browser_2; }
 
@@ -174,6 +210,7 @@ run_test() {
 	if [ "$part" = web ]; then part web test_web; fi
 	if [ "$part" = once ]; then part healing test_heal; fi
 	if [ "$part" = heal ]; then part healing test_heal_rounds; fi
+	if [ "$part" = fuzz ]; then part 'hostile requests' test_fuzz "${2:-}"; fi
 	if [ "$part" = mutations ]; then part mutations test_mutations; fi
 	if [ "$part" = all ] || [ "$part" = browser ]; then
 		build_web

@@ -50,8 +50,8 @@ fill() { # TEMPLATE TARGET
 	if [ "$APP_USER" = root ]; then preload="-R"; fi
 	sed -e "s|@ROOT@|$ROOT|g" -e "s|@RUN@|${STACK_RUN:-}|g" -e "s|@PORT@|${STACK_PORT:-}|g" -e "s|@FILES@|${STACK_FILES:-}|g" \
 		-e "s|@CACHE@|$STATE/cache-app|g" -e "s|@DATABASE_URL@|$(db_url "${STACK_DB:-}" | sed 's/&/\\\&/g')|g" \
-		-e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" -e "s|@MEASURE@|$([ "${STACK:-}" = bench ] && echo 1 || echo 0)|g" \
-		-e "s|@HOSTS@|$(setting hosts)|g" -e "s|@PROXIES@|$(setting proxies | tr ' ' ',')|g" -e "s|@HOST_PATTERNS@|$(host_patterns)|g" \
+		-e "s|@SECRET@|$(secret app)|g" -e "s|@USER@|$APP_USER|g" -e "s|@MEASURE@|$(case "${STACK:-}" in bench | fuzz) echo 1 ;; *) echo 0 ;; esac)|g" \
+		-e "s|@HOSTS@|$(setting hosts)|g" -e "s|@PROXIES@|$(setting proxies | tr ' ' ',')|g" -e "s|@PROXY_LINES@|$(for proxy in $(setting proxies); do printf '%s 1; ' "$proxy"; done)|g" -e "s|@HOST_PATTERNS@|$(host_patterns)|g" \
 		-e "s|@QUOTA@|$(setting quota)|g" -e "s|@PG_BIN@|$PG_BIN|g" -e "s|@PG_DATA@|$PG_DATA|g" -e "s|@DB_PORT@|$DB_PORT|g" -e "s|@AS@|${AS:-}|g" \
 		-e "s|@FPM@|$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)|g" -e "s|@NGINX@|$(command -v nginx || echo /usr/sbin/nginx)|g" \
 		-e "s|@PRELOAD@|$preload|g" -e "s|@QUEUE@|${QUEUE:-}|g" -e "s|@SIGNAL@|${SIGNAL:-}|g" -e "s|@LOGS@|${SERVICE_LOGS:-}|g" "$1" >"$2"

@@ -10,9 +10,14 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Row;
 
-/** A quantity as it was typed, and in the SI; kept together in four columns. */
+/**
+ * A quantity as it was typed, and in the SI; kept together in four columns. Nobody changes one; not `readonly`, as the unit of
+ * work reads a record anew when it is locked, and another value may have come meanwhile.
+ *
+ * @immutable
+ */
 #[ORM\Embeddable]
-final readonly class Measure
+final class Measure
 {
     private function __construct(
         #[ORM\Column(type: Types::FLOAT)]

@@ -34,6 +34,16 @@ final class CorrectTest extends ApiTestCase
         self::assertStringContainsString('reach 4 mm was always so, which 2 runs took over', $this->said());
     }
 
+    public function testWhatIsWorkedOutIsCorrectedToTheLastDigit(): void
+    {
+        $this->put('parameters', ['revision' => $this->bench->a, 'name' => 'swing', 'text' => 'mm', 'formula' => 'arm * pi / 7']);
+        $id = $this->idOf('parameters', 'swing');
+        $this->change('parameters', $id, ['name' => 'swing', 'text' => 'mm', 'formula' => 'arm * pi / 9', 'correction' => 'Nine of them.']);
+        $kept = self::service(Connection::class)->fetchOne('SELECT measure_value FROM parameter WHERE id = ?', [$id]);
+        self::assertSame(json_encode(3 * \M_PI / 9), $kept, 'As it was worked out, not as fourteen digits of it.');
+        self::assertContains(3 * \M_PI / 9, $this->made('parameters', 'value')[0]);
+    }
+
     public function testAPartIsCorrectedWithItsMaterial(): void
     {
         $this->change('parts', $this->idOf('parts', 'clip'), ['name' => 'clip', 'material' => 'ash', 'correction' => 'It was ash.']);

@@ -252,7 +252,7 @@ final class HeapTest extends ApiTestCase
         $this->refused('PUT', '/api/heapfiles/'.$id, $body, 'known by its SHA-256');
         $hash = str_repeat('ab', 32);
         $made = $this->json('PUT', '/api/heapfiles/'.$id, $body + ['sha256' => $hash]);
-        self::assertSame([201, 'away', 4_100_000_000, '4100.0 MB'], [$this->answered(), $made['state'], $made['bytes'], $made['size']]);
+        self::assertSame([201, 'away', 4_100_000_000, '4.1 GB'], [$this->answered(), $made['state'], $made['bytes'], $made['size']]);
         $this->refused('PUT', '/api/heapfiles/'.Uuid::v7()->toRfc4122(), $body + ['sha256' => $hash], 'here already');
         // The date of the file is when it was written to its end.
         self::assertSame(['G9.mp4' => [$first, '5 min into it']], $this->laid());

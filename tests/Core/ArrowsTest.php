@@ -21,7 +21,8 @@ final class ArrowsTest extends TestCase
         'Domain/Device' => ['Shared', 'Account', 'Record'],
         'Domain/Method' => ['Shared', 'Record', 'Domain/Device'],
         'Domain/Revision' => ['Shared', 'Record', 'Domain/Device', 'Domain/Method'],
-        'Domain/Trial' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Method'],
+        // Whoever serves a panel has an account.
+        'Domain/Trial' => ['Shared', 'Account', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Method'],
         'Domain/Document' => ['Shared', 'Record', 'Storage', 'Domain/Revision'],
         'Domain/Finding' => ['Domain/Device', 'Domain/Method', 'Shared', 'Record', 'Storage', 'Domain/Revision', 'Domain/Trial'],
         'Domain/Working' => ['Shared', 'Record', 'Domain/Device', 'Domain/Revision', 'Domain/Trial'],

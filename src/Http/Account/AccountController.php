@@ -168,7 +168,7 @@ final readonly class AccountController
     #[Route('/api/workspaces/{id}/log', requirements: self::ID, methods: ['GET'])]
     #[Needs(Who::Lead)]
     #[Answers(LogSheet::class, query: ['after'])]
-    public function log(Uuid $id, Request $request, LogSheets $sheets): JsonResponse
+    public function accessLog(Uuid $id, Request $request, LogSheets $sheets): JsonResponse
     {
         return new JsonResponse($sheets->of($this->ledWorkspace($id), Page::after($request->query->getString('after'))));
     }

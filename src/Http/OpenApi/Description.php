@@ -6,6 +6,8 @@ namespace Lustrum\Http\OpenApi;
 
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
+use Lustrum\Http\Door\Needs;
+use Lustrum\Http\Door\Takes;
 use Lustrum\Record\Registry;
 use OpenApi\Annotations as OA;
 use OpenApi\Context;
@@ -101,6 +103,11 @@ final readonly class Description
             );
         }
 
+        $takes = Needs::of($route)?->takes;
+        if ($takes === Takes::Form || $takes === Takes::DeviceFile) {
+            $fields['requestBody'] = self::file($takes);
+        }
+
         return match ($method) {
             'GET' => new OA\Get($fields),
             'PUT' => new OA\Put($fields),
@@ -138,6 +145,21 @@ final readonly class Description
             : new OA\Schema(['ref' => $ref, '_context' => self::context()]);
 
         return new OA\MediaType(['mediaType' => $type, 'schema' => $schema, '_context' => self::context()]);
+    }
+
+    /** A file, with texts beside it, or as it is. */
+    private static function file(Takes $takes): OA\RequestBody
+    {
+        $file = new OA\Property(['property' => 'file', 'type' => 'string', 'format' => 'binary', '_context' => self::context()]);
+        $schema = $takes === Takes::Form
+            ? ['type' => 'object', 'required' => ['file'], 'properties' => [$file]]
+            : ['type' => 'object'];
+        $content = new OA\MediaType([
+            'mediaType' => $takes === Takes::Form ? 'multipart/form-data' : 'application/json',
+            'schema' => new OA\Schema($schema + ['_context' => self::context()]), '_context' => self::context(),
+        ]);
+
+        return new OA\RequestBody(['required' => true, 'content' => [$content], '_context' => self::context()]);
     }
 
     /** @return class-string|null the type of the argument that is the body */

@@ -8,13 +8,13 @@ namespace Lustrum\Sheet\Storage;
 final readonly class StorageRow
 {
     /**
-     * @param float  $share of all that is taken, from nought to one
-     * @param string $of    how many of which kind, in words
+     * @param int    $percent of all that is taken
+     * @param string $of      how many of which kind, in words
      */
     public function __construct(
         public string $name,
         public string $size,
-        public float $share,
+        public int $percent,
         public string $of,
     ) {
     }

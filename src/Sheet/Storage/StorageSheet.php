@@ -8,13 +8,13 @@ namespace Lustrum\Sheet\Storage;
 final readonly class StorageSheet
 {
     /**
+     * @param int               $percent of what it may take that is taken
      * @param list<StorageRow>  $devices the one that takes most first
      * @param list<StorageFile> $largest the largest files
      */
     public function __construct(
         public string $sentence,
-        public int $taken,
-        public int $most,
+        public int $percent,
         public array $devices,
         public array $largest,
     ) {

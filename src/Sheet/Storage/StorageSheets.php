@@ -33,16 +33,22 @@ final readonly class StorageSheets
         $rows = [];
         foreach ($bytes as $device => $size) {
             $rows[] = new StorageRow(
-                LogWords::holder((string) $device), FileWords::size($size), $taken > 0 ? min(1.0, $size / $taken) : 0.0,
+                LogWords::holder((string) $device), FileWords::size($size), self::percent($size, $taken),
                 LogWords::files($kinds[$device]),
             );
         }
 
         return new StorageSheet(
-            LogWords::storage($workspace->name(), FileWords::size($taken), FileWords::size($most), $taken > 0.9 * $most), $taken, $most, $rows,
+            LogWords::storage($workspace->name(), FileWords::size($taken), FileWords::size($most), $taken > 0.9 * $most),
+            self::percent($taken, $most), $rows,
             array_map(static fn (array $f): StorageFile => new StorageFile(
                 $f['record'], $f['name'], LogWords::where($f['device'], $f['letter']), FileWords::size($f['bytes']),
             ), $this->stored->largest($id, self::LARGEST)),
         );
+    }
+
+    private static function percent(int $bytes, int $of): int
+    {
+        return $of > 0 ? min(100, (int) round(100 * $bytes / $of)) : 0;
     }
 }

@@ -36,7 +36,7 @@ export function measure(date: string | null, asked: number, came: number): void 
 
 /** Seconds that this device is ahead of the server; null: it was never measured. */
 export function clockAhead(): number | null {
-  return ahead === null ? null : Math.round(ahead / 1000);
+  return ahead === null ? null : Math.trunc((ahead + 500) / 1000);
 }
 
 /** Now, in ms since the epoch, put right where this device's clock is wrong. */
@@ -52,10 +52,10 @@ export function stamp(): string {
 /** The same moments once the measure is known: for what was written down before there was one. */
 export function putRight<T extends Record<string, unknown>>(body: T, names: (keyof T)[]): T {
   if (ahead === null || Math.abs(ahead) <= TOLERANCE_MS) return body;
-  const right = { ...body };
-  for (const name of names) {
-    const at = right[name];
-    if (typeof at === 'string') right[name] = new Date(Date.parse(at) - ahead).toISOString() as T[keyof T];
-  }
-  return right;
+  const by = ahead;
+  const right = names.flatMap((name) => {
+    const at = body[name];
+    return typeof at === 'string' ? [[name, new Date(Date.parse(at) - by).toISOString()]] : [];
+  });
+  return Object.assign({ ...body }, Object.fromEntries(right));
 }

@@ -2127,7 +2127,7 @@ export interface paths {
             cookie?: never;
         };
         /** Who signed in, who was let in, what was taken out and unblinded; ?after= goes on. Leads only. */
-        get: operations["lustrum_http_account_account_log"];
+        get: operations["lustrum_http_account_account_accesslog"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4800,13 +4800,12 @@ export interface components {
         "Sheet.Storage.StorageRow": {
             name: string;
             size: string;
-            share: number;
+            percent: number;
             of: string;
         };
         "Sheet.Storage.StorageSheet": {
             sentence: string;
-            taken: number;
-            most: number;
+            percent: number;
             devices: components["schemas"]["Sheet.Storage.StorageRow"][];
             largest: components["schemas"]["Sheet.Storage.StorageFile"][];
         };
@@ -6258,7 +6257,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -6648,7 +6654,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -7795,7 +7808,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -9583,7 +9603,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -9605,7 +9629,7 @@ export interface operations {
             };
         };
     };
-    lustrum_http_account_account_log: {
+    lustrum_http_account_account_accesslog: {
         parameters: {
             query?: {
                 after?: string;

@@ -22,9 +22,9 @@ export default function Storage() {
     <Apart>
       <main>
         <Waiting query={query} title="Storage">
-          {({ sentence, taken, most, devices, largest }) => (
+          {({ sentence, percent, devices, largest }) => (
             <Sheet title="Storage" sentence={sentence}>
-              <Bar share={taken / most} label="Of what it may take" />
+              <Bar percent={percent} label="Of what it may take" />
               {devices.length > 0 && (
                 <Part title="By device">
                   <Table
@@ -38,7 +38,7 @@ export default function Storage() {
                       {
                         head: 'Of all that is taken',
                         look: 'min-w-32',
-                        cell: (row) => <Bar share={row.share} label={`Share of ${row.name}`} />,
+                        cell: (row) => <Bar percent={row.percent} label={`Share of ${row.name}`} />,
                       },
                       { head: 'Files', cell: (row) => row.of },
                     ]}
@@ -69,15 +69,14 @@ export default function Storage() {
 }
 
 /** A share, drawn as a length. */
-function Bar({ share, label }: { share: number; label: string }) {
-  const percent = Math.round(100 * Math.min(1, Math.max(0, share)));
+function Bar({ percent, label }: { percent: number; label: string }) {
   return (
     <div
       role="img"
       aria-label={`${label}: ${percent} %`}
       className="mt-1 h-3 w-full max-w-md border border-rule bg-paper"
     >
-      <div className={`h-full ${share > 0.9 ? 'bg-oxide' : 'bg-ink'}`} style={{ width: `${percent}%` }} />
+      <div className={`h-full ${percent > 90 ? 'bg-oxide' : 'bg-ink'}`} style={{ width: `${percent}%` }} />
     </div>
   );
 }

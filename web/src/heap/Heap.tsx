@@ -1,11 +1,12 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { useParams } from 'react-router';
 
 import { api, must, type Schemas } from '../api/client';
 import { useSession } from '../api/queries';
 import { useWrite } from '../api/useWrite';
 import { Button } from '../ui/Button';
+import { useLookAgain } from '../ui/lookAgain';
 import { Problem } from '../ui/Problem';
 import { Part, Sheet } from '../ui/Sheet';
 import { dayAndTime } from '../ui/time';
@@ -17,8 +18,6 @@ import { heapQuery } from './query';
 import { OnItsWay } from './OnItsWay';
 import { Tile } from './Tile';
 
-const LOOK_AGAIN_MS = 2000;
-
 /** What was filmed, photographed or spoken, in one heap, laid against the runs by the time it was taken. */
 export default function Heap() {
   const { workspace = '', file } = useParams();
@@ -26,16 +25,7 @@ export default function Heap() {
   const session = useSession();
   const role = session.data?.workspaces.find((w) => w.id === workspace)?.role;
   const write = role === 'lead' || role === 'member';
-  const client = useQueryClient();
-  const waits = query.data?.rows.some((r) => r.file.state === 'waiting') === true;
-  useEffect(() => {
-    if (!waits) return;
-    const timer = window.setInterval(
-      () => void client.invalidateQueries({ queryKey: ['sheet', 'heap'] }),
-      LOOK_AGAIN_MS,
-    );
-    return () => window.clearInterval(timer);
-  }, [client, waits]);
+  useLookAgain(query.data?.rows.some((r) => r.file.state === 'waiting') === true, 'heap');
   return (
     <Waiting query={query} title="Heap">
       {(sheet) => {

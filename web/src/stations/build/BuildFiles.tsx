@@ -6,6 +6,7 @@ import { sendDocument } from '../../api/sendDocument';
 import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import type { FieldOrRows } from '../../ui/fields';
+import { useLookAgain } from '../../ui/lookAgain';
 import { Problem } from '../../ui/Problem';
 import { RecordSlip, type Editing } from '../../ui/RecordSlip';
 import { Empty, Part } from '../../ui/Sheet';
@@ -72,6 +73,10 @@ function fields(sheet: Sheet): FieldOrRows[] {
 /** The files of a build: kept byte by byte, known by their hash, and compared with the parent's. */
 export function BuildFiles({ sheet, write }: { sheet: Sheet; write: boolean }) {
   const [editing, setEditing] = useState<Editing>(null);
+  useLookAgain(
+    sheet.documents.some((row) => row.document.preview === 'waiting'),
+    'build',
+  );
   const [turned, setTurned] = useState<Schemas['DocumentView'] | null>(null);
   return (
     <Part title="Files" actions={write && <AddFiles revision={sheet.revision} />}>
@@ -127,6 +132,7 @@ function FileRow({ row, turn, edit }: { row: Row; turn: () => void; edit: (() =>
     row.size,
     `# ${d.sha256.slice(0, 8)}`,
     row.from === '' ? '' : `from ${row.from}`,
+    d.preview === 'waiting' ? 'its picture is being drawn' : '',
   ];
   return (
     <li className="flex flex-wrap items-start gap-x-4 gap-y-1 py-2 text-sm">

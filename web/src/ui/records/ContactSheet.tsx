@@ -1,7 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useRef, useState, type RefObject } from 'react';
 
 import type { Schemas } from '../../api/client';
+import { useLookAgain } from '../lookAgain';
 import { Slip } from '../Slip';
 import { seek } from '../seek';
 import { clock, dayAndTime, localTime } from '../time';
@@ -9,20 +9,15 @@ import { clock, dayAndTime, localTime } from '../time';
 type Photo = Schemas['PhotoView'];
 
 const NAMES: Record<Photo['kind'], string> = { picture: 'Photo', sound: 'Sound', clip: 'Clip', document: 'Document' };
-const LOOK_AGAIN_MS = 2000;
 
 /** Photographs in rows like a contact sheet, each with its number; sounds, clips and documents stand among them. */
 export function ContactSheet({ photos, start = 1 }: { photos: Photo[]; start?: number }) {
   const [open, setOpen] = useState<Photo | null>(null);
-  const client = useQueryClient();
-  const waits = photos.some((p) => p.state === 'waiting');
-  useEffect(() => {
-    if (!waits) return;
-    const timer = window.setInterval(() => {
-      void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[1] === 'find' || queryKey[1] === 'run' });
-    }, LOOK_AGAIN_MS);
-    return () => window.clearInterval(timer);
-  }, [client, waits]);
+  useLookAgain(
+    photos.some((p) => p.state === 'waiting'),
+    'find',
+    'run',
+  );
   return (
     <>
       <ul className="grid grid-cols-2 gap-3 sm:grid-cols-[repeat(auto-fill,minmax(11rem,1fr))]">

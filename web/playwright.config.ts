@@ -16,11 +16,15 @@ export default defineConfig({
     // What answers from the device itself is looked at where a test goes offline.
     serviceWorkers: 'block',
     trace: 'off',
+    // What slides in and out is drawn sixty times a second, and looked at by nobody here.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',
+        '--in-process-gpu',
+        '--disable-software-rasterizer',
         '--disable-quic',
         '--disable-background-networking',
         '--disable-component-update',

@@ -6,6 +6,9 @@ export default defineConfig({
   test: {
     // A person's typing is played key by key; beside other work that takes its time.
     testTimeout: 60_000,
+    // All of the machine.
+    maxWorkers: '100%',
+    pool: 'threads',
     setupFiles: ['src/test/setup.ts'],
   },
 });

@@ -96,7 +96,7 @@ php_half() { # NAME FILES…
 	local run=(env APP_ENV=test APP_DEBUG=0 "DATABASE_URL=$(db_url "lustrum_test_$name")" "LUSTRUM_FILES=$VAR/files-$name" "LUSTRUM_MOVED_URL=$(db_url "lustrum_moved_$name")")
 	"${run[@]}" php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	touch "$at.ready"
-	"${run[@]}" php -d memory_limit=1G vendor/bin/phpunit --cache-directory "$VAR/phpunit-$name" --log-junit "$at.xml" "$@" >"$at.log" 2>&1 || code=$?
+	"${run[@]}" php -d memory_limit=1G vendor/bin/phpunit --cache-directory "$VAR/phpunit-$name" --display-deprecations --log-junit "$at.xml" "$@" >"$at.log" 2>&1 || code=$?
 	echo "$code" >"$at.code"
 }
 
@@ -112,16 +112,20 @@ test_web() {
 	check 'Prettier' bash -c 'cd web && npx prettier --check "src/**/*.{ts,tsx,css}" "../tests/browser/*.ts"'
 }
 
-# Healing waits for processes most of its time: what looks at the front end's code goes on beside it.
-test_web_and_heal() {
+# Healing waits for processes most of its time, and so do hostile requests: what looks at the front end's code goes on beside.
+test_web_heal_fuzz() {
 	build_web
 	(
 		LOG="$VAR/heal.log"
 		test_heal
 	) &
 	local healing=$!
+	test_fuzz >"$VAR/fuzz-beside.log" 2>&1 &
+	local fuzzing=$!
 	test_web
 	wait "$healing" || failed 'Healing' 'It ended before it was through.'
+	wait "$fuzzing" || failed 'Hostile requests' 'They ended before they were through.'
+	cat "$VAR/fuzz-beside.log"
 }
 
 test_browser() {
@@ -206,7 +210,7 @@ run_test() {
 	db_running || was_running=no
 	db_start
 	if [ "$part" = all ] || [ "$part" = php ]; then part PHP test_php; fi
-	if [ "$part" = all ]; then part 'web and healing' test_web_and_heal; fi
+	if [ "$part" = all ]; then part 'web, healing, hostile requests' test_web_heal_fuzz; fi
 	if [ "$part" = web ]; then part web test_web; fi
 	if [ "$part" = once ]; then part healing test_heal; fi
 	if [ "$part" = heal ]; then part healing test_heal_rounds; fi

@@ -98,9 +98,9 @@ final class AccessTest extends EveryRoute
             if ($this->answered() !== 403) {
                 $reached[] = $named === 'put_sheet' ? 'a sheet' : $what;
                 self::assertContains($what, [...$open, $named === 'put_sheet' ? $what : '']);
+                $this->become('lead', false);
+                $this->json('POST', '/api/panels/'.$panel.'/hand-over');
             }
-            $this->become('lead', false);
-            $this->json('POST', '/api/panels/'.$panel.'/hand-over');
         }
         self::assertEqualsCanonicalizing([...$open, 'a sheet'], $reached);
         $other = $this->sound('panel');
@@ -113,7 +113,6 @@ final class AccessTest extends EveryRoute
     public static function spellings(): iterable
     {
         yield 'a letter encoded' => [static fn (string $url): string => str_replace('/api/', '/%61pi/', $url)];
-        yield 'a letter behind it encoded' => [static fn (string $url): string => preg_replace('#^(/api/.)(.)#', '$1%$2', $url) ?? ''];
         yield 'the last letter encoded' => [static function (string $url): string {
             [$path, $query] = explode('?', $url.'?');
 

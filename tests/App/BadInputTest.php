@@ -115,7 +115,9 @@ final class BadInputTest extends ApiTestCase
                     self::assertLessThan(500, $this->answered(), $method.' '.$route->getPath().' '.$body);
                     ++$sent;
                 }
-                foreach (array_keys($fields) as $i => $field) {
+                // A few of them at each; ./lustrum test fuzz sends thousands.
+                for ($i = $sent; $i < $sent + 6; ++$i) {
+                    $field = array_keys($fields)[$i % count($fields)];
                     $this->json(
                         $method, strtr($route->getPath(), ['{id}' => Uuid::v7()->toRfc4122(), '{person}' => $bench->a]),
                         [$field => $values[$i % count($values)]] + $fields,
@@ -123,7 +125,6 @@ final class BadInputTest extends ApiTestCase
                     self::assertLessThan(
                         500, $this->answered(), $method.' '.$route->getPath().' '.$field.': '.$this->client->getResponse()->getContent(),
                     );
-                    ++$sent;
                 }
             }
         }

@@ -34,7 +34,7 @@ export function measure(date: string | null, asked: number, came: number): void 
   }
 }
 
-/** Seconds that this device is ahead of the server; null: it was never measured. */
+/** Seconds that this device is ahead of the server; null: not measured yet. */
 export function clockAhead(): number | null {
   return ahead === null ? null : Math.trunc((ahead + 500) / 1000);
 }

@@ -2,7 +2,7 @@ import { measure } from './clock';
 
 /*
  * The one place from which the server is reached. Nothing waits for ever: an answer has ten seconds, and what is sent or
- * fetched in large pieces goes on as long as any of it moves.
+ * fetched in large pieces goes on while it moves at all.
  */
 
 /** ms until an answer is there, all of it. */
@@ -95,7 +95,7 @@ export function reachLong(
 }
 
 /**
- * Fetches what is large, as long as any of it moves.
+ * Fetches what is large, for as long as it moves at all.
  *
  * Throws where it is not given out, or nothing moves any more.
  */

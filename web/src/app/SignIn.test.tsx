@@ -22,8 +22,9 @@ describe('signing in', () => {
     const sent = server({ 'GET /api/session': { body: session }, 'POST /api/session': { body: session } });
     await signIn();
     await waitFor(() => expect(of(sent, 'POST', '/api/session')).toHaveLength(1));
-    expect(sent.map((s) => s.method)).toEqual(['GET', 'POST']);
-    expect(sent[1]!.body).toEqual({ email: 'ines@hollowlane.example', password: 'sparrow-and-kite' });
+    // The page asks who is there; the button asks anew.
+    expect(sent.map((s) => s.method)).toEqual(['GET', 'GET', 'POST']);
+    expect(sent[2]!.body).toEqual({ email: 'ines@hollowlane.example', password: 'sparrow-and-kite' });
   });
 
   it('says why it did not work, and lets it be tried again', async () => {

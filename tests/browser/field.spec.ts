@@ -188,3 +188,49 @@ test('a device that is full says so at once; what was kept is sent, and what was
   await expect(sentence(page)).toContainText('Nothing waits to be sent.', { timeout: 20_000 });
   await expect(page.getByRole('link', { name: /1 here, not finished/ })).toBeVisible();
 });
+
+test('a server that hangs or is broken hides nothing, and a clock two hours ahead is put right', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(120_000);
+  // The clock of this phone is wrong from the first moment on.
+  await context.addInitScript((ahead: number) => {
+    const Right = Date;
+    globalThis.Date = class extends Right {
+      constructor(...given: [] | [number]) {
+        super(...((given.length === 0 ? [Right.now() + ahead] : given) as [number]));
+      }
+      static override now(): number {
+        return Right.now() + ahead;
+      }
+    } as DateConstructor;
+  }, 7_200_000);
+  await signIn(page, 'yusuf@hollowlane.example', true);
+  await page.evaluate(async () => navigator.serviceWorker.ready);
+  await open(page, 'Wren', 'F', 'try');
+  await page.getByRole('button', { name: 'Take along' }).click();
+  await expect(page.getByText('F is on this device now')).toBeVisible();
+
+  // Nobody answers.
+  await context.route('**/api/**', () => new Promise(() => undefined));
+  await page.goto('/field');
+  await expect(sentence(page)).toContainText('This device holds one build.', { timeout: 4_000 });
+  await context.unroute('**/api/**');
+  // Whoever answers is broken.
+  await context.route('**/api/session', (route) => route.fulfill({ status: 503, body: 'down' }));
+  await page.goto('/field');
+  await expect(sentence(page)).toContainText('This device holds one build.', { timeout: 4_000 });
+  await context.unroute('**/api/session');
+
+  await begin(page);
+  await read(page, '42.9');
+  await step(page, 'End').click();
+  await page.getByRole('button', { name: 'Held', exact: true }).click();
+  await page.getByRole('button', { name: 'On to the next' }).click();
+  await expect(sentence(page)).toContainText('Nothing waits to be sent.', { timeout: 30_000 });
+  await open(page, 'Wren', 'F', 'try');
+  const slope = page.locator('section').filter({ has: page.getByRole('heading', { name: /Slope behind the barn/ }) });
+  await slope.getByRole('link', { name: /held/ }).last().click();
+  await expect(page.getByText(/The clock of the device that this was recorded on was .* ahead/)).toBeVisible();
+});

@@ -19,7 +19,7 @@ export default defineConfig({
     // What slides in and out is drawn sixty times a second, and looked at by nobody here.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -5,7 +5,7 @@ import { chromium } from '@playwright/test';
 const address = process.argv[2] ?? 'http://127.0.0.1:8420';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 const password = readFileSync(new URL('../demo/password', import.meta.url), 'utf8').trim();
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--no-sandbox', '--disable-gpu'] });
 
 async function visit(viewport, colorScheme, take) {
   const context = await browser.newContext({ viewport, colorScheme, reducedMotion: 'reduce' });

@@ -19,7 +19,7 @@ install_packages() {
 	for pair in pdo_pgsql:pgsql gd:gd zip:zip curl:curl bcmath:bcmath apcu:apcu intl:intl mbstring:mbstring xml:xml; do
 		grep -qx "${pair%%:*}" <<<"$loaded" || missing+=("php8.2-${pair##*:}")
 	done
-	if [ "${1:-}" = browser ] && [ ! -x /usr/bin/chromium ]; then missing+=(chromium); fi
+	if [ "${1:-}" = browser ] && [ ! -x /usr/bin/chromium-headless-shell ]; then missing+=(chromium-headless-shell); fi
 	[ ${#missing[@]} -eq 0 ] && return 0
 	step "Installing from Debian: ${missing[*]}"
 	local apt=(apt-get)

@@ -79,7 +79,7 @@ heal_case() { # NAME
 	from="$(date +%s%N)"
 	sleep 0.3
 	heal_run wait_for 600 heal_whole || { echo 'it did not come back'; heal_run sv status "$HEAL_STATE"/run/service/*; return 1; }
-	echo $((($(date +%s%N) - from) / 1000000)) >>"$HEAL_STATE/took"
+	echo "$((($(date +%s%N) - from) / 1000000)) $1" >>"$HEAL_STATE/took"
 	heal_php check
 }
 
@@ -190,7 +190,8 @@ test_heal_rounds() {
 	local kinds=(php php_workers nginx nginx_workers worker backend postgres runsv) i
 	for i in $(seq 1 "$HEAL_ROUNDS"); do check "Round $i: ${kinds[$(((i - 1) % ${#kinds[@]}))]}" heal_case "${kinds[$(((i - 1) % ${#kinds[@]}))]}"; done
 	heal_php summary || true
-	say "$(sort -n "$HEAL_STATE/took" | awk '{ t[NR] = $1 } END { printf "all back after %.1f s in the middle, %.1f s at the most", t[int((NR + 1) / 2)] / 1000, t[NR] / 1000 }')"
+	say "all back after $(sort -n "$HEAL_STATE/took" | awk '{ t[NR] = $1 } END { printf "%.1f s in the middle", t[int((NR + 1) / 2)] / 1000 }'), at the most:"
+	sort -k 2,2 -k 1,1nr "$HEAL_STATE/took" | awk '$2 != kind { kind = $2; printf "  %.1f s %s\n", $1 / 1000, kind }'
 	for i in $(seq 1 "$HEAL_ROUNDS"); do check "Backup $i while somebody writes and uploads" heal_backup_meanwhile; done
 	for i in $(seq 1 "$HEAL_ROUNDS"); do check "Handed over $i" heal_php handover; done
 	heal_end

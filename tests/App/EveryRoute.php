@@ -122,7 +122,7 @@ abstract class EveryRoute extends ApiTestCase
     }
 
     /** @return array<array-key, mixed> a body that does what the route is for */
-    private function body(string $method, Route $route, string $named): array
+    protected function body(string $method, Route $route, string $named): array
     {
         $kind = array_key_first(array_filter(
             self::service(Registry::class)->kinds(), static fn (Kind $k): bool => $named === RecordRoutes::PUT.$k->name,

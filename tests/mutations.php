@@ -70,11 +70,13 @@ return [
     ['core/Alike/AlikeRuns.php', '$some->article === null ? $values :', 'true ? $values :', 'AlikeTest'],
     ['core/Judging/Bunch.php', '$both->step = max($this->step, $other->step);', '', 'SeenTest'],
     ['core/Judging/Bunch.php', 'array_push($both->values, ...$other->values);', '', 'SeenTest'],
-    ['core/Failure/Closing.php', '} elseif ($run->severity < $needs) {', '} elseif (false) {', 'ClosingTest'],
-    ['core/Failure/Closing.php', 'if (!$run->carriesFix || ', 'if (', 'ClosingTest'],
+    ['core/Failure/Closing.php', '$held += $isAsHard ? $n : 0;', '$held += $n;', 'ClosingTest'],
+    ['core/Failure/Closing.php', '[$this->failed + $this->times, ', '[$this->failed, ', 'ClosingTest'],
+    ['core/Failure/Closed.php', 'if ($failed !== $tried) {', 'if (true) {', 'ClosingTest'],
+    ['core/Judging/Fixes.php', '!$this->isOnLine($build, $c[1]) ||', 'true ||', 'SeverityTest'],
     // What closes a failure, and which runs are alike.
-    ['core/Judging/ClosingWalk.php', 'if ($hardness === Hardness::AtLeast) {', 'if (true) {', 'Core'],
-    ['core/Judging/ClosingWalk.php', '$event->held ? $this->held($event) : $this->cameBack($event);', '$this->held($event);', 'Core'],
+    ['core/Failure/Closing.php', 'if ($hardness === Hardness::AtLeast) {', 'if (true) {', 'Core'],
+    ['core/Failure/Closing.php', '$event->held ? $this->held($event) : $this->cameBack($event);', '$this->held($event);', 'Core'],
     [
         'core/Judging/Failures.php', '$return->order >= $failure->order && $id !== $failure->id', '$id !== $failure->id', 'Core',
     ],

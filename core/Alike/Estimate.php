@@ -10,7 +10,7 @@ use Lustrum\Core\Statistics\Sample;
  * The difference of two sides over the strata that both have.
  *
  * Over blocks where there are blocks; Welch (1947) within a single stratum; else least squares of value = stratum + side,
- * which with one value a side and stratum is the paired t. Where articles come in several strata the interval goes over
+ * which with one value a side and stratum is the paired t. Where an article stands in several strata the interval goes over
  * articles (Hurlbert 1984), by their sums of residuals.
  */
 final class Estimate
@@ -30,7 +30,7 @@ final class Estimate
             count($strata) === 1 && min(count($strata[0]->a), count($strata[0]->b)) > 1 => self::welch($strata[0]),
             default => self::additive($strata),
         };
-        if ($byArticle !== [] && count($strata) > 1) {
+        if (self::doArticlesRecur($byArticle)) {
             $effect = self::overArticles($byArticle, $effect->estimate);
         }
 
@@ -41,6 +41,23 @@ final class Estimate
     private static function withoutSpread(Effect $effect, bool $isWelch): Effect
     {
         return new Effect($effect->estimate, 0.0, $isWelch ? null : $effect->df);
+    }
+
+    /**
+     * Does one stand in more than one stratum? With a fresh one at each, strata are all that pairs.
+     *
+     * @param list<AlikeRuns> $runs
+     */
+    private static function doArticlesRecur(array $runs): bool
+    {
+        $in = [];
+        foreach ($runs as $some) {
+            if ($some->article !== null && ($in[$some->article] ??= $some->stratum) !== $some->stratum) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param list<Stratum> $strata */

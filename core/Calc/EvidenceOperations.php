@@ -10,13 +10,14 @@ use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Failure\Closing;
+use Lustrum\Core\Failure\ClosingEvent;
 use Lustrum\Core\Failure\LaterOutcome;
-use Lustrum\Core\Failure\LaterRun;
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Outcome\Merged;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Run\Severity;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FailureWords;
 
@@ -133,20 +134,27 @@ final class EvidenceOperations implements OperationGroup
     {
         $failure = $in->object('failure');
         $failure->only(['severity', 'failed', 'tried']);
-        $closing = Closing::of(
-            $failure->number('severity'), $failure->whole('failed', 1), $failure->whole('tried', 1),
-            array_map(static function (Input $run): LaterRun {
-                $run->only(['id', 'revision', 'carriesFix', 'severity', 'outcome']);
-                $run->text('revision', '');
+        $severity = Severity::number($failure->number('severity'));
+        $sizes = [$severity->inShort() => $failure->number('severity')];
+        $closing = new Closing($severity, $failure->whole('failed', 1), $failure->whole('tried', 1), $in->confidence());
+        foreach ($in->objects('runs') as $i => $run) {
+            $run->only(['id', 'revision', 'carriesFix', 'severity', 'outcome']);
+            $run->text('revision', '');
+            $at = Severity::number($run->number('severity'));
+            $sizes[$at->inShort()] = $run->number('severity');
+            $outcome = $run->one('outcome', LaterOutcome::class);
+            [$id, $carriesFix] = [$run->text('id'), $run->flag('carriesFix')];
+            if ($carriesFix && $outcome !== LaterOutcome::Other) {
+                $closing->take(new ClosingEvent((string) $i, $outcome === LaterOutcome::Held, $at, $id, ''));
+            }
+        }
+        $needs = max(array_map(static fn (Severity $s): float => $sizes[$s->inShort()], $closing->needs()));
 
-                return new LaterRun(
-                    $run->text('id'), $run->flag('carriesFix'), $run->number('severity'), $run->one('outcome', LaterOutcome::class),
-                );
-            }, $in->objects('runs')),
-            $in->confidence(),
-        );
-
-        return get_object_vars($closing) + ['sentence' => FailureWords::closing($closing)];
+        return [
+            'state' => $closing->state()->value, 'by' => $closing->by()?->where, 'needs' => $needs, 'held' => $closing->holds(),
+            'milder' => $closing->milder(), 'holdsNeeded' => $closing->holdsNeeded(), 'chanceIfNotFixed' => $closing->chanceIfNotFixed(),
+            'sentence' => FailureWords::closing($closing),
+        ];
     }
 
     /** @return array{float, ?string} the number, in $unit where both name one */

@@ -5,68 +5,229 @@ declare(strict_types=1);
 namespace Lustrum\Core\Failure;
 
 use Lustrum\Core\InvalidInput;
+use Lustrum\Core\Run\Hardness;
+use Lustrum\Core\Run\Severity;
 
 /**
- * A failure closes only where it happened: with a fix, as hard or harder, and as often as leaves an unfixed design at most
- * 1 − confidence of passing (`failure.status`; success-run theorem). This is the case of one factor of severity.
+ * How far a failure is closed by what came after it (`failure.status`): the one rule, of the application and of the calculator.
+ *
+ * It needs the set of the hardest levels at which it happened, none milder than another, and closes when each of them was held
+ * often enough since the last return. What carried a fix up to its last return tells how often the failure comes as well, and is
+ * counted with what came before the fix.
  */
-final readonly class Closing
+final class Closing
 {
-    /**
-     * @param string|null $by               the run that closed it, else the last recurrence
-     * @param float       $needs            the highest severity at which it happened
-     * @param int         $held             runs since the last recurrence that held there or harder
-     * @param int         $milder           that held below it, which closes nothing
-     * @param float       $chanceIfNotFixed of passing these all the same
-     */
-    private function __construct(
-        public ClosingState $state,
-        public ?string $by,
-        public float $needs,
-        public int $held,
-        public int $milder,
-        public int $holdsNeeded,
-        public float $chanceIfNotFixed,
-    ) {
-    }
+    /** @var non-empty-list<Severity> */
+    private array $needs;
+
+    /** @var non-empty-array<int, int> holds since the last return, at or above each need */
+    private array $counts = [0];
+
+    private int $milder = 0;
+    private ?Severity $mildest = null;
+    private int $times = 0;
+
+    /** @var array<array-key, int> returns, by the build that made each */
+    private array $on = [];
+
+    private bool $wasClosed = false;
+    private ?ClosingEvent $back = null;
+    private ?ClosingEvent $closedBy = null;
+    private ?ClosingEvent $last = null;
+
+    /** @var 'milder'|'same'|'harder'|'' */
+    private string $return = '';
+
+    /** @var array<string, 'milder'|'same'|'harder'> beside what is needed, by severity in short: a mode comes back hundreds of times alike */
+    private array $known = [];
+
+    /** @var array<string, array{Severity, int}> holds before the last return, and since it, by severity in short: how often */
+    private array $earlier = [];
+
+    /** @var array<string, array{Severity, int}> */
+    private array $since = [];
+
+    /** @var array{failed: int, tried: int, needed: int}|null worked out once between two returns */
+    private ?array $counted = null;
 
     /**
-     * @param float          $severity at which it happened
-     * @param int            $failed   of the runs before the fix, at that severity or milder
-     * @param list<LaterRun> $runs     in the order in which they were made
+     * @param int $failed of the tries before the fix, at that severity or milder
      *
      * @throws InvalidInput
      */
-    public static function of(float $severity, int $failed, int $tried, array $runs, float $confidence): self
-    {
+    public function __construct(
+        Severity $severity,
+        private readonly int $failed,
+        private readonly int $tried,
+        private readonly float $confidence,
+    ) {
         if ($failed < 0 || $failed > $tried) {
             throw InvalidInput::because('It cannot have failed in more runs than were made.', 'failure/failed');
         }
-        $needed = Closed::holdsNeeded($failed, $tried, $confidence);
-        $needs = $severity;
-        $held = $milder = 0;
-        $closed = $last = null;
-        $wasClosed = false;
-        foreach ($runs as $run) {
-            if (!$run->carriesFix || $run->outcome === LaterOutcome::Other) {
-                continue;
-            }
-            if ($run->outcome === LaterOutcome::Recurred) {
-                $needs = max($needs, $run->severity);
-                [$held, $milder, $closed, $last] = [0, 0, null, $run->id];
-            } elseif ($run->severity < $needs) {
-                ++$milder;
-            } elseif (++$held === $needed) {
-                [$closed, $wasClosed] = [$run->id, true];
-            }
-        }
-        $state = match (true) {
-            $closed !== null => ClosingState::Closed,
-            $held > 0 => ClosingState::Holding,
-            $wasClosed => ClosingState::Reopened,
+        $this->needs = [$severity];
+    }
+
+    /** In the order in which they came; only what carries a fix. */
+    public function take(ClosingEvent $event): void
+    {
+        $event->held ? $this->held($event) : $this->cameBack($event);
+    }
+
+    public function state(): ClosingState
+    {
+        return match (true) {
+            $this->closedBy !== null => ClosingState::Closed,
+            $this->last !== null && max($this->counts) > 0 => ClosingState::Holding,
+            $this->wasClosed => ClosingState::Reopened,
             default => ClosingState::Open,
         };
+    }
 
-        return new self($state, $closed ?? $last, $needs, $held, $milder, $needed, Closed::chanceIfNotFixed($failed, $tried, $held));
+    /** What closed it, else its last return. */
+    public function by(): ?ClosingEvent
+    {
+        return $this->closedBy ?? $this->back;
+    }
+
+    /** @return non-empty-list<Severity> the hardest levels at which it happened */
+    public function needs(): array
+    {
+        return $this->needs;
+    }
+
+    /** Since the last return, at every level that is needed. */
+    public function holds(): int
+    {
+        return min($this->counts);
+    }
+
+    /** Since the last return, below what is needed: that closes nothing. */
+    public function milder(): int
+    {
+        return $this->milder;
+    }
+
+    public function holdsNeeded(): int
+    {
+        return $this->counted()['needed'];
+    }
+
+    /** That an unfixed design would have come through as many. */
+    public function chanceIfNotFixed(): float
+    {
+        return Closed::chanceIfNotFixed($this->counted()['failed'], $this->counted()['tried'], $this->holds());
+    }
+
+    /**
+     * @param array{string, string}|null $untried letter of a build that carries a fix, and the fix; null: none does
+     * @param list<string>               $without builds on which it was seen again, which carry no fix of it
+     */
+    public function status(?array $untried, array $without): FailureStatus
+    {
+        $needs = array_map(static fn (Severity $s): string => $s->text(), $this->needs);
+        if ($this->mildest !== null && in_array($this->mildest->text(), $needs, true)) {
+            // The levels are the same: milder is the article.
+            [$needs, $mildest] = [array_map(static fn (Severity $s): string => $s->inFull(), $this->needs), $this->mildest->inFull()];
+        }
+        $of = fn (Standing $standing, string $letter, string $fix): FailureStatus => new FailureStatus(
+            $standing, $letter, $fix, $this->holds(), $this->holdsNeeded(), $needs, $this->milder, $mildest ?? $this->mildest?->text() ?? '',
+            Closed::mayStillFail($this->holds(), $this->confidence), $this->chanceIfNotFixed(), $this->times,
+            $this->back?->severity?->text() ?? '', $this->return, $without, $this->on,
+        );
+        $state = $this->state();
+
+        return match (true) {
+            $state === ClosingState::Closed && $this->closedBy !== null => $of(Standing::Closed, $this->closedBy->where, $this->closedBy->fix),
+            $state === ClosingState::Holding && $this->last !== null => $of(Standing::Holding, $this->last->where, $this->last->fix),
+            $this->back !== null => $of(Standing::CameBack, $this->back->where, $this->back->fix),
+            $untried !== null => $of(Standing::FixUntried, $untried[0], $untried[1]),
+            default => new FailureStatus(Standing::Open, needs: $needs, without: $without),
+        };
+    }
+
+    private function held(ClosingEvent $event): void
+    {
+        if ($event->severity === null) {
+            return;
+        }
+        $key = $event->severity->inShort();
+        $this->since[$key] = [$event->severity, ($this->since[$key][1] ?? 0) + $event->times];
+        $reached = $milder = false;
+        foreach ($this->needs as $i => $need) {
+            $hardness = $event->severity->beside($need);
+            if ($hardness === Hardness::AtLeast) {
+                $this->counts[$i] = ($this->counts[$i] ?? 0) + $event->times;
+                $reached = true;
+            }
+            $milder = $milder || $hardness === Hardness::Milder;
+        }
+        if ($reached) {
+            $this->last = $event;
+            if ($this->closedBy === null && $this->holds() >= $this->holdsNeeded()) {
+                [$this->closedBy, $this->wasClosed] = [$event, true];
+            }
+        } elseif ($milder) {
+            $this->milder += $event->times;
+            $isHarder = $this->mildest === null || $event->severity->beside($this->mildest) === Hardness::AtLeast;
+            $this->mildest = $isHarder ? $event->severity : $this->mildest;
+        }
+    }
+
+    private function cameBack(ClosingEvent $event): void
+    {
+        $this->return = $this->beside($event->severity);
+        ++$this->times;
+        $this->on[$event->where] = ($this->on[$event->where] ?? 0) + 1;
+        if ($event->severity !== null && $this->return === 'harder') {
+            $kept = array_filter(
+                $this->needs, static fn (Severity $need): bool => $event->severity->beside($need) !== Hardness::AtLeast,
+            );
+            $this->needs = [...array_values($kept), $event->severity];
+            $this->known = [];
+        }
+        foreach ($this->since as $key => [$severity, $n]) {
+            $this->earlier[$key] = [$severity, ($this->earlier[$key][1] ?? 0) + $n];
+        }
+        $this->counts = array_fill(0, count($this->needs), 0);
+        [$this->milder, $this->mildest, $this->closedBy, $this->last] = [0, null, null, null];
+        [$this->since, $this->counted, $this->back] = [[], null, $event];
+    }
+
+    /** @return array{failed: int, tried: int, needed: int} before the fix, and with it up to its last return */
+    private function counted(): array
+    {
+        if ($this->counted === null) {
+            $held = 0;
+            foreach ($this->earlier as [$severity, $n]) {
+                $isAsHard = array_filter($this->needs, static fn (Severity $need): bool => $severity->beside($need) === Hardness::AtLeast) !== [];
+                $held += $isAsHard ? $n : 0;
+            }
+            [$failed, $tried] = [$this->failed + $this->times, $this->tried + $this->times + $held];
+            $this->counted = ['failed' => $failed, 'tried' => $tried, 'needed' => Closed::holdsNeeded($failed, $tried, $this->confidence)];
+        }
+
+        return $this->counted;
+    }
+
+    /** @return 'milder'|'same'|'harder'|'' than where it had happened before */
+    private function beside(?Severity $severity): string
+    {
+        if ($severity === null) {
+            return '';
+        }
+
+        return $this->known[$severity->inShort()] ??= $this->besideNeeds($severity);
+    }
+
+    /** @return 'milder'|'same'|'harder' */
+    private function besideNeeds(Severity $severity): string
+    {
+        foreach ($this->needs as $need) {
+            if ($need->beside($severity) === Hardness::AtLeast) {
+                return $severity->beside($need) === Hardness::AtLeast ? 'same' : 'milder';
+            }
+        }
+
+        return 'harder';
     }
 }

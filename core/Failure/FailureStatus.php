@@ -20,6 +20,7 @@ final readonly class FailureStatus
      * @param int          $times   that it came back
      * @param string       $at      level at which it came back last, as it is said
      * @param 'milder'|'same'|'harder'|'' $return beside the levels at which it had happened before
+     * @param array<array-key, int> $on of these, by the build that made each
      * @param list<string> $without builds on which it was seen again, which carry no fix of it: that opens nothing
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class FailureStatus
         public string $at = '',
         public string $return = '',
         public array $without = [],
+        public array $on = [],
     ) {
     }
 }

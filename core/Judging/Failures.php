@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Failure\Closing;
+use Lustrum\Core\Failure\ClosingEvent;
 use Lustrum\Core\Failure\FailureStatus;
 use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Run\Configuration;
@@ -18,13 +20,7 @@ final class Failures
     /** @var array<string, Fixes> of a mode, once they were asked for */
     private array $fixes = [];
 
-    /** @var array<string, array<string, ClosingEvent>> by mode and failure, once they were asked for */
-    private array $returns = [];
-
-    /**
-     * @var array<string, array{returns: array<string, ClosingEvent>, holds: list<ClosingEvent>, since: list<ClosingEvent>}> by mode, build
-     *     and question, once they were asked for
-     */
+    /** @var array<string, list<array{ClosingEvent, string}>> by all that they hang on, once they were asked for */
     private array $events = [];
 
     /** @var array<string, list<array{FailureFact, int}>> by mode, once it was asked for */
@@ -85,14 +81,17 @@ final class Failures
         if ($failure->severity === null || !$failure->severity->isKnown()) {
             return new FailureStatus(Standing::Unplaced, at: $failure->severity?->text() ?? '');
         }
-        $alike = implode("\x1f", [$failure->key(), $build->id, $failure->question, $failure->severity->inShort()]);
-        $before = $this->before[$alike] ??= $this->before($failure, $build, $fixes);
-        $closing = new ClosingWalk($failure->severity, $before, $this->confidence);
-        foreach ($this->events($failure, $build, $fixes) as $event) {
-            $closing->take($event);
+        // What the failing one had was no fix of this failure.
+        $fixes = $fixes->but($build, $this->made[$failure->made] ?? null);
+        $alike = implode("\x1f", [$failure->key(), $build->id, $fixes->key, $failure->question]);
+        $before = $this->before[$alike."\x1f".$failure->severity->inShort()] ??= $this->before($failure, $build, $fixes);
+        $closing = new Closing($failure->severity, $before[0], $before[1], $this->confidence);
+        foreach ($this->events[$alike] ??= $this->events($failure, $build, $fixes) as [$event, $id]) {
+            if ($event->order >= $failure->order && $id !== $failure->id) {
+                $closing->take($event);
+            }
         }
-
-        $without = $this->without[$failure->key()."\x1f".$build->id] ??= $this->without($failure, $build, $fixes);
+        $without = $this->without[$alike] ??= $this->without($failure, $build, $fixes);
 
         return $closing->status($this->untried($build, $fixes), $without);
     }
@@ -202,55 +201,48 @@ final class Failures
     }
 
     /**
-     * Holds on builds that come from the one that failed, and returns on any build after it, in the order in which they came.
+     * Holds on builds that come from the one that failed, and returns on any build, in the order in which they came. All failures
+     * of a mode on a build share them, less what came before each.
      *
-     * @return iterable<ClosingEvent>
+     * @return list<array{ClosingEvent, string}> with the failure that each return is; empty for a hold
      */
-    private function events(FailureFact $failure, Build $build, Fixes $fixes): iterable
+    private function events(FailureFact $failure, Build $build, Fixes $fixes): array
     {
-        // All failures of a mode on a build share them, less what came before each.
-        $all = $this->events[implode("\x1f", [$failure->key(), $build->id, $failure->question])] ??= $this->allEvents(
-            $failure, $build, $fixes,
-        );
-        $hasReturns = false;
-        foreach ($all['returns'] as $id => $return) {
-            if ($return->order >= $failure->order && $id !== $failure->id) {
-                $hasReturns = true;
-                yield $return;
-            }
+        $out = $this->holds($failure, $build, $fixes);
+        foreach ($this->returns($failure->key(), $fixes) as $id => $return) {
+            $out[] = [$return, $id];
         }
-        // What was held before the last return counts for nothing after it.
-        yield from $all[$hasReturns ? 'since' : 'holds'];
+        // What came back and held in one run came back.
+        usort($out, static fn (array $a, array $b): int => [$a[0]->order, $a[0]->held] <=> [$b[0]->order, $b[0]->held]);
+
+        return $out;
     }
 
-    /**
-     * @return array{returns: array<string, ClosingEvent>, holds: list<ClosingEvent>, since: list<ClosingEvent>} all by time: returns by
-     *     the failure that each is, what held, and what of it since the last return
-     */
-    private function allEvents(FailureFact $failure, Build $build, Fixes $fixes): array
+    /** @return list<array{ClosingEvent, string}> those alike in a row as one, where no failure of the mode lies between */
+    private function holds(FailureFact $failure, Build $build, Fixes $fixes): array
     {
         $holds = [];
         foreach ($this->lineage->descendants($build) as $one) {
             foreach ($this->tried[$one->id] ?? [] as $group) {
                 $fix = $group->question === $failure->question ? $fixes->carried($one, $this->made[$group->made] ?? null) : null;
                 if ($fix !== null) {
-                    array_push($holds, ...array_map(static fn (string $order): ClosingEvent => new ClosingEvent(
-                        $order, true, $group->severity, $one->letter, $fix->what,
-                    ), $group->held));
+                    array_push($holds, ...array_map(static fn (string $order): array => [$order, $group->severity, $one->letter, $fix->what], $group->held));
                 }
             }
         }
-        $byTime = static fn (ClosingEvent $a, ClosingEvent $b): int => $a->order <=> $b->order;
-        $returns = $this->returns[$failure->key()] ??= $this->returns($failure->key(), $fixes);
-        usort($holds, $byTime);
-        uasort($returns, $byTime);
-        $last = array_key_last($returns);
+        usort($holds, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $between = array_column($this->byMode[$failure->key()] ?? [], 'order');
+        sort($between);
+        $rows = [];
+        $at = 0;
+        foreach ($holds as [$order, $severity, $letter, $fix]) {
+            for (; isset($between[$at]) && $between[$at] <= $order; ++$at);
+            $key = implode("\x1f", [$at, $severity->inShort(), $letter, $fix]);
+            $rows[$key] ??= [$order, $severity, $letter, $fix, 0];
+            ++$rows[$key][4];
+        }
 
-        return [
-            'returns' => $returns, 'holds' => $holds, 'since' => $last === null ? $holds : array_values(array_filter(
-                $holds, static fn (ClosingEvent $e): bool => $e->order >= $returns[$last]->order,
-            )),
-        ];
+        return array_map(static fn (array $r): array => [new ClosingEvent($r[0], true, $r[1], $r[2], $r[3], $r[4]), ''], array_values($rows));
     }
 
     /** @return array<string, ClosingEvent> by failure: where a mode came back against a fix of it */

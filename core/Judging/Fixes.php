@@ -19,11 +19,18 @@ final class Fixes
     /** @var array<string, ChangeFact|null> by build and what a run was made with: thousands of runs were made with a few */
     private array $known = [];
 
+    /** @var array<string, self> by what they lack */
+    private array $fewer = [];
+
+    /** Equal for the same changes. */
+    public readonly string $key;
+
     /** @param list<array{ChangeFact, Build}> $changes with the build that each was made on */
     private function __construct(
         private readonly Lineage $lineage,
         private readonly array $changes,
     ) {
+        $this->key = implode(' ', array_map(static fn (array $c): string => $c[0]->id, $changes));
     }
 
     /** @param array<string, true> $failures identifiers of the failures of the mode */
@@ -39,6 +46,18 @@ final class Fixes
         }
 
         return new self($lineage, $changes);
+    }
+
+    /** Those that something did not have. */
+    public function but(Build $build, ?Configuration $made): self
+    {
+        $lacking = array_values(array_filter(
+            $this->changes, fn (array $c): bool => !$this->isOnLine($build, $c[1]) || !self::hasValues($c[0], $c[1], $made),
+        ));
+
+        $fewer = new self($this->lineage, $lacking);
+
+        return $fewer->key === $this->key ? $this : $this->fewer[$fewer->key] ??= $fewer;
     }
 
     /** The fix that a run carries; null where it carries none. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Run;
 
+use Lustrum\Core\Quantity\Digits;
+
 /**
  * How hard a run was: its levels on the factors of its method, and the state of its article. It is a partial order, since one
  * run may be harder in one way and milder in another.
@@ -68,6 +70,12 @@ final class Severity
         return new self($method, $name, $represents, $levels, self::ends($factors), ArticleState::of($state));
     }
 
+    /** So hard on one scale, more is harder: where nothing is known but a number. */
+    public static function number(float $size): self
+    {
+        return new self('', '', [], ['severity' => new FactorLevel((string) $size, Digits::short($size), $size)], ['severity' => Harder::More], ArticleState::of(''));
+    }
+
     /** Equal for tries that are alike in all of it, as recorded. */
     public function key(): string
     {
@@ -124,6 +132,18 @@ final class Severity
             static fn (string|int $name, ?FactorLevel $l): string => $l === null ? $name.' ?' : $l->text,
             array_keys($this->levels), $this->levels,
         ));
+    }
+
+    /** The same with the state of its article. */
+    public function inFull(): string
+    {
+        $state = match ($this->state) {
+            ArticleState::MOCKUP => 'mock-up',
+            ArticleState::PAYLOAD => 'payload aboard',
+            default => $this->state,
+        };
+
+        return implode(' · ', array_filter([$this->text(), $state], static fn (string $t): bool => $t !== ''));
     }
 
     /** Does it have a level that nobody knows? Then nothing is as hard as it. */

@@ -10,6 +10,7 @@ use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Mode;
 use Lustrum\Core\Judging\OutsideBound;
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\Severity;
 
 /** Sentences about failures: where one stands, and where a mode was last seen. */
 final class FailureWords
@@ -31,7 +32,11 @@ final class FailureWords
             'needed' => $status->needed, 'levelled' => $needs !== [], 'needs' => Messages::list($needs), 'milder' => $status->milder,
             'mildest' => $status->mildest, 'percent' => Numbers::percent($status->mayFail),
             'chance' => Digits::plain(100 * $status->chance, 2), 'times' => $status->times, 'back' => $status->return,
-            'at' => $status->at, 'placed' => $status->at !== '',
+            'at' => $status->at, 'placed' => $status->at !== '', 'spread' => count($status->on) > 1,
+            'on' => Messages::list(array_map(
+                static fn (string|int $letter, int $n): string => Messages::say('failure.on', ['n' => $n, 'letter' => (string) $letter]),
+                array_keys($status->on), $status->on,
+            )),
         ]).' '.($status->without === [] ? '' : Messages::say('failure.without', [
             'n' => count($status->without), 'letters' => Messages::list($status->without),
         ])));
@@ -88,9 +93,10 @@ final class FailureWords
     public static function closing(Closing $closing): string
     {
         return Messages::say('failure.closing', [
-            'state' => $closing->state->value, 'by' => $closing->by ?? '', 'came' => $closing->by !== null, 'held' => $closing->held,
-            'needed' => $closing->holdsNeeded, 'needs' => Digits::short($closing->needs), 'milder' => $closing->milder,
-            'percent' => Digits::plain(100 * $closing->chanceIfNotFixed, 2),
+            'state' => $closing->state()->value, 'by' => $closing->by()->where ?? '', 'came' => $closing->by() !== null,
+            'held' => $closing->holds(), 'needed' => $closing->holdsNeeded(),
+            'needs' => Messages::list(array_map(static fn (Severity $s): string => $s->text(), $closing->needs())),
+            'milder' => $closing->milder(), 'percent' => Digits::plain(100 * $closing->chanceIfNotFixed(), 2),
         ]);
     }
 

@@ -92,11 +92,12 @@ final class AlikeRunsTest extends TestCase
         );
         [$first, $second, $third] = [$of('f1', 'a', '1'), $of('f2', 'b', '2'), $of('f3', 'c', '3')];
         $builds = [
-            Judged::build('a'), Judged::build('b', 'a', [Judged::change('fix', against: 'f1')]), Judged::build('c', 'b'),
+            Judged::build('a'), Judged::build('b', 'a', [Judged::change('fix', against: 'f1')]),
+            Judged::build('c', 'b', [Judged::change('second', against: 'f2')]),
         ];
         $all = new Failures(Judged::line(...$builds), [$first, $second, $third], [], [], 0.95);
         self::assertSame(2, $all->status($first)->times, 'On b and on c, which carry its fix.');
-        self::assertSame(1, $all->status($second)->times);
+        self::assertSame(1, $all->status($second)->times, 'On c, which carries what b lacked.');
         self::assertSame(0, $all->status($third)->times, 'Nothing has happened since the last of them.');
     }
 

@@ -159,6 +159,27 @@ final class AlikeTest extends TestCase
         self::assertSame(Verdict::Indistinct, Compare::independent($a, $b, self::CONFIDENCE)->verdict);
     }
 
+    public function testAFreshArticleAtEachLevelLeavesThePairedT(): void
+    {
+        [$a, $b] = [[51.0, 60.0, 44.0, 71.0], [55.0, 63.0, 50.0, 74.0]];
+        $runs = static function (callable $article) use ($a, $b): array {
+            $runs = [];
+            foreach ($a as $i => $value) {
+                $runs[] = AlikeRuns::one('a', 'm'.$i, $value, null, 'a'.$article($i));
+                $runs[] = AlikeRuns::one('b', 'm'.$i, $b[$i], null, 'b'.$article($i));
+            }
+
+            return $runs;
+        };
+        $paired = Compare::paired($a, $b, self::CONFIDENCE);
+        $fresh = CompareWithin::of($runs(static fn (int $i): int => $i), self::CONFIDENCE);
+        self::assertEqualsWithDelta([$paired->difference, $paired->p, 3.0], [$fresh->difference, $fresh->p, $fresh->df], self::CLOSE);
+        self::assertSame(Per::Article, $fresh->per);
+        // Two articles a side at all four levels: what is known is of two articles.
+        $again = CompareWithin::of($runs(static fn (int $i): int => $i % 2), self::CONFIDENCE);
+        self::assertSame(2.0, $again->df);
+    }
+
     public function testWhatOneSideAloneHasIsListedAndUsedForNothing(): void
     {
         $common = [

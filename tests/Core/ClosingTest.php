@@ -7,9 +7,9 @@ namespace Lustrum\Tests\Core;
 use Lustrum\Core\Curve\Exponential;
 use Lustrum\Core\Curve\Samples;
 use Lustrum\Core\Failure\Closing;
+use Lustrum\Core\Failure\ClosingEvent;
 use Lustrum\Core\Failure\ClosingState;
-use Lustrum\Core\Failure\LaterOutcome;
-use Lustrum\Core\Failure\LaterRun;
+use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Footing\BreakEven;
 use Lustrum\Core\Footing\Control;
 use Lustrum\Core\Footing\Effect;
@@ -18,6 +18,7 @@ use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Outcome\Merged;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Severity;
 use Lustrum\Core\Wording\FailureWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -27,50 +28,68 @@ final class ClosingTest extends TestCase
 {
     private static int $number = 0;
 
-    /** @return iterable<string, array{list<LaterRun>, ClosingState, int, int}> runs, state, held, milder; it failed at 60 */
-    public static function runs(): iterable
+    /** @return iterable<string, array{list<ClosingEvent>, ClosingState, int, int, int}> events, state, held, milder, needed; it failed at 60 */
+    public static function events(): iterable
     {
-        yield 'nobody tried' => [[], ClosingState::Open, 0, 0];
-        yield 'milder holds close nothing, however many' => [self::held(40, 30), ClosingState::Open, 0, 30];
-        yield 'two at the same height' => [self::held(60, 2), ClosingState::Holding, 2, 0];
-        yield 'three' => [self::held(60, 3), ClosingState::Closed, 3, 0];
-        yield 'harder counts as well' => [[...self::held(60, 1), ...self::held(100, 2)], ClosingState::Closed, 3, 0];
-        yield 'without the fix it says nothing' => [self::held(60, 9, false), ClosingState::Open, 0, 0];
-        yield 'something else ended them' => [
-            [self::later(60, LaterOutcome::Other), self::later(60, LaterOutcome::Other)], ClosingState::Open, 0, 0,
+        yield 'nobody tried' => [[], ClosingState::Open, 0, 0, 5];
+        yield 'milder holds close nothing, however many' => [self::held(40, 30), ClosingState::Open, 0, 30, 5];
+        yield 'four at the same height' => [self::held(60, 4), ClosingState::Holding, 4, 0, 5];
+        yield 'five' => [self::held(60, 5), ClosingState::Closed, 5, 0, 5];
+        yield 'harder counts as well' => [[...self::held(60, 1), ...self::held(100, 4)], ClosingState::Closed, 5, 0, 5];
+        yield 'it came back at once: two of two' => [[self::back(60)], ClosingState::Open, 0, 0, 3];
+        yield 'and held three times then' => [[self::back(60), ...self::held(60, 3)], ClosingState::Closed, 3, 0, 3];
+        yield 'three of three ask for two' => [[self::back(60), self::back(60), ...self::held(60, 2)], ClosingState::Closed, 2, 0, 2];
+        // 2 of 4: f is a half.
+        yield 'what held before it came back is counted as tried' => [
+            [...self::held(60, 2), self::back(60)], ClosingState::Open, 0, 0, 5,
         ];
+        // 2 of 7: f = 2.5/8.
         yield 'it came back once closed, at something milder even' => [
-            [...self::held(60, 3), self::later(40, LaterOutcome::Recurred)], ClosingState::Reopened, 0, 0,
+            [...self::held(60, 5), self::back(40)], ClosingState::Reopened, 0, 0, 8,
         ];
-        yield 'it came back harder, and holds only below that' => [
-            [...self::held(60, 3), self::later(80, LaterOutcome::Recurred), ...self::held(60, 5)], ClosingState::Reopened, 0, 5,
+        yield 'it came back harder: what held below that is no try of it' => [
+            [...self::held(60, 5), self::back(80), ...self::held(60, 5)], ClosingState::Reopened, 0, 5, 3,
         ];
-        yield 'and then there' => [
-            [...self::held(60, 3), self::later(80, LaterOutcome::Recurred), ...self::held(80, 3)], ClosingState::Closed, 3, 0,
-        ];
-        yield 'a recurrence without the fix opens nothing' => [
-            [...self::held(60, 3), self::later(60, LaterOutcome::Recurred, false)], ClosingState::Closed, 3, 0,
-        ];
+        yield 'and then there' => [[...self::held(60, 5), self::back(80), ...self::held(80, 3)], ClosingState::Closed, 3, 0, 3];
     }
 
-    /** @param list<LaterRun> $runs */
-    #[DataProvider('runs')]
-    public function testAFailureIsClosedAsHardAsItHappened(array $runs, ClosingState $state, int $held, int $milder): void
+    /** @param list<ClosingEvent> $events */
+    #[DataProvider('events')]
+    public function testAFailureIsClosedAsHardAsItHappened(array $events, ClosingState $state, int $held, int $milder, int $needed): void
     {
-        $closing = Closing::of(60, 1, 1, $runs, 0.95);
-        self::assertSame([$state, $held, $milder], [$closing->state, $closing->held, $closing->milder]);
-        self::assertStringEndsWith('.', FailureWords::closing($closing));
+        $closing = self::closing($events);
         self::assertSame(
-            $closing->by !== null && $state === ClosingState::Closed, str_starts_with(FailureWords::closing($closing), 'Closed'),
+            [$state, $held, $milder, $needed], [$closing->state(), $closing->holds(), $closing->milder(), $closing->holdsNeeded()],
         );
+        self::assertStringEndsWith('.', FailureWords::closing($closing));
+        self::assertSame($state === ClosingState::Closed, str_starts_with(FailureWords::closing($closing), 'Closed'));
+        $status = $closing->status(null, []);
+        self::assertSame($state === ClosingState::Closed, $status->standing === Standing::Closed, 'The application says the same.');
+        self::assertSame($state === ClosingState::Holding, $status->standing === Standing::Holding);
+    }
+
+    public function testHoldsInARowAreTakenTogetherOrOneByOne(): void
+    {
+        $one = new ClosingEvent('1', true, Severity::number(60), 'B', 'Thicker', 4);
+        self::assertSame(ClosingState::Holding, self::closing([$one])->state());
+        self::assertSame(ClosingState::Closed, self::closing([$one, ...self::held(60, 1)])->state());
+        self::assertSame(9, self::closing([$one, ...self::held(60, 5)])->holds());
+    }
+
+    public function testReturnsAreNamedByTheBuildThatMadeThem(): void
+    {
+        $closing = self::closing([self::back(60, 'B'), self::back(60, 'B'), self::back(60, 'C')]);
+        $status = $closing->status(null, []);
+        self::assertSame([3, ['B' => 2, 'C' => 1], 'C'], [$status->times, $status->on, $status->letter]);
+        self::assertStringContainsString('3 times: twice on B and once on C', FailureWords::standing($status));
     }
 
     public function testWhatSeldomFailedTakesMoreHolds(): void
     {
-        $needed = static fn (int $failed, int $tried): int => Closing::of(1, $failed, $tried, [], 0.95)->holdsNeeded;
-        self::assertSame([3, 2, 12], [$needed(1, 1), $needed(4, 4), $needed(2, 10)]);
+        $needed = static fn (int $failed, int $tried): int => (new Closing(Severity::number(1), $failed, $tried, 0.95))->holdsNeeded();
+        self::assertSame([5, 3, 2, 2, 7, 12], [$needed(1, 1), $needed(2, 2), $needed(3, 3), $needed(4, 4), $needed(1, 3), $needed(2, 10)]);
         $before = 0;
-        for ($tried = 1; $tried < 60; ++$tried) {
+        for ($tried = 2; $tried < 60; ++$tried) {
             self::assertGreaterThanOrEqual($before, $needed(1, $tried));
             $before = $needed(1, $tried);
             // So many holds, and not one fewer, leave an unfixed design at most one chance in twenty.
@@ -161,14 +180,25 @@ final class ClosingTest extends TestCase
         self::assertFalse($space->holds([0.0, 1.0, 0.0]));
     }
 
-    /** @return list<LaterRun> */
-    private static function held(float $severity, int $times, bool $carriesFix = true): array
+    /** @return list<ClosingEvent> */
+    private static function held(float $severity, int $times): array
     {
-        return array_map(static fn (): LaterRun => self::later($severity, LaterOutcome::Held, $carriesFix), range(1, $times));
+        return array_map(
+            static fn (): ClosingEvent => new ClosingEvent((string) ++self::$number, true, Severity::number($severity), 'B', 'Thicker'), range(1, $times),
+        );
     }
 
-    private static function later(float $severity, LaterOutcome $outcome, bool $carriesFix = true): LaterRun
+    private static function back(float $severity, string $where = 'B'): ClosingEvent
     {
-        return new LaterRun('run '.++self::$number, $carriesFix, $severity, $outcome);
+        return new ClosingEvent((string) ++self::$number, false, Severity::number($severity), $where, 'Thicker');
+    }
+
+    /** @param list<ClosingEvent> $events */
+    private static function closing(array $events): Closing
+    {
+        $closing = new Closing(Severity::number(60), 1, 1, 0.95);
+        array_walk($events, static fn (ClosingEvent $e) => $closing->take($e));
+
+        return $closing;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Tests\Core;
 
 use Lustrum\Core\Failure\Standing;
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\Tries;
@@ -70,36 +71,37 @@ final class SeverityTest extends TestCase
     /** @return iterable<string, array{list<array{string, string, int}>, list<array{string, string, int}>, Standing, string}> holds and returns: build, height, at which place in time */
     public static function stories(): iterable
     {
-        $three = static fn (string $build, string $height, int $from): array => [
-            [$build, $height, $from], [$build, $height, $from + 1], [$build, $height, $from + 2],
-        ];
+        $often = static fn (string $build, string $height, int $from, int $n = 5): array => array_map(
+            static fn (int $i): array => [$build, $height, $from + $i], range(0, $n - 1),
+        );
         yield 'nobody tried it' => [[], [], Standing::FixUntried, 'B carries a fix (“Fix”) that nobody has tried where it failed.'];
         yield 'only something milder' => [
-            $three('b', '40 cm', 10), [], Standing::FixUntried, 'Held only at something milder (40 cm, not 60 cm).',
+            $often('b', '40 cm', 10), [], Standing::FixUntried, 'Held only at something milder (40 cm, not 60 cm).',
         ];
         yield 'twice as hard' => [
-            [['b', '60 cm', 10], ['b', '60 cm', 11]], [], Standing::Holding, 'Holds so far (2 of 3) at 60 cm or harder',
+            [['b', '60 cm', 10], ['b', '60 cm', 11]], [], Standing::Holding, 'Holds so far (2 of 5) at 60 cm or harder',
         ];
-        yield 'three times as hard' => [
-            $three('b', '60 cm', 10), [], Standing::Closed, 'Closed by B, with “Fix”: held 3 times at 60 cm or harder.',
+        yield 'five times as hard' => [
+            $often('b', '60 cm', 10), [], Standing::Closed, 'Closed by B, with “Fix”: held 5 times at 60 cm or harder.',
         ];
-        yield 'harder, on a build that came from it' => [$three('c', '80 cm', 10), [], Standing::Closed, 'Closed by C'];
+        yield 'harder, on a build that came from it' => [$often('c', '80 cm', 10), [], Standing::Closed, 'Closed by C'];
         yield 'it came back at the same' => [
-            $three('b', '60 cm', 10), [['c', '60 cm', 20]], Standing::CameBack,
-            'Came back on C at 60 cm. It takes 3 holds at 60 cm or harder.',
+            $often('b', '60 cm', 10), [['c', '60 cm', 20]], Standing::CameBack,
+            // 2 of 7 failed: five had held before.
+            'Came back on C at 60 cm. It takes 8 holds at 60 cm or harder.',
         ];
         yield 'it came back at something milder' => [
-            $three('b', '60 cm', 10), [['c', '40 cm', 20]], Standing::CameBack, 'worse than before, at something milder',
+            $often('b', '60 cm', 10), [['c', '40 cm', 20]], Standing::CameBack, 'worse than before, at something milder',
         ];
         yield 'it came back only harder, and that is what it needs now' => [
-            [...$three('b', '60 cm', 10), ...$three('c', '60 cm', 30)], [['c', '80 cm', 20]], Standing::CameBack,
+            [...$often('b', '60 cm', 10), ...$often('c', '60 cm', 30)], [['c', '80 cm', 20]], Standing::CameBack,
             'Came back on C at 80 cm: at something harder than before. It takes 3 holds at 80 cm or harder.',
         ];
         yield 'it came back, and holds again' => [
-            [...$three('b', '60 cm', 10), ...$three('c', '60 cm', 30)], [['c', '60 cm', 20]], Standing::Closed, 'Closed by C',
+            [...$often('b', '60 cm', 10), ...$often('c', '60 cm', 30, 8)], [['c', '60 cm', 20]], Standing::Closed, 'Closed by C',
         ];
-        yield 'it came back where the fix is not' => [$three('b', '60 cm', 10), [['d', '60 cm', 20]], Standing::Closed, 'Closed by B'];
-        yield 'what holds without the fix closes nothing' => [$three('d', '90 cm', 10), [], Standing::FixUntried, 'B carries a fix'];
+        yield 'it came back where the fix is not' => [$often('b', '60 cm', 10), [['d', '60 cm', 20]], Standing::Closed, 'Closed by B'];
+        yield 'what holds without the fix closes nothing' => [$often('d', '90 cm', 10), [], Standing::FixUntried, 'B carries a fix'];
     }
 
     /**
@@ -140,14 +142,50 @@ final class SeverityTest extends TestCase
         $arm = static fn (float $mm): Parameter => new Parameter('arm', $mm, 'mm', null, $mm / 1000);
         $failed = self::drop('a', '60 cm', 1, RunOutcome::Failed);
         $old = array_map(static fn (int $i): RunFact => self::drop('b', '60 cm', $i, with: [$arm(3.0)]), [10, 11, 12]);
-        $new = array_map(static fn (int $i): RunFact => self::drop('b', '60 cm', $i, with: [$arm(4.0)]), [20, 21, 22]);
+        $new = array_map(static fn (int $i): RunFact => self::drop('b', '60 cm', $i, with: [$arm(4.0)]), range(20, 24));
         $failure = self::failure('f0', $failed);
         $stands = static fn (array $runs): Standing => self::all(
             [$failure], ['a' => [$failed], 'b' => array_values($runs)], ['parameter:arm'], [$arm(4.0)],
         )->status($failure)->standing;
         self::assertSame(Standing::FixUntried, $stands($old), 'It still had the thin arm.');
         self::assertSame(Standing::Closed, $stands($new));
-        self::assertSame(Standing::Holding, $stands([...$old, ...$new]), 'The thin arm held there three times as well: three tell little.');
+        self::assertSame(Standing::Holding, $stands([...$old, ...$new]), 'The thin arm held there three times as well: five tell little.');
+    }
+
+    public function testTheFixThatIsCreditedIsOneThatTheFailingOneLacked(): void
+    {
+        $runs = [
+            'a' => [self::drop('a', '60 cm', 1, RunOutcome::Failed)], 'c' => [self::drop('c', '60 cm', 10, RunOutcome::Failed)],
+            'e' => array_map(static fn (int $i): RunFact => self::drop('e', '60 cm', $i), range(20, 24)),
+        ];
+        $failures = [self::failure('f0', $runs['a'][0]), self::failure('f1', $runs['c'][0])];
+        $second = Judged::change('second', against: 'f1');
+        $before = self::all($failures, ['e' => []] + $runs, more: [Judged::build('e', 'c', [$second])]);
+        self::assertSame(
+            [Standing::CameBack, Standing::FixUntried, 'Second'],
+            [$before->status($failures[0])->standing, $before->status($failures[1])->standing, $before->status($failures[1])->fix],
+        );
+        $without = self::all($failures, ['e' => []] + $runs);
+        self::assertSame(Standing::Open, $without->status($failures[1])->standing, 'C had the only fix, and failed.');
+        $after = self::all($failures, $runs, more: [Judged::build('e', 'c', [$second])]);
+        self::assertSame(
+            [Standing::Closed, Standing::Closed, 'Second'],
+            [$after->status($failures[0])->standing, $after->status($failures[1])->standing, $after->status($failures[1])->fix],
+        );
+    }
+
+    public function testWhatHeldBeforeItFailedClosesNothing(): void
+    {
+        // B was made meanwhile, and A, which goes on, failed after B had held.
+        $runs = [
+            'a' => [self::drop('a', '60 cm', 30, RunOutcome::Failed)],
+            'b' => array_map(static fn (int $i): RunFact => self::drop('b', '60 cm', $i), range(10, 16)),
+        ];
+        $failure = self::failure('f0', $runs['a'][0]);
+        self::assertSame(Standing::FixUntried, self::all([$failure], $runs)->status($failure)->standing);
+        $runs['b'][] = self::drop('b', '60 cm', 40);
+        $status = self::all([$failure], $runs)->status($failure);
+        self::assertSame([Standing::Holding, 1], [$status->standing, $status->held]);
     }
 
     public function testOnlyTheSameQuestionCloses(): void
@@ -155,7 +193,7 @@ final class SeverityTest extends TestCase
         $failed = self::drop('a', '60 cm', 1, RunOutcome::Failed, answers: ['latch' => Answer::Failed]);
         $failure = self::failure('f0', $failed, 'latch');
         $holds = static fn (array $answers): array => array_map(
-            static fn (int $i): RunFact => self::drop('b', '60 cm', $i, RunOutcome::Held, $answers), [10, 11, 12],
+            static fn (int $i): RunFact => self::drop('b', '60 cm', $i, RunOutcome::Held, $answers), range(10, 14),
         );
         $stands = static fn (array $answers): Standing => self::all([$failure], ['a' => [$failed], 'b' => $holds($answers)])->status($failure)->standing;
         self::assertSame(Standing::FixUntried, $stands(['latch' => Answer::NotLooked]), 'Nobody looked at the latch.');
@@ -204,8 +242,9 @@ final class SeverityTest extends TestCase
      * @param array<string, list<RunFact>>    $runs     by build
      * @param list<string>                    $alters
      * @param list<Parameter>                 $parameters of the build with the fix
+     * @param list<Build>                     $more
      */
-    private static function all(array $failures, array $runs, array $alters = [], array $parameters = []): Failures
+    private static function all(array $failures, array $runs, array $alters = [], array $parameters = [], array $more = []): Failures
     {
         $made = $tried = [];
         foreach ($runs as $build => $of) {
@@ -219,7 +258,7 @@ final class SeverityTest extends TestCase
         $fix = Judged::change('fix', against: 'f0', alters: $alters);
         $builds = [
             Judged::build('a'), Judged::build('b', 'a', [$fix], $parameters), Judged::build('c', 'b', [], $parameters),
-            Judged::build('d', 'a'),
+            Judged::build('d', 'a'), ...$more,
         ];
 
         return new Failures(Judged::line(...$builds), $failures, $tried, $made, 0.95);

@@ -322,7 +322,7 @@ return [
         'src/Http/Account/HandedOver.php', '$panel !== null && !self::mayGo($event->getRequest(), $panel->toRfc4122())', 'false',
         'PanelTest|AccessTest',
     ],
-    ['src/Http/Account/HandedOver.php', "=> self::isOf(\$request, \$panel),", '=> true,', 'PanelTest'],
+    ['src/Http/Account/HandedOver.php', '=> self::isOf($request, $panel),', '=> true,', 'PanelTest'],
     ['src/Http/Account/HandedOver.php', "'panel_take_back' => \$request->attributes->get('id') === \$panel,", "'panel_take_back' => true,", 'PanelTest|AccessTest'],
     ['src/Domain/Trial/PanelSheet.php', '$isBlind ? [] : $this->ratings,', '$this->ratings,', 'PanelTest'],
     ['src/Record/Counted.php', 'if (self::marks($bare) > $most) {', 'if (false) {', 'CountedTest'],

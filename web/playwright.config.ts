@@ -7,7 +7,7 @@ const mine = Number(process.env['TEST_PARALLEL_INDEX'] ?? 0) % lustrums.length;
 export default defineConfig({
   testDir: '../tests/browser',
   outputDir: '../var/browser',
-  workers: 2,
+  workers: lustrums.length,
   timeout: 60_000,
   expect: { timeout: 10_000 },
   use: {

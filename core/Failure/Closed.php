@@ -28,7 +28,8 @@ final class Closed
         if ($failed !== $tried) {
             return self::successRun(1 - self::share($failed, $tried), $confidence);
         }
-        for ($held = self::LEAST; self::chanceIfNotFixed($failed, $tried, $held) > 1 - $confidence + self::SAME; ++$held);
+        for ($held = self::LEAST; self::chanceIfNotFixed($failed, $tried, $held) > 1 - $confidence + self::SAME; ++$held) {
+        }
 
         return $held;
     }

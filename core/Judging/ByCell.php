@@ -7,6 +7,7 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Evidence\Assess;
 use Lustrum\Core\Evidence\Assessment;
 use Lustrum\Core\Evidence\Conditions;
+use Lustrum\Core\Evidence\FurtherRuns;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Evidence\State;
@@ -14,15 +15,13 @@ use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 
 /**
- * A requirement assessed cell by cell: unlike runs are never put together, and it stands where its worst cell does.
+ * A requirement assessed cell by cell: unlike runs are never put together, and it stands where its worst cell does: the one
+ * farthest on the wrong side of the limit, however few its runs.
  *
- * Where something that it names was not tried, or a cell says nothing, it leans at best.
+ * Where something that it names was not tried, or a cell says nothing, it leans at best. Where a cell is against it, it is.
  */
 final readonly class ByCell
 {
-    /** Worst first. A cell that says nothing is not the worst, but nothing is shown beside it. */
-    private const ORDER = [State::Against, State::Doubtful, State::Thin, State::Leaning, State::Shown];
-
     /**
      * @param string               $cell   levels of the worst one, as they are said; empty where there is one without levels
      * @param array<string, State> $states of all cells, by how they are said
@@ -38,9 +37,9 @@ final readonly class ByCell
     public static function assess(Requirement $rule, array $results, ?Terms $terms = null, string $unit = ''): self
     {
         $conditions = Conditions::of($rule->conditions);
-        $on = static fn (Requirement $r, Result ...$of): Assessment => Assess::results(
+        $on = static fn (Requirement $r, Result ...$of): Assessment => self::ruledOut($r, array_values($of), Assess::results(
             $r, array_values($of), $terms->look->looks ?? 1, $terms?->natural($unit),
-        );
+        ));
         $admitted = $conditions->among($results, static fn (array $r): Result => $r[0]);
         $missing = $conditions->missing(array_column($admitted, 0));
         $cells = $texts = [];
@@ -62,13 +61,12 @@ final readonly class ByCell
             $found[$cell] = $on($plain, ...self::reduced($rule, $of));
             $states[$texts[$cell]] = $found[$cell]->state;
         }
-        $worst = self::worst($found);
-        $isWhole = $missing === [] && !in_array(State::None, $states, true);
+        $worst = self::worst($rule, $found, $cells);
         $a = $found[$worst];
+        $areShown = $missing === [] && array_filter($states, static fn (State $s): bool => $s !== State::Shown) === [];
+        $state = in_array(State::Against, $states, true) ? State::Against : ($areShown ? $a->state : $a->state->atBestLeaning());
 
-        return self::told(new self(
-            $a->among($isWhole ? $a->state : $a->state->atBestLeaning(), $lost, $missing), $texts[$worst], $states,
-        ), $rule, $terms);
+        return self::told(new self($a->among($state, $lost, $missing), $texts[$worst], $states), $rule, $terms);
     }
 
     /** Before the planned number of runs, and of what was calculated, it leans at best; a look settles a check. */
@@ -87,22 +85,66 @@ final readonly class ByCell
         return $this->worst->state;
     }
 
-    /** @param non-empty-array<string, Assessment> $found by cell */
-    private static function worst(array $found): string
+    /**
+     * @param non-empty-array<string, Assessment>                 $found by cell
+     * @param array<string, non-empty-list<array{Result, string}>> $cells
+     */
+    private static function worst(Requirement $rule, array $found, array $cells): string
     {
-        foreach (self::ORDER as $state) {
-            $of = array_filter($found, static fn (Assessment $a): bool => $a->state === $state);
-            if ($of !== []) {
-                // Of those that stand alike, the one that is least sure of it.
-                uasort($of, static fn (Assessment $a, Assessment $b): int => [$a->probabilityMet ?? 0.0, $a->n] <=> [
-                    $b->probabilityMet ?? 0.0, $b->n,
-                ]);
+        $margins = [];
+        foreach ($found as $cell => $a) {
+            $margin = $a->estimate === null ? self::byBounds($rule, array_column($cells[$cell], 0)) : self::margin($rule, $a->estimate);
+            if ($margin !== null) {
+                $margins[$cell] = [$margin, $a->n];
+            }
+        }
+        asort($margins);
 
-                return (string) array_key_first($of);
+        return (string) (array_key_first($margins) ?? array_key_first($found));
+    }
+
+    /**
+     * Nothing but bounds, and they rule the limit out: it is on the wrong side, however far.
+     *
+     * @param list<Result> $results
+     */
+    private static function ruledOut(Requirement $rule, array $results, Assessment $a): Assessment
+    {
+        if ($a->estimate !== null || (self::byBounds($rule, $results) ?? 0.0) >= 0) {
+            return $a;
+        }
+
+        return $a->among($a->bounds < FurtherRuns::FEW ? State::Thin : State::Doubtful, $a->lost, $a->missingConditions);
+    }
+
+    /** How far on the right side; on the wrong one below nought. */
+    private static function margin(Requirement $rule, float $value): float
+    {
+        return ($value - $rule->limit) * $rule->direction->sign();
+    }
+
+    /**
+     * With nothing but bounds a cell stands at its bound: on the wrong side only where that rules the limit out.
+     *
+     * @param list<Result> $results
+     *
+     * @return float|null null where each of them stops short of the limit: it says nothing yet
+     */
+    private static function byBounds(Requirement $rule, array $results): ?float
+    {
+        $holds = $rule->direction->sign() > 0 ? ResultKind::AtLeast : ResultKind::AtMost;
+        $margins = [];
+        foreach ($results as $result) {
+            if ($result->value === null || !in_array($result->kind, [ResultKind::AtLeast, ResultKind::AtMost], true)) {
+                continue;
+            }
+            $margin = self::margin($rule, $result->value);
+            if ($result->kind === $holds ? $margin >= 0 : $margin < 0) {
+                $margins[] = $margin;
             }
         }
 
-        return (string) array_key_first($found);
+        return $margins === [] ? null : min($margins);
     }
 
     /**

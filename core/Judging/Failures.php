@@ -236,7 +236,8 @@ final class Failures
         $rows = [];
         $at = 0;
         foreach ($holds as [$order, $severity, $letter, $fix]) {
-            for (; isset($between[$at]) && $between[$at] <= $order; ++$at);
+            for (; isset($between[$at]) && $between[$at] <= $order; ++$at) {
+            }
             $key = implode("\x1f", [$at, $severity->inShort(), $letter, $fix]);
             $rows[$key] ??= [$order, $severity, $letter, $fix, 0];
             ++$rows[$key][4];

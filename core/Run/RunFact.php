@@ -73,13 +73,15 @@ final readonly class RunFact
         return $this->outcome === RunOutcome::Lost;
     }
 
-    /**
-     * Does it say something of the design? Not while it is unfinished, void, lost in handling, set aside, or made for
-     * another purpose than to find out.
-     */
+    public function countsFor(): CountsFor
+    {
+        return CountsFor::of($this->outcome, $this->purpose, $this->aside !== '');
+    }
+
+    /** Does it say something of the design? */
     public function says(): bool
     {
-        return $this->outcome !== null && $this->outcome->says() && $this->aside === '' && $this->purpose === Purpose::FindOut;
+        return $this->countsFor() === CountsFor::Result;
     }
 
     /** Is the question of this metric asked of it? */

@@ -4,6 +4,9 @@
 RESULTS="$VAR/results.tsv"
 # Where what is being run writes to; parts that run beside each other have one each.
 LOG="$VAR/test.log"
+TEST_PORT="${LUSTRUM_TEST_PORT:-8430}"
+# A page waits for its server, and a server for the next touch: one more than there are processors.
+BROWSER_WORKERS=3
 
 check() { # WORDS COMMAND…
 	local words="$1"
@@ -115,6 +118,7 @@ test_web() {
 # Healing waits for processes most of its time, and so do hostile requests: what looks at the front end's code goes on beside.
 test_web_heal_fuzz() {
 	build_web
+	browser_demo
 	(
 		LOG="$VAR/heal.log"
 		test_heal
@@ -128,48 +132,53 @@ test_web_heal_fuzz() {
 	cat "$VAR/fuzz-beside.log"
 }
 
-test_browser() {
-	first_stack
+# A Lustrum of its own with the demo data: loaded once, and copied after that.
+DEMO_OF=""
+demo_stack() { # NAME PORT DATABASE
+	stack "$@"
 	web_stop
-	db_drop lustrum_browser
-	db_create lustrum_browser
+	db_drop "$3"
 	rm -rf "$STACK_FILES"
+	if [ -n "$DEMO_OF" ]; then
+		db_sql "CREATE DATABASE $3 TEMPLATE $DEMO_OF OWNER lustrum_app"
+		cp -a "$DEMO_FILES" "$STACK_FILES"
+		return
+	fi
+	db_create "$3"
 	warm_cache
 	console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	load_demo
-	local port="$STACK_PORT" files="$STACK_FILES"
-	second_stack
-	web_stop
-	db_drop lustrum_browser_2
-	db_sql 'CREATE DATABASE lustrum_browser_2 TEMPLATE lustrum_browser OWNER lustrum_app'
-	rm -rf "$STACK_FILES"
-	cp -a "$files" "$STACK_FILES"
-	first_stack
-	web_start
-	second_stack
-	web_start
-	step 'Browser tests, in two workers, each with a Lustrum of its own'
+	if [ "$1" = browser1 ]; then DEMO_OF="$3" DEMO_FILES="$STACK_FILES"; fi
+}
+browser_demo() { demo_stack browser1 "$TEST_PORT" lustrum_browser_1; }
+
+test_browser() {
+	local addresses=() i
+	[ -n "$DEMO_OF" ] || browser_demo
+	for i in $(seq 2 "$BROWSER_WORKERS"); do demo_stack "browser$i" "$((TEST_PORT + i - 1))" "lustrum_browser_$i"; done
+	for i in $(seq 1 "$BROWSER_WORKERS"); do
+		stack "browser$i" "$((TEST_PORT + i - 1))" "lustrum_browser_$i"
+		web_start
+		addresses+=("http://127.0.0.1:$STACK_PORT")
+	done
+	step "Browser tests, in $BROWSER_WORKERS workers, each with a Lustrum of its own"
 	local code=0
 	rm -f "$VAR/browser.json"
-	(cd web && LUSTRUM_URL="http://127.0.0.1:$port http://127.0.0.1:$STACK_PORT" LUSTRUM_PASSWORD="$(cat ../demo/password)" PLAYWRIGHT_JSON_OUTPUT_NAME="$VAR/browser.json" npx playwright test --reporter=list,json) >"$VAR/test.log" 2>&1 || code=$?
+	(cd web && LUSTRUM_URL="${addresses[*]}" LUSTRUM_PASSWORD="$(cat ../demo/password)" PLAYWRIGHT_JSON_OUTPUT_NAME="$VAR/browser.json" npx playwright test --reporter=list,json) >"$VAR/test.log" 2>&1 || code=$?
 	tail -n $([ "$code" = 0 ] && echo 25 || echo 150) "$VAR/test.log"
 	found playwright "$VAR/browser.json" 'Browser tests' "$code" || true
-	web_stop
-	first_stack
-	web_stop
+	for i in $(seq 1 "$BROWSER_WORKERS"); do
+		stack "browser$i" "$((TEST_PORT + i - 1))" "lustrum_browser_$i"
+		web_stop
+	done
 }
+
 # Hostile requests to a Lustrum of its own with the demo data, and then every sheet of it; says which seed sends the same again.
 test_fuzz() { # [SEED]
 	local seed="${1:-$RANDOM}" log="$VAR/fuzz.log"
 	(
-		stack fuzz "$((${LUSTRUM_TEST_PORT:-8430} + 2))" lustrum_fuzz
-		web_stop
-		db_drop lustrum_fuzz
-		db_create lustrum_fuzz
-		rm -rf "$STACK_FILES" "$VAR/fuzz"
-		warm_cache
-		console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
-		load_demo
+		rm -rf "$VAR/fuzz"
+		demo_stack fuzz "$((TEST_PORT + BROWSER_WORKERS))" lustrum_fuzz
 		web_start
 		step "Hostile requests, seed $seed"
 		local code=0
@@ -183,8 +192,6 @@ test_fuzz() { # [SEED]
 		web_stop
 	)
 }
-first_stack() { stack browser "${LUSTRUM_TEST_PORT:-8430}" lustrum_browser; }
-second_stack() { stack browser2 "$((${LUSTRUM_TEST_PORT:-8430} + 1))" lustrum_browser_2; }
 
 # Each that failed by its name, and its first message.
 say_results() {

@@ -28,13 +28,8 @@ use Lustrum\Shared\Refusal\NotThere;
 /** Reads what a team wrote down of a device and its builds, as arrays: a query each, whatever their number. */
 final readonly class DeviceFacts
 {
-    /** How many runs of a trial have ended; one that was void has to be made again, and the rig alone is none. */
-    private const ENDED = "SELECT count(*) ended, count(*) FILTER (WHERE r.outcome = 'held') held FROM run r
-        WHERE r.trial_id = t.id AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL
-            AND r.purpose NOT IN ('reference', 'empty')";
-
-    /** How far trials came, beside what was planned of them. */
-    private const HOW_FAR = 't.id, t.planned_runs, t.looks, t.state, t.repeats, t.until_channel, t.until_width, e.ended, e.held, d.confidence
+    /** What was planned of trials. */
+    private const PLANNED = 't.id, t.planned_runs, t.looks, t.state, t.repeats, t.until_channel, t.until_width, d.confidence
         FROM trial t JOIN device d ON d.id = t.belongs_to';
 
     public function __construct(
@@ -212,16 +207,18 @@ final readonly class DeviceFacts
     {
         $out = array_fill_keys($builds, []);
         foreach ($this->db->fetchAllAssociative(
-            'SELECT t.revision_id, m.channels, m.questions, '.self::HOW_FAR.' JOIN method m ON m.id = t.method_id, LATERAL ('.self::ENDED.') e
+            'SELECT t.revision_id, m.channels, m.questions, '.RunCounts::column('t').' counted, '.self::PLANNED.' JOIN method m ON m.id = t.method_id
              WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL', ['{'.implode(',', $builds).'}'],
         ) as $row) {
-            $out[Row::text($row['revision_id'])][] = $this->plan($row);
+            $known = RunCounts::results($row['counted']);
+            // One that was void, lost or set aside has to be made again; the rig alone is none.
+            $out[Row::text($row['revision_id'])][] = $this->plan($row + ['ended' => $known['results'], 'held' => $known['held']]);
         }
 
         return $out;
     }
 
-    /** @param array<string, mixed> $row of HOW_FAR, with what the method reads and asks */
+    /** @param array<string, mixed> $row of PLANNED, with how far it came, with what the method reads and asks */
     private function plan(array $row): TrialPlan
     {
         $planned = $this->planned($row);
@@ -253,7 +250,7 @@ final readonly class DeviceFacts
      * How many runs are planned. Until a mean is known to a half-width, that is told by the first stage; nought: it has ended and
      * does not tell yet.
      *
-     * @param array<string, mixed> $row of HOW_FAR
+     * @param array<string, mixed> $row of PLANNED, with how far it came
      */
     private function planned(array $row): int
     {
@@ -270,7 +267,7 @@ final readonly class DeviceFacts
         return $total ?? (Row::whole($row['ended']) < $first ? $first : 0);
     }
 
-    /** @param array<string, mixed> $row of HOW_FAR */
+    /** @param array<string, mixed> $row of PLANNED, with how far it came */
     private static function isAtEnd(array $row, int $planned): bool
     {
         return TrialPlan::isAtEnd(

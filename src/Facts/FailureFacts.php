@@ -30,13 +30,11 @@ final readonly class FailureFacts
     public function ofBuilds(string $device, array $builds): array
     {
         $rows = $this->db->fetchAllAssociative(
-            "SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.consequence, f.created_at,
-                    f.consequence_of_id, a.state article_state, a.serial, CASE WHEN r.taken_in THEN '' ELSE coalesce((
-                      SELECT c.text FROM cause c WHERE c.failure_id = f.id
-                      AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
-                      ORDER BY c.created_at LIMIT 1), '') END aside
-             FROM failure f LEFT JOIN article a ON a.id = f.article_id LEFT JOIN run r ON r.id = f.run_id
-             WHERE f.revision_id = ANY(CAST(? AS uuid[])) AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id",
+            'SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.consequence, f.created_at,
+                    f.consequence_of_id, a.state article_state, a.serial,
+                    (SELECT c.text FROM cause c WHERE c.failure_id = f.id AND '.SetAside::does('c').' ORDER BY c.created_at LIMIT 1) aside
+             FROM failure f LEFT JOIN article a ON a.id = f.article_id
+             WHERE f.revision_id = ANY(CAST(? AS uuid[])) AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id',
             ['{'.implode(',', $builds).'}'],
         );
         $runs = [];
@@ -87,7 +85,9 @@ final readonly class FailureFacts
         return new FailureFact(
             Row::text($row['id']), Row::text($row['revision_id']), Row::text($row['mode']), Row::text($row['place']),
             $run?->order() ?? Row::text($row['created_at']), $severity, Row::text($row['question']),
-            $run === null ? '' : $this->runs->hashes[$run->configuration], $row['consequence_of_id'] !== null, Row::text($row['aside']),
+            $run === null ? '' : $this->runs->hashes[$run->configuration], $row['consequence_of_id'] !== null,
+            // What failed in a run goes with it; outside one its own cause says.
+            $run->aside ?? Row::textOrNull($row['aside']) ?? '',
             Row::text($row['serial']), (bool) $row['feared'], $row['consequence'] === 'dangerous', Row::text($row['created_at']),
         );
     }
@@ -170,9 +170,8 @@ final readonly class FailureFacts
              WHERE f.revision_id = ? AND f.withdrawn_because IS NULL AND NOT f.feared AND f.consequence_of_id IS NULL
                AND coalesce(t.method_id, f.method_id) IS NOT NULL AND coalesce(r.set_aside, '') = ''
                AND (coalesce(r.taken_in, false) OR NOT EXISTS (
-                 SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL AND c.standing = 'confirmed'
-                   AND c.kind IN ('setUp', 'method', 'handling', 'build')))
-             GROUP BY 1, lower(trim(f.mode)) ORDER BY 1, 2", [$build],
+                 SELECT 1 FROM cause c WHERE c.failure_id = f.id AND ".SetAside::does('c').'))
+             GROUP BY 1, lower(trim(f.mode)) ORDER BY 1, 2', [$build],
         ) as [$method, $mode]) {
             $out[Row::text($method)][] = Row::text($mode);
         }

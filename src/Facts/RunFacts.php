@@ -22,12 +22,9 @@ use Lustrum\Core\Run\RunOutcome;
 /** Reads runs with their current readings, as the sums need them: two queries, whatever their number. */
 final class RunFacts
 {
-    private const RUN = "r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, t.revision_id, r.number, r.outcome, r.outcome_reason,
+    private const RUN = 'r.id, r.trial_id, t.name trial_name, t.repeats, t.method_id, t.revision_id, r.number, r.outcome, r.outcome_reason,
         r.started_at, r.operator, r.levels, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures, r.answers,
-        r.ended, r.purpose, r.others, r.goes, CASE WHEN r.taken_in THEN '' WHEN r.set_aside <> '' THEN r.set_aside ELSE coalesce((
-            SELECT c.text FROM failure f JOIN cause c ON c.failure_id = f.id WHERE f.run_id = r.id AND f.withdrawn_because IS NULL
-              AND c.withdrawn_because IS NULL AND c.standing = 'confirmed' AND c.kind IN ('setUp', 'method', 'handling', 'build')
-            ORDER BY c.created_at LIMIT 1), '') END aside";
+        r.ended, r.purpose, r.others, r.goes, ';
 
     private const READINGS = "(SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), g.bound), E'\\x1e' ORDER BY g.created_at, g.channel)
          FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL AND NOT g.undecided)";
@@ -184,7 +181,7 @@ final class RunFacts
         $runs = $found = $texts = $given = [];
         // All rows at once: ten thousands of them come by here, and one by one they would cost more than what is done with them.
         foreach ($this->db->fetchAllNumeric(
-            'SELECT '.self::RUN.', '.$readings.' readings'.$from.' ORDER BY r.started_at, r.number, r.id', $with,
+            'SELECT '.self::RUN.SetAside::why('r').' aside, '.$readings.' readings'.$from.' ORDER BY r.started_at, r.number, r.id', $with,
         ) as $row) {
             [
                 $id, $trial, $trialName, $repeats, $method, $build, $number, $outcome, $reason, $at, $operator, $levels, $conditions,

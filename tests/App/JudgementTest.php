@@ -106,7 +106,9 @@ final class JudgementTest extends ApiTestCase
         self::assertSame('fixUntried', $standing());
         $this->trial($bench, $bench->b, $bench->unitB, [40.0]);
         self::assertSame('holding', $standing(), 'Once is not enough.');
-        $this->trial($bench, $bench->b, $bench->unitB, [40.1, 40.2]);
+        $this->trial($bench, $bench->b, $bench->unitB, [40.1, 40.2, 40.0]);
+        self::assertSame('holding', $standing(), 'Four leave an unmended one too good a chance, after one of one.');
+        $this->trial($bench, $bench->b, $bench->unitB, [40.1]);
         self::assertSame('closed', $standing());
         $this->put('failures', ['revision' => $bench->b, 'mode' => 'broke']);
         self::assertSame('cameBack', $standing());

@@ -65,6 +65,24 @@ final class OpenedTest extends ApiTestCase
         self::assertStringContainsString('So far 2 of 3', $this->cell());
     }
 
+    public function testWhatWasLostOrSetAsideTakesNoPlace(): void
+    {
+        $this->runs('39.9 N', '40.2 N', '40.0 N', '40.1 N');
+        self::assertStringNotContainsString('So far', $this->cell());
+        $runs = (array) self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'runs');
+        $first = self::text((array) $runs[0], 'id');
+        $this->json('POST', '/api/runs/'.$first.'/amend', ['outcome' => 'lost', 'reason' => 'Dropped on the way', 'version' => 2]);
+        self::assertSame(200, $this->answered());
+        self::assertStringNotContainsString('So far', $this->cell(), 'Three are left, as many as were planned.');
+        $second = self::text((array) $runs[1], 'id');
+        $failure = $this->put('failures', ['revision' => $this->bench->b, 'mode' => 'Slipped', 'run' => $second]);
+        $this->put('causes', ['failure' => $failure, 'text' => 'The clamp stood open', 'kind' => 'setUp', 'standing' => 'suspected']);
+        self::assertStringNotContainsString('So far', $this->cell(), 'A suspicion sets nothing aside.');
+        $this->put('causes', ['failure' => $failure, 'text' => 'The clamp stood open', 'kind' => 'setUp', 'standing' => 'confirmed', 'findings' => 'It did on the clip']);
+        self::assertStringContainsString('So far 2 of 3', $this->cell());
+        self::assertNotContains($this->weigh('comparisons', 0, 'verdict'), ['lower', 'higher'], 'Nothing is told before the planned number.');
+    }
+
     public function testWithoutAPlannedNumberSomebodyClosesIt(): void
     {
         $this->plan(0, 'running');

@@ -198,7 +198,8 @@ final class SummaryTest extends ApiTestCase
         self::assertGreaterThan(0, $before, 'Nothing is kept at all.');
         $write($this);
         // To look is counted; what is said after that stays.
-        $this->sheets();
+        $this->sent('/api/revisions/'.$this->bench->a.'/weigh');
+        $this->sent('/api/revisions/'.$this->bench->b.'/weigh');
         $with = $this->sheets();
         self::service(Connection::class)->executeStatement('DELETE FROM summary');
         self::assertSame($this->sheets(), $with);

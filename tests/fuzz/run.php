@@ -6,9 +6,9 @@ declare(strict_types=1);
  * Sends what nobody should send to every address of the description, to records that are there too, and then opens every
  * sheet of every device: nothing may answer with a fault of ours, and nothing may be left that cannot be read.
  *
- *     php tests/fuzz/run.php ADDRESS PASSWORD SEED FOLDER
+ *     php tests/fuzz/run.php ADDRESS PASSWORD SEED FOLDER SECONDS
  *
- * The same seed sends the same again to the same demo data. Bounded: 3,000 requests or 100 seconds, whichever ends first, and
+ * The same seed sends the same again to the same demo data. Bounded: 3,000 requests or so many seconds, whichever ends first, and
  * as many sheets as there are. What was found lies in FOLDER, each with the request that did it. Ends with 1 where it found
  * something.
  */
@@ -17,9 +17,8 @@ foreach (['Hostile', 'Pool', 'Door'] as $class) {
 }
 ini_set('memory_limit', '1G');
 const REQUESTS = 3000;
-const SECONDS = 100;
 
-[, $address, $password, $seed, $folder] = $argv;
+[, $address, $password, $seed, $folder, $seconds] = $argv;
 mt_srand((int) $seed);
 $description = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/openapi.json'), true);
 $door = new Door($address, $password, $folder);
@@ -73,7 +72,7 @@ $place = static function (string $path, bool $odd) use ($pool): string {
 
 $from = microtime(true);
 $sent = 0;
-for (; $sent < REQUESTS && microtime(true) - $from < SECONDS; ++$sent) {
+for (; $sent < REQUESTS && microtime(true) - $from < (int) $seconds; ++$sent) {
     // Every address once, and then as it comes.
     [$method, $path, $operation] = $operations[$sent] ?? (mt_rand(0, 59) === 0 ? $import : Hostile::one($operations));
     $isHere = str_contains($path, '/members/{person}') || $path === '/api/signed-in/{id}';

@@ -22,8 +22,8 @@ supervisor_start() {
 # Where folders of ours were thrown away while they were in use: whoever still stands in one ends, with what it looks after.
 supervisor_sweep() {
 	local proc at pid child
-	for proc in /proc/[0-9]*; do
-		pid="${proc#/proc/}"
+	for pid in $(pidof runsvdir runsv); do
+		proc="/proc/$pid"
 		case "$(cat "$proc/comm" 2>/dev/null)" in
 			runsvdir)
 				if tr '\0' '\n' <"$proc/cmdline" 2>/dev/null | grep -qxF "$SERVICES"; then kill -KILL "$pid" 2>/dev/null || true; fi

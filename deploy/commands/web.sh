@@ -103,8 +103,13 @@ web_start() {
 	fi
 	if [ "$new" = yes ]; then web_stop; fi
 	step "Starting php-fpm, nginx and the workers on 127.0.0.1:$STACK_PORT"
-	for name in $(web_services); do service_start "$name"; done
-	wait_for 200 web_answers && return 0
+	# What is looked at first begins first; the workers would take it the processor.
+	service_start "$STACK-php"
+	service_start "$STACK-nginx"
+	if wait_for 200 web_answers; then
+		for name in $(web_services); do service_start "$name"; done
+		return 0
+	fi
 	for name in $(web_services); do service_log "$name" >&2; done
 	die 'the application does not answer'
 }

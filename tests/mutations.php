@@ -70,7 +70,7 @@ return [
     ['core/Alike/AlikeRuns.php', '$some->article === null ? $values :', 'true ? $values :', 'AlikeTest'],
     ['core/Judging/Bunch.php', '$both->step = max($this->step, $other->step);', '', 'SeenTest'],
     ['core/Judging/Bunch.php', 'array_push($both->values, ...$other->values);', '', 'SeenTest'],
-    ['core/Failure/Closing.php', '$held += $isAsHard ? $n : 0;', '$held += $n;', 'ClosingTest'],
+    ['core/Failure/Closing.php', '$held += array_filter($this->needs, $isAsHard) === [] ? 0 : $n;', '$held += $n;', 'ClosingTest'],
     ['core/Failure/Closing.php', '[$this->failed + $this->times, ', '[$this->failed, ', 'ClosingTest'],
     ['core/Failure/Closed.php', 'if ($failed !== $tried) {', 'if (true) {', 'ClosingTest'],
     ['core/Run/CountsFor.php', '$isAside => self::Aside,', '', 'OpenedTest|AlikeRunsTest'],

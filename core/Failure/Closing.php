@@ -38,7 +38,7 @@ final class Closing
     /** @var 'milder'|'same'|'harder'|'' */
     private string $return = '';
 
-    /** @var array<string, 'milder'|'same'|'harder'> beside what is needed, by severity in short: a mode comes back hundreds of times alike */
+    /** @var array<string, 'milder'|'same'|'harder'> beside what is needed, by severity in short: hundreds of returns are alike */
     private array $known = [];
 
     /** @var array<string, array{Severity, int}> holds before the last return, and since it, by severity in short: how often */
@@ -127,7 +127,8 @@ final class Closing
         $needs = array_map(static fn (Severity $s): string => $s->text(), $this->needs);
         if ($this->mildest !== null && in_array($this->mildest->text(), $needs, true)) {
             // The levels are the same: milder is the article.
-            [$needs, $mildest] = [array_map(static fn (Severity $s): string => $s->inFull(), $this->needs), $this->mildest->inFull()];
+            $needs = array_map(static fn (Severity $s): string => $s->inFull(), $this->needs);
+            $mildest = $this->mildest->inFull();
         }
         $of = fn (Standing $standing, string $letter, string $fix): FailureStatus => new FailureStatus(
             $standing, $letter, $fix, $this->holds(), $this->holdsNeeded(), $needs, $this->milder, $mildest ?? $this->mildest?->text() ?? '',
@@ -137,7 +138,7 @@ final class Closing
         $state = $this->state();
 
         return match (true) {
-            $state === ClosingState::Closed && $this->closedBy !== null => $of(Standing::Closed, $this->closedBy->where, $this->closedBy->fix),
+            $this->closedBy !== null => $of(Standing::Closed, $this->closedBy->where, $this->closedBy->fix),
             $state === ClosingState::Holding && $this->last !== null => $of(Standing::Holding, $this->last->where, $this->last->fix),
             $this->back !== null => $of(Standing::CameBack, $this->back->where, $this->back->fix),
             $untried !== null => $of(Standing::FixUntried, $untried[0], $untried[1]),
@@ -199,8 +200,8 @@ final class Closing
         if ($this->counted === null) {
             $held = 0;
             foreach ($this->earlier as [$severity, $n]) {
-                $isAsHard = array_filter($this->needs, static fn (Severity $need): bool => $severity->beside($need) === Hardness::AtLeast) !== [];
-                $held += $isAsHard ? $n : 0;
+                $isAsHard = static fn (Severity $need): bool => $severity->beside($need) === Hardness::AtLeast;
+                $held += array_filter($this->needs, $isAsHard) === [] ? 0 : $n;
             }
             [$failed, $tried] = [$this->failed + $this->times, $this->tried + $this->times + $held];
             $this->counted = ['failed' => $failed, 'tried' => $tried, 'needed' => Closed::holdsNeeded($failed, $tried, $this->confidence)];

@@ -225,8 +225,8 @@ final class Failures
         foreach ($this->lineage->descendants($build) as $one) {
             foreach ($this->tried[$one->id] ?? [] as $group) {
                 $fix = $group->question === $failure->question ? $fixes->carried($one, $this->made[$group->made] ?? null) : null;
-                if ($fix !== null) {
-                    array_push($holds, ...array_map(static fn (string $order): array => [$order, $group->severity, $one->letter, $fix->what], $group->held));
+                foreach ($fix === null ? [] : $group->held as $order) {
+                    $holds[] = [$order, $group->severity, $one->letter, $fix->what];
                 }
             }
         }
@@ -243,7 +243,9 @@ final class Failures
             ++$rows[$key][4];
         }
 
-        return array_map(static fn (array $r): array => [new ClosingEvent($r[0], true, $r[1], $r[2], $r[3], $r[4]), ''], array_values($rows));
+        return array_values(array_map(
+            static fn (array $r): array => [new ClosingEvent($r[0], true, $r[1], $r[2], $r[3], $r[4]), ''], $rows,
+        ));
     }
 
     /** @return array<string, ClosingEvent> by failure: where a mode came back against a fix of it */

@@ -73,7 +73,9 @@ final class Severity
     /** So hard on one scale, more is harder: where nothing is known but a number. */
     public static function number(float $size): self
     {
-        return new self('', '', [], ['severity' => new FactorLevel((string) $size, Digits::short($size), $size)], ['severity' => Harder::More], ArticleState::of(''));
+        $level = new FactorLevel((string) $size, Digits::short($size), $size);
+
+        return new self('', '', [], ['severity' => $level], ['severity' => Harder::More], ArticleState::of(''));
     }
 
     /** Equal for tries that are alike in all of it, as recorded. */

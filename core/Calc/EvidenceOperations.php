@@ -134,21 +134,20 @@ final class EvidenceOperations implements OperationGroup
     {
         $failure = $in->object('failure');
         $failure->only(['severity', 'failed', 'tried']);
-        $severity = Severity::number($failure->number('severity'));
-        $sizes = [$severity->inShort() => $failure->number('severity')];
-        $closing = new Closing($severity, $failure->whole('failed', 1), $failure->whole('tried', 1), $in->confidence());
+        $needs = $failure->number('severity');
+        $closing = new Closing(Severity::number($needs), $failure->whole('failed', 1), $failure->whole('tried', 1), $in->confidence());
         foreach ($in->objects('runs') as $i => $run) {
             $run->only(['id', 'revision', 'carriesFix', 'severity', 'outcome']);
             $run->text('revision', '');
-            $at = Severity::number($run->number('severity'));
-            $sizes[$at->inShort()] = $run->number('severity');
+            [$id, $carriesFix, $severity] = [$run->text('id'), $run->flag('carriesFix'), $run->number('severity')];
             $outcome = $run->one('outcome', LaterOutcome::class);
-            [$id, $carriesFix] = [$run->text('id'), $run->flag('carriesFix')];
-            if ($carriesFix && $outcome !== LaterOutcome::Other) {
-                $closing->take(new ClosingEvent((string) $i, $outcome === LaterOutcome::Held, $at, $id, ''));
+            if (!$carriesFix || $outcome === LaterOutcome::Other) {
+                continue;
             }
+            $closing->take(new ClosingEvent((string) $i, $outcome === LaterOutcome::Held, Severity::number($severity), $id, ''));
+            // On one scale the hardest of them is all that is needed.
+            $needs = $outcome === LaterOutcome::Recurred ? max($needs, $severity) : $needs;
         }
-        $needs = max(array_map(static fn (Severity $s): float => $sizes[$s->inShort()], $closing->needs()));
 
         return [
             'state' => $closing->state()->value, 'by' => $closing->by()?->where, 'needs' => $needs, 'held' => $closing->holds(),

@@ -225,7 +225,10 @@ final class Failures
         foreach ($this->lineage->descendants($build) as $one) {
             foreach ($this->tried[$one->id] ?? [] as $group) {
                 $fix = $group->question === $failure->question ? $fixes->carried($one, $this->made[$group->made] ?? null) : null;
-                foreach ($fix === null ? [] : $group->held as $order) {
+                if ($fix === null) {
+                    continue;
+                }
+                foreach ($group->held as $order) {
                     $holds[] = [$order, $group->severity, $one->letter, $fix->what];
                 }
             }

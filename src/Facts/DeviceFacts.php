@@ -207,7 +207,8 @@ final readonly class DeviceFacts
     {
         $out = array_fill_keys($builds, []);
         foreach ($this->db->fetchAllAssociative(
-            'SELECT t.revision_id, m.channels, m.questions, '.RunCounts::column('t').' counted, '.self::PLANNED.' JOIN method m ON m.id = t.method_id
+            'SELECT t.revision_id, m.channels, m.questions, '.RunCounts::column('t').' counted, '.self::PLANNED.'
+             JOIN method m ON m.id = t.method_id
              WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL', ['{'.implode(',', $builds).'}'],
         ) as $row) {
             $known = RunCounts::results($row['counted']);
@@ -218,7 +219,7 @@ final readonly class DeviceFacts
         return $out;
     }
 
-    /** @param array<string, mixed> $row of PLANNED, with how far it came, with what the method reads and asks */
+    /** @param array<string, mixed> $row of PLANNED, with how far it came and what the method reads and asks */
     private function plan(array $row): TrialPlan
     {
         $planned = $this->planned($row);

@@ -164,13 +164,12 @@ final readonly class FailureFacts
         $out = [];
         foreach ($this->db->fetchAllNumeric(
             // A few hundred failures among many thousand runs: each is looked up.
-            "SELECT coalesce(t.method_id, f.method_id), min(f.mode) FROM failure f
-             LEFT JOIN LATERAL (SELECT trial_id, set_aside, taken_in FROM run WHERE id = f.run_id OFFSET 0) r ON true
+            'SELECT coalesce(t.method_id, f.method_id), min(f.mode) FROM failure f
+             LEFT JOIN LATERAL (SELECT id, trial_id, set_aside, taken_in FROM run WHERE id = f.run_id OFFSET 0) r ON true
              LEFT JOIN trial t ON t.id = r.trial_id
              WHERE f.revision_id = ? AND f.withdrawn_because IS NULL AND NOT f.feared AND f.consequence_of_id IS NULL
-               AND coalesce(t.method_id, f.method_id) IS NOT NULL AND coalesce(r.set_aside, '') = ''
-               AND (coalesce(r.taken_in, false) OR NOT EXISTS (
-                 SELECT 1 FROM cause c WHERE c.failure_id = f.id AND ".SetAside::does('c').'))
+               AND coalesce(t.method_id, f.method_id) IS NOT NULL AND '.SetAside::why('r')." = ''
+               AND (r.id IS NOT NULL OR NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND ".SetAside::does('c').'))
              GROUP BY 1, lower(trim(f.mode)) ORDER BY 1, 2', [$build],
         ) as [$method, $mode]) {
             $out[Row::text($method)][] = Row::text($mode);

@@ -15,14 +15,11 @@ final class RunCounts
     /** A column of a query over trials: of what is alike in all that decides, how many runs there are. */
     public static function column(string $trial): string
     {
+        [$join, $isAside] = SetAside::counted('r', $trial.'.revision_id');
+
         return sprintf(
-            '(SELECT json_agg(o) FROM (
-                SELECT r.outcome, r.purpose, NOT r.taken_in AND (length(r.set_aside) > 0 OR b.run_id IS NOT NULL) aside, count(*) n
-                FROM run r LEFT JOIN (
-                    SELECT DISTINCT f.run_id FROM failure f JOIN cause c ON c.failure_id = f.id
-                    WHERE f.revision_id = %s.revision_id AND f.withdrawn_because IS NULL AND %s
-                ) b ON b.run_id = r.id WHERE r.trial_id = %s.id AND r.withdrawn_because IS NULL GROUP BY 1, 2, 3) o)',
-            $trial, SetAside::does('c'), $trial,
+            '(SELECT json_agg(o) FROM (SELECT r.outcome, r.purpose, %s aside, count(*) n FROM run r %s
+              WHERE r.trial_id = %s.id AND r.withdrawn_because IS NULL GROUP BY 1, 2, 3) o)', $isAside, $join, $trial,
         );
     }
 

@@ -16,9 +16,26 @@ final class SetAside
         $kinds = array_filter(CauseKind::cases(), static fn (CauseKind $k): bool => $k->setsAside());
 
         return sprintf(
-            "%s.withdrawn_because IS NULL AND %s.standing = '%s' AND %s.kind IN ('%s')", $cause, $cause, CauseStanding::Confirmed->value, $cause,
-            implode("', '", array_column($kinds, 'value')),
+            "%s.withdrawn_because IS NULL AND %s.standing = '%s' AND %s.kind IN ('%s')",
+            $cause, $cause, CauseStanding::Confirmed->value, $cause, implode("', '", array_column($kinds, 'value')),
         );
+    }
+
+    /**
+     * Whether a run is, where many are counted: the same as why() says, joined once for all runs of a build.
+     *
+     * @return array{string, string} the join, and what is true of a run that is
+     */
+    public static function counted(string $run, string $build): array
+    {
+        return [
+            sprintf(
+                'LEFT JOIN (SELECT DISTINCT f.run_id FROM failure f JOIN cause c ON c.failure_id = f.id
+                 WHERE f.revision_id = %s AND f.withdrawn_because IS NULL AND %s) because ON because.run_id = %s.id',
+                $build, self::does('c'), $run,
+            ),
+            sprintf('NOT %s.taken_in AND (length(%s.set_aside) > 0 OR because.run_id IS NOT NULL)', $run, $run),
+        ];
     }
 
     /** Why a run is: the words of whoever said so, or of a cause of one of its failures; empty where it is not, or was taken in again. */

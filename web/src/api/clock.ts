@@ -36,7 +36,7 @@ export function measure(date: string | null, asked: number, came: number): void 
 
 /** Seconds that this device is ahead of the server; null: not measured yet. */
 export function clockAhead(): number | null {
-  return ahead === null ? null : Math.trunc((ahead + 500) / 1000);
+  return ahead === null ? null : Math.trunc(ahead / 1000 + Math.sign(ahead) / 2);
 }
 
 /** Now, in ms since the epoch, put right where this device's clock is wrong. */

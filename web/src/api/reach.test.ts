@@ -115,4 +115,10 @@ describe('the clock of this device', () => {
     measure(null, now, now);
     expect(clockAhead()).toBe(12);
   });
+
+  it('is as well behind as ahead, to the nearest second', () => {
+    vi.useFakeTimers({ now: Date.parse('2026-03-02T12:00:00.700Z') });
+    measure('Mon, 02 Mar 2026 14:00:00 GMT', Date.now(), Date.now());
+    expect(clockAhead()).toBe(-7200);
+  });
 });

@@ -73,11 +73,11 @@ function fields(sheet: Sheet): FieldOrRows[] {
 /** The files of a build: kept byte by byte, known by their hash, and compared with the parent's. */
 export function BuildFiles({ sheet, write }: { sheet: Sheet; write: boolean }) {
   const [editing, setEditing] = useState<Editing>(null);
+  const [turned, setTurned] = useState<Schemas['DocumentView'] | null>(null);
   useLookAgain(
     sheet.documents.some((row) => row.document.preview === 'waiting'),
     'build',
   );
-  const [turned, setTurned] = useState<Schemas['DocumentView'] | null>(null);
   return (
     <Part title="Files" actions={write && <AddFiles revision={sheet.revision} />}>
       {sheet.documents.length === 0 ? (

@@ -35,6 +35,7 @@ db_start() {
 		db_know
 		return 0
 	fi
+	service_up db || db_left_end
 	if ! service_up db && port_taken "$DB_PORT"; then
 		die "port $DB_PORT is taken; choose another with LUSTRUM_DB_PORT=… ./lustrum start"
 	fi
@@ -42,6 +43,16 @@ db_start() {
 	if [ "$new" = yes ]; then service_stop db; fi
 	db_up
 	db_know
+}
+
+# A server of ours that nobody looks after any more, known by the folder it stands in, ends.
+db_left_end() {
+	local left
+	left="$(find /proc -maxdepth 2 -name cwd -lname "$PG_DATA" 2>/dev/null | cut -d/ -f3 || true)"
+	[ -n "$left" ] || return 0
+	# shellcheck disable=SC2086
+	kill -INT $left 2>/dev/null || true
+	wait_for 50 eval "! port_taken $DB_PORT" || true
 }
 
 # A server that was killed reads its log anew before it answers.

@@ -52,7 +52,13 @@ break_runsv() { heal_run kill_runsv; }
 # What a folder thrown away or a secret lost wants a hand for: start.
 mend_supervisor() { heal_run kill_supervisor; }
 mend_secrets() { rm -f "$HEAL_STATE"/secret-*; }
-mend_var() { rm -rf "$HEAL_STATE/run" "$HEAL_STATE/cache-app" "$HEAL_STATE/stamp"; }
+# Who is still there may write into a folder while it goes: thrown away again until it is gone.
+mend_var() { wait_for 50 rm -rf "$HEAL_STATE/run" "$HEAL_STATE/cache-app" "$HEAL_STATE/stamp"; }
+# Thrown away while it runs, then stopped: nobody of ours is left, and nobody holds the port.
+mend_stop() {
+	wait_for 50 rm -rf "$HEAL_STATE/run" && heal_lustrum stop || return 1
+	if port_taken "$HEAL_PORT" || port_taken "$HEAL_DB_PORT"; then return 1; fi
+}
 # Somebody else bears the number that is noted of a service, and is left alone.
 mend_foreign() {
 	heal_lustrum stop >/dev/null
@@ -75,7 +81,7 @@ heal_whole() { web_running && db_running && web_answers; }
 # Breaks it, waits until all of it is there again, and counts what was acknowledged.
 heal_case() { # NAME
 	local from
-	"break_$1" >/dev/null 2>&1 || return 1
+	"break_$1" >"$HEAL_STATE/break.log" 2>&1 || { cat "$HEAL_STATE/break.log"; return 1; }
 	from="$(date +%s%N)"
 	sleep 0.3
 	heal_run wait_for 600 heal_whole || { echo 'it did not come back'; heal_run sv status "$HEAL_STATE"/run/service/*; return 1; }
@@ -85,7 +91,7 @@ heal_case() { # NAME
 
 # Breaks it, lets start mend it, and counts what was acknowledged.
 heal_mend() { # NAME
-	"mend_$1" >/dev/null 2>&1 || return 1
+	"mend_$1" >"$HEAL_STATE/mend.log" 2>&1 || { cat "$HEAL_STATE/mend.log"; return 1; }
 	heal_lustrum start --empty >"$HEAL_STATE/start.log" 2>&1 || { cat "$HEAL_STATE/start.log"; return 1; }
 	heal_run wait_for 100 heal_whole || return 1
 	if [ -n "${HEAL_BYSTANDER:-}" ]; then
@@ -173,7 +179,7 @@ test_heal() {
 	check 'Lustrum of its own, and somebody who writes and uploads' heal_begin
 	local name
 	for name in php php_workers nginx nginx_workers worker backend postgres runsv; do check "Comes back: ${name//_/ }" heal_case "$name"; done
-	for name in supervisor foreign secrets var initdb; do check "Mended by start: ${name//_/ }" heal_mend "$name"; done
+	for name in supervisor foreign secrets var stop initdb; do check "Mended by start: ${name//_/ }" heal_mend "$name"; done
 	check 'A backup while somebody writes and uploads' heal_backup_meanwhile
 	check 'A device handed over among twenty requests' heal_php handover
 	heal_quiet

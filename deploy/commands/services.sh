@@ -38,10 +38,10 @@ supervisor_sweep() {
 				kill -KILL "$pid" 2>/dev/null || true
 				# The first of each group is the child itself; PostgreSQL ends by INT, and takes all of its own along.
 				for child in "${groups[@]}"; do
-					mark "$child" >"$RUN/swept" || continue
+					mark "$child" >"$STATE/swept" || continue
 					kill -INT "$child" 2>/dev/null || true
-					wait_for 30 eval "! marked_alive '$RUN/swept'" || true
-					group_empty "$RUN/swept"
+					wait_for 30 eval "! marked_alive '$STATE/swept'" || true
+					group_empty "$STATE/swept"
 				done
 				;;
 		esac
@@ -56,10 +56,11 @@ supervisor_stop() {
 		kill -HUP "$pid" 2>/dev/null || true
 		wait_for 30 eval '! supervisor_runs' || kill -KILL "$pid" 2>/dev/null || true
 	fi
-	# Whoever looks after a service outlives a supervisor that was killed.
+	# Whoever looks after a service outlives a supervisor that was killed, and a folder that was thrown away.
 	for name in $(services_all); do
 		service_gone "$name" || sv -w 10 force-shutdown "$name" >/dev/null 2>&1 || true
 	done
+	supervisor_sweep
 }
 
 services_all() { find "$SERVICES" -mindepth 1 -maxdepth 1 -type d -name '[a-z]*' -printf '%f\n' 2>/dev/null | sort; }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Plan;
 
+use Lustrum\Core\Run\CountsFor;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Setting\SettingResult;
 
@@ -24,6 +26,24 @@ final readonly class Made
         public ?RunOutcome $outcome,
         public array $settings = [],
         public ?SettingResult $stands = null,
+        public Purpose $purpose = Purpose::FindOut,
+        public bool $isAside = false,
     ) {
+    }
+
+    public function countsFor(): CountsFor
+    {
+        return CountsFor::of($this->outcome, $this->purpose, $this->isAside);
+    }
+
+    /** Has it a place in the plan? One that is on its way keeps its place. */
+    public function hasPlace(): bool
+    {
+        return $this->says() || $this->countsFor() === CountsFor::Open && $this->purpose === Purpose::FindOut;
+    }
+
+    public function says(): bool
+    {
+        return $this->countsFor() === CountsFor::Result;
     }
 }

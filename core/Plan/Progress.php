@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Plan;
 
+use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\RunOutcome;
 
 /**
- * How far the runs of a trial have filled its plan. What was lost in handling or void leaves its place open; what was lost is
- * counted, and so is what was left out before it was tried.
+ * How far the runs of a trial have filled its plan. What was lost in handling, set aside or void leaves its place open; what was
+ * lost or set aside is counted, and so is what was left out before it was tried. What only wore or practised stands beside it.
  */
 final readonly class Progress
 {
@@ -35,7 +36,7 @@ final readonly class Progress
             return self::staircase($layout, $factors, $made);
         }
         $slots = $layout->slots($factors);
-        $open = $filled = $lost = $beside = [];
+        $open = $filled = $lost = $aside = $beside = [];
         foreach ($slots as $i => $slot) {
             $open[self::key($factors, $layout, $slot->levels, $slot->arm)][] = $i;
         }
@@ -47,15 +48,18 @@ final readonly class Progress
                 $factors, $layout, $run->levels, $arm,
             );
             $at = $open[$key][0] ?? null;
-            if ($run->outcome === RunOutcome::Void) {
-                continue;
+            $place = $at ?? array_key_last($slots);
+            switch ($run->countsFor()) {
+                case CountsFor::Void:
+                    continue 2;
+                case CountsFor::Lost:
+                    $lost[$place] = ($lost[$place] ?? 0) + 1;
+                    continue 2;
+                case CountsFor::Aside:
+                    $aside[$place] = ($aside[$place] ?? 0) + 1;
+                    continue 2;
             }
-            if ($run->outcome === RunOutcome::Lost) {
-                $place = $at ?? array_key_last($slots);
-                $lost[$place] = ($lost[$place] ?? 0) + 1;
-                continue;
-            }
-            if ($at === null) {
+            if ($at === null || !$run->hasPlace()) {
                 $beside[] = $run;
                 continue;
             }
@@ -64,8 +68,9 @@ final readonly class Progress
         }
 
         return new self(array_map(
-            static fn (Slot $slot, int $i): SlotSeen => new SlotSeen($slot, $filled[$i] ?? null, $lost[$i] ?? 0), $slots,
-            array_keys($slots),
+            static fn (Slot $slot, int $i): SlotSeen => new SlotSeen(
+                $slot, $filled[$i] ?? null, $lost[$i] ?? 0, $aside[$i] ?? 0,
+            ), $slots, array_keys($slots),
         ), $layout->leftOut, $beside);
     }
 
@@ -82,24 +87,27 @@ final readonly class Progress
         $keys = array_map(static fn (array $levels): string => self::key($factors, $layout, $levels, ''), $rungs);
         $at = intdiv(count($rungs) - 1, 2);
         $seen = $beside = [];
-        $lost = 0;
+        $lost = $aside = 0;
         $slots = $layout->slots($factors);
         foreach ($made as $run) {
-            if ($run->outcome === RunOutcome::Void) {
-                continue;
-            }
-            if ($run->outcome === RunOutcome::Lost) {
-                ++$lost;
-                continue;
+            switch ($run->countsFor()) {
+                case CountsFor::Void:
+                    continue 2;
+                case CountsFor::Lost:
+                    ++$lost;
+                    continue 2;
+                case CountsFor::Aside:
+                    ++$aside;
+                    continue 2;
             }
             $place = array_search(self::key($factors, $layout, $run->levels, ''), $keys, true);
-            if ($place === false || !isset($slots[count($seen)])) {
+            if ($place === false || !$run->hasPlace() || !isset($slots[count($seen)])) {
                 $beside[] = $run;
                 continue;
             }
             $number = count($seen) + 1;
-            $seen[] = new SlotSeen(new Slot($number, $number, $rungs[$place], ''), $run, $lost);
-            $lost = 0;
+            $seen[] = new SlotSeen(new Slot($number, $number, $rungs[$place], ''), $run, $lost, $aside);
+            $lost = $aside = 0;
             $at = match ($run->outcome) {
                 RunOutcome::Held => min(count($rungs) - 1, $place + 1),
                 RunOutcome::Failed => max(0, $place - 1),
@@ -107,7 +115,8 @@ final readonly class Progress
             };
         }
         foreach (array_slice($slots, count($seen)) as $i => $slot) {
-            $seen[] = new SlotSeen($i === 0 ? new Slot($slot->number, $slot->number, $rungs[$at], '') : $slot, null, $i === 0 ? $lost : 0);
+            $seen[] = $i === 0
+                ? new SlotSeen(new Slot($slot->number, $slot->number, $rungs[$at], ''), null, $lost, $aside) : new SlotSeen($slot, null, 0);
         }
 
         return new self($seen, [], $beside);
@@ -132,6 +141,11 @@ final readonly class Progress
     public function lost(): int
     {
         return array_sum(array_map(static fn (SlotSeen $s): int => $s->lost, $this->slots));
+    }
+
+    public function aside(): int
+    {
+        return array_sum(array_map(static fn (SlotSeen $s): int => $s->aside, $this->slots));
     }
 
     /** @return list<Slot> still to be made */

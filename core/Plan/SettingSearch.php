@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Core\Plan;
 
 use Lustrum\Core\CoreException;
-use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Setting\NextReason;
 use Lustrum\Core\Setting\NextSetting;
@@ -30,12 +29,12 @@ final readonly class SettingSearch
         return $rule?->low !== null && $rule->high !== null;
     }
 
-    /** @param list<Made> $made in their order; what was lost or void tried none */
+    /** @param list<Made> $made in their order; what was lost, void or set aside tried none */
     public static function of(SettingRule $rule, array $made): self
     {
         $said = $tried = [];
         foreach ($made as $run) {
-            if ($run->outcome === RunOutcome::Void || $run->outcome === RunOutcome::Lost) {
+            if (!$run->hasPlace()) {
                 continue;
             }
             $text = $run->settings[$rule->name] ?? '';

@@ -15,9 +15,4 @@ enum RunOutcome: string
     case Lost = 'lost';
     /** Not valid, with a reason; keeps its number. */
     case Void = 'void';
-
-    public function says(): bool
-    {
-        return $this !== self::Void && $this !== self::Lost;
-    }
 }

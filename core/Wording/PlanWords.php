@@ -119,6 +119,7 @@ final class PlanWords
 
         return Messages::say('plan.progress', [
             'tried' => $progress->tried(), 'planned' => count($progress->slots), 'lost' => $progress->lost(),
+            'aside' => $progress->aside(),
             'out' => count($progress->leftOut),
             'beside' => count($progress->beside), 'left' => count($left), 'time' => MethodSheetWords::time($minutes->of($left)),
         ]);

@@ -6,7 +6,9 @@ namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
+use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Run\RunTally;
 
 /** Sentences about trials and runs. */
 final class TrialWords
@@ -48,10 +50,16 @@ final class TrialWords
      * @param string $width to which half-width a mean is to be known, as it was typed; empty: none
      * @param int    $first runs of its first stage
      */
-    public static function count(int $runs, TrialPlan $plan, int $unfinished, bool $stoppedAtFirstSuccess, string $width, int $first): string
+    /** Of what is planned the results are counted; what else was run is said beside them. */
+    public static function count(RunTally $runs, TrialPlan $plan, bool $stoppedAtFirstSuccess, string $width, int $first): string
     {
+        $beside = array_filter(
+            self::parts($runs, CountsFor::Wear, CountsFor::Practice, CountsFor::Aside, CountsFor::Lost, CountsFor::Void, CountsFor::Open),
+        );
+
         return Messages::say('trial.count', [
-            'runs' => $runs, 'planned' => $plan->planned, 'unfinished' => $unfinished, 'first' => $stoppedAtFirstSuccess,
+            'runs' => $plan->planned === 0 ? $runs->all() : $runs->results(), 'planned' => $plan->planned,
+            'beside' => $beside === [] ? '' : ', '.implode(', ', $beside), 'first' => $stoppedAtFirstSuccess,
             'width' => ltrim($width, '± '), 'until' => match (true) {
                 $width === '' => 'none',
                 $plan->ended < $first => 'first',
@@ -70,23 +78,32 @@ final class TrialWords
         ]);
     }
 
-    /** @param array<string, int> $outcomes how many of each; '' for unfinished ones */
-    public static function sentence(string $letter, int $trials, array $outcomes): string
+    public static function sentence(string $letter, int $trials, RunTally $runs): string
     {
         if ($trials === 0) {
             return Messages::say('trial.untried', ['letter' => $letter]);
         }
         $parts = [];
-        foreach ([...array_map(static fn (RunOutcome $o): string => $o->value, RunOutcome::cases()), ''] as $outcome) {
-            if (($outcomes[$outcome] ?? 0) > 0) {
-                $parts[] = Messages::say('trial.part', ['outcome' => $outcome === '' ? 'none' : $outcome, 'n' => $outcomes[$outcome]]);
-            }
+        foreach (RunOutcome::cases() as $outcome) {
+            $n = $runs->number(CountsFor::Result, $outcome);
+            $parts[] = $n === 0 ? '' : Messages::say('trial.ended', ['outcome' => $outcome->value, 'n' => $n]);
         }
+        $parts = array_filter([...$parts, ...self::parts(
+            $runs, CountsFor::Wear, CountsFor::Practice, CountsFor::Aside, CountsFor::Lost, CountsFor::Void, CountsFor::Open,
+        )]);
 
         return Messages::say('trial.sentence', [
-            'letter' => $letter, 'runs' => array_sum($outcomes), 'trials' => $trials, 'any' => $parts !== [],
+            'letter' => $letter, 'runs' => $runs->all(), 'trials' => $trials, 'any' => $parts !== [],
             'parts' => implode(', ', $parts),
         ]);
+    }
+
+    /** @return list<string> how many of the runs count for each of these; empty where none does */
+    private static function parts(RunTally $runs, CountsFor ...$for): array
+    {
+        return array_values(array_map(static fn (CountsFor $f): string => $runs->number($f) === 0 ? '' : Messages::say(
+            'trial.part', ['for' => $f->value, 'n' => $runs->number($f)],
+        ), $for));
     }
 
     /** @param bool $leavesBound did it end before what it waited for came? */

@@ -6,6 +6,7 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunOutcome;
 
 /** What articles have been through, counted from their runs. */
 final readonly class ArticlePast
@@ -44,10 +45,11 @@ final readonly class ArticlePast
     {
         $out = [];
         foreach ($this->db->fetchAllAssociative(
-            "SELECT article_id, count(*) FILTER (WHERE outcome IS DISTINCT FROM 'void' AND m.wears) runs,
-                    count(*) FILTER (WHERE outcome = 'failed') failures, count(*) FILTER (WHERE outcome = 'lost') lost
+            sprintf('SELECT article_id, count(*) FILTER (WHERE NOT coalesce(%s, false) AND m.wears) runs,
+                    count(*) FILTER (WHERE %s) failures, count(*) FILTER (WHERE %s) lost
              FROM run r JOIN trial t ON t.id = r.trial_id JOIN method m ON m.id = t.method_id
-             WHERE r.withdrawn_because IS NULL AND ".$where.' GROUP BY article_id', $with,
+             WHERE r.withdrawn_because IS NULL AND %s GROUP BY article_id', RunCounts::ended('r', RunOutcome::Void),
+                RunCounts::ended('r', RunOutcome::Failed), RunCounts::ended('r', RunOutcome::Lost), $where), $with,
         ) as $row) {
             $out[Row::text($row['article_id'])] = [
                 'runs' => Row::whole($row['runs']), 'failures' => Row::whole($row['failures']), 'lost' => Row::whole($row['lost']),

@@ -6,6 +6,7 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunOutcome;
 
 /** Reads what the brief hangs on: what runs went through, which of them bear on a belief, and what people did. */
 final readonly class BriefFacts
@@ -13,13 +14,18 @@ final readonly class BriefFacts
     /** So many of the runs that ended last can be picked as a finding. */
     private const RECENT = 40;
 
-    private const RUNS = "SELECT r.id, t.name trial, r.number, v.letter FROM run r JOIN trial t ON t.id = r.trial_id
-        JOIN revision v ON v.id = t.revision_id WHERE r.belongs_to = ? AND r.outcome IS NOT NULL AND r.outcome <> 'void'
-        AND r.withdrawn_because IS NULL";
+    private const RUNS = 'SELECT r.id, t.name trial, r.number, v.letter FROM run r JOIN trial t ON t.id = r.trial_id
+        JOIN revision v ON v.id = t.revision_id WHERE r.belongs_to = ? AND r.outcome IS NOT NULL AND NOT %s
+        AND r.withdrawn_because IS NULL';
 
     public function __construct(
         private Connection $db,
     ) {
+    }
+
+    private static function ended(): string
+    {
+        return sprintf(self::RUNS, RunCounts::ended('r', RunOutcome::Void));
     }
 
     /**
@@ -31,10 +37,10 @@ final readonly class BriefFacts
     {
         $out = [];
         foreach ($this->db->fetchAllAssociative(
-            "SELECT DISTINCT s.step, t.revision_id FROM method m CROSS JOIN LATERAL jsonb_array_elements_text(m.steps) s (step)
+            'SELECT DISTINCT s.step, t.revision_id FROM method m CROSS JOIN LATERAL jsonb_array_elements_text(m.steps) s (step)
              JOIN trial t ON t.method_id = m.id AND t.withdrawn_because IS NULL
-             WHERE m.belongs_to = ? AND EXISTS (SELECT 1 FROM run r WHERE r.trial_id = t.id AND r.outcome IN ('held', 'failed')
-                AND r.withdrawn_because IS NULL)", [$device],
+             WHERE m.belongs_to = ? AND EXISTS (SELECT 1 FROM run r WHERE r.trial_id = t.id
+                AND r.withdrawn_because IS NULL AND '.RunCounts::ended('r', RunOutcome::Held, RunOutcome::Failed).')', [$device],
         ) as $row) {
             $out[Row::text($row['step'])][] = Row::text($row['revision_id']);
         }
@@ -54,7 +60,7 @@ final readonly class BriefFacts
     public function recentRuns(string $device): array
     {
         return array_map(self::run(...), $this->db->fetchAllAssociative(
-            self::RUNS.' ORDER BY r.started_at DESC, t.name, r.number DESC LIMIT '.self::RECENT, [$device],
+            self::ended().' ORDER BY r.started_at DESC, t.name, r.number DESC LIMIT '.self::RECENT, [$device],
         ));
     }
 
@@ -66,7 +72,7 @@ final readonly class BriefFacts
     public function runs(string $device, array $ids): array
     {
         $rows = $ids === [] ? [] : $this->db->fetchAllAssociative(
-            self::RUNS.' AND r.id = ANY(CAST(? AS uuid[]))', [$device, '{'.implode(',', $ids).'}'],
+            self::ended().' AND r.id = ANY(CAST(? AS uuid[]))', [$device, '{'.implode(',', $ids).'}'],
         );
 
         return array_column(array_map(self::run(...), $rows), null, 'id');

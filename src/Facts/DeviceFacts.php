@@ -23,6 +23,7 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\Part;
 use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Revision\PartStanding;
 use Lustrum\Shared\Refusal\NotThere;
 
 /** Reads what a team wrote down of a device and its builds, as arrays: a query each, whatever their number. */
@@ -88,8 +89,8 @@ final readonly class DeviceFacts
     private function sums(string $device): array
     {
         return $this->db->fetchAllAssociativeIndexed(
-            "SELECT revision_id, sum(quantity * cost) cost, CASE WHEN count(mass) = count(*) THEN sum(quantity * mass) / 1000 END mass
-             FROM part WHERE belongs_to = ? AND withdrawn_because IS NULL AND standing = 'stays' GROUP BY 1", [$device],
+            'SELECT revision_id, sum(quantity * cost) cost, CASE WHEN count(mass) = count(*) THEN sum(quantity * mass) / 1000 END mass
+             FROM part WHERE belongs_to = ? AND withdrawn_because IS NULL AND standing = ? GROUP BY 1', [$device, PartStanding::Stays->value],
         );
     }
 
@@ -211,9 +212,9 @@ final readonly class DeviceFacts
              JOIN method m ON m.id = t.method_id
              WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND t.withdrawn_because IS NULL', ['{'.implode(',', $builds).'}'],
         ) as $row) {
-            $known = RunCounts::results($row['counted']);
+            $known = RunCounts::tally($row['counted']);
             // One that was void, lost or set aside has to be made again; the rig alone is none.
-            $out[Row::text($row['revision_id'])][] = $this->plan($row + ['ended' => $known['results'], 'held' => $known['held']]);
+            $out[Row::text($row['revision_id'])][] = $this->plan($row + ['ended' => $known->results(), 'held' => $known->held()]);
         }
 
         return $out;

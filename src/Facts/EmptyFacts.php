@@ -6,9 +6,11 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RigReading;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunOutcome;
 
 /** Runs of the rig alone and on the reference article, and what they read. */
 final readonly class EmptyFacts
@@ -39,9 +41,10 @@ final readonly class EmptyFacts
                     g.current_resolution step, g.current_unit unit
              FROM run r JOIN trial t ON t.id = r.trial_id JOIN reading g ON g.run_id = r.id JOIN metric m ON m.id = g.metric_id
                   JOIN configuration c ON c.hash = r.configuration
-             WHERE %s = ? AND r.purpose IN ('reference', 'empty') AND r.outcome IS DISTINCT FROM 'void' AND r.outcome IS DISTINCT FROM 'lost'
-                   AND r.withdrawn_because IS NULL AND NOT g.undecided AND g.bound = ''
-             ORDER BY r.started_at, r.number", $column), [$id],
+             WHERE %s = ? AND %s AND NOT coalesce(%s, false) AND r.withdrawn_because IS NULL AND NOT g.undecided AND g.bound = ''
+             ORDER BY r.started_at, r.number", $column, RunCounts::are('r', CountsFor::Rig), RunCounts::ended(
+                'r', RunOutcome::Void, RunOutcome::Lost,
+            )), [$id],
         ) as $row) {
             $out[Row::text($row['trial_id'])][] = new RigReading(
                 Purpose::from(Row::text($row['purpose'])), Row::text($row['at']), Row::text($row['serial']), Row::text($row['channel']),

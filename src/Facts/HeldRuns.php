@@ -21,9 +21,8 @@ final readonly class HeldRuns
     public function of(string $build): array
     {
         $rows = $this->db->fetchAllAssociative(
-            "SELECT DISTINCT r.configuration, r.levels FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.revision_id = ? AND r.outcome = 'held' AND r.withdrawn_because IS NULL AND (r.set_aside = '' OR r.taken_in)
-               AND r.purpose NOT IN ('reference', 'empty')", [$build],
+            'SELECT DISTINCT r.configuration, r.levels FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.revision_id = ? AND r.withdrawn_because IS NULL AND '.RunFacts::good(), [$build],
         );
         $made = $this->runs->configurations(array_values(array_unique(array_map(
             static fn (array $r): string => Row::text($r['configuration']), $rows,

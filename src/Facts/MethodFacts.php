@@ -6,6 +6,7 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Run\Amount;
+use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\MethodChanges;
 use Lustrum\Core\Run\MethodState;
 use Lustrum\Core\Run\Row;
@@ -93,11 +94,11 @@ final readonly class MethodFacts
             'id' => Row::text($row['id']), 'name' => Row::text($row['name']), 'use' => Row::text($row['use']),
             'loads' => $amounts($row['loads']), 'carries' => $amounts($row['carries']),
         ], $this->db->fetchAllAssociative(
-            "SELECT m.id, m.name, u.id use, u.loads, m.carries FROM method m JOIN use_case u ON u.id = m.use_id
+            'SELECT m.id, m.name, u.id use, u.loads, m.carries FROM method m JOIN use_case u ON u.id = m.use_id
              WHERE m.device_id = ? AND m.withdrawn_because IS NULL AND u.withdrawn_because IS NULL AND EXISTS (
                 SELECT 1 FROM trial t JOIN run r ON r.trial_id = t.id WHERE t.method_id = m.id AND t.revision_id = ?
-                  AND t.withdrawn_because IS NULL AND r.withdrawn_because IS NULL AND r.outcome IS NOT NULL AND r.outcome NOT IN ('void', 'lost'))
-             ORDER BY m.name, m.id", [$device, $build],
+                  AND t.withdrawn_because IS NULL AND r.withdrawn_because IS NULL AND '.RunCounts::are('r', CountsFor::Result).')
+             ORDER BY m.name, m.id', [$device, $build],
         ));
     }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Trial\TrialState;
 
 /** What days out are gathered from, and how often runs of a method were lost on the way. */
 final readonly class OutingFacts
@@ -26,9 +28,9 @@ final readonly class OutingFacts
                 'letter' => Row::text($row['letter']),
             ],
             $this->db->fetchAllAssociative(
-                "SELECT t.id, t.name, d.name device, r.letter FROM trial t JOIN revision r ON r.id = t.revision_id JOIN device d ON d.id = r.device_id
-                 WHERE t.workspace_id = ? AND t.state <> 'done' AND t.withdrawn_because IS NULL ORDER BY d.name, t.created_at DESC, t.id LIMIT ".self::MOST,
-                [$workspace],
+                'SELECT t.id, t.name, d.name device, r.letter FROM trial t JOIN revision r ON r.id = t.revision_id JOIN device d ON d.id = r.device_id
+                 WHERE t.workspace_id = ? AND t.state <> ? AND t.withdrawn_because IS NULL ORDER BY d.name, t.created_at DESC, t.id LIMIT '.self::MOST,
+                [$workspace, TrialState::Done->value],
             ),
         );
     }
@@ -37,8 +39,11 @@ final readonly class OutingFacts
     public function lostShare(string $method): float
     {
         $share = $this->db->fetchOne(
-            "SELECT avg((r.outcome = 'lost')::int) FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.method_id = ? AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL", [$method],
+            sprintf(
+                'SELECT avg((%s)::int) FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.method_id = ? AND %s AND r.withdrawn_because IS NULL',
+                RunCounts::are('r', CountsFor::Lost),
+                RunCounts::are('r', CountsFor::Result, CountsFor::Wear, CountsFor::Practice, CountsFor::Aside, CountsFor::Lost),
+            ), [$method],
         );
 
         return is_numeric($share) ? (float) $share : 0.0;

@@ -6,6 +6,7 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunTally;
 
 /** The runs of trials as marks and counts, without loading them. */
 final readonly class RunDots
@@ -67,25 +68,22 @@ final readonly class RunDots
         )];
     }
 
-    /**
-     * @return array<string, array{from: ?string, to: ?string, outcomes: array<string, int>}> by trial; the outcome of an unfinished run is ''
-     */
+    /** @return array<string, array{from: string, to: string, runs: RunTally}> by trial that has runs */
     public function counts(string $build): array
     {
         $out = [];
         foreach ($this->db->iterateAssociative(
-            "SELECT r.trial_id, coalesce(r.outcome, '') outcome, count(*) FILTER (WHERE r.purpose NOT IN ('reference', 'empty')) n,
-                    to_char(min(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') first,
-                    to_char(max(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD\"T\"HH24:MI:SS\"Z\"') last
-             FROM run r JOIN trial t ON t.id = r.trial_id WHERE t.revision_id = ? AND r.withdrawn_because IS NULL GROUP BY 1, 2", [$build],
+            'SELECT t.id, '.RunCounts::column('t').<<<'SQL'
+                 counted, span.* FROM trial t CROSS JOIN LATERAL (
+                    SELECT to_char(min(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') first,
+                           to_char(max(r.started_at) AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') last
+                    FROM run r WHERE r.trial_id = t.id AND r.withdrawn_because IS NULL
+                 ) span WHERE t.revision_id = ? AND span.first IS NOT NULL
+                SQL,
+            [$build],
         ) as $row) {
-            $trial = Row::text($row['trial_id']);
-            $known = $out[$trial] ?? ['from' => null, 'to' => null, 'outcomes' => []];
-            [$first, $last] = [Row::text($row['first']), Row::text($row['last'])];
-            $out[$trial] = [
-                'from' => $known['from'] === null ? $first : min($known['from'], $first),
-                'to' => $known['to'] === null ? $last : max($known['to'], $last),
-                'outcomes' => $known['outcomes'] + [Row::text($row['outcome']) => Row::whole($row['n'])],
+            $out[Row::text($row['id'])] = [
+                'from' => Row::text($row['first']), 'to' => Row::text($row['last']), 'runs' => RunCounts::tally($row['counted']),
             ];
         }
 

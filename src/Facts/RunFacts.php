@@ -11,6 +11,7 @@ use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Answer;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\Derivation;
 use Lustrum\Core\Run\Ended;
 use Lustrum\Core\Run\Purpose;
@@ -119,14 +120,19 @@ final class RunFacts
         );
     }
 
+    /** What a later failure is held against: it held, and nothing is wrong with how it was made or tried. */
+    public static function good(): string
+    {
+        return RunCounts::ended('r', RunOutcome::Held).' AND '.RunCounts::are('r', CountsFor::Result, CountsFor::Wear, CountsFor::Practice);
+    }
+
     /** The last run of a method on a device that held, made before a moment. */
     public function lastHeld(string $method, string $before, string $not): ?RunFact
     {
         $id = $this->db->fetchOne(
-            "SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.method_id = ? AND r.outcome = 'held' AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
-               AND r.purpose NOT IN ('reference', 'empty')
-             ORDER BY r.started_at DESC, r.number DESC LIMIT 1", [$method, $before, $not],
+            'SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.method_id = ? AND '.self::good().' AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
+             ORDER BY r.started_at DESC, r.number DESC LIMIT 1', [$method, $before, $not],
         );
 
         return is_string($id) ? $this->one($id) : null;
@@ -142,27 +148,25 @@ final class RunFacts
     public function lastHeldOf(array $methods): array
     {
         $ids = $methods === [] ? [] : $this->db->fetchFirstColumn(
-            "SELECT DISTINCT ON (t.method_id) r.id FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.method_id = ANY(CAST(? AS uuid[])) AND r.outcome = 'held' AND r.withdrawn_because IS NULL
-               AND r.purpose NOT IN ('reference', 'empty')
-             ORDER BY t.method_id, r.started_at DESC, r.number DESC", ['{'.implode(',', $methods).'}'],
+            'SELECT DISTINCT ON (t.method_id) r.id FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.method_id = ANY(CAST(? AS uuid[])) AND '.self::good().' AND r.withdrawn_because IS NULL
+             ORDER BY t.method_id, r.started_at DESC, r.number DESC', ['{'.implode(',', $methods).'}'],
         );
 
         return array_column($this->bare(array_map(Row::text(...), $ids)), null, 'method');
     }
 
     /**
-     * Runs of a method that ended before a moment, without what they read.
+     * Results of a method before a moment, without what they read.
      *
      * @return list<RunFact> newest first
      */
     public function before(string $method, string $before, string $not): array
     {
         $ids = $this->db->fetchFirstColumn(
-            "SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
-             WHERE t.method_id = ? AND r.outcome IS NOT NULL AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
-               AND r.purpose NOT IN ('reference', 'empty')
-             ORDER BY r.started_at DESC, r.number DESC LIMIT ".self::BEFORE, [$method, $before, $not],
+            'SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
+             WHERE t.method_id = ? AND '.RunCounts::are('r', CountsFor::Result).' AND r.withdrawn_because IS NULL AND r.started_at <= ?
+               AND r.id <> ? ORDER BY r.started_at DESC, r.number DESC LIMIT '.self::BEFORE, [$method, $before, $not],
         );
 
         return array_reverse($this->bare(array_map(Row::text(...), $ids)));

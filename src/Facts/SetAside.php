@@ -38,6 +38,15 @@ final class SetAside
         ];
     }
 
+    /** True of a run that is: the causes that do are few, and read once for all runs that are asked about. */
+    public static function is(string $run): string
+    {
+        return sprintf(
+            '(NOT %s.taken_in AND (length(%s.set_aside) > 0 OR %s.id IN (SELECT f.run_id FROM failure f JOIN cause c ON c.failure_id = f.id
+             WHERE f.run_id IS NOT NULL AND f.withdrawn_because IS NULL AND %s)))', $run, $run, $run, self::does('c'),
+        );
+    }
+
     /** Why a run is: the words of whoever said so, or of a cause of one of its failures; empty where it is not, or was taken in again. */
     public static function why(string $run): string
     {

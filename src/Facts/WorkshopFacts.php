@@ -6,6 +6,7 @@ namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\WorkshopWords;
 
 /** Reads what stands behind a build and is no run: making, plans, modules. */
@@ -38,8 +39,9 @@ final readonly class WorkshopFacts
     public function made(array $articles): array
     {
         return array_map(Row::text(...), $this->db->fetchFirstColumn(
-            "SELECT DISTINCT r.article_id FROM run r JOIN trial t ON t.id = r.trial_id JOIN method m ON m.id = t.method_id
-             WHERE r.article_id = ANY(CAST(? AS uuid[])) AND m.name = ? AND r.outcome IN ('held', 'failed') AND r.withdrawn_because IS NULL",
+            'SELECT DISTINCT r.article_id FROM run r JOIN trial t ON t.id = r.trial_id JOIN method m ON m.id = t.method_id
+             WHERE r.article_id = ANY(CAST(? AS uuid[])) AND m.name = ? AND r.withdrawn_because IS NULL
+               AND '.RunCounts::ended('r', RunOutcome::Held, RunOutcome::Failed),
             ['{'.implode(',', $articles).'}', WorkshopWords::making()],
         ));
     }

@@ -73,6 +73,17 @@ final class ArrowsTest extends TestCase
         }
     }
 
+    /** Which runs count is core's to say: a query names no way to end, to be meant or to stand; RunCounts and SetAside hand it on. */
+    public function testNoQueryDecidesWhichRunsCount(): void
+    {
+        $decides = '/\b(outcome|purpose|standing|set_aside|kind|state|choice)\)?\s*(=|<>|!=|(NOT )?IN|IS (NOT )?DISTINCT FROM)\s*\(?\s*\'(?!method|sign-in|export)[a-z]/';
+        foreach (['Facts', 'Sheet', 'Action', 'Http', 'Worker'] as $folder) {
+            foreach (self::files('src/'.$folder, ['php']) as $file => $code) {
+                self::assertDoesNotMatchRegularExpression($decides, $code, $folder.'/'.$file.' decides for itself.');
+            }
+        }
+    }
+
     public function testNoTwoFoldersOfCoreUseEachOther(): void
     {
         $arrows = [];

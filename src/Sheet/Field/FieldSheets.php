@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Field;
 
 use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunTally;
 use Lustrum\Core\Wording\FieldWords;
 use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Revision\Article;
@@ -64,7 +65,7 @@ final readonly class FieldSheets
     /**
      * @param array<string, list<\Lustrum\Core\Plan\Made>>           $made
      * @param array<string, list<array<string, mixed>>>              $dots
-     * @param array<string, array{from: ?string, to: ?string, outcomes: array<string, int>}> $counts
+     * @param array<string, array{from: string, to: string, runs: RunTally}> $counts
      * @param list<Article>                                          $articles
      * @param array<string, RunFact>               $good by method
      */
@@ -77,7 +78,7 @@ final readonly class FieldSheets
         return new FieldTrial(
             $trial->view(), Asked::ofMethod($trial->method(), $book->metrics(), $book->words()), $trial->method()->safety()->inSight(true),
             FieldWords::blocked($trial->agreesNext(), $trial->lacksLimits()), PlanRows::of($trial, $made[$key] ?? [], $articles, $used),
-            array_sum($counts[$key]['outcomes'] ?? []), $last === null ? null : LastGood::of($last),
+            isset($counts[$key]) ? $counts[$key]['runs']->all() : 0, $last === null ? null : LastGood::of($last),
         );
     }
 }

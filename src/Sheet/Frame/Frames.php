@@ -11,6 +11,7 @@ use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\FrameWords;
+use Lustrum\Domain\Decision\Choice;
 use Lustrum\Domain\Device\Device;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionState;
@@ -33,8 +34,8 @@ final readonly class Frames
     private const UNFINISHED = 'SELECT t.revision_id, count(*) FROM run r JOIN trial t ON t.id = r.trial_id
         WHERE r.belongs_to = ? AND r.outcome IS NULL AND r.withdrawn_because IS NULL GROUP BY 1';
 
-    private const UNDECIDED = "SELECT c.revision_id, count(*) FROM candidate c JOIN revision v ON v.id = c.revision_id
-        WHERE c.belongs_to = ? AND c.decision_id IS NULL AND c.choice = 'open' AND c.withdrawn_because IS NULL AND v.state <> 'abandoned' GROUP BY 1";
+    private const UNDECIDED = 'SELECT c.revision_id, count(*) FROM candidate c JOIN revision v ON v.id = c.revision_id
+        WHERE c.belongs_to = ? AND c.decision_id IS NULL AND c.choice = ? AND c.withdrawn_because IS NULL AND v.state <> ? GROUP BY 1';
 
     public function __construct(
         private Books $books,
@@ -95,7 +96,9 @@ final readonly class Frames
         foreach ([
             'try' => $this->db->fetchAllKeyValue(self::UNFINISHED, [$id]),
             'find' => $this->failures->withoutCause($id),
-            'next' => $this->db->fetchAllKeyValue(self::UNDECIDED, [$id]),
+            'next' => $this->db->fetchAllKeyValue(self::UNDECIDED, [
+                $id, Choice::Open->value, RevisionState::Abandoned->value,
+            ]),
         ] as $station => $counts) {
             foreach ($counts as $build => $count) {
                 $waits[$build][] = new StationMark($station, FrameWords::waits($station, Row::whole($count)));

@@ -9,6 +9,7 @@ use Lustrum\Core\CoreException;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Outing\DayOut;
 use Lustrum\Core\Outing\Stop;
+use Lustrum\Core\Plan\Made;
 use Lustrum\Core\Plan\Progress;
 use Lustrum\Core\Plan\Slot;
 use Lustrum\Core\Run\SettingRule;
@@ -109,7 +110,7 @@ final readonly class OutingPages
                 // The method no longer varies what was planned: what is left is the number that was planned.
             }
         }
-        $ended = count(array_filter($made, static fn ($m): bool => $m->outcome !== null && $m->outcome->says()));
+        $ended = count(array_filter($made, static fn (Made $m): bool => $m->says()));
 
         return array_fill(0, max($trial->view()->plannedRuns === 0 ? 1 : 0, $trial->view()->plannedRuns - $ended), '');
     }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Runs;
 
 use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\DeviceFacts;
 use Lustrum\Facts\Displays;
 use Lustrum\Facts\Pages;
+use Lustrum\Facts\RunCounts;
 use Lustrum\Facts\RunFacts;
 use Lustrum\Shared\Page;
 
@@ -28,9 +30,9 @@ final readonly class RunPages
     {
         $ids = '{'.implode(',', array_map(static fn (Revision $r): string => $r->id()->toRfc4122(), $builds)).'}';
         [$found, $next] = $this->pages->ids(
-            "SELECT r.id, r.started_at at FROM run r JOIN trial t ON t.id = r.trial_id JOIN configuration c ON c.hash = r.configuration
-             WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND r.outcome IS NOT NULL AND r.outcome <> 'void' AND r.withdrawn_because IS NULL
-               AND (c.content @> CAST(? AS jsonb) OR c.content @> CAST(? AS jsonb))",
+            'SELECT r.id, r.started_at at FROM run r JOIN trial t ON t.id = r.trial_id JOIN configuration c ON c.hash = r.configuration
+             WHERE t.revision_id = ANY(CAST(? AS uuid[])) AND r.outcome IS NOT NULL AND NOT '.RunCounts::ended('r', RunOutcome::Void).' AND r.withdrawn_because IS NULL
+               AND (c.content @> CAST(? AS jsonb) OR c.content @> CAST(? AS jsonb))',
             [
                 $ids, json_encode(['questions' => [['metric' => $metric]]], \JSON_THROW_ON_ERROR),
                 json_encode(['channels' => [['metric' => $metric]]], \JSON_THROW_ON_ERROR),

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Lustrum\Account\CurrentUser;
 use Lustrum\Account\Workspace;
 use Lustrum\Core\Run\Row;
+use Lustrum\Domain\Revision\RevisionState;
 
 /** What a try can begin on: all builds of a workspace, with the one and the article that were used last. */
 final readonly class Starts
@@ -34,12 +35,12 @@ final readonly class Starts
         }
         $builds = [];
         foreach ($this->db->fetchAllNumeric(
-            "SELECT device, name, id, letter FROM (
+            'SELECT device, name, id, letter FROM (
                 SELECT d.id device, d.name, v.id, v.letter, v.created_at,
                     row_number() OVER (PARTITION BY d.id ORDER BY v.created_at DESC, v.letter DESC) place
-                FROM device d JOIN revision v ON v.device_id = d.id AND v.withdrawn_because IS NULL AND v.state <> 'abandoned'
+                FROM device d JOIN revision v ON v.device_id = d.id AND v.withdrawn_because IS NULL AND v.state <> ?
                 WHERE d.workspace_id = ? AND d.withdrawn_because IS NULL) x
-             WHERE place <= ? ORDER BY lower(name), created_at DESC", [$id, self::BUILDS],
+             WHERE place <= ? ORDER BY lower(name), created_at DESC', [RevisionState::Abandoned->value, $id, self::BUILDS],
         ) as $row) {
             [$device, $name, $build, $letter] = Row::cells($row);
             $builds[] = new StartBuild($device, $name, $build, $letter, $articles[$build] ?? []);

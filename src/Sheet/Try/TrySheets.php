@@ -8,7 +8,7 @@ use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Run\EmptyRun;
 use Lustrum\Core\Run\RigReading;
-use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Run\RunTally;
 use Lustrum\Core\Wording\HeapWords;
 use Lustrum\Core\Wording\PlanWords;
 use Lustrum\Core\Wording\TrialWords;
@@ -68,7 +68,7 @@ final readonly class TrySheets
             $marks = array_map(RunDot::fromRow(...), $dots[$key] ?? []);
             $rows[] = $row = self::row(
                 $trial, $marks, $counts[$key] ?? [
-                    'from' => null, 'to' => null, 'outcomes' => [],
+                    'from' => null, 'to' => null, 'runs' => RunTally::none(),
                 ],
                 $results[$key] ?? null, $book, $plans[$key], $trial->method()->isInUse() ? $never : '',
                 PlanRows::of($trial, $made[$key] ?? [], $articles, PlanRows::used($marks)),
@@ -76,15 +76,12 @@ final readonly class TrySheets
             );
             $trials[] = [$trial, $row];
         }
-        $outcomes = [];
-        foreach ($counts as $count) {
-            foreach ($count['outcomes'] as $outcome => $n) {
-                $outcomes[$outcome] = ($outcomes[$outcome] ?? 0) + $n;
-            }
-        }
+        $runs = array_reduce(
+            array_column($counts, 'runs'), static fn (RunTally $sum, RunTally $of): RunTally => $sum->with($of), RunTally::none(),
+        );
 
         return new TrySheet(
-            TrialWords::sentence($revision->letter(), count($rows), $outcomes), $revision->view(), $rows,
+            TrialWords::sentence($revision->letter(), count($rows), $runs), $revision->view(), $rows,
             array_map(
                 static fn (Method $m): MethodView => $m->view(), $this->records->all(Method::class, ['device' => $revision->device()]),
             ),
@@ -96,7 +93,7 @@ final readonly class TrySheets
 
     /**
      * @param list<RunDot>                                                          $dots
-     * @param array{from: ?string, to: ?string, outcomes: array<string, int>} $count
+     * @param array{from: ?string, to: ?string, runs: RunTally} $count
      * @param list<PanelLine> $panels
      * @param list<RigReading> $rig
      */
@@ -105,14 +102,12 @@ final readonly class TrySheets
         array $panels, array $rig,
     ): TrialRow {
         $view = $trial->view();
-        $outcomes = $count['outcomes'];
-        $total = array_sum($outcomes);
-        $held = $outcomes[RunOutcome::Held->value] ?? 0;
-        $isUntilItHolds = $view->repeats === RepeatPurpose::UntilItHolds;
+        $runs = $count['runs'];
+        $stopped = $view->repeats === RepeatPurpose::UntilItHolds && $runs->held() > 0;
 
         return new TrialRow(
-            $view, $trial->method()->name(), $dots, $total, $count['from'], $count['to'],
-            TrialWords::count($total, $plan, $outcomes[''] ?? 0, $isUntilItHolds && $held > 0, $view->untilWidth, $view->plannedRuns),
+            $view, $trial->method()->name(), $dots, $runs->all(), $count['from'], $count['to'],
+            TrialWords::count($runs, $plan, $stopped, $view->untilWidth, $view->plannedRuns),
             $results === null ? [] : TrialWords::results(
                 $results, $book->metrics(), $book->rated(), !$plan->isReached,
             ),

@@ -11,9 +11,10 @@ return [
     'aside' => '{n, plural, one {# run} other {# runs}} set aside: {why}',
     'count' => '{planned, plural, =0 {{runs, plural, one {# run} other {# runs}}} other {{runs, number} of {planned, plural, one {# run} other {# runs}}}}'
         .'{until, select, first {, the first stage until ± {width}} open {; three values at each level tell how many more it takes until ± {width}}'
-        .' told {, until ± {width}} other {}}{unfinished, plural, =0 {} other {, # unfinished}}{first, select, yes {, stopped at first success} other {}}',
+        .' told {, until ± {width}} other {}}{beside}{first, select, yes {, stopped at first success} other {}}',
     'untried' => 'Build {letter} has not been tried. Start with the cheapest check that could prove it wrong.',
-    'part' => '{outcome, select, held {{n} held} failed {{n} failed} stoppedEarly {{n} stopped early} lost {{n} lost in handling} void {{n} void} other {{n} unfinished}}',
+    'ended' => '{outcome, select, held {{n} held} failed {{n} failed} other {{n} stopped early}}',
+    'part' => '{for, select, wear {{n} that only wore it} practice {{n} to practise} aside {{n} set aside} lost {{n} lost in handling} void {{n} void} other {{n} unfinished}}',
     'sentence' => 'Build {letter}: {runs, plural, one {# run} other {# runs}} in {trials, plural, one {# trial} other {# trials}}{any, select, yes {, {parts}} other {}}.',
     'run' => 'Run {number} of {trial}, on build {letter}{with, select, yes { with {serial}} other {}}{state, select, mockup {, a mock-up} model {, a model} other {}}: {outcome, select, held {held{bound, select, yes {, and stopped before the event came, so its value is a bound} other {}}} failed {failed, {reason}} stoppedEarly {stopped early{bound, select, yes {, so its value is a bound} other {}}} lost {lost in handling; it says nothing of the design} void {void, {reason}} other {not finished}}.',
     'outcome' => '{outcome, select, held {held} failed {failed} stoppedEarly {stopped early} lost {lost in handling} void {void} other {not finished}}',

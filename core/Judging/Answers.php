@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\RunFact;
 
 /** How often some runs held in what one metric asks, counted by what they are like. */
@@ -17,8 +18,8 @@ final class Answers
     public int $onlyJust = 0;
 
     /**
-     * @var array<string, array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int,
-     *     onlyJust: int}> made: under which circumstances; first: where its first run stands
+     * @var array<string, array{alike: Alikeness, design: Design, method: string, article: string, made: Circumstances, first: string,
+     *     held: int, tried: int, onlyJust: int}> made: under which circumstances; first: where its first run stands
      */
     public array $groups = [];
 
@@ -39,7 +40,7 @@ final class Answers
             $onlyJust = $held && $run->heldOnlyJust($this->metric) ? 1 : 0;
             $key = $alike->key()."\x1e".$made;
             $group = $this->groups[$key] ?? [
-                'alike' => $alike, 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0,
+                'alike' => $alike, 'design' => Design::of($run->configuration), 'method' => $run->configuration->methodName, 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0,
                 'tried' => 0, 'onlyJust' => 0,
             ];
             $group['made']->take($run);
@@ -95,7 +96,7 @@ final class Answers
         ), $this->groups));
     }
 
-    /** @param array{alike: Alikeness, article: string, made: Circumstances, first: string, held: int, tried: int, onlyJust: int} $group */
+    /** @param array{alike: Alikeness, design: Design, method: string, article: string, made: Circumstances, first: string, held: int, tried: int, onlyJust: int} $group */
     private function add(string $key, array $group): void
     {
         $known = $this->groups[$key] ?? null;

@@ -7,6 +7,7 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\AsSet;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
 
@@ -38,6 +39,7 @@ final class Bunch
     /**
      * @param string $made    key of the configuration
      * @param string $article its serial; empty: nobody said which
+     * @param Design $design  the state that the runs were made on
      * @param array<string, string> $set what they were set to, by name
      */
     public function __construct(
@@ -49,6 +51,7 @@ final class Bunch
         string $made,
         public readonly Alikeness $alike,
         public readonly string $article,
+        public readonly Design $design,
         public readonly array $set = [],
     ) {
         $this->circumstances = new Circumstances($made);
@@ -115,7 +118,7 @@ final class Bunch
     public function take(RunFact $run, ReadingFact $reading): void
     {
         ++$this->read;
-        if ($run->lost() || !$run->says()) {
+        if (!$run->says()) {
             return;
         }
         $this->circumstances->take($run);

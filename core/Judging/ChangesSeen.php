@@ -188,18 +188,24 @@ final readonly class ChangesSeen
         }
         $terms = ($this->terms)($effect->metric);
         $within = CompareOutcomes::within($mine, $theirs, $terms->confidence());
-        $c = $within?->difference;
-        $alike = $within === null ? new AlikeShares($mine->held, $mine->tried, $theirs->held, $theirs->tried) : AlikeShares::of($within);
+        if ($within === null) {
+            return new ChangeSeen(
+                $change, $effect, ChangeVerdict::CannotTell, null, $mine->tried, $theirs->tried, together: $together, why: 'unmatched',
+            );
+        }
+        $alike = AlikeShares::of($within);
 
         return new ChangeSeen(
             $change, $effect, match (true) {
                 // All held before as well: so far this trial does not tell them apart.
-                $c === null, $alike->allHeld(), !$terms->tells() => ChangeVerdict::CannotTell,
-                default => JudgeChange::towards($effect->mode === ExpectedAs::Less ? -1 : 1, $c),
+                $alike->allHeld(), !$terms->tells() => ChangeVerdict::CannotTell,
+                default => JudgeChange::towards($effect->mode === ExpectedAs::Less ? -1 : 1, $within->difference),
             },
-            null, $alike->triedHere, $alike->triedThere, $alike->heldHere, $alike->heldThere, $c === null ? null : Figure::of(
-                new Interval(100 * $c->estimate, 100 * (float) $c->low, 100 * (float) $c->high), '%', 0,
-            ), $together, $c === null ? 'unmatched' : '', $terms->look,
+            null, $alike->triedHere, $alike->triedThere, $alike->heldHere, $alike->heldThere, Figure::of(
+                new Interval(
+                    100 * $within->difference->estimate, 100 * (float) $within->difference->low, 100 * (float) $within->difference->high,
+                ), '%', 0,
+            ), $together, '', $terms->look,
         );
     }
 }

@@ -21,7 +21,6 @@ use Lustrum\Core\Run\ArticleState;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
-use Lustrum\Core\Run\RunOutcome;
 
 /**
  * How well each requirement is shown on a build.
@@ -331,7 +330,7 @@ final class Evidence
             return null;
         }
         $byAnswer = $run->answers($wanted->metric);
-        if (($reading === null && !$byAnswer) || $run->outcome === null || $run->outcome === RunOutcome::Void) {
+        if ($reading === null && !$byAnswer) {
             return null;
         }
         if ($run->lost()) {

@@ -30,7 +30,7 @@ final class FirstStage
         $cells = [];
         $ended = 0;
         foreach ($runs as $run) {
-            if ($run->outcome === null || !$run->says() || $run->lost()) {
+            if (!$run->says()) {
                 continue;
             }
             ++$ended;

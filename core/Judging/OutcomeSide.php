@@ -7,11 +7,16 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Statistics\Proportion;
 use Lustrum\Core\Threshold\Ladder;
 
-/** How often it held on one build, level by level where the runs were made at levels. */
+/**
+ * How often it held on one build, each method, level and state of the design by itself: what was tried otherwise is no share of
+ * the same.
+ */
 final readonly class OutcomeSide
 {
     /**
-     * @param list<Rung>  $rungs        lowest first where they have an order, else as they were first tried
+     * @param int         $tried        runs that held or failed in it
+     * @param list<Rung>  $rungs        lowest first where they have an order, else as they were first tried; one without a text where
+     *     all runs are alike
      * @param string|null $highestHeld  the highest level at and below which nothing failed
      * @param string|null $lowestFailed
      * @param bool        $isCensored   nothing failed up to the highest level
@@ -19,9 +24,7 @@ final readonly class OutcomeSide
     private function __construct(
         public string $build,
         public string $letter,
-        public int $held,
         public int $tried,
-        public int $onlyJust,
         public array $rungs,
         public ?string $highestHeld,
         public ?string $lowestFailed,
@@ -47,33 +50,37 @@ final readonly class OutcomeSide
         };
 
         return new self(
-            $build->id, $build->letter, $answers->held, $answers->tried, $answers->onlyJust, $rungs, $text($ladder?->highestHeld),
-            $text($ladder?->lowestFailed), $ladder !== null && $ladder->censored,
+            $build->id, $build->letter, $answers->tried, $rungs, $text($ladder?->highestHeld), $text($ladder?->lowestFailed),
+            $ladder !== null && $ladder->censored,
         );
     }
 
-    /** @return list<Rung> none where the runs were made at no level */
+    /** @return list<Rung> */
     private static function rungs(Answers $answers, float $confidence): array
     {
-        $counts = [];
+        $counts = $methods = $designs = [];
         foreach ($answers->groups as $group) {
-            $alike = $group['alike'];
-            $counts[$alike->cell] ??= ['alike' => $alike, 'held' => 0, 'tried' => 0];
-            $counts[$alike->cell]['held'] += $group['held'];
-            $counts[$alike->cell]['tried'] += $group['tried'];
+            $methods[$group['method']] = $designs[$group['design']->key] = true;
+            $key = $group['alike']->cell."\x1d".$group['design']->key;
+            $known = $counts[$key] ?? ['held' => 0, 'tried' => 0, 'onlyJust' => 0] + $group;
+            $counts[$key] = [
+                'held' => $known['held'] + $group['held'], 'tried' => $known['tried'] + $group['tried'],
+                'onlyJust' => $known['onlyJust'] + $group['onlyJust'],
+            ] + $known;
         }
-        $texts = array_filter($counts, static fn (array $c): bool => $c['alike']->said() !== '');
-        $rungs = array_values(array_map(static function (array $c) use ($confidence): Rung {
+        $cells = array_map(static fn (array $c): array => [
+            'said' => implode(' · ', array_filter([count($methods) > 1 ? $c['method'] : '', $c['alike']->said()])),
+            'design' => $c['design'], 'of' => $c,
+        ], array_values($counts));
+        // Levels of two methods or of two states may be called alike, and are no one ladder.
+        $isLadder = count($methods) === 1 && count($designs) === 1;
+        $rungs = array_map(static function (array $state) use ($confidence, $isLadder): Rung {
+            ['said' => $said, 'last' => $c] = $state;
             $share = Proportion::of($c['held'], $c['tried'])->interval($confidence);
-            $size = $c['alike']->isKnown() ? $c['alike']->size : null;
+            $size = $isLadder && $c['alike']->isKnown() ? $c['alike']->size : null;
 
-            return new Rung($c['alike']->said(), $size, $c['held'], $c['tried'], (float) $share->low, (float) $share->high);
-        }, $texts === [] ? [] : $counts));
-        // Levels of two methods may be called alike, and are no one ladder.
-        $sizes = array_map(static fn (Rung $r): string => (string) $r->size, $rungs);
-        if (count(array_unique($sizes)) < count($sizes)) {
-            return array_map(static fn (Rung $r): Rung => new Rung($r->text, null, $r->held, $r->tried, $r->low, $r->high), $rungs);
-        }
+            return new Rung($said, $size, $c['held'], $c['tried'], (float) $share->low, (float) $share->high, $c['onlyJust']);
+        }, States::of($cells, \PHP_INT_MAX));
         usort($rungs, static fn (Rung $a, Rung $b): int => [$a->size === null, $a->size] <=> [$b->size === null, $b->size]);
 
         return $rungs;

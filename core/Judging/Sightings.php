@@ -7,6 +7,7 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\AsSet;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\RunFact;
 
 /** What some runs say of every metric, before it is put together with what others say. */
@@ -71,7 +72,8 @@ final readonly class Sightings
                 $known[$r->metric] = true;
                 $like = Bunch::keyOf($r->metric, $r->channel, $r->instrument, $r->unit, $made, $alike, $as);
                 $bunches[$like] ??= new Bunch(
-                    $r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made, $alike, $run->serial(), $set,
+                    $r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made, $alike, $run->serial(),
+                    Design::of($run->configuration), $set,
                 );
                 $bunches[$like]->take($run, $r);
             }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\CountsFor;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\RunFact;
 
 /** How some runs of a trial ended, before it is put together with how others did. */
@@ -14,7 +16,8 @@ final readonly class TrialPiece
      * @param string $first by which pieces are put in order: the first run
      * @param array<string, string> $channels units by metric
      * @param bool $answers the method asks something
-     * @param array<string, array{first: string, said: string, held: int, failed: int}> $cells of runs that say something
+     * @param array<string, array{first: string, metric: string, said: string, design: Design, held: int, failed: int}> $cells of runs
+     *     that say something: one for each question, cell and state that they were made on; without a question its metric is empty
      * @param int $aside runs set aside from the evidence of the design
      * @param string $asideFor why, of the first of them
      */
@@ -38,17 +41,32 @@ final readonly class TrialPiece
                 $channels[$channel->metric] ??= $channel->unit;
             }
             $answers = $answers || $run->configuration->questions !== [];
-            if ($run->says() && ($run->held() || $run->failed())) {
-                $alike = Alikeness::of($run);
-                $cells[$alike->cell] ??= ['first' => $run->order(), 'said' => $alike->said(), 'held' => 0, 'failed' => 0];
-                ++$cells[$alike->cell][$run->failed() ? 'failed' : 'held'];
+            foreach ($run->says() ? self::answered($run) : [] as $metric => $held) {
+                [$alike, $design] = [Alikeness::of($run), Design::of($run->configuration)];
+                $key = implode("\x1d", [$metric, $alike->cell, $design->key]);
+                $cells[$key] ??= [
+                    'first' => $run->order(), 'metric' => (string) $metric, 'said' => $alike->said(), 'design' => $design, 'held' => 0,
+                    'failed' => 0,
+                ];
+                ++$cells[$key][$held ? 'held' : 'failed'];
             }
         }
-        $aside = array_values(array_filter($runs, static fn (RunFact $r): bool => $r->aside !== ''));
+        $aside = array_values(array_filter($runs, static fn (RunFact $r): bool => $r->countsFor() === CountsFor::Aside));
 
         return new self(
             $runs === [] ? '' : $runs[0]->order(), $channels, $answers, $cells, count($aside), $aside === [] ? '' : $aside[0]->aside,
         );
+    }
+
+    /** @return array<string, bool> whether it held in what each metric asks; where nothing is asked, how it ended */
+    private static function answered(RunFact $run): array
+    {
+        $metrics = array_column($run->configuration->questions, 'metric');
+        $said = $metrics === []
+            ? ['' => $run->held() || $run->failed() ? $run->held() : null]
+            : array_combine($metrics, array_map($run->heldIn(...), $metrics));
+
+        return array_filter($said, static fn (?bool $held): bool => $held !== null);
     }
 
     /**
@@ -69,9 +87,9 @@ final readonly class TrialPiece
             foreach ($piece->cells as $key => $cell) {
                 $known = $cells[$key] ?? ['held' => 0, 'failed' => 0] + $cell;
                 $cells[$key] = [
-                    'first' => min($known['first'], $cell['first']), 'said' => $known['said'],
-                    'held' => $known['held'] + $cell['held'], 'failed' => $known['failed'] + $cell['failed'],
-                ];
+                    'first' => min($known['first'], $cell['first']), 'held' => $known['held'] + $cell['held'],
+                    'failed' => $known['failed'] + $cell['failed'],
+                ] + $known;
             }
             $aside += $piece->aside;
             $asideFor = $asideFor === '' ? $piece->asideFor : $asideFor;

@@ -6,6 +6,7 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Channel;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\Proportion;
@@ -14,11 +15,15 @@ use Lustrum\Core\Statistics\Sample;
 /** What the finished runs of one trial came to, in numbers. */
 final readonly class TrialResults
 {
+    /** In so many states one after the other that each by itself would tell a reader nothing. */
+    private const FOLDED = 4;
+
     /**
-     * @param list<array{metric: string, level: string, figure: ?Figure, bounds: int}> $metrics in the order of the channels, level by
-     *     level
-     * @param list<array{level: string, held: int, failed: int, mayFail: Interval}> $shares level by level, with the share of tries
-     *     that may still fail; none where no run answered
+     * @param list<array{metric: string, level: string, figure: ?Figure, bounds: int, states: int}> $metrics in the order of the
+     *     channels, one for each level and state that runs were made on; states: how many were folded into the last
+     * @param list<array{metric: string, level: string, held: int, failed: int, mayFail: Interval, states: int, stood: int}> $shares the
+     *     same, with the share of tries that may still fail; stood: of the folded states, those in which one held; none where no run
+     *     answered
      * @param int    $aside    runs that are set aside from the evidence of the design
      * @param string $asideFor why, of the first of them
      */
@@ -38,13 +43,22 @@ final readonly class TrialResults
     {
         $metrics = [];
         foreach ($runs->channels as $metric => $unit) {
-            foreach (Measured::byCell($seen->read((string) $metric)) as $bunches) {
+            $of = [];
+            foreach ($seen->read((string) $metric) as $bunch) {
+                if ($bunch->circumstances->runs > 0) {
+                    $of[$bunch->alike->cell."\x1d".$bunch->design->key][] = $bunch;
+                }
+            }
+            $states = States::of(array_map(static fn (array $bunches): array => [
+                'said' => $bunches[0]->alike->said(), 'design' => $bunches[0]->design, 'of' => $bunches,
+            ], array_values($of)), self::FOLDED);
+            foreach ($states as ['said' => $said, 'last' => $bunches, 'all' => $all]) {
                 $m = Measured::of($bunches, $units[$metric] ?? $unit);
                 $n = count($m->values);
                 if ($n + $m->bounds() > 0) {
-                    $figure = $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, $n);
                     $metrics[] = [
-                        'metric' => (string) $metric, 'level' => $bunches[0]->alike->said(), 'figure' => $figure, 'bounds' => $m->bounds(),
+                        'metric' => (string) $metric, 'level' => $said, 'bounds' => $m->bounds(), 'states' => count($all),
+                        'figure' => $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, $n),
                     ];
                 }
             }
@@ -62,15 +76,27 @@ final readonly class TrialResults
         return self::of(TrialPiece::of($runs), Seen::ofRuns($runs), $units, $confidence);
     }
 
-    /** @return list<array{level: string, held: int, failed: int, mayFail: Interval}> */
+    /** @return list<array{metric: string, level: string, held: int, failed: int, mayFail: Interval, states: int, stood: int}> */
     private static function shares(TrialPiece $runs, float $confidence): array
     {
-        $failed = array_sum(array_column($runs->cells, 'failed'));
+        if (!$runs->answers && array_sum(array_column($runs->cells, 'failed')) === 0) {
+            return [];
+        }
+        $out = $byMetric = [];
+        foreach ($runs->cells as $cell) {
+            $byMetric[$cell['metric']][] = ['said' => $cell['said'], 'design' => $cell['design'], 'of' => $cell];
+        }
+        foreach ($byMetric as $cells) {
+            foreach (States::of($cells, self::FOLDED) as ['said' => $said, 'last' => $of, 'all' => $all]) {
+                $out[] = [
+                    'metric' => $of['metric'], 'level' => $said, 'held' => $of['held'], 'failed' => $of['failed'],
+                    'mayFail' => Proportion::of($of['failed'], $of['held'] + $of['failed'])->interval($confidence),
+                    'states' => count($all), 'stood' => count(array_filter($all, static fn (array $c): bool => $c['held'] > 0)),
+                ];
+            }
+        }
 
-        return $failed === 0 && !$runs->answers ? [] : array_values(array_map(static fn (array $of): array => [
-            'level' => $of['said'], 'held' => $of['held'], 'failed' => $of['failed'],
-            'mayFail' => Proportion::of($of['failed'], $of['held'] + $of['failed'])->interval($confidence),
-        ], $runs->cells));
+        return $out;
     }
 
     /**
@@ -84,9 +110,11 @@ final readonly class TrialResults
     public static function soFar(array $channels, Seen $seen, RunFact $like, float $confidence): array
     {
         $out = [];
-        $cell = Alikeness::of($like)->cell;
+        [$cell, $design] = [Alikeness::of($like)->cell, Design::of($like->configuration)->key];
         foreach ($channels as $channel) {
-            $alike = array_filter($seen->read($channel->metric), static fn (Bunch $b): bool => $b->alike->cell === $cell);
+            $alike = array_filter(
+                $seen->read($channel->metric), static fn (Bunch $b): bool => $b->alike->cell === $cell && $b->design->key === $design,
+            );
             $m = Measured::of(array_values($alike), $channel->unit);
             if (count($m->values) > 1) {
                 $out[$channel->metric] = Figure::of(

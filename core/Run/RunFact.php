@@ -70,7 +70,7 @@ final readonly class RunFact
 
     public function lost(): bool
     {
-        return $this->outcome === RunOutcome::Lost;
+        return $this->countsFor() === CountsFor::Lost;
     }
 
     public function countsFor(): CountsFor

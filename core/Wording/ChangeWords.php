@@ -101,15 +101,12 @@ final class ChangeWords
     private static function shares(ChangeSeen $seen, int $held): string
     {
         $with = ['held' => $held, 'n' => $seen->n, 'heldBefore' => $seen->heldBefore, 'before' => $seen->nBefore];
-        if ($seen->points === null) {
-            return Messages::say('change.unmatched', $with);
-        }
         if ($held === $seen->n && $seen->heldBefore === $seen->nBefore) {
             return Messages::say('change.bothPass', $with + OutcomeWords::hides($seen->points, min($seen->n, $seen->nBefore)));
         }
 
         return LookWords::soFar($seen->look).Messages::say('change.shares', $with + [
-            'low' => Digits::decimals((float) $seen->points->low, 0), 'high' => Digits::decimals((float) $seen->points->high, 0),
+            'low' => Digits::decimals((float) $seen->points?->low, 0), 'high' => Digits::decimals((float) $seen->points?->high, 0),
         ]);
     }
 

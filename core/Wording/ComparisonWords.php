@@ -65,13 +65,16 @@ final class ComparisonWords
         $of = static fn (string $letter, string $serial): string => $isOfArticles && $serial !== ''
             ? Messages::say('comparison.article', ['letter' => $letter, 'serial' => $serial]) : $letter;
         $why = self::why($c, $isOfArticles);
+        $size = ['sized' => $c->here->figure !== null, 'size' => $c->here->figure === null ? '' : Numbers::figure($c->here->figure)];
+        if ($c->verdict !== null && !$c->terms->tells()) {
+            return Messages::say('comparison.untold', $with + $size);
+        }
 
         return Messages::say('comparison.sentence', [
             'letter' => $of($with['letter'], $m->article), 'other' => $of($with['other'], $m->otherArticle),
-        ] + $with + [
-            'sized' => $c->here->figure !== null, 'size' => $c->here->figure === null ? '' : Numbers::figure($c->here->figure),
+        ] + $with + $size + [
             'change' => self::change($c, $difference),
-            'verdict' => $c->verdict === null ? '' : ($c->terms->tells() ? $c->verdict->value : 'untold'),
+            'verdict' => $c->verdict->value ?? '',
             'n' => $c->here->n, 'nOther' => $c->other->n ?? 0, 'pairs' => $m->pairs, 'blocked' => $m->blocks !== [],
             'against' => $m->against !== [], 'where' => Messages::list($m->against), 'varies' => $told && $m->sizeVaries,
             'articles' => $isOfArticles, 'tilted' => $why !== '', 'footing' => $why,

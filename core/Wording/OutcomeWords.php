@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
-use Lustrum\Core\Judging\AlikeShares;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\OutcomeSide;
@@ -14,7 +13,7 @@ use Lustrum\Core\Quantity\Digits;
 /** Sentences about how often two builds hold. */
 final class OutcomeWords
 {
-    /** With fewer runs a side nothing could be told anyway. */
+    /** With fewer runs a side nothing could be told anyway; more ways of trying it than so many stand in the table. */
     private const FEW = 3;
 
     public static function sentence(OutcomeComparison $c, string $metric): string
@@ -29,7 +28,10 @@ final class OutcomeWords
             return Messages::say('comparison.shareAlone', ['side' => $side]);
         }
 
-        $alike = $c->alike ?? new AlikeShares($c->here->held, $c->here->tried, $c->other->held, $c->other->tried);
+        $alike = $c->alike;
+        if ($alike === null) {
+            return Messages::say('comparison.shareUnmatched', ['side' => $side, 'other' => $c->other->letter]);
+        }
         $isPart = $alike->triedHere < $c->here->tried || $alike->triedThere < $c->other->tried;
 
         return Messages::say('comparison.share', [
@@ -87,8 +89,25 @@ final class OutcomeWords
         };
 
         return Messages::say('comparison.shareSide', [
-            'metric' => Messages::begin($metric), 'letter' => $side->letter, 'held' => $side->held, 'n' => $side->tried,
-            'height' => $height, 'just' => $side->onlyJust,
+            'metric' => Messages::begin($metric), 'letter' => $side->letter, 'parts' => self::parts($side->rungs), 'height' => $height,
         ]);
+    }
+
+    /**
+     * What was tried in one way is a share; of several ways each is one, and more than a reader keeps apart are counted.
+     *
+     * @param list<Rung> $rungs
+     */
+    private static function parts(array $rungs): string
+    {
+        if (count($rungs) > self::FEW) {
+            $whole = array_filter($rungs, static fn (Rung $r): bool => $r->held === $r->tried);
+
+            return Messages::say('comparison.shareParts', ['n' => count($rungs), 'whole' => count($whole)]);
+        }
+
+        return Messages::list(array_map(static fn (Rung $r): string => Messages::say('comparison.sharePart', [
+            'held' => $r->held, 'n' => $r->tried, 'at' => $r->text !== '', 'level' => $r->text, 'just' => $r->onlyJust,
+        ]), $rungs));
     }
 }

@@ -27,14 +27,20 @@ final class TrialWords
         if (count($known) < count($r->metrics)) {
             $out[] = Messages::say('trial.rated');
         }
-        foreach ($known as ['metric' => $metric, 'level' => $level, 'figure' => $figure, 'bounds' => $bounds]) {
-            $with = ['metric' => $names[$metric] ?? '', 'bounds' => $bounds, 'at' => $level !== '', 'level' => $level];
+        foreach ($known as ['metric' => $metric, 'level' => $level, 'figure' => $figure, 'bounds' => $bounds, 'states' => $states]) {
+            $with = [
+                'metric' => $names[$metric] ?? '', 'bounds' => $bounds, 'at' => $level !== '', 'level' => $level, 'states' => $states,
+            ];
             $out[] = $figure === null ? Messages::say('trial.onlyBounds', $with) : Messages::say(
                 'trial.result', $with + ['figure' => Numbers::figure($figure)],
             );
         }
-        foreach ($r->shares as ['level' => $level, 'held' => $held, 'failed' => $failed, 'mayFail' => $mayFail]) {
+        $isOne = count(array_unique(array_column($r->shares, 'metric'))) < 2;
+        foreach ($r->shares as $share) {
+            ['level' => $level, 'held' => $held, 'failed' => $failed, 'mayFail' => $mayFail] = $share;
             $out[] = Messages::say('trial.share', [
+                'named' => !$isOne, 'metric' => $names[$share['metric']] ?? '', 'states' => $share['states'],
+                'stood' => $share['stood'], 'fell' => $share['states'] - $share['stood'],
                 'held' => $held, 'n' => $held + $failed, 'at' => $level !== '', 'level' => $level,
                 'low' => Numbers::percent((float) $mayFail->low), 'high' => Numbers::percent((float) $mayFail->high),
             ]);
@@ -116,6 +122,11 @@ final class TrialWords
             'with' => $serial !== '', 'serial' => $serial, 'state' => $state,
             'outcome' => $outcome === null ? 'none' : $outcome->value, 'reason' => Messages::inside($reason),
         ]);
+    }
+
+    public static function countsFor(CountsFor $for): string
+    {
+        return Messages::say('trial.countsFor', ['for' => $for->value]);
     }
 
     public static function outcome(?RunOutcome $outcome): string

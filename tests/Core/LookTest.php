@@ -138,7 +138,7 @@ final class LookTest extends TestCase
         self::assertNull(Headline::of([$c], [], [Judged::wanted(Kind::Mean, 40.0)], 0.95)->first);
         $said = ComparisonWords::sentence($c, 'force', 'A');
         self::assertStringStartsWith('So far 4 of 6: Force on B', $said);
-        self::assertStringContainsString('of which nothing is told yet', $said);
+        self::assertStringContainsString('; it is set against A once', $said);
         self::assertSame(
             WithinVerdict::Higher, self::compare([50.0, 51.0, 50.5, 50.2], [60.0, 61.0, 60.5, 60.2], new Terms(0.95))->verdict,
         );
@@ -169,7 +169,7 @@ final class LookTest extends TestCase
         $soFar = $of(new Terms(0.95, new Look(12, 20, 1, true)));
         self::assertSame('indistinct', $soFar->verdict);
         self::assertStringStartsWith('So far 12 of 20: ', OutcomeWords::sentence($soFar, 'strong'));
-        self::assertStringContainsString('nothing is told yet', OutcomeWords::sentence($soFar, 'strong'));
+        self::assertStringContainsString('it is set against A (1 of 12) once', OutcomeWords::sentence($soFar, 'strong'));
     }
 
     public function testNoIntervalGoesBeyondWhatThereCanBe(): void

@@ -267,7 +267,7 @@ final class RuleTest extends TestCase
         self::assertSame(ChangeVerdict::Better, $seen->of($b, $here, $there)[0]->verdict);
         $apart = $seen->of($b, Seen::ofRuns($of('b', '1 m', 5, 0)), $there)[0];
         self::assertSame(ChangeVerdict::CannotTell, $apart->verdict);
-        self::assertStringContainsString('at other levels', ChangeWords::sentence($apart, 'strong', false));
+        self::assertStringContainsString('no level was run on both', ChangeWords::sentence($apart, 'strong', false));
     }
 
     public function testWhereAllHeldItIsSaidHowMuchCouldHide(): void

@@ -6,11 +6,14 @@ namespace Lustrum\Action\Exchange;
 
 use Doctrine\DBAL\Connection;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\CountsFor;
+use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\ReadingWords;
 use Lustrum\Core\Wording\TrialWords;
 use Lustrum\Domain\Device\Device;
+use Lustrum\Facts\SetAside;
 use Lustrum\Shared\Csv;
 
 /** Writes all readings of a device as CSV (RFC 4180, UTF-8): value as typed, unit, UCUM code, and SI, with the run around it. */
@@ -20,7 +23,7 @@ final readonly class ReadingsCsv
         'build', 'trial', 'method', 'run', 'article_serial', 'started_at', 'operator', 'conditions', 'settings', 'levels', 'outcome',
         'outcome_reason',
         'metric', 'channel', 'typed_value', 'typed_unit', 'typed_unit_ucum', 'typed_resolution', 'value', 'unit', 'si_value', 'si_unit',
-        'amended', 'withdrawn', 'said', 'bound', 'uncertainty',
+        'amended', 'withdrawn', 'said', 'bound', 'uncertainty', 'counts_for', 'set_aside',
     ];
 
     private const BATCH = 200;
@@ -39,10 +42,10 @@ final readonly class ReadingsCsv
             "SELECT v.letter, t.name trial, c.content->>'methodName' method, r.number, c.content->>'serial' serial, r.started_at, r.operator, r.levels,
                     r.conditions, r.settings, r.outcome, r.outcome_reason, m.name metric, g.channel,
                     g.typed_value, g.typed_unit, g.typed_resolution, g.current_value, g.current_unit, g.current_si, g.said, g.bound, g.u,
-                    g.amendments <> '[]'::jsonb amended, g.withdrawn_because
+                    g.amendments <> '[]'::jsonb amended, g.withdrawn_because, r.purpose, ".SetAside::why('r').' aside
              FROM reading g JOIN run r ON r.id = g.run_id JOIN configuration c ON c.hash = r.configuration JOIN metric m ON m.id = g.metric_id
              JOIN trial t ON t.id = r.trial_id JOIN revision v ON v.id = t.revision_id
-             WHERE g.belongs_to = :device ORDER BY r.started_at, r.number, g.channel", ['device' => $device->id()->toRfc4122()],
+             WHERE g.belongs_to = :device ORDER BY r.started_at, r.number, g.channel', ['device' => $device->id()->toRfc4122()],
         ) as $row) {
             $piece .= Csv::line(self::cells($row));
             if (++$count % self::BATCH === 0) {
@@ -70,6 +73,9 @@ final readonly class ReadingsCsv
             $text('typed_value'), $text('typed_unit'), Units::ucum($text('typed_unit')), $text('typed_resolution'),
             $text('current_value'), $text('current_unit'), $text('current_si'), $unit->dimension->siUnit(),
             $row['amended'] === true ? 'yes' : 'no', $text('withdrawn_because'), $text('said'), $text('bound'), $text('u'),
+            TrialWords::countsFor(CountsFor::of(
+                RunOutcome::tryFrom($text('outcome')), Purpose::from($text('purpose')), $text('aside') !== '',
+            )), $text('aside'),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\OutcomeSide;
+use Lustrum\Core\Judging\Rung;
 use Lustrum\Core\Wording\OutcomeWords;
 
 /** A metric that is shown by whether runs hold: shares against each other, and the ladder of each build. */
@@ -33,9 +34,17 @@ final readonly class OutcomeRow
         return new self(
             $metric, $c->metric, $c->here, $c->other,
             $d === null ? null : OutcomeWords::difference($d, $c->p ?? 1.0), $c->p, self::rungs($c),
-            $c->here->rungs === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric),
+            self::severally($c->here) === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric),
             $c->footing === null ? null : FootingView::of($c->footing),
         );
+    }
+
+    /** @return list<Rung> none where all runs are alike: the sentence says it */
+    private static function severally(?OutcomeSide $side): array
+    {
+        $rungs = $side->rungs ?? [];
+
+        return count($rungs) === 1 && $rungs[0]->text === '' ? [] : $rungs;
     }
 
     /** @return list<RungRow> every level that either build was tried at */
@@ -43,7 +52,7 @@ final readonly class OutcomeRow
     {
         $rungs = [];
         foreach ([['other', $c->other], ['here', $c->here]] as [$side, $of]) {
-            foreach ($of->rungs ?? [] as $rung) {
+            foreach (self::severally($of) as $rung) {
                 $rungs[$rung->text][$side] = $rung;
             }
         }

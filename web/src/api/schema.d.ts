@@ -2358,9 +2358,7 @@ export interface components {
         "Core.Judging.OutcomeSide": {
             build: string;
             letter: string;
-            held: number;
             tried: number;
-            onlyJust: number;
             rungs: components["schemas"]["Core.Judging.Rung"][];
             highestHeld: string | null;
             lowestFailed: string | null;
@@ -2373,6 +2371,7 @@ export interface components {
             tried: number;
             low: number;
             high: number;
+            onlyJust: number;
         };
         /** @enum {string} */
         "Core.Judging.UseFit": "fits" | "withChanges" | "doesNot" | "notKnown";

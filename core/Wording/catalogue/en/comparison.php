@@ -12,10 +12,10 @@ return [
     'alone' => '{letter} alone was run with {cells}: no counterpart.',
     'notTogether' => '{metric} on {letter} against {other}: {byCell, select, yes {it hangs on the level, in both directions: {cells}} other {nothing was run alike on both, so neither says anything of the other{known, select, yes {; one run of {letter} at {there} would join them} other {}}}}.',
     'chained' => '{metric} on {letter}: {size} {less, select, yes {less} other {more}} than {other}, through {via}: the two were never run alike, but each was like {via}{told, select, yes {} other {, and that cannot be told from no change}}.',
+    'untold' => '{metric} on {letter}{sized, select, yes {: {size}; it is} other { is}} set against {other} once the planned runs are there.',
     'sentence' => '{metric} on {letter}: {sized, select, yes {{size}, } other {}}{change} than {other}'
         .'{blocked, select, yes {, pair by pair} other {{pairs, plural, =0 {} =1 {} other {, level by level}}}}'
         .'{verdict, select, indistinct {, which cannot be told from no change with {nOther} and {n} runs}'
-        .' untold {, of which nothing is told yet}'
         .' single {, from a single run, so without an interval} other {}}'
         .'{against, select, yes {; the other way at {where}} other {}}{varies, select, yes {; the size differs by level} other {}}'
         .'{articles, select, yes {; whether the builds do needs a second article} other {}}{tilted, select, yes {; {footing}} other {}}.',
@@ -35,14 +35,16 @@ return [
     'oneInTen' => '{letter}: one in ten ends before {life}.',
     'noLife' => '{letter}: {why}.',
     'logRank' => 'Log-rank, bounds included: p = {p}; {letter} and {other} {differ, select, yes {differ} other {cannot be told apart}}.',
-    'shareSide' => '{metric} on {letter}: held {held} of {n}{just, plural, =0 {} other { (# only just)}}{height}',
+    'shareUnmatched' => '{side}; {other} was not tried at any level that this one was tried at, so neither says anything of the other.',
+    'shareSide' => '{metric} on {letter}: {parts}{height}',
+    'sharePart' => '{at, select, yes {at {level} held} other {held}} {held} of {n}{just, plural, =0 {} other { (# only just)}}',
+    'shareParts' => 'tried in {n} ways, {whole, plural, =0 {in none} other {in #}} of them without a failure',
     'heightCensored' => ', nothing failed up to {level}, which is a lower bound',
     'heightHeld' => ', up to {level} nothing failed',
     'heightFailed' => ', and the lowest level, {level}, already failed',
     'shareAlone' => '{side}; the other build was not tried.',
     'share' => '{side}; {verdict, select, '
         .'bothPass {both pass{part, select, yes { where both were tried ({heldHere} of {nHere}, and {heldOther} of {nOther} on {other})} other {}}, so far this trial does not tell them apart{hides, select, yes {; up to {points} points could hide} other {}}}'
-        .' untold {of which nothing is told yet}'
-        .' unmatched {{other} was not tried at any level that this one was tried at, so neither says anything of the other}'
+        .' untold {it is set against {other} ({heldOther} of {nOther}) once the planned runs are there}'
         .' more {more often than {other}} less {less often than {other}} other {{part, select, yes {where both were tried, {heldHere} of {nHere}} other {which}} cannot be told from {heldOther} of {nOther} on {other}}}{tilted, select, yes {; {footing}} other {}}.',
 ];

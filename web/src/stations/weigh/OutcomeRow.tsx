@@ -38,7 +38,7 @@ export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow'
                 })
               }
             >
-              {s.letter}: held {s.held} of {s.tried}
+              {s.letter}: {s.tried} {s.tried === 1 ? 'run' : 'runs'}
             </button>
           ))}
         </p>

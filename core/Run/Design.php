@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Run;
+
+/**
+ * What a run was made on, whichever article it was: variant, firmware, parameters, parts with materials, and what was changed on
+ * the article since. Numbers are of one such state; a change between two runs begins a new one.
+ */
+final class Design
+{
+    /** Digits in SI by which parameters are told apart: a conversion of units is no change. */
+    private const DIGITS = 9;
+
+    /** @var \WeakMap<Configuration, self>|null a pure function of it, so this is only speed */
+    private static ?\WeakMap $known = null;
+
+    /**
+     * @param string                $key equal for runs on the same state
+     * @param array<string, string> $is  as it is said, by what it is
+     */
+    private function __construct(
+        public readonly string $key,
+        public readonly string $arm,
+        private readonly array $is,
+    ) {
+    }
+
+    public static function of(Configuration $c): self
+    {
+        self::$known ??= new \WeakMap();
+
+        return self::$known[$c] ??= self::read($c);
+    }
+
+    private static function read(Configuration $c): self
+    {
+        $is = $key = [];
+        foreach ($c->parameters as $parameter) {
+            if (!$parameter->follows) {
+                $is[$parameter->name] = $parameter->text();
+                $key[$parameter->name] = $parameter->words === ''
+                    ? sprintf('%.'.self::DIGITS.'e', $parameter->si) : mb_strtolower($parameter->words);
+            }
+        }
+        foreach ($c->parts as $part) {
+            $is[$part->name] = $part->material === '' ? 'there' : $part->material;
+            $key["\x1d".$part->name] = $part->material."\x1f".$part->quantity;
+        }
+        if ($c->firmware !== '') {
+            $is['firmware'] = $key["\x1dfirmware"] = $c->firmware;
+        }
+        // A parameter stands among those above already; a lot is of the article.
+        foreach ($c->deviants as $deviation) {
+            if ($deviation->kind === DeviationKind::Part || $deviation->kind === DeviationKind::Workmanship) {
+                $is[$deviation->name] = $deviation->value;
+                $key["\x1d\x1d".$deviation->name] = mb_strtolower(trim($deviation->value));
+            }
+        }
+        ksort($key);
+
+        return new self(substr(hash('sha256', serialize([$c->arm, $key])), 0, 16), $c->arm, $is);
+    }
+
+    /**
+     * @param list<self> $some
+     *
+     * @return list<string> names of what is not the same on all of them
+     */
+    public static function varied(array $some): array
+    {
+        $names = array_keys(array_replace(...array_map(static fn (self $d): array => $d->is, $some), ...[[]]));
+
+        return array_values(array_map(strval(...), array_filter($names, static fn (string|int $name): bool => count(array_unique(
+            array_map(static fn (self $d): string => $d->is[$name] ?? '', $some),
+        )) > 1)));
+    }
+
+    /**
+     * @param list<string> $names
+     *
+     * @return list<string> what it is in these
+     */
+    public function said(array $names): array
+    {
+        return array_map(fn (string $name): string => isset($this->is[$name]) ? trim($name.' '.$this->is[$name]) : 'without '.$name, $names);
+    }
+}

@@ -25,16 +25,29 @@ final readonly class ByCell
     /**
      * @param string               $cell   levels of the worst one, as they are said; empty where there is one without levels
      * @param array<string, State> $states of all cells, by how they are said
+     * @param int                  $outside values beyond the limit, and bounds that rule it out
+     * @param float|null           $reached with nothing but bounds that stop short of the limit: the farthest of them
      */
     private function __construct(
         public Assessment $worst,
         public string $cell,
         public array $states,
+        public int $outside = 0,
+        public ?float $reached = null,
     ) {
     }
 
     /** @param list<array{Result, string, string, string}> $results with the cell of each, how that is said, and who rated */
     public static function assess(Requirement $rule, array $results, ?Terms $terms = null, string $unit = ''): self
+    {
+        $found = self::cells($rule, $results, $terms, $unit);
+        $admitted = array_column(Conditions::of($rule->conditions)->among($results, static fn (array $r): Result => $r[0]), 0);
+
+        return new self($found->worst, $found->cell, $found->states, self::outside($rule, $admitted), self::reached($rule, $admitted));
+    }
+
+    /** @param list<array{Result, string, string, string}> $results */
+    private static function cells(Requirement $rule, array $results, ?Terms $terms, string $unit): self
     {
         $conditions = Conditions::of($rule->conditions);
         $on = static fn (Requirement $r, Result ...$of): Assessment => self::ruledOut($r, array_values($of), Assess::results(
@@ -69,15 +82,39 @@ final readonly class ByCell
         return self::told(new self($a->among($state, $lost, $missing), $texts[$worst], $states), $rule, $terms);
     }
 
-    /** Before the planned number of runs, and of what was calculated, it leans at best; a look settles a check. */
+    /** Before the planned number of runs, and of what was calculated, it leans at best. */
     private static function told(self $found, Requirement $rule, ?Terms $terms): self
     {
         $a = $found->worst;
 
-        return $terms === null || $terms->tells() || $rule->kind === Kind::Check ? $found : new self(
+        return $terms === null || $terms->tells() ? $found : new self(
             $a->among($a->state->atBestLeaning(), $a->lost, $a->missingConditions), $found->cell,
             array_map(static fn (State $s): State => $s->atBestLeaning(), $found->states),
         );
+    }
+
+    /** @param list<Result> $results */
+    private static function outside(Requirement $rule, array $results): int
+    {
+        return count(array_filter($results, static fn (Result $r): bool => match (true) {
+            $r->kind === ResultKind::Failed => true,
+            $r->value === null => false,
+            $r->kind === ResultKind::Equal => self::margin($rule, $r->value) < 0,
+            default => (self::byBounds($rule, [$r]) ?? 0.0) < 0,
+        }));
+    }
+
+    /** @param list<Result> $results */
+    private static function reached(Requirement $rule, array $results): ?float
+    {
+        $held = [];
+        foreach ($results as $r) {
+            if ($r->kind !== ResultKind::Lost) {
+                $held[] = $r->kind === ResultKind::AtLeast && self::byBounds($rule, [$r]) === null ? $r->value : null;
+            }
+        }
+
+        return $held === [] || in_array(null, $held, true) ? null : max($held);
     }
 
     public function state(): State

@@ -20,7 +20,9 @@ final readonly class Cell
      * @param list<Difference> $differs edits of the build since its runs were made, that touch this requirement
      * @param int         $runs     that it stands on, bounds and lost ones included
      * @param string      $level    that it stands or falls by, as it is said: its worst; empty where there is one without levels
-     * @param int         $models   runs of it on a mock-up or a model
+     * @param Notes       $notes    what stands beside its number
+     * @param int         $outside  values and bounds of it beyond the limit
+     * @param float|null  $reached  with nothing but bounds that stop short of the limit: the farthest, in the unit of the requirement
      * @param array<string, State> $members each of a family for itself
      * @param string      $member   of them, that it stands or falls by
      * @param string      $moduleMetric that its runs read
@@ -45,12 +47,32 @@ final readonly class Cell
         public array $states = [],
         public array $arms = [],
         public ?Terms $terms = null,
-        public int $models = 0,
+        public Notes $notes = new Notes(),
         public array $members = [],
         public string $member = '',
         public string $module = '',
         public string $moduleMetric = '',
+        public int $outside = 0,
+        public ?float $reached = null,
     ) {
+    }
+
+    /** Is what is known of it of an earlier state alone? */
+    public function isOlder(): bool
+    {
+        return $this->differs !== [] || ($this->carry !== null && !$this->carry->carried);
+    }
+
+    /** Was it tried, and yet says nothing: otherwise than asked, or not far enough? */
+    public function isOtherwise(): bool
+    {
+        return $this->state === State::None && !$this->isOlder() && $this->arms === []
+            && ($this->runs > 0 || $this->notes->otherwise !== []);
+    }
+
+    public function isUntried(): bool
+    {
+        return $this->state === State::None && !$this->isOlder() && !$this->isOtherwise();
     }
 
     /** What a module shows, as what the device that carries it shows by it. */
@@ -58,8 +80,9 @@ final readonly class Cell
     {
         return new self(
             $wanted, $build, $this->source, $this->assessment, $this->state, $this->texture, $this->share, $this->estimate, $this->bound,
-            $this->carry, $this->differs, $this->runs, $this->level, $this->states, $this->arms, $this->terms, $this->models,
+            $this->carry, $this->differs, $this->runs, $this->level, $this->states, $this->arms, $this->terms, $this->notes,
             $this->members, $this->member, $module, $this->moduleMetric !== '' ? $this->moduleMetric : $this->wanted->metric,
+            $this->outside, $this->reached,
         );
     }
 }

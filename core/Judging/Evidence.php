@@ -17,7 +17,6 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Alikeness;
-use Lustrum\Core\Run\ArticleState;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
@@ -58,6 +57,7 @@ final class Evidence
             $reading = $run->reading($wanted->metric);
             $result = self::result($wanted, $unit, $run, $reading);
             if ($result === null) {
+                $present->notes->pass($wanted, $run);
                 continue;
             }
             $found = $known[spl_object_id($run->configuration)] ??= Differences::touching($run->configuration, $build, $wanted->dependsOn);
@@ -65,8 +65,8 @@ final class Evidence
             $to->take(
                 $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
                 $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor,
-                ArticleState::isModel($run->configuration->articleState),
             );
+            $to->notes->take($run, $wanted->metric);
             $to->differ($found);
         }
 
@@ -84,10 +84,11 @@ final class Evidence
         [$by, $decimals, $runs] = self::assess($wanted, $of(0), $build->arms === [] ? null : $chosen, $terms);
         [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen, $terms);
         $differs = array_merge(...array_map(static fn (Gathered $g): array => $g->differs, $of(1)));
+        $notes = static fn (int $when): Notes => Notes::together(array_map(static fn (Gathered $g): Notes => $g->notes, $of($when)));
 
         return new Own(
             $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms, $terms,
-            array_sum(array_map(static fn (Gathered $g): int => $g->models, $of($olderRuns === 0 || $by->state() !== State::None ? 0 : 1))),
+            $notes(0), olderNotes: $notes(1),
         );
     }
 
@@ -108,7 +109,7 @@ final class Evidence
         [$by, $decimals, $runs] = $members[$member];
 
         return new Own(
-            $by, $decimals, $runs, terms: $terms, models: array_sum(array_map(static fn (Gathered $g): int => $g->models, $gathered)),
+            $by, $decimals, $runs, terms: $terms, notes: Notes::together(array_map(static fn (Gathered $g): Notes => $g->notes, $gathered)),
             members: $states, member: $member,
         );
     }
@@ -316,7 +317,7 @@ final class Evidence
             $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
             $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
             $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $own->terms,
-            models: $own->models, members: $own->members, member: $own->member,
+            notes: $own->by === $by ? $own->notes : $own->olderNotes, outside: $by->outside, reached: $by->reached, members: $own->members, member: $own->member,
         );
     }
 

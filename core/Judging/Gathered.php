@@ -29,13 +29,16 @@ final class Gathered
     /** @var array<string, Difference> between the build as these runs were made with it and as it is now, by name */
     public array $differs = [];
 
-    /** Runs on a mock-up or a model, which stands for the real thing in some respect. */
-    public int $models = 0;
+    public Notes $notes;
+
+    public function __construct()
+    {
+        $this->notes = new Notes();
+    }
 
     /** @param string $rater who rated; empty: nobody said, or it is no rating */
-    public function take(Result $result, Alikeness $alike, string $rater, string $arm, float $step, bool $isModel = false): void
+    public function take(Result $result, Alikeness $alike, string $rater, string $arm, float $step): void
     {
-        $this->models += $isModel ? 1 : 0;
         $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater, $arm];
         $state = array_search($made, $this->states, true);
         if ($state === false) {
@@ -56,25 +59,25 @@ final class Gathered
         $this->differs += array_column($found, null, 'name');
     }
 
-    /** @return array{string, string, string, list<mixed>, float, array<string, Difference>, int} */
+    /** @return array{string, string, string, list<mixed>, float, array<string, Difference>, Notes} */
     public function __serialize(): array
     {
         $places = array_flip(array_map(static fn (ResultKind $k): string => $k->value, ResultKind::cases()));
 
         return [
             implode('', array_map(static fn (ResultKind $k): string => (string) $places[$k->value], $this->kinds)),
-            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differs, $this->models,
+            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differs, $this->notes,
         ];
     }
 
     /**
      * @param array{string, string, string, list<array{array<string, string>, string, string, string, string, string}>, float,
-     *     array<string, Difference>, int} $kept
+     *     array<string, Difference>, Notes} $kept
      */
     public function __unserialize(array $kept): void
     {
         $cases = ResultKind::cases();
-        [$kinds, $values, $made, $this->states, $this->step, $this->differs, $this->models] = $kept;
+        [$kinds, $values, $made, $this->states, $this->step, $this->differs, $this->notes] = $kept;
         $this->kinds = $kinds === '' ? [] : array_map(static fn (string $place): ResultKind => $cases[(int) $place], str_split($kinds));
         $this->values = Columns::floatsOf($values);
         $this->made = Columns::intsOf($made);

@@ -14,7 +14,7 @@ final readonly class Own
      * @param int              $decimals   that the values were measured to
      * @param int              $runs       that it stands on, bounds and lost ones included
      * @param ByCell|null      $older      of runs made before the build was edited; null where there are none
-     * @param int              $models     runs of it on a mock-up or a model
+     * @param Notes            $notes      beside the runs made with the build as it is, and beside the older ones
      * @param Terms|null       $terms      on which it was judged; null: plain ones
      * @param array<string, State> $arms   each for itself, where the build has arms and none is chosen
      * @param array<string, State> $members each for itself, of a family that stays
@@ -31,9 +31,10 @@ final readonly class Own
         public array $differs = [],
         public array $arms = [],
         public ?Terms $terms = null,
-        public int $models = 0,
+        public Notes $notes = new Notes(),
         public array $members = [],
         public string $member = '',
+        public Notes $olderNotes = new Notes(),
     ) {
     }
 }

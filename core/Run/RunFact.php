@@ -19,6 +19,8 @@ final readonly class RunFact
      * @param int|null              $goes       that lay behind whoever tried it; null: nobody said
      * @param array<string, string> $others     articles that it used beside its own: the part that each played => serial
      * @param string                $aside      why it is set aside from the evidence of the design; empty: it is not
+     * @param bool                  $isFelt     was it stopped because the event was felt coming?
+     * @param list<string>          $waits      metrics whose reading waits for its unit
      */
     public function __construct(
         public string $id,
@@ -44,6 +46,8 @@ final readonly class RunFact
         public string $aside = '',
         public array $others = [],
         public ?int $goes = null,
+        public bool $isFelt = false,
+        public array $waits = [],
     ) {
     }
 
@@ -140,6 +144,7 @@ final readonly class RunFact
             foreach ($run->readings as $reading) {
                 $metrics[$reading->metric] = true;
             }
+            $metrics += array_fill_keys($run->waits, true);
             unset($metrics['']);
             foreach ($metrics as $metric => $_) {
                 $out[$metric][] = $run;

@@ -16,6 +16,7 @@ use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\Difference;
 use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Judging\Notes;
 
 /** Sentences about how far a requirement is shown. */
 final class EvidenceWords
@@ -60,11 +61,7 @@ final class EvidenceWords
             ]);
         }
         if ($cell->estimate === null) {
-            return $a->bounds > 0
-                ? Messages::say('evidence.onlyBounds', ['state' => $a->state->value, 'n' => $a->bounds])
-                : Messages::say('evidence.notTried', [
-                    'there' => $a->missingConditions !== [] && $cell->runs > 0, 'conditions' => self::conditions($a->missingConditions),
-                ]);
+            return self::withoutEstimate($cell, $a);
         }
         $seen = self::seen($cell, $cell->estimate, $metric);
         if ($cell->differs !== []) {
@@ -86,6 +83,54 @@ final class EvidenceWords
             ]),
             ...self::remarks($cell, $a, $cell->estimate),
         ]);
+    }
+
+    private static function withoutEstimate(Cell $cell, Assessment $a): string
+    {
+        if ($cell->reached !== null && !$a->state->isWrong()) {
+            $said = Messages::say('evidence.heldTo', [
+                'value' => Numbers::set($cell->reached, $cell->wanted->unit), 'n' => $a->bounds,
+                'least' => $cell->wanted->rule->direction === Direction::AtLeast,
+            ]);
+        } elseif ($a->bounds > 0) {
+            $said = Messages::say('evidence.onlyBounds', ['state' => $a->state->value, 'n' => $a->bounds]);
+        } else {
+            $there = $a->missingConditions !== [] && $cell->runs > 0;
+            $otherwise = self::otherwise($cell->notes);
+
+            return $otherwise !== [] && !$there ? implode(' ', $otherwise) : implode(' ', [Messages::say('evidence.notTried', [
+                'there' => $there, 'conditions' => self::conditions($a->missingConditions),
+            ]), ...$otherwise]);
+        }
+
+        return implode(' ', [
+            $said, ...LookWords::remarks($cell->terms),
+            ...($a->missingConditions === [] ? [] : [Messages::say('evidence.missing', ['conditions' => self::conditions($a->missingConditions)])]),
+            ...self::notes($cell),
+        ]);
+    }
+
+    /** @return list<string> how some of its runs came about, and which could not be taken in */
+    private static function notes(Cell $cell): array
+    {
+        $notes = $cell->notes;
+        $said = array_filter(['onlyJust' => $notes->onlyJust, 'felt' => $notes->felt]);
+
+        return [
+            ...array_values(array_map(
+                static fn (string $what, int $n): string => Messages::say('evidence.'.$what, ['n' => $n]), array_keys($said), $said,
+            )),
+            ...($notes->models > 0 ? [Messages::say('evidence.models', ['n' => $notes->models, 'all' => $notes->models === $cell->runs])] : []),
+            ...self::otherwise($notes),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function otherwise(Notes $notes): array
+    {
+        return array_values(array_map(static fn (string $why, int $n): string => Messages::say(
+            'evidence.otherwise', ['why' => $why, 'n' => $n],
+        ), array_keys($notes->otherwise), $notes->otherwise));
     }
 
     private static function arms(Cell $cell): string
@@ -155,11 +200,8 @@ final class EvidenceWords
         if ($a->lost > 0) {
             $out[] = Messages::say('evidence.lost', ['n' => $a->lost]);
         }
-        if ($cell->models > 0) {
-            $out[] = Messages::say('evidence.models', ['n' => $cell->models, 'all' => $cell->models === $cell->runs]);
-        }
 
-        return $out;
+        return [...$out, ...self::notes($cell)];
     }
 
     /** Whether earlier evidence still holds, and if not, why. */
@@ -218,10 +260,18 @@ final class EvidenceWords
                 'further' => $further,
             ]));
         }
-        $count = static fn (Texture $t): int => count(array_filter($cells, static fn (Cell $c): bool => $c->texture === $t));
-        $against = count(array_filter($cells, static fn (Cell $c): bool => $c->state->isWrong()));
-        $parts = [Messages::say('evidence.table', ['letter' => $letter, 'shown' => $count(Texture::Solid), 'n' => count($cells)])];
-        foreach (['tableCarried' => $count(Texture::Dotted), 'tableAgainst' => $against, 'tableUntried' => $count(Texture::Outline)] as $key => $n) {
+        $count = static fn (callable $is): int => count(array_filter($cells, $is));
+        $parts = [Messages::say('evidence.table', [
+            'letter' => $letter, 'shown' => $count(static fn (Cell $c): bool => $c->texture === Texture::Solid), 'n' => count($cells),
+        ])];
+        foreach ([
+            'tableCarried' => $count(static fn (Cell $c): bool => $c->texture === Texture::Dotted),
+            'tableAgainst' => $count(static fn (Cell $c): bool => $c->state === State::Against),
+            'tableDoubtful' => $count(static fn (Cell $c): bool => $c->state === State::Doubtful),
+            'tableOlder' => $count(static fn (Cell $c): bool => $c->isOlder()),
+            'tableOtherwise' => $count(static fn (Cell $c): bool => $c->isOtherwise()),
+            'tableUntried' => $count(static fn (Cell $c): bool => $c->isUntried()),
+        ] as $key => $n) {
             if ($n > 0) {
                 $parts[] = Messages::say('evidence.'.$key, ['n' => $n]);
             }
@@ -265,7 +315,11 @@ final class EvidenceWords
             $out[] = Messages::say('evidence.tableKnown', [
                 'metric' => $metrics[$i] ?? '',
                 'value' => Numbers::amount($cell->estimate->value, $cell->estimate->decimals, $cell->wanted->unit),
-                'inside' => $cell->wanted->rule->direction->met($cell->estimate->value, $cell->wanted->limit),
+                // Not before it was tried under all that is asked, and not while anything of it lies beyond.
+                'inside' => $cell->outside === 0 && $cell->wanted->rule->direction->met($cell->estimate->value, $cell->wanted->limit),
+                'least' => $cell->wanted->rule->direction === Direction::AtLeast,
+                'missing' => $cell->assessment->missingConditions !== [],
+                'conditions' => self::conditions($cell->assessment->missingConditions),
                 'limit' => Numbers::set($cell->wanted->limit, $cell->wanted->unit), 'n' => $cell->assessment->n,
             ]);
         }

@@ -27,8 +27,8 @@ final class RunFacts
         r.started_at, r.operator, r.levels, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures, r.answers,
         r.ended, r.purpose, r.others, r.goes, ';
 
-    private const READINGS = "(SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), g.bound), E'\\x1e' ORDER BY g.created_at, g.channel)
-         FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL AND NOT g.undecided)";
+    private const READINGS = "(SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), CASE WHEN g.undecided THEN 'waits' ELSE g.bound END), E'\\x1e' ORDER BY g.created_at, g.channel)
+         FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL)";
 
     /** Runs of a trial with so many numbers in a row are kept together. */
     public const STRETCH = 200;
@@ -39,6 +39,9 @@ final class RunFacts
     /** Between readings of a run, and between what is known of one: characters that no text of ours may hold. */
     private const BETWEEN = "\x1e";
     private const WITHIN = "\x1f";
+
+    /** Stands for the bound of a reading that waits for its unit: it is used for nothing. */
+    private const WAITS = 'waits';
 
     /** @var array<string, Configuration> by hash: runs in a row share theirs */
     private array $configurations = [];
@@ -200,7 +203,8 @@ final class RunFacts
                 $found[$conditions] ??= Row::found($conditions), $found[$settings] ??= Row::found($settings), $configuration,
                 (int) $earlier, (int) $failed, $read === '' ? [] : $this->facts($hash, $leavesBound, $read),
                 $repeats === 'untilItHolds', $given[$answers] ??= self::answers($answers), Purpose::from($purpose), $aside,
-                $found[$others] ??= Row::found($others), $goes === '' ? null : (int) $goes,
+                $found[$others] ??= Row::found($others), $goes === '' ? null : (int) $goes, Ended::tryFrom($ended) === Ended::Felt,
+                str_contains($read, self::WAITS) ? self::waiting($configuration, $read) : [],
             );
         }
 
@@ -245,6 +249,9 @@ final class RunFacts
         foreach (explode(self::BETWEEN, $packed) as $reading) {
             [$key, $unit, $si, $resolution, $bound] = explode(self::WITHIN, $reading);
             $channel = $channels[$key] ?? null;
+            if ($bound === self::WAITS) {
+                continue;
+            }
             if ($channel !== null) {
                 $out[] = self::fact($channel, self::kind($bound, $channel, $leavesBound), $unit, (float) $si, (float) $resolution);
             }
@@ -255,6 +262,20 @@ final class RunFacts
         }
 
         return $derives ? [...$out, ...self::derived($configuration, $leavesBound, $readings)] : $out;
+    }
+
+    /** @return list<string> metrics whose reading waits for its unit */
+    private static function waiting(Configuration $configuration, string $packed): array
+    {
+        $out = [];
+        foreach (explode(self::BETWEEN, $packed) as $reading) {
+            $of = explode(self::WITHIN, $reading);
+            if (end($of) === self::WAITS) {
+                $out[] = $configuration->channel($of[0])->metric ?? '';
+            }
+        }
+
+        return array_values(array_unique(array_filter($out)));
     }
 
     /** @return array{array<string, Channel>, bool} by key, and whether any is worked out from others */

@@ -22,10 +22,11 @@ final readonly class RunPack
      * @param list<array<string, Answer>>                                 $answers by question
      * @param list<array{string, string, string, ResultKind, string}>     $shapes of readings: channel, metric, unit, kind, instrument
      * @param list<array{0: string, 1: string, 2: int, 3: RunOutcome|null, 4: string, 5: string, 6: string, 7: int, 8: int, 9: int,
-     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string, 17: int, 18: int|null}> $runs
+     *     10: int, 11: int, 12: int, 13: list<array{int, float, float}>, 14: int, 15: Purpose, 16: string, 17: int, 18: int|null, 19: bool,
+     *     20: list<string>}> $runs
      *     identifier, method, number, outcome, reason, start, operator, which levels, conditions, settings and configuration,
      *     earlier runs and failures of the article, of each reading its shape, value and step, which answers, purpose, why it is set aside,
-     *     which other articles, and goes behind
+     *     which other articles, goes behind, whether it was stopped by feel, and what waits for its unit
      */
     private function __construct(
         public array $hashes,
@@ -54,7 +55,7 @@ final readonly class RunPack
                 self::at($texts, $run->levels),
                 self::at($texts, $run->conditions), self::at($texts, $run->settings), self::at($stored, $hashes[$run->configuration]),
                 $run->earlierRuns, $run->earlierFailures, $readings, self::at($answers, $run->answers), $run->purpose, $run->aside,
-                self::at($texts, $run->others), $run->goes,
+                self::at($texts, $run->others), $run->goes, $run->isFelt, $run->waits,
             ];
         }
 
@@ -73,7 +74,7 @@ final readonly class RunPack
         foreach ($this->runs as $row) {
             [
                 $id, $method, $number, $outcome, $reason, $at, $operator, $levels, $conditions, $settings, $hash, $runs, $failures, $read,
-                $answers, $purpose, $aside, $others, $goes,
+                $answers, $purpose, $aside, $others, $goes, $isFelt, $waits,
             ] = $row;
             $readings = [];
             foreach ($read as [$shape, $si, $step]) {
@@ -84,7 +85,7 @@ final readonly class RunPack
                 $id, $trial, $name, $method, $build, $number, $outcome, $reason, $at, $operator, $this->texts[$levels],
                 $this->texts[$conditions],
                 $this->texts[$settings], $of[$hash], $runs, $failures, $readings, $untilItHolds, $this->answers[$answers],
-                $purpose, $aside, $this->texts[$others], $goes,
+                $purpose, $aside, $this->texts[$others], $goes, $isFelt, $waits,
             );
         }
 

@@ -116,10 +116,9 @@ final class LookTest extends TestCase
         $own = static fn (): array => [$wanted->id => Evidence::judge($wanted, $build, [Evidence::gather($wanted, $build, $runs)], $soFar)];
         $said = EvidenceWords::cell(Evidence::cell($wanted, $build, Judged::line($build), $own), 'force');
         self::assertStringContainsString('So far 4 of 6 runs that were planned', $said);
-        self::assertSame(
-            State::Shown, self::state(Judged::wanted(Kind::Check, 1.0), Judged::tries(1, 0, 'a', 'force'), $soFar),
-            'One look settles a fact of the design.',
-        );
+        $check = Judged::wanted(Kind::Check, 1.0);
+        self::assertSame(State::Shown, self::state($check, Judged::tries(1, 0, 'a', 'force'), new Terms(0.95)));
+        self::assertSame(State::Leaning, self::state($check, Judged::tries(1, 0, 'a', 'force'), $soFar), 'No check either.');
     }
 
     public function testALaterLookCostsConfidence(): void

@@ -10,7 +10,7 @@ use Lustrum\Core\Change\ChangeClass;
 final readonly class Difference
 {
     /**
-     * @param 'parameter'|'part'|'material'|'firmware' $kind
+     * @param 'parameter'|'part'|'material'|'firmware'|'own' $kind own: a part that one article has otherwise
      * @param string                                   $was  as the run was made; empty: it was not there
      * @param string                                   $is   as it is now; empty: it is gone
      */

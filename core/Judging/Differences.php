@@ -6,6 +6,8 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Deviation;
+use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\Part;
 
@@ -19,9 +21,34 @@ final class Differences
 
         return [
             ...self::parameters($was->parameters, $is->parameters),
-            ...self::parts($was->parts, $is->parts),
-            ...($was->firmware === $is->firmware ? [] : [new Difference('firmware', 'firmware', $was->firmware, $is->firmware)]),
+            ...self::parts($was->parts, $is->parts), ...self::otherwise($was, $is->parts),
+            // What was typed on a run is a difference of that run, and makes it no older than its build.
+            ...($was->firmware === $is->firmware || $was->ownFirmware ? [] : [
+                new Difference('firmware', 'firmware', $was->firmware, $is->firmware),
+            ]),
         ];
+    }
+
+    /**
+     * Parts that the article has otherwise than its build.
+     *
+     * @param list<Part> $is
+     *
+     * @return list<Difference>
+     */
+    private static function otherwise(Configuration $was, array $is): array
+    {
+        $out = [];
+        foreach ($was->deviants as $deviation) {
+            if ($deviation->kind === DeviationKind::Part) {
+                $now = array_values(array_filter($is, static fn (Part $p): bool => Deviation::tidy($p->name) === Deviation::tidy($deviation->name)))[0] ?? null;
+                if ($now === null || !$deviation->isOf($now->material)) {
+                    $out[] = new Difference('own', $deviation->name, $deviation->value, $now->material ?? '');
+                }
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<Difference> between what two runs were made with */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\Part;
 
@@ -126,6 +127,14 @@ final class Fixes
         return true;
     }
 
+    /** An article that is otherwise in a part has the new one only where its deviation says just that: the parent's is no fix. */
+    private static function hasPart(Part $new, Configuration|Build $made): bool
+    {
+        $deviation = $made instanceof Configuration ? $made->deviation(DeviationKind::Part, $new->name) : null;
+
+        return $deviation === null || $deviation->isOf($new->material);
+    }
+
     private static function hasValue(string $name, Build $at, Configuration|Build $made): bool
     {
         [$kind, $what] = array_pad(explode(':', $name, 2), 2, '');
@@ -133,6 +142,10 @@ final class Fixes
             return $made->firmware === $at->firmware;
         }
         if ($kind === 'parameter') {
+            // In words alone nobody said which value it has.
+            if ($made instanceof Configuration && trim($made->deviation(DeviationKind::Parameter, $what)->value ?? 'said') === '') {
+                return false;
+            }
             $find = static fn (array $of): ?Parameter => array_column($of, null, 'name')[$what] ?? null;
             [$was, $is] = [$find($at->parameters), $find($made->parameters)];
 
@@ -142,7 +155,6 @@ final class Fixes
         [$was, $is] = [$find($at->parts), $find($made->parts)];
 
         return $was === null || $is === null
-            ? $was === $is : $was->material === $is->material && $was->quantity === $is->quantity
-                && !in_array($what, $made instanceof Configuration ? $made->keeps() : [], true);
+            ? $was === $is : $was->material === $is->material && $was->quantity === $is->quantity && self::hasPart($was, $made);
     }
 }

@@ -22,6 +22,7 @@ final readonly class Configuration implements \JsonSerializable
      * @param list<Question>        $questions     that were asked of each run
      * @param list<Deviation>       $deviants      how the article differs from its build, one by one
      * @param list<Constant>        $constants     of the fixture, which formulas take
+     * @param bool                  $ownFirmware   was the firmware typed on the run, and is not its build's?
      * @param list<Constant>        $empties       what the rig read by itself before and after, which formulas take off
      * @param string                $arm           variant within the build that the article is of; empty where there are none
      * @param bool                  $wears         does a run leave its mark on the article?
@@ -56,11 +57,12 @@ final readonly class Configuration implements \JsonSerializable
         public string $arm = '',
         public array $constants = [],
         public array $empties = [],
+        public bool $ownFirmware = false,
     ) {
     }
 
     /**
-     * Most take nothing off: what says nothing changes no hash.
+     * Most take nothing off, and have the firmware of their build: what says nothing changes no hash.
      *
      * @return array<string, mixed>
      */
@@ -68,7 +70,7 @@ final readonly class Configuration implements \JsonSerializable
     {
         $row = get_object_vars($this);
 
-        return $this->empties === [] ? array_diff_key($row, ['empties' => true]) : $row;
+        return array_diff_key($row, array_filter(['empties' => $this->empties === [], 'ownFirmware' => !$this->ownFirmware]));
     }
 
     /** @param list<Constant> $empties */
@@ -97,20 +99,17 @@ final readonly class Configuration implements \JsonSerializable
     }
 
     /**
-     * Parts that this article keeps as they were, whatever its build says: it does not carry what was changed in them.
-     *
-     * @return list<string>
+     * What was said of a part or a parameter of this article that is otherwise than its build's; null: nothing, and it is its build's.
      */
-    public function keeps(): array
+    public function deviation(DeviationKind $kind, string $name): ?Deviation
     {
-        $out = [];
         foreach ($this->deviants as $deviation) {
-            if ($deviation->kind === DeviationKind::Part && $deviation->keepsOld()) {
-                $out[] = $deviation->name;
+            if ($deviation->kind === $kind && Deviation::tidy($deviation->name) === Deviation::tidy($name)) {
+                return $deviation;
             }
         }
 
-        return $out;
+        return null;
     }
 
     public function question(string $metric): ?Question
@@ -159,7 +158,7 @@ final readonly class Configuration implements \JsonSerializable
             array_map(Question::fromRow(...), Row::rows($row['questions'] ?? self::oldQuestion($row))), ($row['wears'] ?? true) !== false,
             Row::texts($row['represents'] ?? []), array_map(Deviation::fromRow(...), Row::rows($row['deviants'] ?? [])),
             Row::text($row['arm'] ?? ''), array_map(Constant::fromRow(...), Row::rows($row['constants'] ?? [])),
-            array_map(Constant::fromRow(...), Row::rows($row['empties'] ?? [])),
+            array_map(Constant::fromRow(...), Row::rows($row['empties'] ?? [])), (bool) ($row['ownFirmware'] ?? false),
         );
     }
 

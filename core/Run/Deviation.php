@@ -38,7 +38,18 @@ final readonly class Deviation
     /** Has this part stayed as it was? */
     public function keepsOld(): bool
     {
-        return in_array(mb_strtolower(trim($this->value)), self::OLD, true);
+        return in_array(self::tidy($this->value), self::OLD, true);
+    }
+
+    /** Is it of this value, in whatever spelling? */
+    public function isOf(string $value): bool
+    {
+        return self::tidy($this->value) !== '' && self::tidy($this->value) === self::tidy($value);
+    }
+
+    public static function tidy(string $text): string
+    {
+        return mb_strtolower(trim((string) preg_replace('/\s+/u', ' ', $text)));
     }
 
     /** @param array<array-key, mixed> $row by the names of the fields */

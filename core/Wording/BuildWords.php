@@ -105,6 +105,14 @@ final class BuildWords
         );
     }
 
+    /** What an article is asked that is otherwise, in words, in something that was changed. */
+    public static function unclear(string $serial, string $name, string $said, string $letter, string $parent): string
+    {
+        return Messages::say('build.unclear', [
+            'serial' => $serial, 'name' => $name, 'any' => $said !== '', 'said' => $said, 'letter' => $letter, 'parent' => $parent,
+        ]);
+    }
+
     /** A difference of a parameter from the parent's, with its sign and unit. */
     public static function difference(float $difference, int $decimals, string $unit): string
     {

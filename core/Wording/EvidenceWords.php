@@ -225,6 +225,9 @@ final class EvidenceWords
 
     public static function difference(Difference $d): string
     {
+        if ($d->kind === 'own') {
+            return Messages::say('evidence.own', ['name' => $d->name, 'said' => $d->was !== '', 'was' => $d->was]);
+        }
         $key = $d->was === '' ? 'evidence.added' : ($d->is === '' ? 'evidence.removed' : 'evidence.edited');
 
         return Messages::say($key, ['kind' => $d->kind, 'name' => $d->name, 'was' => $d->was, 'is' => $d->is]);

@@ -6,6 +6,7 @@ namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Failure\Closing;
 use Lustrum\Core\Failure\FailureStatus;
+use Lustrum\Core\Failure\Unrecorded;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Mode;
 use Lustrum\Core\Judging\OutsideBound;
@@ -15,6 +16,9 @@ use Lustrum\Core\Run\Severity;
 /** Sentences about failures: where one stands, and where a mode was last seen. */
 final class FailureWords
 {
+    /** Runs that a sentence names; of more it says how many. */
+    private const NAMED = 3;
+
     /** What became of a mode that was merged into another, or split. */
     public static function called(int $n, int $all, string $mode, string $to, bool $isTry): string
     {
@@ -68,10 +72,17 @@ final class FailureWords
      * @param list<Mode>                                $modes  of the device, most frequent first
      * @param array<string, int>                        $byMode failures of this build, by mode
      * @param array{mode: string, status: FailureStatus}|null $back one that came back
+     * @param array{followed: int, aside: int, feared: int}   $others of this build, that are no first failures of its design
+     * @param list<Unrecorded>                          $unrecorded
      */
-    public static function sentence(string $letter, array $modes, Lineage $lineage, array $byMode, ?array $back, int $withoutCause): string
-    {
+    public static function sentence(
+        string $letter, array $modes, Lineage $lineage, array $byMode, ?array $back, int $withoutCause, array $others, array $unrecorded,
+    ): string {
         $n = array_sum($byMode);
+        $beside = implode(' ', array_filter([self::others($letter, $others, $n === 0), self::open($unrecorded)]));
+        if ($n === 0 && $beside !== '') {
+            return $beside;
+        }
         if ($n === 0) {
             return $modes === [] ? Messages::say('failure.none') : Messages::say('failure.noneHere', [
                 'letter' => $letter, 'mode' => $modes[0]->mode, 'where' => self::mode($modes[0], $lineage),
@@ -80,12 +91,40 @@ final class FailureWords
         arsort($byMode);
         $counts = array_values($byMode);
 
-        return Messages::say('failure.sentence', [
+        return trim(Messages::say('failure.sentence', [
             'letter' => $letter, 'n' => $n, 'modes' => count($byMode), 'most' => (string) array_key_first($byMode),
             // One that came no more often than the next is not the most frequent.
             'stands' => $counts[0] > ($counts[1] ?? 0),
             'back' => $back !== null, 'mode' => $back['mode'] ?? '',
             'standing' => $back === null ? '' : Messages::inside(self::standing($back['status'])), 'without' => $withoutCause,
+        ]).' '.$beside);
+    }
+
+    /** @param array{followed: int, aside: int, feared: int} $others */
+    private static function others(string $letter, array $others, bool $isAll): string
+    {
+        return array_sum($others) === 0 ? '' : Messages::say('failure.others', ['letter' => $letter, 'all' => $isAll] + $others);
+    }
+
+    /** @param list<Unrecorded> $unrecorded */
+    private static function open(array $unrecorded): string
+    {
+        $runs = array_sum(array_map(static fn (Unrecorded $u): int => $u->in === 'run' ? count($u->runs) : 0, $unrecorded));
+        $uses = count(array_filter($unrecorded, static fn (Unrecorded $u): bool => $u->in === 'use'));
+
+        return $runs + $uses === 0 ? '' : Messages::say('failure.open', ['runs' => $runs, 'uses' => $uses]);
+    }
+
+    /** What failed, or held only just, and nobody wrote down how. */
+    public static function unrecorded(Unrecorded $u): string
+    {
+        $runs = array_map(
+            static fn (array $r): string => Messages::say('failure.run', ['number' => $r[1], 'trial' => $r[0]]), array_slice($u->runs, 0, self::NAMED),
+        );
+
+        return Messages::say('failure.unrecorded', [
+            'in' => $u->in, 'said' => $u->text !== '', 'text' => rtrim($u->text, '.'), 'n' => count($u->runs), 'runs' => Messages::list($runs),
+            'more' => count($u->runs) - count($runs), 'serial' => $u->article, 'dated' => $u->day !== '', 'day' => $u->day,
         ]);
     }
 

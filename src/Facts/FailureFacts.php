@@ -189,6 +189,7 @@ final readonly class FailureFacts
         foreach ($this->db->fetchAllNumeric(
             'SELECT f.mode, v.letter, count(o.id) FROM failure f
              LEFT JOIN failure o ON o.belongs_to = f.belongs_to AND lower(o.mode) = lower(f.mode) AND o.id <> f.id AND o.withdrawn_because IS NULL
+                  AND NOT o.feared AND o.consequence_of_id IS NULL
              LEFT JOIN revision v ON v.id = o.revision_id
              WHERE f.belongs_to = ? AND f.run_id = ? AND f.withdrawn_because IS NULL GROUP BY f.id, f.mode, v.letter ORDER BY f.mode', [$device, $run],
         ) as [$mode, $letter, $n]) {
@@ -229,8 +230,9 @@ final readonly class FailureFacts
     public function withoutCause(string $device): array
     {
         return array_map(Row::whole(...), $this->db->fetchAllKeyValue(
-            'SELECT f.revision_id, count(*) FROM failure f WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL AND NOT f.feared AND f.consequence_of_id IS NULL
-             AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL) GROUP BY 1', [$device],
+            'SELECT f.revision_id, count(*) FROM failure f LEFT JOIN run r ON r.id = f.run_id
+             WHERE f.belongs_to = ? AND f.withdrawn_because IS NULL AND NOT f.feared AND f.consequence_of_id IS NULL
+             AND (r.id IS NULL OR NOT '.SetAside::is('r').') AND NOT EXISTS (SELECT 1 FROM cause c WHERE c.failure_id = f.id AND c.withdrawn_because IS NULL) GROUP BY 1', [$device],
         ));
     }
 

@@ -86,6 +86,10 @@ final class CountsTest extends ApiTestCase
         self::assertSame($all, self::at($this->json('GET', '/api/revisions/'.$a.'/field'), 'trials', 0, 'runs'));
         self::assertStringContainsString("$results of 200", self::text($this->json('GET', '/api/runs/'.$last), 'console', 'enough'));
 
+        $find = $this->json('GET', '/api/revisions/'.$a.'/find');
+        self::assertSame("$failed runs failed and nobody wrote down how.", self::text($find, 'sentence'));
+        self::assertStringContainsString("failed in $failed runs", self::text($find, 'unrecorded', 0, 'sentence'));
+
         // The file says of each reading what its run counts for.
         $lines = array_map(str_getcsv(...), array_filter(explode("\r\n", $this->csv($device))));
         $at = array_search('counts_for', $lines[0], true);

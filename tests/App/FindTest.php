@@ -50,6 +50,51 @@ final class FindTest extends ApiTestCase
         self::assertSame([0, 3], array_column($again, 'tried'), 'A void run is no try.');
     }
 
+    public function testWhatFailedIsOpenAlsoWhereNobodyWroteItDown(): void
+    {
+        $b = $this->bench->b;
+        $trial = $this->put('trials', ['revision' => $b, 'method' => $this->bench->method, 'name' => 'Pushing']);
+        foreach (['failed', 'failed', 'held'] as $outcome) {
+            $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+            $this->json('PUT', '/api/runs/'.$run, [
+                'trial' => $trial, 'article' => $this->bench->unitB, 'outcome' => $outcome, 'outcomeReason' => 'The arm tore', 'version' => 1,
+            ]);
+            self::assertSame(200, $this->answered());
+        }
+        $use = static fn (string $wrong): array => ['day' => '2026-03-02', 'howLong' => '30 beds', 'what' => 'a neighbour', 'wrong' => $wrong];
+        $article = (array) self::at($this->json('GET', '/api/revisions/'.$b.'/build'), 'articles', 0, 'article');
+        $this->json('PUT', '/api/articles/'.$this->bench->unitB, ['uses' => [$use('nothing'), $use('The rope slipped off')]] + $article);
+        self::assertSame(200, $this->answered());
+        $said = fn (): array => array_column((array) $this->find($b)['unrecorded'], 'sentence');
+        self::assertSame([
+            '2 runs failed, and nobody wrote down how: run 2 of Pushing and run 1 of Pushing. Open.',
+            'U-2, in use outside trials (2026-03-02): “The rope slipped off”. Open; log it as a failure, so that it can be closed.',
+        ], $said());
+        self::assertSame(
+            '2 runs failed and nobody wrote down how. In use outside trials one thing went wrong.', self::text($this->find($b), 'sentence'),
+        );
+        $this->put('failures', ['revision' => $b, 'mode' => 'Tore', 'run' => $this->runOf(0)]);
+        $this->put('failures', ['revision' => $b, 'mode' => 'Rope slipped off', 'article' => $this->bench->unitB]);
+        self::assertSame(['A run failed, and nobody wrote down how: run 2 of Pushing. Open.'], $said());
+    }
+
+    public function testTheHeadlineCountsWhatTheListHolds(): void
+    {
+        $b = $this->bench->b;
+        $this->put('failures', ['revision' => $b, 'mode' => 'Might crack', 'feared' => true]);
+        $aside = $this->put('failures', ['revision' => $b, 'mode' => 'Bent']);
+        $this->put('causes', ['failure' => $aside, 'text' => 'Dropped', 'kind' => 'handling', 'standing' => 'confirmed', 'findings' => 'Seen']);
+        self::assertSame('Build B: none open, one set aside, one feared.', self::text($this->find($b), 'sentence'));
+        $this->trial($this->bench, $b, $this->bench->unitB, [40.0]);
+        $run = $this->runOf(0);
+        $first = $this->put('failures', ['revision' => $b, 'mode' => 'Spoke broke', 'run' => $run]);
+        $this->put('failures', ['revision' => $b, 'mode' => 'Rim bent', 'run' => $run, 'consequenceOf' => $first]);
+        $find = $this->find($b);
+        self::assertStringStartsWith('Build B: 1 failure in 1 mode, “Spoke broke”.', self::text($find, 'sentence'));
+        self::assertStringEndsWith('Beside them, one that followed from another, one set aside, one feared.', self::text($find, 'sentence'));
+        self::assertSame(4, $find['allFailures']);
+    }
+
     public function testAFailureStandsOpenUntilAFixHolds(): void
     {
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0]);

@@ -23,7 +23,7 @@ use PHPUnit\Framework\TestCase;
 /** What stands beside a number: bounds that say nothing yet, runs that are not enough, and how those that count came about. */
 final class NotesTest extends TestCase
 {
-    /** @return iterable<string, array{Wanted, list<RunFact>, State, string}> what is asked, runs, the state, and how it begins */
+    /** @return iterable<string, array{Wanted, list<RunFact>, State, non-empty-string}> what is asked, runs, the state, and how it begins */
     public static function cells(): iterable
     {
         $least = Judged::wanted(Kind::Mean, 80.0);
@@ -52,7 +52,10 @@ final class NotesTest extends TestCase
         yield 'by feel' => [$least, [self::with(Judged::run(90), ['isFelt' => true])], State::Thin, 'Thin: 90.0 N over 1 run. 1 was stopped by feel.'];
     }
 
-    /** @param list<RunFact> $runs */
+    /**
+     * @param list<RunFact>    $runs
+     * @param non-empty-string $said
+     */
     #[DataProvider('cells')]
     public function testItIsSaid(Wanted $wanted, array $runs, State $state, string $said): void
     {
@@ -106,6 +109,7 @@ final class NotesTest extends TestCase
     /** @param array<string, mixed> $otherwise */
     private static function with(RunFact $run, array $otherwise): RunFact
     {
+        /** @phpstan-ignore argument.type (the same properties, by their names) */
         return new RunFact(...$otherwise + get_object_vars($run));
     }
 

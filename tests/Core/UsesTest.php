@@ -78,7 +78,7 @@ final class UsesTest extends TestCase
         ];
         yield 'one failed, with an answer' => [
             [$shown, $failed], [self::proposal('Gusset', ['strong'])], UseFit::WithChanges,
-            'F fits with these changes: Gusset. Not met as it is: “Strong”.',
+            'F does not fit as it is: “Strong” is not met. Proposed against it, and tried by nobody: Gusset.',
         ];
         yield 'one answered, one not' => [
             [$failed, $other], [self::proposal('Gusset', ['strong'])], UseFit::DoesNot,

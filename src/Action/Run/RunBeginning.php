@@ -150,6 +150,7 @@ final readonly class RunBeginning implements Beginning
             self::settings($trial), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(),
             $method->represents(), $article?->deviants() ?? [],
             $article?->arm() ?? '', $method->constants(),
+            ownFirmware: $run->firmware() !== '' && $run->firmware() !== $build->firmware(),
         );
     }
 

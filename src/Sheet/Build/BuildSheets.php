@@ -10,6 +10,7 @@ use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangeFact;
 use Lustrum\Core\Judging\Difference;
 use Lustrum\Core\Judging\Differences;
+use Lustrum\Core\Judging\OwnParts;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Part as PartFact;
 use Lustrum\Core\Wording\BuildWords;
@@ -74,7 +75,7 @@ final readonly class BuildSheets
             $revision->view(), $parent?->view(), $changes,
             $parameterRows, $partRows, $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost),
             $book->device->currency,
-            $articles, $book->metricNames(), $arms, [...$this->notes($build, $book), ...Standing::changed($parameterRows, $partRows)],
+            $articles, $book->metricNames(), $arms, [...$this->notes($build, $book), ...self::unclear($articles, $build, $book), ...Standing::changed($parameterRows, $partRows)],
             FailureChoices::of($book, [$build->id, ...array_map(
                 static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build),
             )]),
@@ -86,6 +87,24 @@ final readonly class BuildSheets
                 $revision->workspace()->id()->toRfc4122(), $book->device->id,
             )),
         );
+    }
+
+    /**
+     * @param list<ArticleRow> $articles
+     *
+     * @return list<string> what is asked of articles that are otherwise in something that was changed
+     */
+    private static function unclear(array $articles, Build $build, Book $book): array
+    {
+        $parent = $book->lineage()->parent($build);
+        $out = [];
+        foreach ($articles as $row) {
+            foreach (OwnParts::unclear($build, $parent, $row->article->deviants) as $deviation) {
+                $out[] = BuildWords::unclear($row->article->serial, $deviation->name, $deviation->value, $build->letter, $parent->letter ?? '');
+            }
+        }
+
+        return $out;
     }
 
     /** @param list<ArmRow> $arms */

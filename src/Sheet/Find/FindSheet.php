@@ -14,6 +14,7 @@ use Lustrum\Domain\Revision\RevisionView;
 final readonly class FindSheet
 {
     /**
+     * @param list<UnrecordedRow>   $unrecorded   what failed without a failure that says how
      * @param list<PhotoView>       $photos       newest first
      * @param list<FailureRow>      $failures     newest first
      * @param list<ObservationView> $observations newest first
@@ -24,6 +25,7 @@ final readonly class FindSheet
     public function __construct(
         public string $sentence,
         public RevisionView $revision,
+        public array $unrecorded,
         public array $photos,
         public ?string $morePhotos,
         public int $allPhotos,

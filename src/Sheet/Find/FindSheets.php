@@ -21,6 +21,7 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\FailureFacts;
 use Lustrum\Facts\Pages;
+use Lustrum\Facts\UnrecordedFailures;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Page;
 
@@ -31,6 +32,7 @@ final readonly class FindSheets
         private Records $records,
         private Books $books,
         private FailureFacts $failures,
+        private UnrecordedFailures $unrecorded,
         private FailureRows $rows,
         private Pages $pages,
     ) {
@@ -44,6 +46,7 @@ final readonly class FindSheets
         $standings = $book->standings($build);
         $modes = $standings->modes;
         $first = Page::after('');
+        $unrecorded = $this->unrecorded->of($build->id);
         [$shown, $next, $total] = $this->pages->ofBuild(Failure::class, 'failure', $build->id, $first);
         [$photos, $nextPhotos, $allPhotos] = $this->pages->ofBuild(Photo::class, 'photo', $build->id, $first);
         [$seen, $nextSeen, $allSeen] = $this->pages->ofBuild(Observation::class, 'observation', $build->id, $first);
@@ -51,9 +54,10 @@ final readonly class FindSheets
         return new FindSheet(
             FailureWords::sentence(
                 $build->letter, $modes, $lineage, self::byMode($modes, $build), $standings->cameBack,
-                $this->failures->withoutCause($book->device->id)[$build->id] ?? 0,
+                $this->failures->withoutCause($book->device->id)[$build->id] ?? 0, $standings->others, $unrecorded,
             ),
             $revision->view(),
+            array_map(UnrecordedRow::of(...), $unrecorded),
             array_map(static fn (Photo $p): PhotoView => $p->view(), $photos), $nextPhotos, $allPhotos,
             $this->rows->of($shown, $standings, $book->device->confidence), $next, $total,
             array_map(static fn (Observation $o): ObservationView => $o->view(), $seen), $nextSeen, $allSeen,

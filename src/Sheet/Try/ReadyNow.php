@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Try;
 
+use Lustrum\Core\Judging\TrialPlan;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Plan\Ready;
 use Lustrum\Core\Wording\PlanWords;
@@ -19,7 +20,7 @@ final class ReadyNow
     private const MOST = 5;
 
     /**
-     * @param list<array{Trial, TrialRow}> $trials
+     * @param list<array{Trial, TrialRow, TrialPlan}> $trials
      * @param array<string, list<string>>   $open   modes of failures of this build that are not closed, by method
      *
      * @return list<ReadyRow>
@@ -31,14 +32,14 @@ final class ReadyNow
             static fn (Wanted $w): string => $w->metric, array_filter($book->wanted(), static fn (Wanted $w): bool => $w->must),
         );
         $ready = [];
-        foreach ($trials as [$trial, $row]) {
+        foreach ($trials as [$trial, $row, $plan]) {
             // Making is logged as it happens, and nobody tries it.
             $isMaking = $trial->method()->name() === WorkshopWords::making();
             if ($isMaking || $trial->state() === TrialState::Done || $trial->waitsFor() !== [] || $row->agreesNext !== null || $trial->lacksLimits()) {
                 continue;
             }
             $planned = $trial->view()->plannedRuns;
-            $left = $row->plan === null ? max(0, $planned - $row->total)
+            $left = $row->plan === null ? max(0, $planned - $plan->ended)
                 : count(array_filter($row->plan->slots, static fn (SlotRow $s): bool => $s->run === null));
             if ($left === 0 && $planned > 0) {
                 continue;

@@ -74,7 +74,7 @@ final readonly class TrySheets
                 PlanRows::of($trial, $made[$key] ?? [], $articles, PlanRows::used($marks)),
                 array_map(PanelLine::of(...), $panels[$key] ?? []), $rig[$key] ?? [],
             );
-            $trials[] = [$trial, $row];
+            $trials[] = [$trial, $row, $plans[$key]];
         }
         $runs = array_reduce(
             array_column($counts, 'runs'), static fn (RunTally $sum, RunTally $of): RunTally => $sum->with($of), RunTally::none(),

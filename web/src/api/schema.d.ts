@@ -4300,6 +4300,7 @@ export interface components {
         "Sheet.Find.FindSheet": {
             sentence: string;
             revision: components["schemas"]["Domain.Revision.RevisionView"];
+            unrecorded: components["schemas"]["Sheet.Find.UnrecordedRow"][];
             photos: components["schemas"]["Domain.Finding.PhotoView"][];
             morePhotos: string | null;
             allPhotos: number;
@@ -4334,6 +4335,10 @@ export interface components {
         "Sheet.Find.PhotoPage": {
             rows: components["schemas"]["Domain.Finding.PhotoView"][];
             next: string | null;
+        };
+        "Sheet.Find.UnrecordedRow": {
+            sentence: string;
+            run: string | null;
         };
         "Sheet.Frame.FrameModule": {
             build: string | null;

@@ -38,6 +38,7 @@ return [
     'older' => 'Older: differs in {what}.',
     'added' => '{name} ({is}, new since)',
     'removed' => '{name} ({was}, taken out since)',
+    'own' => '{name} of the article{said, select, yes { ({was})} other {}}',
     'edited' => '{kind, select, material {material of {name}} part {number of {name}} other {{name}}} ({was}, now {is})',
     'method' => '{basis, select, tBound {one-sided t bound} toleranceBound {one-sided tolerance bound, {percent} % of articles} drawn {worked out from the build as it is drawn} censored {likelihood bound of values and bounds together} spread {one-sided χ² bound of the standard deviation} other {exact one-sided bound of the share, {percent} % wanted}}',
     'confidence' => 'at {percent} % confidence',

@@ -32,6 +32,10 @@ return [
     'stillThere' => 'Still there on {letter}.',
     'lastSeen' => 'Last seen on {letter}; {n, plural, =0 {nobody has tried it since} one {not in # run of the same kind since} other {not in # runs of the same kind since}}.',
     'none' => 'No failures yet. When something breaks, this station shows where failures gather and where they vanish.',
+    'unrecorded' => '{in, select, use {{serial}, in use outside trials{dated, select, yes { ({day})} other {}}: “{text}”. Open; log it as a failure, so that it can be closed.}'
+        .' other {{said, select, yes {“{text}”} other {{n, plural, one {A run} other {# runs}}}} {in, select, just {held only just} other {failed}}{said, select, yes { in {n, plural, one {# run} other {# runs}}} other {}}, and nobody wrote down how: {runs}{more, plural, =0 {} other { and # more}}. {in, select, just {It stands with what is open until somebody says why.} other {Open.}}}}',
+    'others' => '{all, select, yes {Build {letter}: none open} other {Beside them}}{followed, plural, =0 {} one {, one that followed from another} other {, # that followed from others}}{aside, plural, =0 {} one {, one set aside} other {, # set aside}}{feared, plural, =0 {} one {, one feared} other {, # feared}}.',
+    'open' => '{runs, plural, =0 {} one {One run failed and nobody wrote down how.} other {# runs failed and nobody wrote down how.}}{uses, plural, =0 {} one { In use outside trials one thing went wrong.} other { In use outside trials # things went wrong.}}',
     'noneHere' => 'Build {letter} has no recorded failure. The most frequent one on this device is “{mode}”. {where}',
     'sentence' => 'Build {letter}: {n, plural, one {# failure} other {# failures}} in {modes, plural, one {# mode} other {# modes}}{stands, select, yes {, {modes, plural, one {“{most}”} other {most often “{most}”}}} other {}}{back, select, yes {. “{mode}”: {standing}} other {}}. {without, plural, =0 {Each has a suspected cause.} one {# has no suspected cause yet.} other {# have no suspected cause yet.}}',
     'choice' => '{mode}{placed, select, yes {, {place}} other {}} ({letter})',

@@ -21,6 +21,7 @@ import { AddPhoto } from '../../ui/records/AddPhoto';
 import { ContactSheet } from '../../ui/records/ContactSheet';
 import { FailureList } from './FailureList';
 import { ModesSlip } from './ModesSlip';
+import { Unrecorded } from './Unrecorded';
 
 function failureFields(methods: Schemas['MethodView'][], hasRun: boolean): FieldOrRows[] {
   return [
@@ -147,13 +148,15 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
           </Part>
         )}
         <Part title="Failures" aside={`of ${sheet.revision.letter}`}>
-          {sheet.failures.length === 0 ? (
-            <Empty>
-              Nothing has failed on this build, or nobody has logged it. With the first failure this works out where
-              failures gather, which fix holds, and how often it could still happen.
-            </Empty>
-          ) : (
+          {sheet.unrecorded.length > 0 && <Unrecorded rows={sheet.unrecorded} write={write} edit={setForm} />}
+          {failures.rows.length > 0 && (
             <FailureList rows={failures.rows} revision={revision} write={write} edit={setForm} />
+          )}
+          {failures.rows.length + sheet.unrecorded.length === 0 && (
+            <Empty>
+              Nothing that failed on this build was logged. With the first failure this works out where failures gather,
+              which fix holds, and how often it could still happen.
+            </Empty>
           )}
           <More of={failures} total={sheet.allFailures} words="failures" />
         </Part>

@@ -53,13 +53,14 @@ final readonly class ChangesSeen
         return $out;
     }
 
-    /** @return list<string> other changes that are expected to move the same metric */
+    /** @return list<string> other changes that are expected to move the same metric, or answer the same failure */
     private static function together(Build $build, ChangeFact $change, Expectation $effect): array
     {
         $out = [];
         foreach ($build->changes as $other) {
             $metrics = array_map(static fn (Expectation $e): string => $e->metric, $other->effects);
-            if ($other->id !== $change->id && in_array($effect->metric, $metrics, true)) {
+            $isOfSame = in_array($effect->metric, $metrics, true) || array_intersect($other->against, $change->against) !== [];
+            if ($other->id !== $change->id && $isOfSame) {
                 $out[] = $other->what;
             }
         }

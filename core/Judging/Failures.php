@@ -147,7 +147,12 @@ final class Failures
             foreach ($counted as $failure) {
                 $counts[$failure->build] = ($counts[$failure->build] ?? 0) + 1;
             }
-            $modes[] = new Mode($counted[0]->mode, $counted[0]->place, $counts, $this->couldShow($counted), count($counted));
+            $cells = $this->cells($counted);
+            $modes[] = new Mode(
+                $counted[0]->mode, $counted[0]->place, $counts,
+                array_map(static fn (array $of): int => array_sum(array_column($of, 'tried')), $cells), count($counted), $cells,
+                $this->metrics($counted),
+            );
         }
         usort($modes, static fn (Mode $a, Mode $b): int => $b->total <=> $a->total);
 
@@ -159,9 +164,9 @@ final class Failures
      *
      * @param non-empty-list<FailureFact> $failures of the mode
      *
-     * @return array<string, int> by build
+     * @return array<string, array<string, array{failed: int, tried: int}>> by build and by what was asked and how hard
      */
-    private function couldShow(array $failures): array
+    private function cells(array $failures): array
     {
         // Hundreds of failures happened at a few levels.
         $at = $out = [];
@@ -174,14 +179,39 @@ final class Failures
             foreach ($groups as $group) {
                 foreach ($at[$group->question] ?? [] as $severity) {
                     if ($group->severity->beside($severity) === Hardness::AtLeast) {
-                        $out[$build] = ($out[$build] ?? 0) + $group->said;
+                        $cell = $group->question."\x1f".$group->severity->inShort();
+                        $known = $out[$build][$cell]['tried'] ?? 0;
+                        $out[$build][$cell] = ['failed' => 0, 'tried' => $known + $group->said];
                         break;
                     }
                 }
             }
         }
+        foreach ($failures as $failure) {
+            $cell = $failure->question."\x1f".($failure->severity?->inShort() ?? '');
+            // A failure that happened outside a run counts against no run.
+            if ($failure->made !== '' && isset($out[$failure->build][$cell])) {
+                ['failed' => $failed, 'tried' => $tried] = $out[$failure->build][$cell];
+                $out[$failure->build][$cell] = ['failed' => min($tried, $failed + 1), 'tried' => $tried];
+            }
+        }
 
         return $out;
+    }
+
+    /**
+     * @param non-empty-list<FailureFact> $failures of the mode
+     *
+     * @return list<string> that their runs answer or read
+     */
+    private function metrics(array $failures): array
+    {
+        $out = [];
+        foreach (array_unique(array_map(static fn (FailureFact $f): string => $f->made, $failures)) as $made) {
+            $out = [...$out, ...(($this->made[$made] ?? null)?->metrics() ?? [])];
+        }
+
+        return array_values(array_unique($out));
     }
 
     /** Its cause lies in how it was made or tried: it closes when the build holds as hard with that put right. */
@@ -229,7 +259,7 @@ final class Failures
                     continue;
                 }
                 foreach ($group->held as $order) {
-                    $holds[] = [$order, $group->severity, $one->letter, $fix->what];
+                    $holds[] = [$order, $group->severity, $one->letter, $fix];
                 }
             }
         }
@@ -259,7 +289,7 @@ final class Failures
             $at = $this->lineage->build($other->build);
             $fix = $at === null || !$other->counts() ? null : $fixes->stoodAgainst($at, $this->made[$other->made] ?? null);
             if ($at !== null && $fix !== null) {
-                $out[$other->id] = new ClosingEvent($other->order, false, $other->severity, $at->letter, $fix->what);
+                $out[$other->id] = new ClosingEvent($other->order, false, $other->severity, $at->letter, $fix);
             }
         }
 
@@ -344,7 +374,7 @@ final class Failures
         foreach ($this->lineage->descendants($build) as $one) {
             $fix = $fixes->carried($one, null);
             if ($fix !== null) {
-                return [$one->letter, $fix->what];
+                return [$one->letter, $fix];
             }
         }
 

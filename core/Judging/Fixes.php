@@ -13,11 +13,14 @@ use Lustrum\Core\Run\Part;
  * The changes that are meant to end a mode of failure, and what carries one of them.
  *
  * What was made with a configuration carries a fix when the change is on the line of descent of its build and what it altered
- * still has the changed value. With several changes one is enough.
+ * still has the changed value. With several changes one is enough, and all that it carries are named.
  */
 final class Fixes
 {
-    /** @var array<string, ChangeFact|null> by build and what a run was made with: thousands of runs were made with a few */
+    /** Stands between the names of several fixes, which are quoted. */
+    private const AND = '” and “';
+
+    /** @var array<string, string|null> by build and what a run was made with: thousands of runs were made with a few */
     private array $known = [];
 
     /** @var array<string, self> by what they lack */
@@ -61,8 +64,8 @@ final class Fixes
         return $fewer->key === $this->key ? $this : $this->fewer[$fewer->key] ??= $fewer;
     }
 
-    /** The fix that a run carries; null where it carries none. */
-    public function carried(Build $build, ?Configuration $made): ?ChangeFact
+    /** The fixes that a run carries, by their names; null where it carries none. */
+    public function carried(Build $build, ?Configuration $made): ?string
     {
         if ($this->changes === []) {
             return null;
@@ -72,19 +75,21 @@ final class Fixes
         return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->found($build, $made);
     }
 
-    private function found(Build $build, ?Configuration $made): ?ChangeFact
+    private function found(Build $build, ?Configuration $made): ?string
     {
-        foreach ($this->changes as [$change, $at]) {
-            if ($this->isOnLine($build, $at) && self::hasValues($change, $at, $made)) {
-                return $change;
-            }
-        }
+        return self::named(array_filter(
+            $this->changes, fn (array $c): bool => $this->isOnLine($build, $c[1]) && self::hasValues($c[0], $c[1], $made),
+        ));
+    }
 
-        return null;
+    /** @param array<array{ChangeFact, Build}> $changes */
+    private static function named(array $changes): ?string
+    {
+        return $changes === [] ? null : implode(self::AND, array_unique(array_map(static fn (array $c): string => $c[0]->what, $changes)));
     }
 
     /** The same, or a fix whose changed part or value is there without a change that says so: a return counts against it. */
-    public function stoodAgainst(Build $build, ?Configuration $made): ?ChangeFact
+    public function stoodAgainst(Build $build, ?Configuration $made): ?string
     {
         $carried = $this->carried($build, $made);
         if ($carried !== null) {
@@ -96,15 +101,11 @@ final class Fixes
         return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->against($made ?? $build);
     }
 
-    private function against(Configuration|Build $made): ?ChangeFact
+    private function against(Configuration|Build $made): ?string
     {
-        foreach ($this->changes as [$change, $at]) {
-            if ($change->alters !== [] && self::hasValues($change, $at, $made)) {
-                return $change;
-            }
-        }
-
-        return null;
+        return self::named(array_filter(
+            $this->changes, static fn (array $c): bool => $c[0]->alters !== [] && self::hasValues($c[0], $c[1], $made),
+        ));
     }
 
     private function isOnLine(Build $build, Build $at): bool

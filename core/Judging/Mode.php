@@ -11,6 +11,9 @@ final readonly class Mode
      * @param string            $mode     as it was written first
      * @param array<string, int> $failures by build
      * @param array<string, int> $tried    by build: runs that could have shown it, with the methods that it was seen with
+     * @param array<string, array<string, array{failed: int, tried: int}>> $cells the same in runs, by build and by what was asked and
+     *     how hard
+     * @param list<string>       $metrics  that those runs answer or read
      */
     public function __construct(
         public string $mode,
@@ -18,6 +21,8 @@ final readonly class Mode
         public array $failures,
         public array $tried,
         public int $total,
+        public array $cells = [],
+        public array $metrics = [],
     ) {
     }
 

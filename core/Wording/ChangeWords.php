@@ -116,14 +116,18 @@ final class ChangeWords
         return Messages::say('change.noLonger', ['mode' => $seen->mode]);
     }
 
-    /** How often a mode showed before and after, of the runs in which it could have shown. */
-    public static function ofMode(ModeSeen $seen): string
+    /**
+     * How often a mode showed before and after, of the runs in which it could have shown.
+     *
+     * @param list<string> $together other changes that answer it
+     */
+    public static function ofMode(ModeSeen $seen, array $together = []): string
     {
         $d = $seen->difference;
 
         return Messages::say('change.ofMode', [
-            'failed' => $seen->failed, 'tried' => $seen->tried, 'failedBefore' => $seen->failedBefore, 'triedBefore' => $seen->triedBefore,
-            'both' => $d !== null, 'low' => Digits::decimals(100 * ($d->low ?? 0.0), 0),
+            'together' => $together !== [] && $d !== null, 'others' => Messages::list($together), 'failed' => $seen->failed, 'tried' => $seen->tried, 'failedBefore' => $seen->failedBefore, 'triedBefore' => $seen->triedBefore,
+            'both' => $d !== null, 'apart' => $seen->isApart, 'p' => $seen->p === null ? '' : ComparisonWords::p($seen->p), 'low' => Digits::decimals(100 * ($d->low ?? 0.0), 0),
             'high' => Digits::decimals(100 * ($d->high ?? 0.0), 0),
             'where' => $seen->tried === 0 ? 'here' : 'parent',
         ]);

@@ -425,20 +425,37 @@ final class Book
     /** On what terms a metric is judged, where these builds are what is looked at. */
     public function terms(string $metric, Build ...$builds): Terms
     {
+        $scale = $this->scales()[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false, 'words' => []];
+
+        return new Terms(
+            $this->device->confidence, $this->look([$metric], ...$builds), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'],
+            $scale['words'],
+        );
+    }
+
+    /**
+     * On what terms something is told that rests on several metrics, and on the values of none.
+     *
+     * @param list<string> $metrics
+     */
+    public function termsOf(array $metrics, Build ...$builds): Terms
+    {
+        return new Terms($this->device->confidence, $this->look($metrics, ...$builds));
+    }
+
+    /** @param list<string> $metrics that the trials measure */
+    private function look(array $metrics, Build ...$builds): Look
+    {
         $trials = [];
         foreach ($builds as $build) {
             foreach ($this->plans($build) as $plan) {
-                if (in_array($metric, $plan->metrics, true)) {
+                if (array_intersect($metrics, $plan->metrics) !== []) {
                     $trials[] = $plan;
                 }
             }
         }
-        $scale = $this->scales()[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false, 'words' => []];
 
-        return new Terms(
-            $this->device->confidence, Look::of($trials), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'],
-            $scale['words'],
-        );
+        return Look::of($trials);
     }
 
     /** @return list<TrialPlan> what was planned of the trials of a build, and how far they came */

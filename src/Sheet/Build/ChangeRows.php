@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Build;
 
 use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\ChangeFact;
 use Lustrum\Core\Judging\ChangeSeen;
 use Lustrum\Core\Judging\FailureFact;
+use Lustrum\Core\Judging\Mode;
 use Lustrum\Core\Judging\ModeSeen;
 use Lustrum\Core\Wording\ChangeWords;
 use Lustrum\Domain\Change\Change;
@@ -32,13 +34,17 @@ final readonly class ChangeRows
             $views[$view->id] = $view;
         }
         $modes = $this->modes(array_values($views));
-        $rows = [];
+        $rows = $told = [];
         $parent = $book->lineage()->parent($build)->letter ?? '';
         foreach ($book->changesSeen($build) as $seen) {
             $view = $views[$seen->change->id] ?? null;
             if ($view !== null) {
-                if ($seen->expected === null && $view->against !== []) {
+                if ($view->against !== [] && !isset($told[$view->id])) {
+                    // What is expected of a metric and of a failure has a verdict on each.
+                    $told[$view->id] = true;
                     array_push($rows, ...$this->ofModes($view, $seen, $build, $book, $modes));
+                }
+                if ($view->against !== [] && $seen->expected === null) {
                     continue;
                 }
                 $rows[] = self::row($view, $seen, $book->metric($seen->expected->metric ?? ''), $parent, array_values(array_unique(array_map(
@@ -51,7 +57,7 @@ final readonly class ChangeRows
     }
 
     /**
-     * A change without an effect in numbers, that is meant to end failures: how often their modes showed before and after.
+     * A change that is meant to end failures: how often their modes showed before and after.
      *
      * @param array<string, string> $names of modes, by failure
      *
@@ -68,15 +74,31 @@ final readonly class ChangeRows
         foreach ($against as $name) {
             $mode = $known[FailureFact::keyOf($name)] ?? null;
             if ($mode !== null) {
-                $found = ModeSeen::of($mode, $build, $book->lineage()->parent($build), $book->device->confidence);
+                $parent = $book->lineage()->parent($build);
+                $found = ModeSeen::of($mode, $build, $parent, $book->termsOf($mode->metrics, ...array_filter([$build, $parent])));
                 $rows[] = new ChangeRow(
-                    $view, '', ChangeWords::noLonger($found), null, $found->verdict, ChangeWords::ofMode($found),
-                    ChangeWords::how($seen, ''), '', 0, [], [$name],
+                    $view, '', ChangeWords::noLonger($found), null, $found->verdict,
+                    ChangeWords::ofMode($found, $together = self::answering($mode, $view, $build, $names)),
+                    ChangeWords::how($seen, ''), '', 0, $together, [$name],
                 );
             }
         }
 
-        return $rows === [] ? [self::row($view, $seen, '', '', $against)] : $rows;
+        return $rows === [] && $seen->expected === null ? [self::row($view, $seen, '', '', $against)] : $rows;
+    }
+
+    /**
+     * @param array<string, string> $names of modes, by failure
+     *
+     * @return list<string> other changes of the build that answer the same mode
+     */
+    private static function answering(Mode $mode, ChangeView $view, Build $build, array $names): array
+    {
+        $others = array_filter($build->changes, static fn (ChangeFact $c): bool => $c->id !== $view->id && array_filter(
+            $c->against, static fn (string $id): bool => FailureFact::keyOf($names[$id] ?? '') === FailureFact::keyOf($mode->mode),
+        ) !== []);
+
+        return array_values(array_map(static fn (ChangeFact $c): string => $c->what, $others));
     }
 
     /** @param list<string> $against modes of failure */

@@ -104,7 +104,7 @@ final readonly class FindSheets
         $out = [];
         foreach ($modes as $mode) {
             if (($mode->failures[$build->id] ?? 0) > 0) {
-                $out[mb_strtolower($mode->mode)] = $mode->failures[$build->id];
+                $out[$mode->mode] = $mode->failures[$build->id];
             }
         }
 

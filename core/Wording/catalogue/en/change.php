@@ -9,7 +9,7 @@ return [
     'expectedValue' => '{metric} at {amount}',
     'expected' => '{metric} {amount}',
     'noLonger' => '“{mode}” no longer happens',
-    'ofMode' => '{both, select, yes {Showed in {failed, number} of {tried, plural, one {# run} other {# runs}} that could have shown it, {failedBefore, number} of {triedBefore, number} before; the difference may lie between {low} and {high} points.} other {{where, select, here {No run of this build could have shown it yet.} other {No run of the parent could have shown it.}}}}',
+    'ofMode' => '{both, select, yes {Showed in {failed, number} of {tried, plural, one {# run} other {# runs}} that could have shown it, {failedBefore, number} of {triedBefore, number} before; the difference may lie between {low} and {high} points (p = {p}){together, select, yes {; together with {others}, and not to be told apart} other {}}.} other {{apart, select, yes {It was never tried as hard, or asked the same, as on the parent: neither says anything of the other.} other {{where, select, here {No run of this build could have shown it yet.} other {No run of the parent could have shown it.}}}}}}',
     'noMetric' => 'No metric was named, so only a person can say what came of it.',
     'notMeasured' => '{metric} was {where, select, neither {measured on neither build} here {not measured on this build yet} other {never measured on the parent}}.',
     'notTogether' => '{metric}: {why, select, byLevel {differs by level, with differences of both signs} other {no level was run on both builds, so neither says anything of the other}}.',

@@ -10,17 +10,17 @@ use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Judging\Contexts;
 use Lustrum\Core\Judging\Contradiction;
 use Lustrum\Core\Judging\Contradictions;
+use Lustrum\Core\Judging\Difference as Edit;
+use Lustrum\Core\Judging\Differences;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\RunFact;
 
 /** What Lustrum notices about a run that the person at the bench may not know. */
 final readonly class Noticing
 {
-    /** So many differences from the last good run stand in the sentence. */
-    private const NAMED = 4;
-
     /** @param array<string, string> $names of metrics */
     public function __construct(
         private array $names,
@@ -135,19 +135,48 @@ final readonly class Noticing
             FootingCheck::between($context($good), $context($run))->differences,
             static fn (Difference $d): bool => $d->reason->isOfTheSetUp(),
         );
-        $whys = array_map(static fn (Difference $d): string => Messages::inside(FootingWords::why($d)), array_values($found));
-        $was = $good->configuration->letter;
-        foreach (self::levels($good, $run) as $level) {
-            array_unshift($whys, $level);
-        }
-        if ($good->revision !== $run->revision) {
-            array_unshift($whys, Messages::say('notice.build', ['was' => $was, 'is' => $run->configuration->letter]));
-        }
+        $whys = [
+            ...self::made($good, $run), ...self::levels($good, $run),
+            ...array_map(static fn (Difference $d): string => Messages::inside(FootingWords::why($d)), array_values($found)),
+        ];
 
         return Messages::say('notice.against', [
-            'number' => $good->number, 'letter' => $was,
-            'any' => $whys !== [], 'whys' => implode('; ', array_slice($whys, 0, self::NAMED)),
+            'number' => $good->number, 'letter' => $good->configuration->letter, 'any' => $whys !== [], 'whys' => implode('; ', $whys),
         ]);
+    }
+
+    /** @return list<string> in what the two were made with: article, what it has otherwise, variant, build, and what of it changed */
+    private static function made(RunFact $good, RunFact $run): array
+    {
+        [$was, $is] = [$good->configuration, $run->configuration];
+        $out = [];
+        foreach ([
+            'article' => [$good->serial(), $run->serial()], 'variant' => [$was->arm, $is->arm], 'build' => [$was->letter, $is->letter],
+        ] as $what => [$before, $now]) {
+            if ($before !== $now) {
+                $out[$what] = Messages::say('notice.'.$what, ['was' => $before === '' ? '–' : $before, 'is' => $now === '' ? '–' : $now]);
+            }
+        }
+        $said = static fn (Deviation $d): string => trim($d->name.' '.$d->value);
+        $own = [
+            ...array_map(
+                static fn (Deviation $d): string => Messages::say('notice.own', ['serial' => $run->serial(), 'said' => $said($d)]),
+                array_filter($is->deviants, static fn (Deviation $d): bool => !$d->isAmong($was->deviants)),
+            ),
+            ...array_map(
+                static fn (Deviation $d): string => Messages::say('notice.noLonger', ['serial' => $good->serial(), 'said' => $said($d)]),
+                array_filter($was->deviants, static fn (Deviation $d): bool => !$d->isAmong($is->deviants)),
+            ),
+        ];
+
+        return [
+            ...array_values(array_intersect_key($out, ['article' => true])), ...array_values($own),
+            ...array_values(array_diff_key($out, ['article' => true])),
+            // Firmware stands among the circumstances below.
+            ...array_map(EvidenceWords::difference(...), array_values(array_filter(
+                Differences::made($was, $is), static fn (Edit $d): bool => $d->kind !== 'firmware',
+            ))),
+        ];
     }
 
     /** @return list<string> levels at which the two differ */

@@ -14,11 +14,13 @@ use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\Derivation;
 use Lustrum\Core\Run\Ended;
+use Lustrum\Core\Run\Hardness;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
+use Lustrum\Core\Run\Severity;
 
 /** Reads runs with their current readings, as the sums need them: two queries, whatever their number. */
 final class RunFacts
@@ -51,6 +53,9 @@ final class RunFacts
 
     /** @var \WeakMap<Configuration, string> what each is stored under: an older way of summing up may have given it */
     public readonly \WeakMap $hashes;
+
+    /** Runs that held, among which one as hard is looked for. */
+    private const GOOD = 60;
 
     /** Runs that are gone through to see whether a result is a surprise. */
     private const BEFORE = 24;
@@ -129,16 +134,22 @@ final class RunFacts
         return RunCounts::ended('r', RunOutcome::Held).' AND '.RunCounts::are('r', CountsFor::Result, CountsFor::Wear, CountsFor::Practice);
     }
 
-    /** The last run of a method on a device that held, made before a moment. */
-    public function lastHeld(string $method, string $before, string $not): ?RunFact
+    /** The newest run before one, of its method, that held at least as hard; null where none of the last ones did. */
+    public function lastHeld(RunFact $run): ?RunFact
     {
-        $id = $this->db->fetchOne(
+        $ids = $this->db->fetchFirstColumn(
             'SELECT r.id FROM run r JOIN trial t ON t.id = r.trial_id
              WHERE t.method_id = ? AND '.self::good().' AND r.withdrawn_because IS NULL AND r.started_at <= ? AND r.id <> ?
-             ORDER BY r.started_at DESC, r.number DESC LIMIT 1', [$method, $before, $not],
+             ORDER BY r.started_at DESC, r.number DESC LIMIT '.self::GOOD, [$run->method, $run->startedAt, $run->id],
         );
+        $severity = Severity::ofRun($run);
+        foreach (array_reverse($this->bare(array_map(Row::text(...), $ids))) as $good) {
+            if (Severity::ofRun($good)->beside($severity) === Hardness::AtLeast) {
+                return $this->one($good->id);
+            }
+        }
 
-        return is_string($id) ? $this->one($id) : null;
+        return null;
     }
 
     /**

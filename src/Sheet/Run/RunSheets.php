@@ -154,7 +154,7 @@ final readonly class RunSheets
     {
         return (new Noticing($book->metrics()))->about(
             $fact, $this->failures->seenElsewhere($device, $fact->id),
-            $fact->failed() ? $this->runs->lastHeld($fact->method, $fact->startedAt, $fact->id) : null,
+            $fact->failed() ? $this->runs->lastHeld($fact) : null,
             // Who is about to rate is told nothing of what others rated.
             $fact->outcome === null ? array_diff_key($book->soFar($fact), array_flip($book->rated())) : $book->soFar($fact),
             $isSurprise,

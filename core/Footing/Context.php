@@ -20,6 +20,9 @@ final readonly class Context
      * @param array<string, Level>                                  $conditions
      * @param list<array{what: string, class: string, bears: bool}> $changes     from the common ancestor; bears: may act on the metric
      * @param array<string, list<string>>                           $others      part => serials of other articles that played it
+     * @param array<string, list<string>>                           $deviants    serial => in what the article is otherwise than its build
+     * @param array<string, array{intended: string, is: string, n: int}> $off     condition => as the method holds it, as it was, on how
+     *     many runs
      * @param list<string>                                          $about       of these changes, what the comparison is about
      */
     public function __construct(
@@ -40,6 +43,8 @@ final readonly class Context
         public array $changes = [],
         public array $about = [],
         public array $others = [],
+        public array $deviants = [],
+        public array $off = [],
     ) {
     }
 }

@@ -36,7 +36,7 @@ final readonly class FootingCheck
             ...self::levels('condition', $a->conditions, $b->conditions), ...self::levels('setting', $a->settings, $b->settings),
             ...self::lots($a, $b), ...self::sets(Reason::Rig, self::one($a->rig), self::one($b->rig)),
             ...self::sets(Reason::Operator, $a->operators, $b->operators), ...self::sets(Reason::Firmware, $a->firmware, $b->firmware),
-            ...self::articles($a, $b), ...self::states($a, $b), ...self::others($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
+            ...self::deviants($a, $b), ...self::off($a, $b), ...self::articles($a, $b), ...self::states($a, $b), ...self::others($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
         ];
         usort(
             $found, static fn (Difference $x, Difference $y): int => ($y->weight === Footing::Broken) <=> ($x->weight === Footing::Broken),
@@ -216,6 +216,48 @@ final readonly class FootingCheck
         $y = self::words($b);
 
         return $x === $y ? [] : [self::tilted($reason->value, self::known($x), self::known($y), $reason)];
+    }
+
+    /** @return list<Difference> what not every article of both sides has otherwise than its build */
+    private static function deviants(Context $a, Context $b): array
+    {
+        $n = count($a->units) + count($b->units);
+        $on = [];
+        foreach ([$a->deviants, $b->deviants] as $earlier => $of) {
+            foreach ($of as $serial => $said) {
+                foreach ($said as $one) {
+                    $on[$one][$earlier][] = (string) $serial;
+                }
+            }
+        }
+        $out = [];
+        foreach ($on as $said => $sides) {
+            $serials = array_merge(...array_values($sides));
+            if (count($serials) < $n) {
+                $out[] = self::tilted(
+                    'deviation', self::words($sides[0] ?? []), self::words($sides[1] ?? []), Reason::Deviates,
+                    ['name' => (string) $said, 'serials' => self::words($serials), 'articles' => count($serials)],
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<Difference> conditions that were not as the method holds them */
+    private static function off(Context $a, Context $b): array
+    {
+        $out = [];
+        foreach ([$a->off, $b->off] as $side => $of) {
+            foreach ($of as $name => ['intended' => $intended, 'is' => $is, 'n' => $n]) {
+                $out[] = self::tilted(
+                    'off '.$name, $side === 0 ? $is : $intended, $side === 0 ? $intended : $is, Reason::OffMethod,
+                    ['name' => (string) $name, 'intended' => $intended, 'is' => $is, 'runs' => $n, 'side' => $side === 0 ? 'earlier' : 'later'],
+                );
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<Difference> */

@@ -25,6 +25,8 @@ enum Reason: string
     case Choice = 'choice';
     case UsedArticle = 'usedArticle';
     case State = 'state';
+    case Deviates = 'deviates';
+    case OffMethod = 'offMethod';
     case OtherArticle = 'otherArticle';
     case Blocks = 'blocks';
     case SingleRun = 'singleRun';

@@ -12,6 +12,7 @@ use Lustrum\Core\Footing\UnitPast;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\SettingRule;
 
@@ -82,7 +83,7 @@ final class Contexts
      */
     private static function together(array $made, array $instruments, array $dependsOn): Context
     {
-        $goes = $others = $lots = $pasts = $firmware = $operators = $settings = $conditions = [];
+        $goes = $others = $lots = $pasts = $deviants = $off = $firmware = $operators = $settings = $conditions = [];
         $runs = $stopped = $version = 0;
         [$from, $to] = [$made[0][0]->from, $made[0][0]->to];
         foreach ($made as [$c, $configuration]) {
@@ -99,7 +100,14 @@ final class Contexts
             foreach ($c->others as $part => $serials) {
                 $others[(string) $part] = array_values(array_unique([...$others[(string) $part] ?? [], ...self::words($serials)]));
             }
+            self::off($off, $configuration, $c);
             $serial = $configuration->serial;
+            if ($configuration->deviants !== []) {
+                $deviants[$serial === '' ? 'one' : $serial] = array_values(array_unique([
+                    ...$deviants[$serial === '' ? 'one' : $serial] ?? [],
+                    ...array_map(static fn (Deviation $d): string => trim($d->name.' '.$d->value), $configuration->deviants),
+                ]));
+            }
             if ($serial !== '') {
                 $pasts[$serial] ??= new UnitPast($serial, $c->earlierRuns, $c->earlierFailures, $configuration->articleState);
             }
@@ -123,7 +131,23 @@ final class Contexts
             conditions: self::levels(self::rules($configurations, true), $conditions, $runs)
                 + ($goes === [] ? [] : [self::PRACTICE => new Level($goes, [], $runs - count($goes))]),
             from: $from, to: $to, runs: $runs, stoppedEarly: $stopped, others: $others,
+            deviants: $deviants, off: $off,
         );
+    }
+
+    /**
+     * @param array<string, array{intended: string, is: string, n: int}> $off grows by the conditions that were not as the method holds them
+     */
+    private static function off(array &$off, Configuration $made, Circumstances $c): void
+    {
+        foreach ($made->conditions as $rule) {
+            foreach ($c->conditions[$rule->name] ?? [] as $text => $n) {
+                if ($rule->isOff((string) $text)) {
+                    $known = $off[$rule->name] ?? ['intended' => $rule->intended, 'is' => trim((string) $text), 'n' => 0];
+                    $off[$rule->name] = ['n' => $known['n'] + $n] + $known;
+                }
+            }
+        }
     }
 
     /**

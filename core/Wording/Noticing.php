@@ -7,6 +7,7 @@ namespace Lustrum\Core\Wording;
 use Lustrum\Core\Footing\Context;
 use Lustrum\Core\Footing\Difference;
 use Lustrum\Core\Footing\FootingCheck;
+use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Judging\Contexts;
 use Lustrum\Core\Judging\Contradiction;
 use Lustrum\Core\Judging\Contradictions;
@@ -133,7 +134,7 @@ final readonly class Noticing
         $context = fn (RunFact $r): Context => Contexts::ofRun($r, $metric, $this->names[$metric] ?? '');
         $found = array_filter(
             FootingCheck::between($context($good), $context($run))->differences,
-            static fn (Difference $d): bool => $d->reason->isOfTheSetUp(),
+            static fn (Difference $d): bool => $d->reason->isOfTheSetUp() && $d->reason !== Reason::Deviates,
         );
         $whys = [
             ...self::made($good, $run), ...self::levels($good, $run),

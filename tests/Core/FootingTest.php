@@ -10,7 +10,12 @@ use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Footing\Instrument;
 use Lustrum\Core\Footing\Level;
+use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Footing\UnitPast;
+use Lustrum\Core\Judging\Contexts;
+use Lustrum\Core\Run\Condition;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\FootingWords;
 use PHPUnit\Framework\TestCase;
 
@@ -31,6 +36,34 @@ final class FootingTest extends TestCase
         $check = FootingCheck::between($context, $context);
         self::assertSame(Footing::Level, $check->footing);
         self::assertStringStartsWith('Same footing', FootingWords::sentence($check->footing, $check->differences));
+    }
+
+    public function testWhatAnArticleHasOtherwiseIsNamedUnlessAllHaveIt(): void
+    {
+        $of = static fn (string $serial, array $deviants): Context => new Context(
+            'Push', runs: 5, units: [new UnitPast($serial, 0, 0)], deviants: $deviants,
+        );
+        $check = FootingCheck::between($of('U-1', []), $of('U-2', ['U-2' => ['crank old']]));
+        self::assertSame([Footing::Tilted, 'U-2 is otherwise than the build: crank old.'], [$check->footing, FootingWords::why($check->differences[0])]);
+        $both = FootingCheck::between($of('U-1', ['U-1' => ['crank old']]), $of('U-2', ['U-2' => ['crank old']]));
+        self::assertSame(Footing::Level, $both->footing);
+    }
+
+    public function testAConditionOffItsMethodIsNamed(): void
+    {
+        $made = static fn (string $hopper): RunFact => Judged::run(40.0, conditions: ['hopper' => $hopper], with: Configuration::fromRow([
+            'conditions' => [['name' => 'hopper', 'states' => ['full', 'not full'], 'intended' => 'full']],
+        ] + Judged::configuration()->toRow()));
+        $of = static fn (string $hopper): Context => Contexts::ofRun($made($hopper), 'force', 'Force');
+        $check = FootingCheck::between($of('full'), $of('not full'));
+        self::assertContains(
+            'Hopper was not full, not full as the method holds it, on 1 run of the later side.', array_map(FootingWords::why(...), $check->differences),
+        );
+        self::assertSame([], array_filter(
+            FootingCheck::between($of('Full'), $of(' full '))->differences, static fn (Difference $d): bool => $d->reason === Reason::OffMethod,
+        ));
+        $moist = new Condition('moisture', '%', 2.0, intended: '20 %');
+        self::assertSame([false, false, true, false], array_map($moist->isOff(...), ['20 %', '21.9 %', '23 %', 'unknown']));
     }
 
     public function testAnotherMethodOrScaleBreaksIt(): void

@@ -50,7 +50,9 @@ final class GatherTest extends ApiTestCase
             self::at($try, 'trials', 0, 'total'), self::text($try, 'trials', 0, 'runs', 0, 'id'),
             self::at($try, 'trials', 0, 'runs', 0, 'number'),
         ]);
-        self::assertSame(2, self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'total'));
+        $stays = $this->json('GET', '/api/revisions/'.$this->bench->b.'/try');
+        self::assertSame([2, '2 of 2 runs'], [self::at($stays, 'trials', 0, 'total'), self::text($stays, 'trials', 0, 'count')]);
+        self::assertSame('3 of 3 runs', self::text($try, 'trials', 0, 'count'));
         $find = $this->json('GET', '/api/revisions/'.$c.'/find');
         self::assertSame([$failure, 'Softer'], [
             self::text($find, 'failures', 0, 'failure', 'id'), self::text($find, 'observations', 0, 'text'),
@@ -59,6 +61,22 @@ final class GatherTest extends ApiTestCase
         self::assertStringContainsString('38.1 N', self::text($weigh, 'comparisons', 0, 'here', 'text'));
         self::assertStringContainsString('44.2 N', self::text($weigh, 'comparisons', 0, 'other', 'text'));
         self::assertStringContainsString('3 runs', self::text($weigh, 'cells', 2, 'sentence'), 'They count for what the build is now.');
+    }
+
+    public function testWhatWasPlannedIsPlannedOnce(): void
+    {
+        $this->trial = $this->put('trials', [
+            'revision' => $this->bench->b, 'method' => $this->bench->method, 'name' => 'Twelve', 'plannedRuns' => 12,
+        ]);
+        $this->runs(...array_fill(0, 5, '44.0 N'));
+        $this->changed(['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm']);
+        $this->runs('38.0 N', '38.2 N', '38.1 N');
+        $c = self::text($this->gather(), 'id');
+        $count = fn (string $build): string => implode(', ', array_column(
+            (array) $this->json('GET', '/api/revisions/'.$build.'/try')['trials'], 'count',
+        ));
+        self::assertStringContainsString('5 of 5 runs', $count($this->bench->b));
+        self::assertSame('3 of 7 runs', $count($c), 'Twelve in all, not 12 of 24.');
     }
 
     public function testOneLineSaysWhatWasChangedAndNextOffersToGatherIt(): void

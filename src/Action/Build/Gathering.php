@@ -12,6 +12,7 @@ use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeInput;
@@ -29,6 +30,7 @@ use Lustrum\Domain\Revision\RevisionView;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Domain\Trial\TrialInput;
+use Lustrum\Facts\RunFacts;
 use Lustrum\Record\AfterWrite;
 use Lustrum\Record\Records;
 use Lustrum\Record\RecordWriter;
@@ -52,6 +54,7 @@ final readonly class Gathering
         private Altering $altering,
         private Configurations $configurations,
         private AfterWrite $after,
+        private RunFacts $facts,
     ) {
     }
 
@@ -172,11 +175,15 @@ final readonly class Gathering
     private function trial(Trial $of, Revision $next, array $runs): Trial
     {
         $view = $of->view();
-        $n = count(array_filter($runs, static fn (Run $r): bool => $r->trial()->id()->equals($of->id())));
+        $going = array_fill_keys(array_map(static fn (Run $r): string => $r->id()->toRfc4122(), $runs), true);
+        $results = array_filter($this->facts->ofTrial($of->id()->toRfc4122()), static fn (RunFact $r): bool => $r->says());
+        $left = count(array_filter($results, static fn (RunFact $r): bool => !isset($going[$r->id])));
+        // What was planned is planned once: as many as stay are the old trial's, the rest goes along.
         $trial = $this->writer->make(Trial::class, Uuid::v7(), new TrialInput(
-            $next->id()->toRfc4122(), $view->method, $view->name, $view->question, max($n, $view->plannedRuns), $view->repeats,
-            $view->state,
+            $next->id()->toRfc4122(), $view->method, $view->name, $view->question,
+            $view->plannedRuns === 0 ? 0 : max(count($results) - $left, $view->plannedRuns - $left), $view->repeats, $view->state,
         ));
+        $this->writer->amend(Trial::class, $of->id(), $of->version(), static fn (Trial $t) => $t->gaveAway($left));
 
         return $trial instanceof Trial ? $trial : throw new \LogicException('A trial was made.');
     }

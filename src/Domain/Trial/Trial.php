@@ -321,6 +321,12 @@ class Trial extends Record
         return $this->state;
     }
 
+    /** Runs of it became another build's: it keeps what is left, and is done where nothing is. */
+    public function gaveAway(int $left): void
+    {
+        [$this->plannedRuns, $this->state] = [min($this->plannedRuns, $left), $left === 0 ? TrialState::Done : $this->state];
+    }
+
     public function began(): void
     {
         if ($this->state === TrialState::Planned) {

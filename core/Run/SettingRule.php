@@ -51,6 +51,21 @@ final readonly class SettingRule
         );
     }
 
+    /**
+     * The same, meant to be where it was set on purpose: on the article between two runs, or by a change of its build.
+     *
+     * @param string $typed what it was set to; where it is no quantity of this kind, it is meant as before
+     */
+    public function setTo(string $typed): self
+    {
+        $value = $this->value($typed);
+
+        return $value === null ? $this : new self(
+            $this->name, $this->unit, $value, $this->tolerance, $this->lock, $this->low, $this->high, $this->step, $this->scale, $this->more,
+            $this->way, $this->readOff, $this->tool,
+        );
+    }
+
     /** What somebody typed of it, in its unit; null where that is no such quantity. */
     public function value(string $typed): ?float
     {

@@ -79,6 +79,29 @@ final class GatherTest extends ApiTestCase
         self::assertSame('3 of 7 runs', $count($c), 'Twelve in all, not 12 of 24.');
     }
 
+    /** Nobody is asked to undo what was done on purpose. */
+    public function testASettingChangedOnPurposeIsMeantFromThenOn(): void
+    {
+        $method = $this->put('methods', [
+            'device' => $this->bench->device, 'name' => 'Sow', 'heldWhen' => 'The row is closed.',
+            'settings' => [['name' => 'Gate', 'unit' => 'mm', 'intended' => 1.5, 'tolerance' => 0.1]], 'safety' => ['abort' => 'When it hurts.'],
+        ]);
+        $this->trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $method, 'name' => 'Rows']);
+        $found = function (): string {
+            $run = $this->put('runs', [
+                'trial' => $this->trial, 'article' => $this->bench->unitB, 'settings' => [['name' => 'Gate', 'text' => '2.2 mm']],
+            ]);
+
+            return json_encode($this->json('GET', '/api/runs/'.$run)['noticed'], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        };
+        self::assertStringContainsString('it should be 1.5 mm', $found());
+        $this->json('POST', '/api/articles/'.$this->bench->unitB.'/changed', ['text' => 'gate 2.2 mm']);
+        self::assertStringNotContainsString('it should be', $found());
+        $c = self::text($this->gather(), 'id');
+        $this->trial = $this->put('trials', ['revision' => $c, 'method' => $method, 'name' => 'Rows']);
+        self::assertStringNotContainsString('it should be', $found(), 'The change of the build says it now.');
+    }
+
     public function testOneLineSaysWhatWasChangedAndNextOffersToGatherIt(): void
     {
         $this->runs('44.0 N');

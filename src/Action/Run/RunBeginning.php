@@ -11,7 +11,6 @@ use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
-use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Wording\FieldWords;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Domain\Revision\ArmValue;
@@ -24,6 +23,7 @@ use Lustrum\Domain\Trial\RunInput;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\ArticlePast;
 use Lustrum\Facts\HeldRuns;
+use Lustrum\Facts\IntendedSettings;
 use Lustrum\Record\Beginning;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -46,6 +46,7 @@ final readonly class RunBeginning implements Beginning
         private ArticlePast $past,
         private Configurations $configurations,
         private HeldRuns $held,
+        private IntendedSettings $intended,
         private EmptyRuns $empties,
         private ClockInterface $clock,
     ) {
@@ -147,24 +148,10 @@ final readonly class RunBeginning implements Beginning
             $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '',
             $article?->lots() ?? [],
             $method->id()->toRfc4122(), $method->name(), $method->edition(), $method->rig(), $method->channels(), $method->conditions(),
-            self::settings($trial), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(),
+            $this->intended->of($trial, $article), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(),
             $method->represents(), $article?->deviants() ?? [],
             $article?->arm() ?? '', $method->constants(),
             ownFirmware: $run->firmware() !== '' && $run->firmware() !== $build->firmware(),
-        );
-    }
-
-    /**
-     * What is set to another value on purpose deviates from nothing.
-     *
-     * @return list<SettingRule>
-     */
-    private static function settings(Trial $trial): array
-    {
-        $finds = $trial->finds();
-
-        return array_map(
-            static fn (SettingRule $s): SettingRule => $s->name === $finds?->name ? $s->wherever() : $s, $trial->method()->settings(),
         );
     }
 

@@ -16,6 +16,7 @@ use Lustrum\Domain\Trial\TrialState;
 use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\FailureFacts;
+use Lustrum\Facts\IntendedSettings;
 use Lustrum\Facts\PlanFacts;
 use Lustrum\Facts\RunDots;
 use Lustrum\Facts\RunFacts;
@@ -34,6 +35,7 @@ final readonly class FieldSheets
         private PlanFacts $plans,
         private RunDots $dots,
         private RunFacts $runs,
+        private IntendedSettings $intended,
     ) {
     }
 
@@ -57,7 +59,7 @@ final readonly class FieldSheets
         return new FieldSheet(
             FieldWords::sentence($revision->letter(), count($open), count($articles)), $device->id()->toRfc4122(), $device->name(),
             $revision->view(),
-            array_map(fn (Trial $t): FieldTrial => self::trial($t, $book, $made, $dots, $counts, $articles, $good), $open),
+            array_map(fn (Trial $t): FieldTrial => $this->trial($t, $book, $made, $dots, $counts, $articles, $good), $open),
             array_map(static fn (Article $a): ArticleView => $a->view(), $articles), $known['modes'], $known['places'],
         );
     }
@@ -69,7 +71,7 @@ final readonly class FieldSheets
      * @param list<Article>                                          $articles
      * @param array<string, RunFact>               $good by method
      */
-    private static function trial(Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, array $good): FieldTrial
+    private function trial(Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, array $good): FieldTrial
     {
         $key = $trial->id()->toRfc4122();
         $last = $good[$trial->method()->id()->toRfc4122()] ?? null;
@@ -79,6 +81,27 @@ final readonly class FieldSheets
             $trial->view(), Asked::ofMethod($trial->method(), $book->metrics(), $book->words()), $trial->method()->safety()->inSight(true),
             FieldWords::blocked($trial->agreesNext(), $trial->lacksLimits()), PlanRows::of($trial, $made[$key] ?? [], $articles, $used),
             isset($counts[$key]) ? $counts[$key]['runs']->all() : 0, $last === null ? null : LastGood::of($last),
+            $this->setOnPurpose($trial, $articles),
         );
+    }
+
+    /**
+     * @param list<Article> $articles
+     *
+     * @return list<SetOnPurpose>
+     */
+    private function setOnPurpose(Trial $trial, array $articles): array
+    {
+        $method = array_column($trial->method()->settings(), null, 'name');
+        $out = [];
+        foreach ($method === [] ? [] : $articles as $article) {
+            foreach ($this->intended->of($trial, $article) as $rule) {
+                if ($rule->intended !== $method[$rule->name]->intended) {
+                    $out[] = new SetOnPurpose($article->id()->toRfc4122(), $rule->name, $rule->intended);
+                }
+            }
+        }
+
+        return $out;
     }
 }

@@ -16,6 +16,7 @@ final readonly class FieldTrial
      * @param string       $blocked why no run of it may be begun; empty: one may
      * @param int          $runs    that were begun so far
      * @param LastGood|null $good   the last run of its method that held
+     * @param list<SetOnPurpose> $set settings that are meant otherwise than the method says, on one article
      */
     public function __construct(
         public TrialView $trial,
@@ -25,6 +26,7 @@ final readonly class FieldTrial
         public ?PlanRow $plan,
         public int $runs,
         public ?LastGood $good,
+        public array $set,
     ) {
     }
 }

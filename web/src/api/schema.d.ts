@@ -4276,11 +4276,17 @@ export interface components {
             plan: components["schemas"]["Sheet.Try.PlanRow"] | null;
             runs: number;
             good: components["schemas"]["Sheet.Field.LastGood"] | null;
+            set: components["schemas"]["Sheet.Field.SetOnPurpose"][];
         };
         "Sheet.Field.LastGood": {
             number: number;
             letter: string;
             found: components["schemas"]["Domain.Trial.Found"][];
+        };
+        "Sheet.Field.SetOnPurpose": {
+            article: string;
+            name: string;
+            intended: number | null;
         };
         "Sheet.Find.FailurePage": {
             rows: components["schemas"]["Sheet.Find.FailureRow"][];

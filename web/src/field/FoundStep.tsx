@@ -19,6 +19,9 @@ export function FoundStep({
   next: () => void;
 }) {
   const { asked, good } = trial;
+  // Changed on purpose on this article, it is meant to be there.
+  const meant = new Map(trial.set.filter((s) => s.article === run.article).map((s) => [s.name, s.intended]));
+  const should = (intended: number | null, unit: string) => (intended === null ? '' : `should be ${intended} ${unit}`);
   const was = Object.fromEntries((good?.found ?? []).map((f) => [f.name, f.text]));
   const factors: Rule[] = asked.factors.map((f) => ({
     name: f.name,
@@ -31,7 +34,7 @@ export function FoundStep({
       name: s.name,
       unit: s.unit,
       states: [],
-      should: s.intended === null ? '' : `should be ${s.intended} ${s.unit}`,
+      should: should(meant.has(s.name) ? (meant.get(s.name) ?? null) : s.intended, s.unit),
     })),
     ...asked.conditions.map((c) => ({ name: c.name, unit: c.unit, states: c.states, should: '' })),
   ];

@@ -34,22 +34,23 @@ final readonly class ChangeRows
             $views[$view->id] = $view;
         }
         $modes = $this->modes(array_values($views));
-        $rows = $told = [];
+        $rows = [];
+        $all = $book->changesSeen($build);
+        $last = array_flip(array_map(static fn (ChangeSeen $s): string => $s->change->id, $all));
         $parent = $book->lineage()->parent($build)->letter ?? '';
-        foreach ($book->changesSeen($build) as $seen) {
+        foreach ($all as $i => $seen) {
             $view = $views[$seen->change->id] ?? null;
-            if ($view !== null) {
-                if ($view->against !== [] && !isset($told[$view->id])) {
-                    // What is expected of a metric and of a failure has a verdict on each.
-                    $told[$view->id] = true;
-                    array_push($rows, ...$this->ofModes($view, $seen, $build, $book, $modes));
-                }
-                if ($view->against !== [] && $seen->expected === null) {
-                    continue;
-                }
+            if ($view === null) {
+                continue;
+            }
+            if ($view->against === [] || $seen->expected !== null) {
                 $rows[] = self::row($view, $seen, $book->metric($seen->expected->metric ?? ''), $parent, array_values(array_unique(array_map(
                     static fn (string $id): string => $modes[$id] ?? '', $view->against,
                 ))));
+            }
+            // What is expected of a metric and of a failure has a verdict on each.
+            if ($view->against !== [] && $last[$view->id] === $i) {
+                array_push($rows, ...$this->ofModes($view, $seen, $build, $book, $modes));
             }
         }
 

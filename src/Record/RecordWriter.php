@@ -19,7 +19,10 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class RecordWriter
 {
-    /** @param iterable<Beginning> $beginnings */
+    /**
+     * @param iterable<Beginning> $beginnings
+     * @param iterable<Along>     $alongs
+     */
     public function __construct(
         private EntityManagerInterface $em,
         private Records $records,
@@ -29,6 +32,8 @@ final readonly class RecordWriter
         private AfterWrite $after,
         #[AutowireIterator(Beginning::class)]
         private iterable $beginnings,
+        #[AutowireIterator(Along::class)]
+        private iterable $alongs,
     ) {
     }
 
@@ -54,18 +59,21 @@ final readonly class RecordWriter
      * @param class-string<T>           $class
      * @param callable(T, string): void $amend   gets the record and the author's name
      * @param int                       $version that was looked at
+     * @param (callable(T): list<array{class-string<Record<covariant RecordInput>>, Uuid, RecordInput}>)|null $along what is written in
+     *     one go with it
      */
-    public function amend(string $class, Uuid $id, int $version, callable $amend): Written
+    public function amend(string $class, Uuid $id, int $version, callable $amend, ?callable $along = null): Written
     {
-        return $this->inTransaction(function () use ($class, $id, $version, $amend): Written {
+        return $this->inTransaction(function () use ($class, $id, $version, $amend, $along): Written {
             $record = $this->records->find($class, $id, true);
             if ($version !== $record->version()) {
                 throw ChangedMeanwhile::to($record->view());
             }
             $was = $record->view();
             $amend($record, $this->user->name());
+            $with = $along === null ? [] : $this->makeAll($record, $along($record));
 
-            return $this->changed($record, $was, 'amended');
+            return $this->changed($record, $was, 'amended', $with);
         });
     }
 
@@ -144,9 +152,10 @@ final readonly class RecordWriter
         $known = $this->em->find($class, $id);
         if ($known === null) {
             $record = $this->make($class, $id, $input);
+            $along = $this->along($record, $input);
             $this->em->flush();
 
-            return new Written($record->view(), true, $this->after->written([$record]));
+            return new Written($record->view(), true, $this->after->written([$record, ...$along]));
         }
         $known = $this->records->find($class, $id, true);
         $fingerprint = self::fingerprint($input);
@@ -160,17 +169,58 @@ final readonly class RecordWriter
         $known->fill($input, $this->records);
         $this->mustStayWithin($known, $input);
 
-        return $this->changed($known, $was, $fingerprint);
+        return $this->changed($known, $was, $fingerprint, $this->along($known, $input));
     }
 
-    /** @param Record<covariant RecordInput> $record */
-    private function changed(Record $record, object $was, string $fingerprint): Written
+    /**
+     * What is written in one go with a record; what was written with it before is not written again.
+     *
+     * @param Record<covariant RecordInput> $record
+     *
+     * @return list<Record<covariant RecordInput>>
+     */
+    private function along(Record $record, RecordInput $input): array
+    {
+        $all = [];
+        foreach ($this->alongs as $along) {
+            array_push($all, ...($along::of() === $record::class ? $along->along($record, $input) : []));
+        }
+
+        return $this->makeAll($record, $all);
+    }
+
+    /**
+     * @param Record<covariant RecordInput>                                                $with
+     * @param list<array{class-string<Record<covariant RecordInput>>, Uuid, RecordInput}> $all
+     *
+     * @return list<Record<covariant RecordInput>> that were not there yet
+     */
+    private function makeAll(Record $with, array $all): array
+    {
+        $out = [];
+        foreach ($all as [$class, $id, $input]) {
+            $known = $this->em->find($class, $id);
+            if ($known === null) {
+                $out[] = $this->make($class, $id, $input);
+            } elseif (!$known->belongsTo()->equals($with->belongsTo())) {
+                throw Invalid::at('id', 'That identifier is taken.');
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param Record<covariant RecordInput>       $record
+     * @param list<Record<covariant RecordInput>> $along written in one go with it
+     */
+    private function changed(Record $record, object $was, string $fingerprint, array $along = []): Written
     {
         $record->written($fingerprint, $this->user->name(), false);
         $this->history->changed($record, $was, $this->user->name());
         $this->em->flush();
 
-        return new Written($record->view(), false, $this->after->written([$record]));
+        return new Written($record->view(), false, $this->after->written([$record, ...$along]));
     }
 
     /**

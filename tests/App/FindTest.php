@@ -78,6 +78,33 @@ final class FindTest extends ApiTestCase
         self::assertSame(['A run failed, and nobody wrote down how: run 2 of Pushing. Open.'], $said());
     }
 
+    public function testAFailureIsKeptWithItsRunOrNotAtAll(): void
+    {
+        $b = $this->bench->b;
+        $trial = $this->put('trials', ['revision' => $b, 'method' => $this->bench->method, 'name' => 'Pushing']);
+        $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+        $failure = Uuid::v7()->toRfc4122();
+        $end = ['trial' => $trial, 'article' => $this->bench->unitB, 'outcome' => 'failed', 'outcomeReason' => 'The arm tore', 'failures' => [
+            ['id' => $failure, 'mode' => 'Arm tore', 'place' => 'arm', 'consequence' => 'dangerous'],
+        ]];
+        $modes = fn (): array => array_map(
+            static fn (mixed $row): string => self::text((array) $row, 'failure', 'mode'), (array) $this->find($b)['failures'],
+        );
+        $this->json('PUT', '/api/runs/'.$run, $end + ['version' => 7]);
+        self::assertSame([409, []], [$this->answered(), $modes()], 'Somebody else wrote it meanwhile.');
+        $this->json('PUT', '/api/runs/'.$run, ['levels' => [['name' => '', 'text' => 'x']], 'conditions' => [['name' => 'soil', 'text' => 'wet']], 'startedAt' => 'never', 'version' => 1] + $end);
+        self::assertSame([422, []], [$this->answered(), $modes()]);
+        $this->json('PUT', '/api/runs/'.$run, ['failures' => [['id' => $failure, 'mode' => 'Arm tore', 'consequence' => 'terrible']], 'version' => 1] + $end);
+        self::assertSame(422, $this->answered());
+        self::assertNull(self::at($this->json('GET', '/api/runs/'.$run), 'run', 'outcome'), 'Nor is the run ended.');
+        foreach ([1, 2] as $_) {
+            $this->json('PUT', '/api/runs/'.$run, $end + ['version' => 1]);
+            self::assertSame([200, ['Arm tore']], [$this->answered(), $modes()], 'Sent twice, it is one.');
+        }
+        $row = (array) self::at($this->find($b), 'failures', 0, 'failure');
+        self::assertSame([$failure, $run, 'dangerous', 'arm'], [$row['id'], $row['run'], $row['consequence'], $row['place']]);
+    }
+
     public function testTheHeadlineCountsWhatTheListHolds(): void
     {
         $b = $this->bench->b;

@@ -39,6 +39,7 @@ final readonly class RunInput implements RecordInput
      * @param string|null $foundAt   RFC 3339: when its settings were looked at; null: when it began
      * @param float|null  $clockAhead seconds that the clock of the device was ahead when it began; its times are put right already
      * @param bool        $inFuture   somebody was asked, and it does begin later than now
+     * @param list<LoggedFailure> $failures that are logged with it, in one write
      * @param bool        $takenIn    it counts although a confirmed cause would set it aside
      */
     public function __construct(
@@ -100,6 +101,9 @@ final readonly class RunInput implements RecordInput
         #[Assert\Range(notInRangeMessage: 'A clock is at most a hundred years off.', min: -3.2e9, max: 3.2e9)]
         public ?float $clockAhead = null,
         public bool $inFuture = false,
+        #[Assert\Valid]
+        #[Assert\Count(max: 12, maxMessage: 'At most {{ limit }} failures.')]
+        public array $failures = [],
         #[Version]
         public ?int $version = null,
     ) {

@@ -10,6 +10,7 @@ use Lustrum\Action\Read\ReadingCheck;
 use Lustrum\Action\Read\ReadingPreview;
 use Lustrum\Action\Read\Together;
 use Lustrum\Action\Run\EmptyRuns;
+use Lustrum\Action\Run\FailuresAlong;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\AmendOutcomeInput;
 use Lustrum\Domain\Trial\AmendReadingInput;
@@ -90,6 +91,6 @@ final readonly class ReadController
         return Answer::written($this->writer->amend(Run::class, $id, $input->version, function (Run $run, string $by) use ($input): void {
             $run->amendOutcome($input->outcome, $input->reason, $by);
             $this->empties->changed($run);
-        }));
+        }, static fn (Run $run): array => FailuresAlong::with($run, $input->failures)));
     }
 }

@@ -3553,6 +3553,7 @@ export interface components {
             outcome: components["schemas"]["Core.Run.RunOutcome"];
             reason: string;
             version: number;
+            failures?: components["schemas"]["Domain.Trial.LoggedFailure"][];
         };
         "Domain.Trial.AmendReadingInput": {
             text: string;
@@ -3639,6 +3640,14 @@ export interface components {
         "Domain.Trial.LevelsInput": {
             name: string;
             levels?: string[];
+        };
+        "Domain.Trial.LoggedFailure": {
+            id: string;
+            mode: string;
+            place: string;
+            consequence: string;
+            question: string;
+            note: string;
         };
         "Domain.Trial.OutingInput": {
             workspace: string;
@@ -3800,6 +3809,7 @@ export interface components {
             foundAt?: string | null;
             clockAhead?: number | null;
             inFuture?: boolean;
+            failures?: components["schemas"]["Domain.Trial.LoggedFailure"][];
             version?: number | null;
         };
         "Domain.Trial.RunView": {

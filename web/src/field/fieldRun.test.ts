@@ -86,12 +86,12 @@ it('is three writes in their order: begun, read, ended with all that was found',
   await sendReading(run, t.asked.channels[0]!, 'reading-1', '41.2');
   await sendEnd({ ...run, outcome: 'failed', reason: 'It cracked', mode: 'Crack' }, t, 'Ines', 'failed');
   const all = await waiting();
-  expect(all.map((w) => w.url.split('/')[2])).toEqual(['runs', 'readings', 'failures', 'runs']);
+  expect(all.map((w) => w.url.split('/')[2])).toEqual(['runs', 'readings', 'runs']);
   expect(new Set(all.map((w) => w.group))).toEqual(new Set([run.id]));
   expect(all[0]!.body).not.toHaveProperty('version');
   expect(all[1]!.body).toEqual({ run: run.id, channel: 'force', text: '41.2', unit: 'N' });
-  expect(all[2]!.body).toMatchObject({ mode: 'Crack', question: 'q', run: run.id });
-  expect(all[3]!.body).toMatchObject({
+  expect(all[2]!.body).toMatchObject({
+    failures: [{ id: run.failure, mode: 'Crack', question: 'q' }],
     outcome: 'failed',
     outcomeReason: 'It cracked',
     version: 1,

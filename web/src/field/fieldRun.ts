@@ -37,6 +37,8 @@ export type FieldRun = {
   ended: Schemas['Ended'] | null;
   reason: string;
   mode: string;
+  /** Of what broke; none in runs that an earlier version began. */
+  failure?: string;
 };
 
 export function beginRun(
@@ -66,6 +68,7 @@ export function beginRun(
     ended: null,
     reason: '',
     mode: '',
+    failure: uuid(),
   };
 }
 
@@ -103,7 +106,15 @@ export function sentRun(run: FieldRun, trial: Trial, operator: string): Record<s
     foundAt: run.foundAt,
     clockAt: run.clockAt,
     lasted: run.lasted,
-    ...(run.outcome === null ? {} : { outcome: run.outcome, outcomeReason: run.reason, ended: run.ended, version: 1 }),
+    ...(run.outcome === null
+      ? {}
+      : {
+          outcome: run.outcome,
+          outcomeReason: run.reason,
+          ended: run.ended,
+          failures: broke(run, trial),
+          version: 1,
+        }),
   };
 }
 
@@ -141,21 +152,14 @@ export const sendFile = (run: FieldRun, file: File): Promise<void> =>
     what: file.name,
   });
 
-/** The failure goes first, as on the sheet: a run that has ended shows that it was logged. */
-export async function sendEnd(run: FieldRun, trial: Trial, operator: string, words: string): Promise<void> {
-  if (run.outcome === 'failed' && run.mode.trim() !== '') {
-    const question = trial.asked.questions.length === 1 ? trial.asked.questions[0]!.key : '';
-    const body = {
-      revision: run.revision,
-      run: run.id,
-      mode: run.mode,
-      consequence: 'major',
-      question,
-      note: run.reason,
-    };
-    await put(run, 'failures', uuid(), body, `Failure: ${run.mode}`);
-  }
-  await put(run, 'runs', run.id, sentRun(run, trial, operator), `${trial.trial.name}: the run ended, ${words}`);
+export const sendEnd = (run: FieldRun, trial: Trial, operator: string, words: string): Promise<void> =>
+  put(run, 'runs', run.id, sentRun(run, trial, operator), `${trial.trial.name}: the run ended, ${words}`);
+
+/** What broke goes with the end of its run, in one write. */
+function broke(run: FieldRun, trial: Trial): Schemas['LoggedFailure'][] {
+  if (run.outcome !== 'failed' || run.mode.trim() === '') return [];
+  const question = trial.asked.questions.length === 1 ? trial.asked.questions[0]!.key : '';
+  return [{ id: run.failure ?? uuid(), mode: run.mode, place: '', consequence: 'major', question, note: run.reason }];
 }
 
 /** The next run of a plan that was neither made before nor begun on this device. */

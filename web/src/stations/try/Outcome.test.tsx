@@ -197,50 +197,38 @@ describe('a failure', () => {
     await userEvent.selectOptions(screen.getByLabelText('What it would lead to'), 'dangerous');
   };
 
-  it('is logged in the same go', async () => {
+  it('is logged in the same write', async () => {
     const sent = server();
     const id = fresh();
     await fail(id);
     await press('Keep: failed');
-    await waitFor(() => expect(sent).toHaveLength(2));
-    expect(of(sent, 'PUT', '/api/failures/')[0]!.body).toEqual({
-      revision: 'build-1',
-      run: id,
-      mode: 'Arm broke',
-      place: 'arm',
-      consequence: 'dangerous',
-      question: 'held',
-      note: 'Cracked at the clip',
-    });
+    await waitFor(() => expect(sent).toHaveLength(1));
     expect(of(sent, 'PUT', '/api/runs/')[0]!.body).toMatchObject({
       outcome: 'failed',
       outcomeReason: 'Cracked at the clip',
+      failures: [
+        {
+          mode: 'Arm broke',
+          place: 'arm',
+          consequence: 'dangerous',
+          question: 'held',
+          note: 'Cracked at the clip',
+        },
+      ],
     });
   });
 
-  it('is never left behind by a run that was ended: the connection breaks between the two', async () => {
-    const sent = server({ 'PUT /api/failures': [OFF, {}] });
-    const id = fresh();
-    await fail(id);
-    await press('Keep: failed');
-    await screen.findByText(OFFLINE);
-    expect(of(sent, 'PUT', '/api/runs/'), 'The run goes on, and with it this form.').toHaveLength(0);
-    expect(screen.getByLabelText<HTMLInputElement>('Mode').value).toBe('Arm broke');
-    await press('Keep: failed');
-    await waitFor(() => expect(of(sent, 'PUT', '/api/runs/')).toHaveLength(1));
-    const [first, second] = of(sent, 'PUT', '/api/failures/');
-    expect(second, 'One failure, sent twice.').toEqual(first);
-  });
-
-  it('is the same one when the run itself could not be sent', async () => {
+  it('is the same one when the run could not be sent, and is typed once', async () => {
     const sent = server({ 'PUT /api/runs': [OFF, {}] });
     const id = fresh();
     await fail(id);
     await press('Keep: failed');
     await screen.findByText(OFFLINE);
+    expect(screen.getByLabelText<HTMLInputElement>('Mode').value).toBe('Arm broke');
     await press('Keep: failed');
     await waitFor(() => expect(of(sent, 'PUT', '/api/runs/')).toHaveLength(2));
-    expect(new Set(of(sent, 'PUT', '/api/failures/').map((s) => s.url)).size).toBe(1);
+    const [first, second] = of(sent, 'PUT', '/api/runs/');
+    expect(second!.body).toEqual(first!.body);
   });
 
   it('need not have a mode', async () => {
@@ -277,6 +265,7 @@ describe('an outcome that was wrong', () => {
     expect(of(sent, 'POST', `/api/runs/${id}/amend`)[0]!.body).toEqual({
       outcome: 'failed',
       reason: 'Seen on the clip',
+      failures: [],
       version: 2,
     });
   });

@@ -157,20 +157,22 @@ function NewOutcome({
     setLeft(null);
     const kept = await write.run(async () => {
       const along = amending ? {} : await (without ? typedBeside(sheet) : takeAlong(sheet)).catch(leave);
-      // The failure goes first: a run that has ended shows this form no more, and what was typed in it would be out of reach.
-      if (outcome === 'failed' && draft.mode.trim() !== '') {
-        await putRecord('failures', draft.failure, {
-          revision: sheet.revision.id,
-          run: run.id,
-          mode: draft.mode,
-          place: draft.place,
-          consequence: draft.consequence,
-          question: draft.question,
-          note: draft.reason,
-        });
-      }
+      // In one write with the outcome: what is refused leaves no failure behind.
+      const failures =
+        outcome === 'failed' && draft.mode.trim() !== ''
+          ? [
+              {
+                id: draft.failure,
+                mode: draft.mode,
+                place: draft.place,
+                consequence: draft.consequence,
+                question: draft.question,
+                note: draft.reason,
+              },
+            ]
+          : [];
       if (amending) {
-        const body = { outcome, reason: draft.reason, version: run.version };
+        const body = { outcome, reason: draft.reason, version: run.version, failures };
         await must(api.POST('/api/runs/{id}/amend', { params: { path: { id: run.id } }, body }));
       } else {
         await putRecord(
@@ -183,6 +185,7 @@ function NewOutcome({
             ended: ends.length > 0 ? (draft.ended ?? ends[0]!.ended) : null,
             answers: answers(),
             stands,
+            failures,
           }),
         );
       }

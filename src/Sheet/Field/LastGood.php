@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Field;
 
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\RunFact;
-use Lustrum\Domain\Trial\Found;
 
 /** The last run that held: what it was made with, so that what differs can be told without network. */
 final readonly class LastGood
 {
-    /** @param list<Found> $found levels, conditions, settings, article, firmware and build, as they were */
+    /** @param list<GoodFound> $found levels, conditions, settings, article, firmware and build, as they were */
     private function __construct(
         public int $number,
         public string $letter,
@@ -27,8 +28,13 @@ final readonly class LastGood
         ];
         $said = array_filter($found, static fn (string $text): bool => trim($text) !== '');
 
+        $units = array_filter(array_column([...$c->settings, ...$c->conditions], 'unit', 'name')) + array_column(
+            array_filter($c->factors, static fn (Factor $f): bool => $f->kind === FactorKind::Number), 'unit', 'name',
+        );
+
         return new self($run->number, $c->letter, array_map(
-            static fn (string|int $name, string $text): Found => new Found((string) $name, $text), array_keys($said), $said,
+            static fn (string|int $name, string $text): GoodFound => GoodFound::of((string) $name, $text, $units[$name] ?? ''),
+            array_keys($said), $said,
         ));
     }
 }

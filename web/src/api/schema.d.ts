@@ -4288,10 +4288,15 @@ export interface components {
             good: components["schemas"]["Sheet.Field.LastGood"] | null;
             set: components["schemas"]["Sheet.Field.SetOnPurpose"][];
         };
+        "Sheet.Field.GoodFound": {
+            name: string;
+            text: string;
+            same: string[];
+        };
         "Sheet.Field.LastGood": {
             number: number;
             letter: string;
-            found: components["schemas"]["Domain.Trial.Found"][];
+            found: components["schemas"]["Sheet.Field.GoodFound"][];
         };
         "Sheet.Field.SetOnPurpose": {
             article: string;

@@ -14,6 +14,7 @@ import { OUTCOME } from '../ui/words';
 import { FieldClock } from './FieldClock';
 import { FoundStep } from './FoundStep';
 import { ReadStep } from './ReadStep';
+import { readingBody, readingSaid } from '../ui/reading/body';
 import { EndStep } from './EndStep';
 import {
   fieldRunKey,
@@ -138,10 +139,12 @@ function Opened({ run: first, trial, sheet, name }: Opened & { name: string }) {
               <ReadStep
                 run={run}
                 trial={trial}
-                keep={(channel, text) => {
+                keep={(channel, draft) => {
                   const id = uuid();
-                  return keep({ readings: { ...run.readings, [channel.key]: { id, text } } }, (next) =>
-                    sendReading(next, channel, id, text),
+                  const said = readingSaid(readingBody(run.id, channel, draft));
+                  return keep(
+                    { readings: { ...run.readings, [channel.key]: { id, text: draft.text, said } } },
+                    (next) => sendReading(next, channel, id, draft),
                   );
                 }}
               />

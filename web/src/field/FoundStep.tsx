@@ -1,6 +1,7 @@
 import { useId } from 'react';
 
 import { stamp } from '../api/clock';
+import type { Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import type { FieldRun, Trial } from './fieldRun';
 
@@ -20,7 +21,8 @@ export function FoundStep({
 }) {
   const { asked, good } = trial;
   // Changed on purpose on this article, it is meant to be there.
-  const meant = new Map(trial.set.filter((s) => s.article === run.article).map((s) => [s.name, s.intended]));
+  const set: Schemas['SetOnPurpose'][] | undefined = trial.set;
+  const meant = new Map((set ?? []).filter((s) => s.article === run.article).map((s) => [s.name, s.intended]));
   const should = (intended: number | null, unit: string) => (intended === null ? '' : `should be ${intended} ${unit}`);
   const was = Object.fromEntries((good?.found ?? []).map((f) => [f.name, f.text]));
   const factors: Rule[] = asked.factors.map((f) => ({

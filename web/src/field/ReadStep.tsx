@@ -1,10 +1,13 @@
-import { useId, useState } from 'react';
+import { useState } from 'react';
 
 import type { Schemas } from '../api/client';
 import { Button } from '../ui/Button';
+import type { ReadingDraft } from '../ui/reading/body';
+import { ReadingForm } from '../ui/reading/ReadingForm';
 import type { FieldRun, Trial } from './fieldRun';
 
-type Keep = (channel: Schemas['AskedChannel'], text: string) => Promise<boolean>;
+type Draft = Omit<ReadingDraft, 'id'>;
+type Keep = (channel: Schemas['AskedChannel'], draft: Draft) => Promise<boolean>;
 
 /** The numbers, one field each, the unit locked and large beside it. */
 export function ReadStep({ run, trial, keep }: { run: FieldRun; trial: Trial; keep: Keep }) {
@@ -20,7 +23,7 @@ export function ReadStep({ run, trial, keep }: { run: FieldRun; trial: Trial; ke
           <p key={channel.key}>
             <span className="font-semibold">{channel.metric}</span>{' '}
             <span className="ml-1 text-2xl font-semibold">
-              {kept.text} {channel.words.length > 0 ? '' : channel.unit}
+              {kept.said ?? `${kept.text} ${channel.words.length > 0 ? '' : channel.unit}`}
             </span>
           </p>
         );
@@ -30,56 +33,20 @@ export function ReadStep({ run, trial, keep }: { run: FieldRun; trial: Trial; ke
 }
 
 function Entry({ channel, lasted, keep }: { channel: Schemas['AskedChannel']; lasted: number | null; keep: Keep }) {
-  const id = useId();
-  const [text, setText] = useState('');
-  if (channel.words.length > 0)
-    return (
-      <fieldset>
-        <legend className="mb-1 font-semibold">{channel.metric}</legend>
-        <div className="flex flex-wrap gap-2">
-          {channel.words.map((word) => (
-            <Button key={word} large onClick={() => void keep(channel, word)}>
-              {word}
-            </Button>
-          ))}
-        </div>
-      </fieldset>
-    );
+  const [draft, setDraft] = useState<Draft>({ text: '', how: '' });
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        void keep(channel, text.trim()).then((kept) => kept && setText(''));
-      }}
-    >
-      <label htmlFor={id} className="mb-1 block font-semibold">
-        {channel.metric}{' '}
-        {channel.instrument !== '' && <span className="font-normal text-soft">· {channel.instrument}</span>}
-      </label>
-      <div className="flex items-stretch gap-2">
-        <input
-          id={id}
-          inputMode="decimal"
-          autoComplete="off"
-          className="field min-h-14 min-w-0 flex-1 text-2xl font-semibold"
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-        />
-        <span
-          aria-hidden="true"
-          className="flex min-w-14 items-center justify-center border border-rule bg-ground px-2 text-2xl font-semibold"
-        >
-          {channel.unit}
-        </span>
-        <Button type="submit" large look="primary" disabled={text.trim() === ''} aria-label={`Keep ${channel.metric}`}>
-          Keep
-        </Button>
-      </div>
-      {channel.unit === 's' && lasted !== null && text === '' && (
-        <Button look="quiet" onClick={() => setText(String(lasted))}>
+    <>
+      <ReadingForm
+        channel={channel}
+        draft={draft}
+        change={setDraft}
+        keep={(typed) => void keep(channel, typed).then((kept) => kept && setDraft({ text: '', how: '' }))}
+      />
+      {channel.unit === 's' && lasted !== null && draft.text === '' && (
+        <Button look="quiet" onClick={() => setDraft({ ...draft, text: String(lasted) })}>
           The clock says {lasted} s
         </Button>
       )}
-    </form>
+    </>
   );
 }

@@ -50,10 +50,10 @@ function trial(): Trial {
       number: 7,
       letter: 'E',
       found: [
-        { name: 'build', text: 'E' },
-        { name: 'article', text: 'W-09' },
-        { name: 'ground', text: 'Dry' },
-        { name: 'gap', text: '1.5 mm' },
+        { name: 'build', text: 'E', same: ['e'] },
+        { name: 'article', text: 'W-09', same: ['w-09'] },
+        { name: 'ground', text: 'Dry', same: ['dry'] },
+        { name: 'gap', text: '1.5 mm', same: ['1.5 mm', '1.5', '1.5mm', '1,5 mm', '1,5'] },
         { name: 'height', text: '20 cm' },
       ],
     },
@@ -83,13 +83,13 @@ it('is three writes in their order: begun, read, ended with all that was found',
     foundAt: '2026-11-26T10:00:00Z',
   };
   await sendBegin({ ...run, found: {} }, t, 'Ines');
-  await sendReading(run, t.asked.channels[0]!, 'reading-1', '41.2');
+  await sendReading(run, t.asked.channels[0]!, 'reading-1', { text: '41.2', how: 'about' });
   await sendEnd({ ...run, outcome: 'failed', reason: 'It cracked', mode: 'Crack' }, t, 'Ines', 'failed');
   const all = await waiting();
   expect(all.map((w) => w.url.split('/')[2])).toEqual(['runs', 'readings', 'runs']);
   expect(new Set(all.map((w) => w.group))).toEqual(new Set([run.id]));
   expect(all[0]!.body).not.toHaveProperty('version');
-  expect(all[1]!.body).toEqual({ run: run.id, channel: 'force', text: '41.2', unit: 'N' });
+  expect(all[1]!.body).toEqual({ run: run.id, channel: 'force', text: 'about 41.2', unit: 'N', undecided: false });
   expect(all[2]!.body).toMatchObject({
     failures: [{ id: run.failure, mode: 'Crack', question: 'q' }],
     outcome: 'failed',

@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client';
 import { uuid } from '../api/uuid';
 import { draftsOf, dropDraft, keepDraft, readDraft } from '../outbox/drafts';
 import { enqueue, waiting } from '../outbox/queue';
+import { readingBody, readingSaid, type ReadingDraft } from '../ui/reading/body';
 
 const KEY = 'field-run:';
 export const fieldRunKey = (run: string): string => KEY + run;
@@ -27,7 +28,7 @@ export type FieldRun = {
   found: Record<string, string>;
   foundAt: string | null;
   /** By channel, once kept. */
-  readings: Record<string, { id: string; text: string }>;
+  readings: Record<string, { id: string; text: string; said?: string }>;
   seen: Seen[];
   photos: string[];
   clockAt: string | null;
@@ -124,14 +125,15 @@ const put = (run: FieldRun, kind: string, id: string, body: Record<string, unkno
 export const sendBegin = (run: FieldRun, trial: Trial, operator: string): Promise<void> =>
   put(run, 'runs', run.id, sentRun(run, trial, operator), `${trial.trial.name}: a run is begun`);
 
-export const sendReading = (run: FieldRun, channel: Schemas['AskedChannel'], id: string, text: string): Promise<void> =>
-  put(
-    run,
-    'readings',
-    id,
-    { run: run.id, channel: channel.key, text, unit: channel.words.length > 0 ? '' : channel.unit },
-    `${channel.metric} ${text} ${channel.words.length > 0 ? '' : channel.unit}`.trim(),
-  );
+export function sendReading(
+  run: FieldRun,
+  channel: Schemas['AskedChannel'],
+  id: string,
+  draft: Omit<ReadingDraft, 'id'>,
+): Promise<void> {
+  const body = readingBody(run.id, channel, draft);
+  return put(run, 'readings', id, body, `${channel.metric} ${readingSaid(body)}`);
+}
 
 export const sendSeen = (run: FieldRun, seen: Seen): Promise<void> =>
   put(
@@ -168,26 +170,16 @@ export function nextSlot(trial: Trial, here: FieldRun[]): Schemas['SlotRow'] | n
   return trial.plan?.slots.find((slot) => slot.run === null && !begun.has(slot.number)) ?? null;
 }
 
-/** What differs from the last run that held, as it was written down, and what nobody has said yet. */
+/** What differs from the last run that held, and what nobody has said yet: the server says which texts mean the same. */
 export function whatDiffers(run: FieldRun, trial: Trial, letter: string): { differs: string[]; unsaid: string[] } {
   const is: Record<string, string> = { ...run.levels, ...run.found, build: letter, article: run.serial };
   const [differs, unsaid]: [string[], string[]] = [[], []];
-  for (const { name, text } of trial.good?.found ?? []) {
+  // A sheet that was kept by an earlier version says only the text.
+  const found: { name: string; text: string; same?: string[] }[] = trial.good?.found ?? [];
+  for (const { name, text, same = [text.toLowerCase()] } of found) {
     const now = (is[name] ?? '').trim();
     if (now === '' && name !== 'firmware') unsaid.push(name);
-    else if (now !== '' && !isSame(now, text)) differs.push(`${name} ${now}, was ${text}`);
+    else if (now !== '' && !same.includes(now.toLowerCase())) differs.push(`${name} ${now}, was ${text}`);
   }
   return { differs, unsaid };
-}
-
-/** As it is written: a number without a unit is in the one that stood beside the field. */
-function isSame(a: string, b: string): boolean {
-  const [x, y] = [parts(a), parts(b)];
-  return x.number === y.number && (x.rest === y.rest || (x.number !== '' && (x.rest === '' || y.rest === '')));
-}
-
-function parts(text: string): { number: string; rest: string } {
-  const tidy = text.trim().toLowerCase();
-  const number = /^[-+−]?[\d.,]+/.exec(tidy)?.[0] ?? '';
-  return { number: number.replace(',', '.'), rest: tidy.slice(number.length).trim() };
 }

@@ -106,6 +106,7 @@ describe('how a run ended', () => {
       clockAt: null,
       lasted: null,
       foundAt: null,
+      failures: [],
       version: 2,
     });
   });

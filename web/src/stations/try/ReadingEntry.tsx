@@ -7,7 +7,9 @@ import { uuid } from '../../api/uuid';
 import { useDraft } from '../../outbox/useDraft';
 import { Button } from '../../ui/Button';
 import { AddPhoto } from '../../ui/records/AddPhoto';
-import { readingBody, readingKey, UNDECIDED, type ReadingDraft } from './onSheet';
+import { readingBody, type ReadingDraft } from '../../ui/reading/body';
+import { ReadingForm } from '../../ui/reading/ReadingForm';
+import { readingKey } from './onSheet';
 
 /** One channel: the number large, its unit locked beside it; converted, refused or asked back before it is kept. */
 export function ReadingEntry({
@@ -26,42 +28,10 @@ export function ReadingEntry({
 }) {
   if (reading !== undefined) return <KeptReading channel={channel} reading={reading} write={write} display={display} />;
   if (!write) return <p className="text-soft">{channel.metric}: not read.</p>;
-  if (channel.words.length > 0) return <WordReading run={run} channel={channel} />;
   return <NewReading run={run} channel={channel} />;
 }
 
-/** A channel that is read in words: one touch. */
-function WordReading({ run, channel }: { run: string; channel: Schemas['AskedChannel'] }) {
-  const write = useWrite();
-  const [id] = useState(uuid);
-  return (
-    <fieldset>
-      <legend className="mb-1 font-semibold">{channel.metric}</legend>
-      <div className="flex flex-wrap gap-2">
-        {channel.words.map((word) => (
-          <Button
-            key={word}
-            large
-            disabled={write.busy}
-            onClick={() =>
-              void write.run(() => putRecord('readings', id, { run, channel: channel.key, text: word, unit: '' }))
-            }
-          >
-            {word}
-          </Button>
-        ))}
-      </div>
-      {write.problem !== '' && (
-        <p role="alert" className="mt-1 border-l-2 border-oxide pl-3 font-semibold text-oxide">
-          {write.problem}
-        </p>
-      )}
-    </fieldset>
-  );
-}
-
 function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChannel'] }) {
-  const id = useId();
   const write = useWrite();
   const [draft, setDraft, dropDraft] = useDraft<ReadingDraft>(readingKey(run, channel.key), {
     id: uuid(),
@@ -70,7 +40,6 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
   });
   const [preview, setPreview] = useState('');
   const { busy, problem, questions } = write;
-  const how = draft.how ?? '';
   const { text, unit, undecided } = readingBody(run, channel, draft);
 
   // While another unit is typed, the value is shown as it would be kept.
@@ -90,76 +59,29 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
     return () => clearTimeout(timer);
   }, [text, run, channel.key, unit, undecided]);
 
-  async function keep(value: string, confirmed: string) {
-    const body = { run, channel: channel.key, text: value, unit, confirmed, undecided };
-    if (await write.run(() => putRecord('readings', draft.id, body))) dropDraft();
+  async function keep(body: ReturnType<typeof readingBody>, confirmed: string) {
+    if (await write.run(() => putRecord('readings', draft.id, { ...body, confirmed }))) dropDraft();
   }
-
-  function submit(event: FormEvent) {
-    event.preventDefault();
-    void keep(text, '');
-  }
+  const typed = { run, channel: channel.key, text, unit, undecided };
 
   return (
-    <form onSubmit={submit} noValidate>
-      <div className="mb-1 flex items-end justify-between gap-2">
-        <label htmlFor={id} className="font-semibold">
-          {channel.metric}{' '}
-          {channel.instrument !== '' && <span className="font-normal text-soft">· {channel.instrument}</span>}
-        </label>
-        <select
-          aria-label={`How ${channel.metric} was read`}
-          value={how}
-          onChange={(e) => {
-            setDraft({ ...draft, how: e.target.value });
-            write.clear();
-          }}
-          className="min-h-11 border-b border-rule bg-transparent text-sm text-soft"
-        >
-          <option value="">read off</option>
-          <option value="about">about</option>
-          <option value="at least">at least</option>
-          <option value="at most">at most</option>
-          <option value="still rising">still rising</option>
-          <option value="still falling">still falling</option>
-          <option value={UNDECIDED}>unit not known</option>
-        </select>
-      </div>
-      <div className="flex items-stretch gap-2">
-        <input
-          id={id}
-          inputMode="decimal"
-          autoComplete="off"
-          value={draft.text}
-          aria-invalid={problem !== ''}
-          aria-describedby={`${id}-more`}
-          onChange={(e) => {
-            setDraft({ ...draft, text: e.target.value });
-            setPreview('');
-            write.clear();
-          }}
-          className={`field min-h-14 min-w-0 flex-1 text-2xl font-semibold ${problem === '' ? '' : 'border-oxide'}`}
-        />
-        <span
-          aria-hidden="true"
-          className="flex min-w-14 items-center justify-center border border-rule bg-ground px-2 text-2xl font-semibold"
-        >
-          {undecided ? '?' : channel.unit}
-        </span>
-        <Button
-          type="submit"
-          look="primary"
-          large
-          disabled={busy || draft.text.trim() === ''}
-          aria-label={`Keep ${channel.metric}`}
-        >
-          {busy ? '…' : 'Keep'}
-        </Button>
-      </div>
-      <div id={`${id}-more`} aria-live="polite">
-        {problem !== '' && <p className="mt-1 border-l-2 border-oxide pl-3 font-semibold text-oxide">{problem}</p>}
-        {preview !== '' && problem === '' && <p className="mt-1 text-sm text-soft">{preview}</p>}
-      </div>
+    <ReadingForm
+      channel={channel}
+      draft={draft}
+      change={(changed) => {
+        setDraft({ ...draft, ...changed });
+        if (changed.text !== draft.text) setPreview('');
+        write.clear();
+      }}
+      keep={(kept) => void keep(readingBody(run, channel, kept), '')}
+      busy={busy}
+      problem={problem}
+    >
+      {preview !== '' && problem === '' && (
+        <p aria-live="polite" className="mt-1 text-sm text-soft">
+          {preview}
+        </p>
+      )}
       {questions.length > 0 && (
         <div role="alert" className="mt-2 border-l-4 border-brass bg-brasswash p-3">
           {questions.map((q) => (
@@ -175,12 +97,12 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
                   key={q.corrected}
                   look="primary"
                   large
-                  onClick={() => void keep(q.corrected!, `Typed ${text}, corrected: ${q.sentence}`)}
+                  onClick={() => void keep({ ...typed, text: q.corrected! }, `Typed ${text}, corrected: ${q.sentence}`)}
                 >
                   It is {q.corrected}
                 </Button>
               ))}
-            <Button large onClick={() => void keep(text, questions.map((q) => q.sentence).join(' '))}>
+            <Button large onClick={() => void keep(typed, questions.map((q) => q.sentence).join(' '))}>
               It is as typed: {text}
             </Button>
             <Button large look="quiet" onClick={write.clear}>
@@ -189,7 +111,7 @@ function NewReading({ run, channel }: { run: string; channel: Schemas['AskedChan
           </div>
         </div>
       )}
-    </form>
+    </ReadingForm>
   );
 }
 

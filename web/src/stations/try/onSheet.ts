@@ -2,11 +2,7 @@ import { stamp } from '../../api/clock';
 import { ProblemError, type Schemas } from '../../api/client';
 import { putRecord } from '../../api/records';
 import { dropDraft, readDraft } from '../../outbox/drafts';
-
-export const UNDECIDED = 'undecided';
-
-/** A reading that is typed and not kept yet; `how` stands before the number, or says that nobody knows its unit. */
-export type ReadingDraft = { id: string; text: string; how?: string };
+import { readingBody, type ReadingDraft } from '../../ui/reading/body';
 
 export type FoundDraft = Record<string, string>;
 export type AboutDraft = Pick<
@@ -34,17 +30,6 @@ export function othersRead(text: string): AboutDraft['others'] {
 export const readingKey = (run: string, channel: string): string => `reading:${run}:${channel}`;
 export const foundKey = (run: string): string => `found:${run}`;
 export const aboutKey = (run: string): string => `about:${run}`;
-
-/** A typed reading as it is sent. */
-export function readingBody(
-  run: string,
-  channel: Schemas['AskedChannel'],
-  draft: ReadingDraft,
-): { run: string; channel: string; text: string; unit: string; undecided: boolean } {
-  const undecided = draft.how === UNDECIDED;
-  const text = draft.text.trim() === '' ? '' : `${undecided ? '' : (draft.how ?? '')} ${draft.text}`.trim();
-  return { run, channel: channel.key, text, unit: undecided ? '' : channel.unit, undecided };
-}
 
 /** Channels that are read, and of which nothing is kept yet. */
 export function unread(sheet: Schemas['RunSheet']): Schemas['AskedChannel'][] {

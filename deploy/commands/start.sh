@@ -9,8 +9,10 @@ run_start() {
 	db_start
 	stack main "$PORT" lustrum
 	db_create lustrum
-	local fresh=no
-	done_before cache "$(hash_files src config core composer.json)" || fresh=yes
+	# What runs was begun with other code, also where a test has prepared the new one meanwhile.
+	local code fresh=no
+	code="$(hash_files src config core composer.json)"
+	[ "$(cat "$STACK_RUN/code" 2>/dev/null || true)" = "$code" ] || fresh=yes
 	warm_cache
 	local want
 	want="$(hash_files migrations)-$(cat "$PG_DATA/PG_VERSION")"
@@ -24,6 +26,7 @@ run_start() {
 	if [ "$empty" = no ]; then load_demo; fi
 	if web_running && [ "$fresh" = yes ]; then web_reload; fi
 	web_start
+	printf '%s' "$code" >"$STACK_RUN/code"
 	printf '\nLustrum is at  http://127.0.0.1:%s\n' "$PORT"
 	if [ "$(db_sql "SELECT count(*) FROM account WHERE email LIKE '%@hollowlane.example'" lustrum)" != 0 ]; then
 		printf 'Sign in as     maren@hollowlane.example (lead), tobias@…, ines@… or yusuf@hollowlane.example\n'

@@ -81,7 +81,7 @@ final class JudgementTest extends ApiTestCase
         $this->put('failures', ['revision' => $bench->b, 'run' => $run, 'mode' => 'Wheel locked']);
         $noticed = implode("\n", array_filter((array) $this->json('GET', '/api/runs/'.$run)['noticed'], is_string(...)));
         self::assertStringContainsString('“Wheel locked” has not been seen on this device before.', $noticed);
-        self::assertStringContainsString('Against the last one that held (run 2 on A): the build (A, then B); ', $noticed);
+        self::assertStringContainsString('Against the last one that held (run 2 on A): the article (U-1, then U-2); the build (A, then B); ', $noticed);
         self::assertStringContainsString('another lot of sheet (P-1, then P-2)', $noticed);
         self::assertStringContainsString('Nobody has recorded moisture yet', $noticed);
         $this->put('failures', ['revision' => $bench->a, 'mode' => 'wheel LOCKED']);

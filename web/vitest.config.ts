@@ -5,7 +5,7 @@ export default defineConfig({
   plugins: [react()],
   test: {
     // A person's typing is played key by key; beside other work that takes its time.
-    testTimeout: 60_000,
+    testTimeout: 120_000,
     // All of the machine.
     maxWorkers: '100%',
     pool: 'threads',

@@ -224,11 +224,11 @@ return [
     ['src/Record/Evident.php', 'if ($goesInto && !$this->isSoundWithin($value)) {', 'if (false) {', 'EvidentTest'],
     ['src/Record/Evident.php', '&& $v >= $min && $v <= $max', '', 'EvidentTest'],
     ['src/Record/Inputs.php', 'if (preg_match(self::ODD, $body) !== 1) {', 'if (true) {', 'BadInputTest'],
-    ['src/Facts/Opened.php', 'return $dropped->builds !== [];', 'return false;', 'OpenedTest'],
+    ['src/Facts/DeviceFacts.php', "Row::whole(\$row['ended']) > Row::whole(\$row['looked']) ? 1 : 0", 'false ? 1 : 0', 'OpenedTest'],
+    ['src/Facts/DeviceFacts.php', '($isAtEnd && Row::whole', '(Row::whole', 'OpenedTest'],
     ['src/Facts/Opened.php', '$plan->isReached && ', '', 'OpenedTest'],
     ['src/Facts/Invalidation.php', 'return [self::HERE, $record', 'return [self::NOTHING, $record', 'WorkshopTest'],
     ['core/Judging/Columns.php', '$v ?? \NAN', '$v ?? 0.0', 'ColumnsTest'],
-    ['src/Facts/Opened.php', 'if (Row::whole($row[\'looks\']) > 1) {', 'if (false) {', 'OpenedTest'],
     // What varies together, what never met, and what stands beside a verdict.
     ['core/Judging/Confounded.php', 'count(array_unique($single)) < count($sides)', 'false', 'Core'],
     ['core/Judging/Chained.php', '$turned = $pair->a === self::HERE ? -1.0 : 1.0;', '$turned = 1.0;', 'Core'],

@@ -30,7 +30,7 @@ use Lustrum\Shared\Refusal\NotThere;
 final readonly class DeviceFacts
 {
     /** What was planned of trials. */
-    private const PLANNED = 't.id, t.planned_runs, t.looks, t.state, t.repeats, t.until_channel, t.until_width, d.confidence
+    private const PLANNED = 't.id, t.planned_runs, t.looks, t.looked, t.state, t.repeats, t.until_channel, t.until_width, d.confidence
         FROM trial t JOIN device d ON d.id = t.belongs_to';
 
     public function __construct(
@@ -224,12 +224,15 @@ final readonly class DeviceFacts
     private function plan(array $row): TrialPlan
     {
         $planned = $this->planned($row);
+        $isAtEnd = self::isAtEnd($row, $planned);
+        // What stands on the sheet now is a look, whether or not it is counted yet: the same before and after.
+        $looks = Row::whole($row['looks']) + ($isAtEnd && Row::whole($row['ended']) > Row::whole($row['looked']) ? 1 : 0);
 
         return new TrialPlan(
             Row::text($row['id']), array_map(Row::text(...), array_column(
                 [...Row::rows(Row::json($row['channels'])), ...Row::rows(Row::json($row['questions']))], 'metric',
             )),
-            Row::whole($row['ended']), $planned, self::isAtEnd($row, $planned), Row::whole($row['looks']),
+            Row::whole($row['ended']), $planned, $isAtEnd, $looks,
         );
     }
 

@@ -176,13 +176,35 @@ final class OpenedTest extends ApiTestCase
 
     private function weigh(string|int ...$path): string
     {
-        return self::text($this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh'), ...$path);
+        return self::text($this->shown(), ...$path);
+    }
+
+    /**
+     * Weigh as somebody is shown it: reading it writes nothing, what shows it says so.
+     *
+     * @return array<array-key, mixed>
+     */
+    private function shown(): array
+    {
+        $sheet = $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh');
+        $before = $this->looks();
+        self::assertSame($sheet, $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh'));
+        self::assertSame($before, $this->looks(), 'A reading writes nothing.');
+        if (self::at($sheet, 'isNew') === true) {
+            $this->json('POST', '/api/revisions/'.$this->bench->b.'/looked', []);
+            self::assertSame(204, $this->answered());
+            $counted = $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh');
+            self::assertSame(['isNew' => false] + $sheet, ['isNew' => false] + $counted, 'What stands there has been a look already.');
+            self::assertFalse($counted['isNew']);
+        }
+
+        return $sheet;
     }
 
     /** What is said of the requirement on the second build. */
     private function cell(): string
     {
-        foreach ((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh')['cells'] as $cell) {
+        foreach ((array) $this->shown()['cells'] as $cell) {
             if (is_array($cell) && $cell['revision'] === $this->bench->b) {
                 return self::text($cell, 'sentence');
             }

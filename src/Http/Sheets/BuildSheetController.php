@@ -9,6 +9,7 @@ use Lustrum\Domain\Decision\DecisionView;
 use Lustrum\Domain\Device\Metric;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
+use Lustrum\Facts\Opened;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Cached;
 use Lustrum\Http\Door\Needs;
@@ -159,6 +160,21 @@ final readonly class BuildSheetController
         $against = $this->against($request, $build);
 
         return $this->cached->sheet($request, $build, static fn (): WeighSheet => $sheets->of($build, $against));
+    }
+
+    /** The answer of Weigh was shown, with all runs that have ended: later looks cost confidence, so they are counted. */
+    #[Route('/api/revisions/{id}/looked', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Reader)]
+    #[Answers(null, query: ['against'])]
+    public function looked(Uuid $id, Request $request, Opened $opened): Response
+    {
+        $build = $this->records->find(Revision::class, $id);
+        $against = $this->against($request, $build) ?? $build->parent();
+        $opened->count(...array_map(
+            static fn (Revision $r): string => $r->id()->toRfc4122(), array_values(array_filter([$build, $against])),
+        ));
+
+        return new Response(null, Response::HTTP_NO_CONTENT);
     }
 
     /** The Next station. */

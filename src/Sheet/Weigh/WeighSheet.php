@@ -22,6 +22,7 @@ final readonly class WeighSheet
      * @param list<UseRow>          $uses         with the verdict of this build
      * @param list<RehearsedUse>    $rehearsed    uses of which the trials on this build carry a part
      * @param list<PanelSaid>       $panels       blind panels of this build that were unblinded
+     * @param bool                  $isNew        has nobody seen it with these runs? Then whoever is shown it says so
      * @param string                $confidence   in words: 'at 95 % confidence'
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class WeighSheet
         public array $uses,
         public array $rehearsed,
         public array $panels,
+        public bool $isNew,
     ) {
     }
 }

@@ -44,13 +44,11 @@ final readonly class WeighSheets
     ) {
     }
 
-    /** To read it is to look: that is counted. */
     public function of(Revision $revision, ?Revision $against): WeighSheet
     {
         $against ??= $revision->parent();
-        $book = $this->opened->now($this->books->open($revision->device()), ...array_map(
-            static fn (Revision $r): string => $r->id()->toRfc4122(), array_values(array_filter([$revision, $against])),
-        ));
+        $book = $this->books->open($revision->device());
+        $shown = array_map(static fn (Revision $r): string => $r->id()->toRfc4122(), array_values(array_filter([$revision, $against])));
         $build = $book->build($revision->id()->toRfc4122());
         $other = $against === null ? null : $book->build($against->id()->toRfc4122());
         $stands = $other === null ? $book->alone($build) : $book->against($build, $other);
@@ -94,7 +92,7 @@ final readonly class WeighSheets
             $this->uses->of($revision->device(), $build, $book),
             RehearsedUse::all(
                 $this->methods->rehearsing($revision->belongsTo()->toRfc4122(), $build->id), $build->letter,
-            ), $this->panels($revision),
+            ), $this->panels($revision), $this->opened->isNew($book, ...$shown),
         );
     }
 

@@ -1470,6 +1470,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/revisions/{id}/looked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The answer of Weigh was shown, with all runs that have ended: later looks cost confidence, so they are counted. */
+        post: operations["lustrum_http_sheets_buildsheet_looked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/revisions/{id}/next": {
         parameters: {
             query?: never;
@@ -5065,6 +5082,7 @@ export interface components {
             uses: components["schemas"]["Sheet.Brief.UseRow"][];
             rehearsed: components["schemas"]["Sheet.Weigh.RehearsedUse"][];
             panels: components["schemas"]["Sheet.Weigh.PanelSaid"][];
+            isNew: boolean;
         };
         "Sheet.Workings.AnswerRow": {
             name: string;
@@ -8279,6 +8297,37 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Sheet.Find.FindSheet"];
                 };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_sheets_buildsheet_looked: {
+        parameters: {
+            query?: {
+                against?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem, with a sentence for people */
             default: {

@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 
-import type { Schemas } from '../../api/client';
+import { api, type Schemas } from '../../api/client';
 import { weighQuery } from '../../api/queries';
 import { stationPath, usePlace } from '../../ui/place';
 import { RunsSlip, type Opened } from '../../ui/RunsSlip';
@@ -35,6 +35,13 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
   const [search, setSearch] = useSearchParams();
   const [opened, setOpened] = useState<Opened>(null);
   const letter = sheet.revision.letter;
+  const [revision, against] = [sheet.revision.id, search.get('against') ?? ''];
+  // A later look with new runs costs confidence: it is counted once the answer was really shown, and by no reading of the sheet.
+  useEffect(() => {
+    if (!sheet.isNew || document.visibilityState !== 'visible') return;
+    const query = against === '' ? {} : { against };
+    void api.POST('/api/revisions/{id}/looked', { params: { path: { id: revision }, query } }).catch(() => undefined);
+  }, [sheet.isNew, revision, against]);
   const within = sheet.sides.length > 0 && (
     <Part title={`Within ${letter}`} aside="a bar at the right joins what cannot be told apart">
       <div className="divide-y divide-rule">

@@ -18,8 +18,8 @@ use Lustrum\Core\Run\Configuration;
 final readonly class SidesWithin
 {
     /**
-     * @param string           $kind       arm, article, lot, firmware, setting or block
-     * @param string           $name       of the material, or of the block; empty elsewhere
+     * @param string           $kind       arm, article, lot, firmware or setting
+     * @param string           $name       of the material, or of the setting; empty elsewhere
      * @param bool             $ofArticles does one article stand for a side?
      * @param int              $bounds     among the runs: then there is no fit
      * @param list<Confounded> $confounded what varies together with the sides
@@ -61,23 +61,20 @@ final readonly class SidesWithin
         return $out;
     }
 
-    /** @return list<array{string, string}> the kind of sides, and the material or block */
+    /** @return list<array{string, string}> the kind of sides, and the material or setting */
     private static function kinds(Measured $m, Seen $seen): array
     {
-        $lots = $blocks = $set = [];
+        $lots = $set = [];
         foreach ($m->bunches as $bunch) {
             $set += $bunch->set;
             $lots += $seen->configuration($bunch->circumstances->made)->lots;
-            $blocks += $bunch->alike->blocks;
         }
         $of = static fn (string $kind, array $names): array => array_map(
             static fn (string|int $name): array => [$kind, (string) $name], array_keys($names),
         );
 
-        return [
-            ['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set),
-            ...$of('block', array_diff_key($blocks, ['article' => 0])),
-        ];
+        // What pairs the runs is taken out of each comparison: raters and days are no contestants.
+        return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set)];
     }
 
     /** @param list<Sided> $sided all runs of the metric */
@@ -94,7 +91,7 @@ final readonly class SidesWithin
             return null;
         }
         $bounds = 0;
-        $blocks = self::blocks($sided, $sides, $kind === 'block' ? $name : ($kind === 'article' ? 'article' : ''));
+        $blocks = self::blocks($sided, $sides, $kind === 'article' ? 'article' : '');
         $runs = $texts = [];
         foreach ($sides as $i => $side) {
             $texts[$sided[$i]->alike->cell] = $sided[$i]->alike->said();
@@ -107,8 +104,8 @@ final readonly class SidesWithin
                 $runs[] = new AlikeRuns($side, $sided[$i]->alike->cell, $sided[$i]->values, $block, $article);
             }
         }
-        // Raters share their articles, and one article is set to several things; an arm, a lot or a firmware has its own.
-        [$runs, $ofArticles] = in_array($kind, ['article', 'block', 'setting'], true) ? [$runs, false] : self::byArticle($runs);
+        // One article is set to several things; an arm, a lot or a firmware has its own.
+        [$runs, $ofArticles] = in_array($kind, ['article', 'setting'], true) ? [$runs, false] : self::byArticle($runs);
         $names = array_values(array_unique($sides));
         try {
             $found = $bounds > 0
@@ -168,8 +165,7 @@ final readonly class SidesWithin
             'article' => $one->article,
             'lot' => $made->lots[$name] ?? '',
             'firmware' => $made->firmware,
-            'setting' => $one->bunch->set[$name] ?? '',
-            default => $one->alike->named[$name] ?? '',
+            default => $one->bunch->set[$name] ?? '',
         };
     }
 

@@ -7,12 +7,16 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Alike\Looks;
 use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\CoreException;
+use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Statistics\Natural;
 
 /** On what terms a metric is judged: how sure, how often it was looked at, what its values can be. */
 final readonly class Terms
 {
+    /** A unit of each dimension whose values have no sign. */
+    private const NEVER_BELOW_NOUGHT = ['s', 'kg'];
+
     /**
      * @param float|null $low    least value that there can be, in the SI unit of the metric
      * @param float|null $high   greatest one
@@ -46,16 +50,25 @@ final readonly class Terms
     /** Its natural limits in a unit; none where the unit is of another dimension than they are. */
     public function natural(string $unit): Natural
     {
-        if ($this->low === null && $this->high === null) {
-            return Natural::none();
-        }
         try {
             $in = Units::parse($unit === '' ? '1' : $unit);
         } catch (CoreException) {
             return Natural::none();
         }
+        $low = $this->low ?? (self::isNeverBelowNought($in) ? 0.0 : null);
+        if ($low === null && $this->high === null) {
+            return Natural::none();
+        }
         $at = static fn (?float $si): ?float => $si === null ? null : $in->fromSi($si);
 
-        return Natural::between($at($this->low), $at($this->high));
+        return Natural::between($at($low), $at($this->high));
+    }
+
+    /** A time or a mass, whoever forgot to say so. */
+    private static function isNeverBelowNought(Unit $in): bool
+    {
+        return array_filter(
+            self::NEVER_BELOW_NOUGHT, static fn (string $unit): bool => Units::parse($unit)->dimension->equals($in->dimension),
+        ) !== [];
     }
 }

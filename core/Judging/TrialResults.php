@@ -38,8 +38,9 @@ final readonly class TrialResults
     /**
      * @param Seen                  $seen  what its runs say of every metric
      * @param array<string, string> $units of metrics, where a requirement says in which unit it thinks
+     * @param array<string, Terms>  $terms of metrics whose scale somebody described
      */
-    public static function of(TrialPiece $runs, Seen $seen, array $units, float $confidence): self
+    public static function of(TrialPiece $runs, Seen $seen, array $units, float $confidence, array $terms = []): self
     {
         $metrics = [];
         foreach ($runs->channels as $metric => $unit) {
@@ -58,7 +59,7 @@ final readonly class TrialResults
                 if ($n + $m->bounds() > 0) {
                     $metrics[] = [
                         'metric' => (string) $metric, 'level' => $said, 'bounds' => $m->bounds(), 'states' => count($all),
-                        'figure' => $n === 0 ? null : Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, $n),
+                        'figure' => $n === 0 ? null : self::figure($m, $terms[$metric] ?? new Terms($confidence), $confidence),
                     ];
                 }
             }
@@ -74,6 +75,13 @@ final readonly class TrialResults
     public static function ofRuns(array $runs, array $units, float $confidence): self
     {
         return self::of(TrialPiece::of($runs), Seen::ofRuns($runs), $units, $confidence);
+    }
+
+    private static function figure(Measured $m, Terms $terms, float $confidence): Figure
+    {
+        return Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values))->within(
+            $terms->natural($m->unit),
+        );
     }
 
     /** @return list<array{metric: string, level: string, held: int, failed: int, mayFail: Interval, states: int, stood: int}> */
@@ -104,10 +112,11 @@ final readonly class TrialResults
      *
      * @param list<Channel> $channels
      * @param Seen          $seen     what the runs of its trial say of every metric
+     * @param array<string, Terms> $terms of metrics whose scale somebody described
      *
      * @return array<string, Figure> by metric
      */
-    public static function soFar(array $channels, Seen $seen, RunFact $like, float $confidence): array
+    public static function soFar(array $channels, Seen $seen, RunFact $like, float $confidence, array $terms = []): array
     {
         $out = [];
         [$cell, $design] = [Alikeness::of($like)->cell, Design::of($like->configuration)->key];
@@ -117,9 +126,7 @@ final readonly class TrialResults
             );
             $m = Measured::of(array_values($alike), $channel->unit);
             if (count($m->values) > 1) {
-                $out[$channel->metric] = Figure::of(
-                    Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values),
-                );
+                $out[$channel->metric] = self::figure($m, $terms[$channel->metric] ?? new Terms($confidence), $confidence);
             }
         }
 

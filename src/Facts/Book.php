@@ -433,6 +433,14 @@ final class Book
         );
     }
 
+    /** @return array<string, Terms> of metrics whose scale somebody described, whatever was planned */
+    private function described(): array
+    {
+        return array_map(fn (array $scale): Terms => new Terms(
+            $this->device->confidence, new Look(), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'], $scale['words'],
+        ), $this->scales());
+    }
+
     /**
      * On what terms something is told that rests on several metrics, and on the values of none.
      *
@@ -647,13 +655,14 @@ final class Book
             $units = Forecasts::units($this->wanted());
             $these = array_merge(...array_map(static fn (string $trial): array => $stretches[$trial], $missing));
             $seen = $this->sightings($build, $these);
+            $terms = $this->described();
             $pieces = $this->byPart('pieces', $build, $these, fn (array $stale): array => array_map(
                 TrialPiece::of(...), $this->byStretch($build, $stale),
             ));
             $of = static fn (string $trial, array $all): array => array_values(array_intersect_key($all, array_flip($stretches[$trial])));
 
             return array_combine($missing, array_map(fn (string $trial): TrialResults => TrialResults::of(
-                TrialPiece::together($of($trial, $pieces)), Seen::of($of($trial, $seen), []), $units, $this->device->confidence,
+                TrialPiece::together($of($trial, $pieces)), Seen::of($of($trial, $seen), []), $units, $this->device->confidence, $terms,
             ), $missing));
         });
     }
@@ -682,7 +691,7 @@ final class Book
         $build = $this->build($run->revision);
 
         return $this->kept('soFar', [$build], fn (): array => TrialResults::soFar(
-            $run->configuration->channels, $this->seenOn($build, $run->trial), $run, $this->device->confidence,
+            $run->configuration->channels, $this->seenOn($build, $run->trial), $run, $this->device->confidence, $this->described(),
         ), $run->trial.':'.substr(hash('sha256', $run->configuration->hash().Alikeness::of($run)->cell), 0, 16));
     }
 

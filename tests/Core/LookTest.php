@@ -105,6 +105,12 @@ final class LookTest extends TestCase
         self::assertSame($total, FirstStage::total($runs, $runs[0]->readings[0]->channel, $halfWidth, $first, 0.95));
     }
 
+    public function testNoIntervalOfATimeOrAMassBeginsBelowNought(): void
+    {
+        $of = static fn (string $unit): array => [(new Terms(0.95))->natural($unit)->cuts(-1.0), (new Terms(0.95))->natural($unit)->ofDifference()->cuts(-1.0)];
+        self::assertSame([[true, false], [true, false], [false, false]], [$of('min'), $of('g'), $of('mm')], 'A length can be on the other side.');
+    }
+
     public function testBeforeThePlannedNumberARequirementLeansAtBest(): void
     {
         $wanted = Judged::wanted(Kind::Mean, 40.0);

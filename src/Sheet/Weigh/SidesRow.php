@@ -12,7 +12,7 @@ use Lustrum\Core\Wording\SidesWords;
 final readonly class SidesRow
 {
     /**
-     * @param string             $kind  arm, article, lot, firmware, block
+     * @param string             $kind  arm, article, lot, firmware, setting
      * @param list<SideMark>     $sides the highest first
      */
     private function __construct(

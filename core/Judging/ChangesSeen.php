@@ -53,6 +53,22 @@ final readonly class ChangesSeen
         return $out;
     }
 
+    /**
+     * Changes that one comparison cannot tell apart: several that are expected to move its metric.
+     *
+     * @param list<ChangeFact> $changes between the two builds
+     *
+     * @return list<string> their names; none where there is one, or none
+     */
+    public static function acting(array $changes, string $metric): array
+    {
+        $acting = array_filter($changes, static fn (ChangeFact $c): bool => in_array(
+            $metric, array_map(static fn (Expectation $e): string => $e->metric, $c->effects), true,
+        ));
+
+        return count($acting) < 2 ? [] : array_values(array_map(static fn (ChangeFact $c): string => $c->what, $acting));
+    }
+
     /** @return list<string> other changes that are expected to move the same metric, or answer the same failure */
     private static function together(Build $build, ChangeFact $change, Expectation $effect): array
     {

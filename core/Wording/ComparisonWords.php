@@ -37,6 +37,15 @@ final class ComparisonWords
         return implode(' ', [$told, ...LookWords::remarks($c->terms, true)]);
     }
 
+    /** @param list<string> $changes that act on one metric together; none: there are not several */
+    public static function together(array $changes): string
+    {
+        return $changes === [] ? '' : Messages::say('comparison.together', [
+            'changes' => Messages::list(array_map(static fn (string $what): string => '“'.$what.'”', $changes)), 'n' => count($changes),
+            'first' => $changes[0],
+        ]);
+    }
+
     private static function told(MetricComparison $c, string $metric, string $otherLetter): string
     {
         $with = ['metric' => Messages::begin($metric), 'letter' => $c->here->letter, 'other' => $otherLetter];

@@ -247,6 +247,20 @@ final class RuleTest extends TestCase
         self::assertSame(['more' => 'less', 'less' => 'more'][$verdict] ?? $verdict, $turned[0]->verdict);
     }
 
+    public function testChangesThatActOnOneMetricAreNamedTogetherBesideTheirComparison(): void
+    {
+        $changes = [
+            Judged::change('gusset', metric: 'force', expected: 5.0), Judged::change('rib', metric: 'force', expected: 3.0),
+            Judged::change('paint', metric: 'shine', expected: 1.0),
+        ];
+        self::assertSame(['Gusset', 'Rib'], ChangesSeen::acting($changes, 'force'));
+        self::assertSame([], ChangesSeen::acting($changes, 'shine'));
+        self::assertSame(
+            '“Gusset” and “Rib” act on it together and cannot be told apart; a run on an article with “Gusset” and without the other would part them.',
+            ComparisonWords::together(ChangesSeen::acting($changes, 'force')),
+        );
+    }
+
     public function testHeldAndFailedAreOpposedLevelByLevel(): void
     {
         $of = static fn (string $build, string $position, int $held, int $failed): array => array_map(

@@ -121,6 +121,23 @@ final class SeenTest extends TestCase
         ));
     }
 
+    /** However the runs were cut: what the coarser display can tell is all that is shown. */
+    public function testTheCoarsestStepOfAllPiecesCounts(): void
+    {
+        $of = static function (int $number, float $step): RunFact {
+            $run = self::made('a', $number, 50.0);
+            $read = new ReadingFact('pull', 'force', 'N', 50.0 + $number, $step, ResultKind::Equal, 'Cell');
+
+            /** @phpstan-ignore argument.type (the same properties, by their names) */
+            return new RunFact(...['readings' => [$read]] + get_object_vars($run));
+        };
+        foreach ([[0.01, 1.0], [1.0, 0.01]] as [$first, $second]) {
+            $key = static fn (Configuration $c): string => $c->hash();
+            $pieces = [Sightings::gather([$of(1, $first)], $key), Sightings::gather([$of(2, $second)], $key)];
+            self::assertSame(0, Measured::of(Seen::of($pieces, [])->read('force'), 'N')->decimals);
+        }
+    }
+
     public function testWhereTwoChannelsReadTheSameTheFirstCounts(): void
     {
         $run = self::made('a', 1, 50.0);

@@ -23,6 +23,7 @@ final readonly class ComparisonRow
      * @param int           $otherN
      * @param list<PairRow> $pairs       each with its per cent; the first of them where there are many
      * @param float|null    $least       value that there can be; no axis goes beyond it
+     * @param string        $together    changes that act on it and cannot be told apart; empty: there are not several
      * @param list<Further> $further     by order alone for ratings, as lives where runs are bounds
      */
     private function __construct(
@@ -55,10 +56,12 @@ final readonly class ComparisonRow
         public ?float $most,
         public array $pairs,
         public int $allPairs,
+        public string $together,
     ) {
     }
 
-    public static function of(MetricComparison $c, string $metric, string $otherLetter, float $confidence): self
+    /** @param list<string> $together changes that act on it and cannot be told apart */
+    public static function of(MetricComparison $c, string $metric, string $otherLetter, float $confidence, array $together = []): self
     {
         $d = $c->difference;
 
@@ -72,6 +75,7 @@ final readonly class ComparisonRow
             ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
             $c->here->bounds, self::further($c, $otherLetter, $confidence),
             $c->terms->natural($c->here->unit)->low, $c->terms->natural($c->here->unit)->high, PairRow::all($c), $c->matching->pairs ?? 0,
+            ComparisonWords::together($together),
         );
     }
 

@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Weigh;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\OutcomeSide;
 use Lustrum\Core\Judging\Rung;
+use Lustrum\Core\Wording\ComparisonWords;
 use Lustrum\Core\Wording\OutcomeWords;
 
 /** A metric that is shown by whether runs hold: shares against each other, and the ladder of each build. */
@@ -24,10 +25,12 @@ final readonly class OutcomeRow
         public string $explain,
         public string $sentence,
         public ?FootingView $footing,
+        public string $together,
     ) {
     }
 
-    public static function of(OutcomeComparison $c, string $metric): self
+    /** @param list<string> $together changes that act on it and cannot be told apart */
+    public static function of(OutcomeComparison $c, string $metric, array $together = []): self
     {
         $d = $c->difference;
 
@@ -35,7 +38,7 @@ final readonly class OutcomeRow
             $metric, $c->metric, $c->here, $c->other,
             $d === null ? null : OutcomeWords::difference($d, $c->p ?? 1.0), $c->p, self::rungs($c),
             self::severally($c->here) === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric),
-            $c->footing === null ? null : FootingView::of($c->footing),
+            $c->footing === null ? null : FootingView::of($c->footing), ComparisonWords::together($together),
         );
     }
 

@@ -6,6 +6,7 @@ namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Cell;
+use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\Headline;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\OutcomeComparison;
@@ -51,6 +52,8 @@ final readonly class WeighSheets
         $shown = array_map(static fn (Revision $r): string => $r->id()->toRfc4122(), array_values(array_filter([$revision, $against])));
         $build = $book->build($revision->id()->toRfc4122());
         $other = $against === null ? null : $book->build($against->id()->toRfc4122());
+        $isAncestor = $other !== null && in_array($other, $book->lineage()->ancestors($build), true);
+        $changes = $isAncestor ? $book->lineage()->changesSince($other, $build) : [];
         $stands = $other === null ? $book->alone($build) : $book->against($build, $other);
         $cells = $views = [];
         foreach ($this->records->all(Revision::class, ['device' => $revision->device()]) as $one) {
@@ -81,10 +84,13 @@ final readonly class WeighSheets
             array_map(
                 static fn (MetricComparison $c): ComparisonRow => ComparisonRow::of(
                     $c, $book->metric($c->metric), $other->letter ?? '', $book->device->confidence,
+                    ChangesSeen::acting($changes, $c->metric),
                 ),
                 $stands->values,
             ),
-            array_map(static fn (OutcomeComparison $c): OutcomeRow => OutcomeRow::of($c, $book->metric($c->metric)), $stands->outcomes),
+            array_map(static fn (OutcomeComparison $c): OutcomeRow => OutcomeRow::of(
+                $c, $book->metric($c->metric), ChangesSeen::acting($changes, $c->metric),
+            ), $stands->outcomes),
             array_map(static fn (SidesWithin $s): SidesRow => SidesRow::of(
                 $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric),
             ), $book->sidesWithin($build)),

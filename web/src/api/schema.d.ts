@@ -4972,6 +4972,7 @@ export interface components {
             most: number | null;
             pairs: components["schemas"]["Sheet.Weigh.PairRow"][];
             allPairs: number;
+            together: string;
         };
         "Sheet.Weigh.EvidenceCell": {
             requirement: string;
@@ -5023,6 +5024,7 @@ export interface components {
             explain: string;
             sentence: string;
             footing: components["schemas"]["Sheet.Weigh.FootingView"] | null;
+            together: string;
         };
         "Sheet.Weigh.PairRow": {
             pair: string;

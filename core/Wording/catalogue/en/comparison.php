@@ -12,6 +12,7 @@ return [
     'alone' => '{letter} alone was run with {cells}: no counterpart.',
     'notTogether' => '{metric} on {letter} against {other}: {byCell, select, yes {it hangs on the level, in both directions: {cells}} other {nothing was run alike on both, so neither says anything of the other{known, select, yes {; one run of {letter} at {there} would join them} other {}}}}.',
     'chained' => '{metric} on {letter}: {size} {less, select, yes {less} other {more}} than {other}, through {via}: the two were never run alike, but each was like {via}{told, select, yes {} other {, and that cannot be told from no change}}.',
+    'together' => '{changes} act on it together and cannot be told apart; a run on an article with “{first}” and without {n, plural, =2 {the other} other {the others}} would part them.',
     'untold' => '{metric} on {letter}{sized, select, yes {: {size}; it is} other { is}} set against {other} once the planned runs are there.',
     'sentence' => '{metric} on {letter}: {sized, select, yes {{size}, } other {}}{change} than {other}'
         .'{blocked, select, yes {, pair by pair} other {{pairs, plural, =0 {} =1 {} other {, level by level}}}}'

@@ -47,6 +47,7 @@ export function Comparison({
           {c.judged !== '' && <span className={c.judged === 'worse' ? 'text-oxide' : 'text-ink'}>· {c.judged}</span>}
         </h3>
         <p className="mt-1 font-serif text-lg leading-snug">{prose(c.sentence)}</p>
+        {c.together !== '' && <p className="mt-1 text-sm">{prose(c.together)}</p>}
         {c.difference !== null && (
           <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-sm">
             <dt className="text-soft">Difference</dt>

@@ -12,6 +12,7 @@ export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow'
       <div>
         <h3 className="stamp text-sm text-soft">{o.metric}</h3>
         <p className="mt-1 font-serif text-lg leading-snug">{prose(o.sentence)}</p>
+        {o.together !== '' && <p className="mt-1 text-sm">{prose(o.together)}</p>}
         {o.difference !== null && (
           <p className="mt-2 text-sm">
             <span className="text-soft">Difference</span> {o.difference}

@@ -118,7 +118,9 @@ final class Alikeness
     public static function ladder(Configuration $configuration): ?Factor
     {
         $ordered = array_values(array_filter(
-            $configuration->factors, static fn (Factor $f): bool => !$f->isBlock() && $f->kind !== FactorKind::Words,
+            $configuration->factors, static fn (Factor $f): bool => !$f->isBlock() && $f->kind !== FactorKind::Words
+                // 'Up to on' says nothing: two states are no ladder.
+                && ($f->kind !== FactorKind::Ordered || count($f->levels) > 2),
         ));
 
         return count($ordered) === 1 ? $ordered[0] : null;

@@ -13,6 +13,7 @@ use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
 use Lustrum\Core\Footing\Footing;
+use Lustrum\Core\Judging\Answers;
 use Lustrum\Core\Judging\Baseline;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangesSeen;
@@ -26,11 +27,15 @@ use Lustrum\Core\Judging\Meets;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\NextLetter;
 use Lustrum\Core\Judging\OutcomeComparison;
+use Lustrum\Core\Judging\OutcomeSide;
 use Lustrum\Core\Judging\Proposal;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
@@ -245,6 +250,22 @@ final class RuleTest extends TestCase
             $a, self::tries($there, 'a'), $b, self::tries($here, 'b'), self::CONFIDENCE,
         );
         self::assertSame(['more' => 'less', 'less' => 'more'][$verdict] ?? $verdict, $turned[0]->verdict);
+    }
+
+    public function testTwoStatesAreNoLadder(): void
+    {
+        $side = static function (string ...$levels): OutcomeSide {
+            $answers = new Answers('strong');
+            foreach ($levels as $level) {
+                $run = Judged::run(null, levels: ['lamp' => $level], with: Judged::configuration(
+                    outcomeMetric: 'strong', factors: [new Factor('lamp', levels: array_values($levels), kind: FactorKind::Ordered)],
+                ));
+                $answers->take($run, Alikeness::of($run), 'made');
+            }
+
+            return OutcomeSide::of(Judged::build('a'), $answers, 0.95);
+        };
+        self::assertSame([null, 'bright'], [$side('off', 'on')->highestHeld, $side('off', 'dim', 'bright')->highestHeld]);
     }
 
     public function testChangesThatActOnOneMetricAreNamedTogetherBesideTheirComparison(): void

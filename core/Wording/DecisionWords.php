@@ -119,6 +119,27 @@ final class DecisionWords
         ]);
     }
 
+    /** @param list<array{metric: string, trial: string, number: int}> $readings whose unit nobody knows */
+    public static function waiting(array $readings): string
+    {
+        $named = array_map(static fn (array $r): string => Messages::say('decision.waits', $r), array_slice($readings, 0, self::NAMED));
+
+        return $readings === [] ? '' : Messages::say('decision.waiting', [
+            'n' => count($readings), 'named' => implode(', ', $named), 'more' => count($readings) - count($named),
+        ]);
+    }
+
+    /**
+     * @param list<string> $candidates several that answer one mode of failure
+     */
+    public static function answering(array $candidates, string $mode): string
+    {
+        return Messages::say('decision.answering', [
+            'candidates' => Messages::list(array_map(static fn (string $what): string => '“'.$what.'”', $candidates)), 'mode' => trim($mode),
+            'n' => count($candidates),
+        ]);
+    }
+
     /**
      * What was odd and is not explained: nobody should decide on it unawares.
      *

@@ -105,6 +105,28 @@ final class FindTest extends ApiTestCase
         self::assertSame([$failure, $run, 'dangerous', 'arm'], [$row['id'], $row['run'], $row['consequence'], $row['place']]);
     }
 
+    public function testNextSaysWhatWaitsAndWhatAnswersOneFailureTogether(): void
+    {
+        $b = $this->bench->b;
+        $trial = $this->put('trials', ['revision' => $b, 'method' => $this->bench->method, 'name' => 'Pushing']);
+        $run = $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+        $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => '41', 'undecided' => true]);
+        $failure = $this->put('failures', ['revision' => $b, 'mode' => 'Arm tore']);
+        $next = fn (): array => $this->json('GET', '/api/revisions/'.$b.'/next');
+        self::assertContains(
+            'A reading waits for its unit and is used for nothing until somebody says it: push force of run 1 of Pushing.', (array) $next()['open'],
+        );
+        $propose = fn (string $what): string => $this->put('candidates', [
+            'revision' => $b, 'what' => $what, 'failures' => [$failure], 'class' => 'shape',
+        ]);
+        $propose('Gusset');
+        self::assertStringNotContainsString('nothing will tell which', json_encode($next()['warnings']) ?: '');
+        $propose('Rib');
+        self::assertContains(
+            '“Gusset” and “Rib” both answer “Arm tore”: put into one build, nothing will tell which of them ended it.', (array) $next()['warnings'],
+        );
+    }
+
     public function testTheHeadlineCountsWhatTheListHolds(): void
     {
         $b = $this->bench->b;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Next;
 
 use Lustrum\Core\Judging\Build;
+use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\NextLetter;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Wording\BriefWords;
@@ -17,6 +18,7 @@ use Lustrum\Domain\Decision\Choice;
 use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Decision\DecisionView;
 use Lustrum\Domain\Device\Device;
+use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\Part;
@@ -25,6 +27,7 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\Candidates;
 use Lustrum\Facts\OddThings;
+use Lustrum\Facts\WaitingReadings;
 use Lustrum\Record\Records;
 use Lustrum\Sheet\Brief\AssumptionRow;
 use Lustrum\Sheet\Brief\Beliefs;
@@ -45,6 +48,7 @@ final readonly class NextSheets
         private Beliefs $beliefs,
         private Standing $standing,
         private OddThings $odd,
+        private WaitingReadings $waiting,
     ) {
     }
 
@@ -70,7 +74,7 @@ final readonly class NextSheets
             array_map(static fn (Wanted $w): Pick => new Pick($w->id, $w->statement), $book->wanted()),
             [
                 ...DecisionWords::warnings($build->letter, $book->isTried($build), $book->standings($build)->dangers),
-                ...$this->standing->wouldTouch($revision, $open),
+                ...$this->standing->wouldTouch($revision, $open), ...$this->answering($open),
             ],
             array_map(
                 static fn (Part $p): Pick => new Pick($p->id()->toRfc4122(), $p->name(), $p->view()->material),
@@ -78,7 +82,7 @@ final readonly class NextSheets
             ),
             array_values(array_filter([
                 $this->steps->never($build, $book), $this->believed($revision->device()),
-                DecisionWords::odd($this->odd->open($build->id)),
+                DecisionWords::odd($this->odd->open($build->id)), DecisionWords::waiting($this->waiting->of($build->id)),
             ])),
             array_values(array_filter(
                 array_map(
@@ -88,6 +92,33 @@ final readonly class NextSheets
                 static fn (ArticleView $a): bool => $a->gathers,
             )),
         );
+    }
+
+    /**
+     * @param list<Candidate> $open
+     *
+     * @return list<string> candidates that answer one mode of failure together
+     */
+    private function answering(array $open): array
+    {
+        $ids = array_values(array_unique(array_merge(...array_map(static fn (Candidate $c): array => $c->failures(), $open))));
+        $modes = $by = [];
+        foreach ($ids === [] ? [] : $this->records->all(Failure::class, ['id' => $ids]) as $failure) {
+            $modes[$failure->id()->toRfc4122()] = $failure->mode();
+        }
+        foreach ($open as $candidate) {
+            foreach ($candidate->failures() as $id) {
+                $mode = $modes[$id] ?? '';
+                $by[FailureFact::keyOf($mode)]['mode'] = $mode;
+                $by[FailureFact::keyOf($mode)]['what'][$candidate->what()] = true;
+            }
+        }
+        unset($by['']);
+
+        return array_values(array_map(
+            static fn (array $of): string => DecisionWords::answering(array_map(strval(...), array_keys($of['what'])), $of['mode']),
+            array_filter($by, static fn (array $of): bool => count($of['what']) > 1),
+        ));
     }
 
     /** What is only believed, so that nobody decides on it unawares. */

@@ -19,4 +19,7 @@ return [
     'dangers' => 'Build {letter} has {n, plural, one {an open dangerous failure} other {# open dangerous failures}}: {modes}.',
     'oddOne' => '“{text}”{on, select, yes { (run {number, number} of {trial})} other {}}',
     'odd' => 'Odd, and nobody has said why: {said}{more, plural, =0 {} other {, and # more}}. What rests on these runs rests on that.',
+    'waits' => '{metric} of run {number} of {trial}',
+    'waiting' => '{n, plural, one {A reading waits for its unit and is} other {# readings wait for their unit and are}} used for nothing until somebody says it: {named}{more, plural, =0 {} other { and # more}}.',
+    'answering' => '{candidates} {n, plural, =2 {both} other {all}} answer “{mode}”: put into one build, nothing will tell which of them ended it.',
 ];

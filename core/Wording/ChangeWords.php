@@ -116,6 +116,11 @@ final class ChangeWords
         return Messages::say('change.noLonger', ['mode' => $seen->mode]);
     }
 
+    public static function howOfMode(): string
+    {
+        return Messages::say('change.howOfMode');
+    }
+
     /**
      * How often a mode showed before and after, of the runs in which it could have shown.
      *

@@ -62,14 +62,18 @@ final readonly class BuildSheets
         );
         $partRows = PartRows::of($parts, $parent === null ? null : $parentParts);
         $arms = ArmRows::of($revision->view(), $articles);
-        $count = static fn (ChangeVerdict $v): int => count(
-            array_filter($changes, static fn (ChangeRow $c): bool => ($c->change->verdict ?? $c->computed) === $v),
-        );
+        // A change with several effects has a row for each, and is one: looked at where one of them was.
+        $verdicts = [];
+        foreach ($changes as $row) {
+            $verdicts[$row->change->id][] = $row->change->verdict ?? $row->computed;
+        }
+        $unseen = array_filter($verdicts, static fn (array $of): bool => array_unique($of, \SORT_REGULAR) === [ChangeVerdict::NobodyLooked]);
+        $open = array_filter($verdicts, static fn (array $of): bool => in_array(ChangeVerdict::CannotTell, $of, true));
 
         return new BuildSheet(
             BuildWords::sentence(
-                $revision->letter(), $parent?->letter(), count($changes), $count(ChangeVerdict::NobodyLooked),
-                $count(ChangeVerdict::CannotTell), count($articles), $difference, $book->device->currency,
+                $revision->letter(), $parent?->letter(), count($verdicts), count($unseen),
+                count($open), count($articles), $difference, $book->device->currency,
                 self::armsSaid($arms, $revision->chosenArm()),
             ),
             $revision->view(), $parent?->view(), $changes,

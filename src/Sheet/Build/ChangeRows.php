@@ -80,7 +80,7 @@ final readonly class ChangeRows
                 $rows[] = new ChangeRow(
                     $view, '', ChangeWords::noLonger($found), null, $found->verdict,
                     ChangeWords::ofMode($found, $together = self::answering($mode, $view, $build, $names)),
-                    ChangeWords::how($seen, ''), '', 0, $together, [$name],
+                    ChangeWords::howOfMode(), '', 0, $together, [$name],
                 );
             }
         }

@@ -17,6 +17,7 @@ return [
         .'{drawn, select, yes {; the earlier mean is drawn in, since its runs chose the arm} other {}}{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
     'bothPass' => 'Held {held} of {n}, before {heldBefore} of {before}. Both pass: so far this trial does not tell them apart'
         .'{hides, select, yes {; up to {points} points could hide} other {}}.',
+    'howOfMode' => 'Difference of the shares on what both builds were asked alike and as hard, with the exact test over these.',
     'how' => '{by, select, share {Difference of the shares, this build less {parent}, with Newcombe’s interval.}'
         .' other {Difference on the levels that both builds were run at, this build less {parent}, with its interval.'
         .' Runs that ended before the event are bounds and not in it.}}',

@@ -85,6 +85,15 @@ final class EvidenceWords
         ]);
     }
 
+    /** In a word or two, where it was tried and yet says nothing: 'mock-up', 'to 35 N'. */
+    public static function beside(Cell $cell): string
+    {
+        return $cell->estimate !== null || !$cell->isOtherwise() ? '' : Messages::say('evidence.beside', [
+            'to' => $cell->reached !== null, 'value' => $cell->reached === null ? '' : Numbers::set($cell->reached, $cell->wanted->unit),
+            'why' => array_key_first($cell->notes->otherwise) ?? 'conditions',
+        ]);
+    }
+
     private static function withoutEstimate(Cell $cell, Assessment $a): string
     {
         if ($cell->reached !== null && !$a->state->isWrong()) {

@@ -62,6 +62,7 @@ final class NotesTest extends TestCase
         $cell = self::cell($wanted, $runs);
         self::assertSame($state, $cell->state);
         self::assertStringStartsWith($said, EvidenceWords::cell($cell, 'Force'));
+        self::assertSame($state === State::None, EvidenceWords::beside($cell) !== '', 'It is not called not tried.');
     }
 
     /** @return iterable<string, array{Wanted, list<RunFact>, string}> what is asked, runs, and the headline */

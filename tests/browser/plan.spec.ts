@@ -174,7 +174,9 @@ test('a setting is found from its ends to the middle, each try ended in one touc
   // What a plan comes to is asked for while it is typed, and moves the button: a touch that misses it is made again.
   await expect(async () => {
     await page.getByRole('dialog').getByRole('button', { name: 'Keep this plan' }).click();
-    await expect(page.getByText(/Which setting of the method\? It has to say from where to where/).first()).toBeVisible();
+    await expect(
+      page.getByText(/Which setting of the method\? It has to say from where to where/).first(),
+    ).toBeVisible();
   }).toPass();
   await fill(page, { 'Which setting?': 'gap' });
   await saveSlip(page, 'Keep this plan');

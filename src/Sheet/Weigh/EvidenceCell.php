@@ -20,6 +20,7 @@ final readonly class EvidenceCell
      * @param string       $source   identifier of the build whose runs these are
      * @param string|null  $from     its letter, where it is an earlier one
      * @param string|null  $number   the estimate as it stands in the table; null where nothing stands there
+     * @param string       $beside   what stands there instead of a number where it was tried and says nothing; empty elsewhere
      * @param string       $how      it was worked out, in words; the enum beside it is what programs ask
      * @param string       $explain  key of the explanation of the method
      * @param string       $metric   identifier of what these runs read
@@ -48,6 +49,7 @@ final readonly class EvidenceCell
         public string $explain,
         public int $runs,
         public string $metric,
+        public string $beside,
     ) {
     }
 
@@ -64,7 +66,7 @@ final readonly class EvidenceCell
                 $cell->estimate->value, $cell->estimate->decimals,
             ),
             EvidenceWords::how($cell), $a->basis->explanation(), $cell->runs,
-            $cell->moduleMetric !== '' ? $cell->moduleMetric : $cell->wanted->metric,
+            $cell->moduleMetric !== '' ? $cell->moduleMetric : $cell->wanted->metric, EvidenceWords::beside($cell),
         );
     }
 }

@@ -4996,6 +4996,7 @@ export interface components {
             explain: string;
             runs: number;
             metric: string;
+            beside: string;
         };
         "Sheet.Weigh.FootingDifference": {
             what: string;

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 export type TextureName = Schemas['Texture'];
 
 export const TEXTURE_WORDS: Record<TextureName, string> = {
-  outline: 'not tried',
+  outline: 'no result yet',
   sparse: 'thin',
   dense: 'leaning',
   solid: 'shown',

@@ -13,6 +13,7 @@ return [
     'tableBest' => 'Build {letter}: {known}',
     'tableKnown' => '{metric} {value}, {missing, select, yes {not yet with {conditions}} other {{least, select, yes {{inside, select, yes {reaches} other {does not reach}}} other {{inside, select, yes {inside} other {not inside}}}} {limit}}}, {n, plural, one {once} =2 {twice} other {# times}}',
     'onlyBounds' => '{state, select, leaning {Leaning: nothing came in {n, plural, one {# run} other {# runs}}, at least one of which went as far as the limit. That leaves only bounds.} thin {Thin: {n, plural, one {# run} other {# runs}} ended before anything came, which leaves only bounds.} other {Not shown: {n, plural, one {# run ended before the event, which leaves only a bound} other {# runs ended before the event, which leaves only bounds}}.}}',
+    'beside' => '{to, select, yes {to {value}} other {{why, select, mockup {mock-up} model {model} unit {no unit} other {otherwise}}}}',
     'heldTo' => '{least, select, yes {Held to {value} in {n, plural, one {# run} other {# runs}}; nothing can be said of more yet.} other {Had not come by {value} in {n, plural, one {# run} other {# runs}}; nothing can be said of longer yet.}}',
     'onlyJust' => '{n, plural, other {# only just}}.',
     'felt' => '{n, plural, one {# was stopped by feel} other {# were stopped by feel}}.',

@@ -21,6 +21,9 @@ import { PlanStrip } from './PlanStrip';
 import { TakeAlong } from './TakeAlong';
 import { useStartRun, type Wanted } from './useStartRun';
 
+/** Results of a trial that are seen at once. */
+const SEVERAL = 6;
+
 /** Trials and their plans are written when the sheet stands. */
 const PlanSlip = lazy(() => import('./PlanSlip').then((late) => ({ default: late.PlanSlip })));
 const NotebookSlip = lazy(() => import('./NotebookSlip').then((late) => ({ default: late.NotebookSlip })));
@@ -209,9 +212,23 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
     >
       {row.trial.question !== '' && <p className="font-serif">{row.trial.question}</p>}
       <ul className="mt-1">
-        {row.results.map((r) => (
+        {row.results.slice(0, SEVERAL).map((r) => (
           <li key={r}>{r}</li>
         ))}
+        {row.results.length > SEVERAL && (
+          <li>
+            <details>
+              <summary className="cursor-pointer text-blue">
+                {row.results.length - SEVERAL} more, one of each kind
+              </summary>
+              <ul>
+                {row.results.slice(SEVERAL).map((r) => (
+                  <li key={r}>{r}</li>
+                ))}
+              </ul>
+            </details>
+          </li>
+        )}
         {row.drift.map((r) => (
           <li key={r} className="text-sm text-soft">
             {r}

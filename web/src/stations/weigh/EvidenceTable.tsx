@@ -93,7 +93,7 @@ function Shown({
     <button
       type="button"
       className="flex min-h-11 w-full cursor-pointer flex-col items-center justify-center hover:bg-wash"
-      aria-label={`${letter}, ${r.metric}: ${TEXTURE_WORDS[cell.texture]}. ${cell.sentence}`}
+      aria-label={`${letter}, ${r.metric}: ${cell.beside === '' ? TEXTURE_WORDS[cell.texture] : cell.beside}. ${cell.sentence}`}
       title={cell.sentence}
       onClick={() =>
         open({
@@ -106,7 +106,7 @@ function Shown({
       }
     >
       <Texture name={cell.texture} width={34} height={14} />
-      <span className="text-xs leading-tight text-soft">{cell.number ?? '\u00a0'}</span>
+      <span className="text-xs leading-tight text-soft">{cell.number ?? (cell.beside || '\u00a0')}</span>
     </button>
   );
 }

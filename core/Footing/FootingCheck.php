@@ -36,7 +36,8 @@ final readonly class FootingCheck
             ...self::levels('condition', $a->conditions, $b->conditions), ...self::levels('setting', $a->settings, $b->settings),
             ...self::lots($a, $b), ...self::sets(Reason::Rig, self::one($a->rig), self::one($b->rig)),
             ...self::sets(Reason::Operator, $a->operators, $b->operators), ...self::sets(Reason::Firmware, $a->firmware, $b->firmware),
-            ...self::deviants($a, $b), ...self::off($a, $b), ...self::articles($a, $b), ...self::states($a, $b), ...self::others($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
+            ...self::deviants($a, $b), ...self::off($a, $b),
+            ...self::articles($a, $b), ...self::states($a, $b), ...self::others($a, $b), ...self::period($a, $b), ...self::counts($a, $b),
         ];
         usort(
             $found, static fn (Difference $x, Difference $y): int => ($y->weight === Footing::Broken) <=> ($x->weight === Footing::Broken),
@@ -252,7 +253,10 @@ final readonly class FootingCheck
             foreach ($of as $name => ['intended' => $intended, 'is' => $is, 'n' => $n]) {
                 $out[] = self::tilted(
                     'off '.$name, $side === 0 ? $is : $intended, $side === 0 ? $intended : $is, Reason::OffMethod,
-                    ['name' => (string) $name, 'intended' => $intended, 'is' => $is, 'runs' => $n, 'side' => $side === 0 ? 'earlier' : 'later'],
+                    [
+                        'name' => (string) $name, 'intended' => $intended, 'is' => $is, 'runs' => $n,
+                        'side' => $side === 0 ? 'earlier' : 'later',
+                    ],
                 );
             }
         }

@@ -40,7 +40,8 @@ final class Answers
             $onlyJust = $held && $run->heldOnlyJust($this->metric) ? 1 : 0;
             $key = $alike->key()."\x1e".$made;
             $group = $this->groups[$key] ?? [
-                'alike' => $alike, 'design' => Design::of($run->configuration), 'method' => $run->configuration->methodName, 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0,
+                'alike' => $alike, 'design' => Design::of($run->configuration), 'method' => $run->configuration->methodName,
+                'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0,
                 'tried' => 0, 'onlyJust' => 0,
             ];
             $group['made']->take($run);
@@ -96,7 +97,10 @@ final class Answers
         ), $this->groups));
     }
 
-    /** @param array{alike: Alikeness, design: Design, method: string, article: string, made: Circumstances, first: string, held: int, tried: int, onlyJust: int} $group */
+    /**
+     * @param array{alike: Alikeness, design: Design, method: string, article: string, made: Circumstances, first: string, held: int,
+     *     tried: int, onlyJust: int} $group
+     */
     private function add(string $key, array $group): void
     {
         $known = $this->groups[$key] ?? null;

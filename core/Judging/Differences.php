@@ -41,7 +41,10 @@ final class Differences
         $out = [];
         foreach ($was->deviants as $deviation) {
             if ($deviation->kind === DeviationKind::Part) {
-                $now = array_values(array_filter($is, static fn (Part $p): bool => Deviation::tidy($p->name) === Deviation::tidy($deviation->name)))[0] ?? null;
+                $named = array_filter(
+                    $is, static fn (Part $p): bool => Deviation::tidy($p->name) === Deviation::tidy($deviation->name),
+                );
+                $now = array_values($named)[0] ?? null;
                 if ($now === null || !$deviation->isOf($now->material)) {
                     $out[] = new Difference('own', $deviation->name, $deviation->value, $now->material ?? '');
                 }

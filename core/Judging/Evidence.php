@@ -317,7 +317,8 @@ final class Evidence
             $stale ? State::None : $a->state, $stale ? Texture::Outline : Texture::of($a, $carry !== null), $share,
             $a->estimate === null ? null : new Figure($factor * $a->estimate, null, null, $unit, $share ? 0 : $decimals, $a->n),
             $a->bound === null ? null : $factor * $a->bound, $carry, $differs, $runs, $by->cell, $by->states, terms: $own->terms,
-            notes: $own->by === $by ? $own->notes : $own->olderNotes, outside: $by->outside, reached: $by->reached, members: $own->members, member: $own->member,
+            notes: $own->by === $by ? $own->notes : $own->olderNotes, outside: $by->outside,
+            reached: $by->reached, members: $own->members, member: $own->member,
         );
     }
 

@@ -131,8 +131,10 @@ final class ChangeWords
         $d = $seen->difference;
 
         return Messages::say('change.ofMode', [
-            'together' => $together !== [] && $d !== null, 'others' => Messages::list($together), 'failed' => $seen->failed, 'tried' => $seen->tried, 'failedBefore' => $seen->failedBefore, 'triedBefore' => $seen->triedBefore,
-            'both' => $d !== null, 'apart' => $seen->isApart, 'p' => $seen->p === null ? '' : ComparisonWords::p($seen->p), 'low' => Digits::decimals(100 * ($d->low ?? 0.0), 0),
+            'together' => $together !== [] && $d !== null, 'others' => Messages::list($together),
+            'failed' => $seen->failed, 'tried' => $seen->tried, 'failedBefore' => $seen->failedBefore, 'triedBefore' => $seen->triedBefore,
+            'both' => $d !== null, 'apart' => $seen->isApart, 'p' => $seen->p === null ? '' : ComparisonWords::p($seen->p),
+            'low' => Digits::decimals(100 * ($d->low ?? 0.0), 0),
             'high' => Digits::decimals(100 * ($d->high ?? 0.0), 0),
             'where' => $seen->tried === 0 ? 'here' : 'parent',
         ]);

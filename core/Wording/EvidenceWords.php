@@ -114,7 +114,9 @@ final class EvidenceWords
 
         return implode(' ', [
             $said, ...LookWords::remarks($cell->terms),
-            ...($a->missingConditions === [] ? [] : [Messages::say('evidence.missing', ['conditions' => self::conditions($a->missingConditions)])]),
+            ...($a->missingConditions === [] ? [] : [
+                Messages::say('evidence.missing', ['conditions' => self::conditions($a->missingConditions)]),
+            ]),
             ...self::notes($cell),
         ]);
     }
@@ -129,7 +131,9 @@ final class EvidenceWords
             ...array_values(array_map(
                 static fn (string $what, int $n): string => Messages::say('evidence.'.$what, ['n' => $n]), array_keys($said), $said,
             )),
-            ...($notes->models > 0 ? [Messages::say('evidence.models', ['n' => $notes->models, 'all' => $notes->models === $cell->runs])] : []),
+            ...($notes->models > 0 ? [
+                Messages::say('evidence.models', ['n' => $notes->models, 'all' => $notes->models === $cell->runs]),
+            ] : []),
             ...self::otherwise($notes),
         ];
     }

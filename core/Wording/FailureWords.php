@@ -119,11 +119,13 @@ final class FailureWords
     public static function unrecorded(Unrecorded $u): string
     {
         $runs = array_map(
-            static fn (array $r): string => Messages::say('failure.run', ['number' => $r[1], 'trial' => $r[0]]), array_slice($u->runs, 0, self::NAMED),
+            static fn (array $r): string => Messages::say('failure.run', ['number' => $r[1], 'trial' => $r[0]]),
+            array_slice($u->runs, 0, self::NAMED),
         );
 
         return Messages::say('failure.unrecorded', [
-            'in' => $u->in, 'said' => $u->text !== '', 'text' => rtrim($u->text, '.'), 'n' => count($u->runs), 'runs' => Messages::list($runs),
+            'in' => $u->in, 'said' => $u->text !== '', 'text' => rtrim($u->text, '.'), 'n' => count($u->runs),
+            'runs' => Messages::list($runs),
             'more' => count($u->runs) - count($runs), 'serial' => $u->article, 'dated' => $u->day !== '', 'day' => $u->day,
         ]);
     }

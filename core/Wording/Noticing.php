@@ -155,7 +155,9 @@ final readonly class Noticing
             'article' => [$good->serial(), $run->serial()], 'variant' => [$was->arm, $is->arm], 'build' => [$was->letter, $is->letter],
         ] as $what => [$before, $now]) {
             if ($before !== $now) {
-                $out[$what] = Messages::say('notice.'.$what, ['was' => $before === '' ? '–' : $before, 'is' => $now === '' ? '–' : $now]);
+                $out[$what] = Messages::say(
+                    'notice.'.$what, ['was' => $before === '' ? '–' : $before, 'is' => $now === '' ? '–' : $now],
+                );
             }
         }
         $said = static fn (Deviation $d): string => trim($d->name.' '.$d->value);

@@ -428,8 +428,8 @@ final class Book
         $scale = $this->scales()[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false, 'words' => []];
 
         return new Terms(
-            $this->device->confidence, $this->look([$metric], ...$builds), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'],
-            $scale['words'],
+            $this->device->confidence, $this->look([$metric], ...$builds), $scale['low'], $scale['high'],
+            $scale['scale'], $scale['computed'], $scale['words'],
         );
     }
 

@@ -79,7 +79,10 @@ final readonly class BuildSheets
             $revision->view(), $parent?->view(), $changes,
             $parameterRows, $partRows, $cost, $parentCost, $difference, BuildWords::costAgainst($difference, $parentCost),
             $book->device->currency,
-            $articles, $book->metricNames(), $arms, [...$this->notes($build, $book), ...self::unclear($articles, $build, $book), ...Standing::changed($parameterRows, $partRows)],
+            $articles, $book->metricNames(), $arms, [
+                ...$this->notes($build, $book), ...self::unclear($articles, $build, $book),
+                ...Standing::changed($parameterRows, $partRows),
+            ],
             FailureChoices::of($book, [$build->id, ...array_map(
                 static fn (Build $b): string => $b->id, $book->lineage()->ancestors($build),
             )]),
@@ -104,7 +107,9 @@ final readonly class BuildSheets
         $out = [];
         foreach ($articles as $row) {
             foreach (OwnParts::unclear($build, $parent, $row->article->deviants) as $deviation) {
-                $out[] = BuildWords::unclear($row->article->serial, $deviation->name, $deviation->value, $build->letter, $parent->letter ?? '');
+                $out[] = BuildWords::unclear(
+                    $row->article->serial, $deviation->name, $deviation->value, $build->letter, $parent->letter ?? '',
+                );
             }
         }
 

@@ -39,8 +39,9 @@ final readonly class GoodFound
         }
         $same = array_map(mb_strtolower(...), $same);
 
-        return new self($name, $text, array_values(array_unique([
-            ...$same, ...array_map(static fn (string $s): string => strtr($s, '.', ','), array_filter($same, static fn (string $s): bool => $unit !== '')),
-        ])));
+        // Some type a comma.
+        $commas = $unit === '' ? [] : array_map(static fn (string $s): string => strtr($s, '.', ','), $same);
+
+        return new self($name, $text, array_values(array_unique([...$same, ...$commas])));
     }
 }

@@ -171,7 +171,7 @@ UPDATE run SET number = n.at FROM numbered n WHERE n.id = run.id;
 
 -- A failure for every tenth run.
 INSERT INTO failure SELECT pg_temp.made(r.id || 'failure'), f.version, f.fingerprint, r.started_at, f.created_by, r.started_at, NULL, f.mode, f.place, f.consequence, f.stage, f.note,
-	f.workspace_id, t.revision_id, r.id, r.article_id, f.belongs_to, f.received_at, f.brought_in, f.levels, NULL, f.question, NULL, f.feared, f.guard
+	f.workspace_id, t.revision_id, r.id, r.article_id, f.belongs_to, f.received_at, f.brought_in, f.levels, NULL, f.question, NULL, f.feared, f.guard, f.brought_in_by
 FROM (SELECT *, row_number() OVER (ORDER BY id) n FROM run WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren')) r
 JOIN trial t ON t.id = r.trial_id
 JOIN (SELECT *, row_number() OVER (ORDER BY id) n FROM failure WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren') LIMIT 20) f ON f.n = 1 + r.n % 20
@@ -179,9 +179,9 @@ WHERE r.n % 11 = 0 AND (SELECT count(*) FROM failure WHERE belongs_to = (SELECT 
 
 -- A photo for every twentieth.
 INSERT INTO photo (id, version, fingerprint, created_at, created_by, changed_at, caption, sha256, width, height, bytes, workspace_id, revision_id, run_id,
-	belongs_to, received_at, brought_in, kind, type, state, problem, source, lies, name, marks)
+	belongs_to, received_at, brought_in, kind, type, state, problem, source, lies, name, marks, brought_in_by)
 SELECT pg_temp.made(r.id || 'photo'), p.version, p.fingerprint, r.started_at, p.created_by, r.started_at, p.caption, p.sha256, p.width, p.height, p.bytes,
-	p.workspace_id, t.revision_id, r.id, p.belongs_to, p.received_at, p.brought_in, p.kind, p.type, p.state, p.problem, p.source, p.lies, p.name, p.marks
+	p.workspace_id, t.revision_id, r.id, p.belongs_to, p.received_at, p.brought_in, p.kind, p.type, p.state, p.problem, p.source, p.lies, p.name, p.marks, p.brought_in_by
 FROM (SELECT *, row_number() OVER (ORDER BY id) n FROM run WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren')) r
 JOIN trial t ON t.id = r.trial_id
 JOIN (SELECT *, row_number() OVER (ORDER BY id) n FROM photo WHERE belongs_to = (SELECT id FROM device WHERE name = 'Wren') LIMIT 20) p ON p.n = 1 + r.n % 20

@@ -144,7 +144,7 @@ final class EvidenceOperations implements OperationGroup
             if (!$carriesFix || $outcome === LaterOutcome::Other) {
                 continue;
             }
-            $closing->take(new ClosingEvent((string) $i, $outcome === LaterOutcome::Held, Severity::number($severity), $id, ''));
+            $closing->take(new ClosingEvent((string) $i, $outcome === LaterOutcome::Held, Severity::number($severity), $id, []));
             // On one scale the hardest of them is all that is needed.
             $needs = $outcome === LaterOutcome::Recurred ? max($needs, $severity) : $needs;
         }

@@ -119,8 +119,8 @@ final class Closing
     }
 
     /**
-     * @param array{string, string}|null $untried letter of a build that carries a fix, and the fix; null: none does
-     * @param list<string>               $without builds on which it was seen again, which carry no fix of it
+     * @param array{string, list<string>}|null $untried letter of a build that carries fixes, and these; null: none does
+     * @param list<string>                     $without builds on which it was seen again, which carry no fix of it
      */
     public function status(?array $untried, array $without): FailureStatus
     {
@@ -130,18 +130,18 @@ final class Closing
             $needs = array_map(static fn (Severity $s): string => $s->inFull(), $this->needs);
             $mildest = $this->mildest->inFull();
         }
-        $of = fn (Standing $standing, string $letter, string $fix): FailureStatus => new FailureStatus(
-            $standing, $letter, $fix, $this->holds(), $this->holdsNeeded(), $needs, $this->milder, $mildest ?? $this->mildest?->text() ?? '',
+        $of = fn (Standing $standing, string $letter, string ...$fixes): FailureStatus => new FailureStatus(
+            $standing, $letter, array_values($fixes), $this->holds(), $this->holdsNeeded(), $needs, $this->milder, $mildest ?? $this->mildest?->text() ?? '',
             Closed::mayStillFail($this->holds(), $this->confidence), $this->chanceIfNotFixed(), $this->times,
             $this->back?->severity?->text() ?? '', $this->return, $without, $this->on,
         );
         $state = $this->state();
 
         return match (true) {
-            $this->closedBy !== null => $of(Standing::Closed, $this->closedBy->where, $this->closedBy->fix),
-            $state === ClosingState::Holding && $this->last !== null => $of(Standing::Holding, $this->last->where, $this->last->fix),
-            $this->back !== null => $of(Standing::CameBack, $this->back->where, $this->back->fix),
-            $untried !== null => $of(Standing::FixUntried, $untried[0], $untried[1]),
+            $this->closedBy !== null => $of(Standing::Closed, $this->closedBy->where, ...$this->closedBy->fixes),
+            $state === ClosingState::Holding && $this->last !== null => $of(Standing::Holding, $this->last->where, ...$this->last->fixes),
+            $this->back !== null => $of(Standing::CameBack, $this->back->where, ...$this->back->fixes),
+            $untried !== null => $of(Standing::FixUntried, $untried[0], ...$untried[1]),
             default => new FailureStatus(Standing::Open, needs: $needs, without: $without),
         };
     }

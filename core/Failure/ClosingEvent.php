@@ -13,7 +13,7 @@ final readonly class ClosingEvent
      * @param string        $order    where it stands in the order in which runs were made
      * @param Severity|null $severity null where nobody said how hard it was
      * @param string        $where    letter of the build that made it, or the run itself where no build is known
-     * @param string        $fix      in words
+     * @param list<string>  $fixes    that it carries, by their names
      * @param int           $times    of a hold: how often in a row
      */
     public function __construct(
@@ -21,7 +21,7 @@ final readonly class ClosingEvent
         public bool $held,
         public ?Severity $severity,
         public string $where,
-        public string $fix,
+        public array $fixes,
         public int $times = 1,
     ) {
     }

@@ -9,7 +9,7 @@ final readonly class FailureStatus
 {
     /**
      * @param string       $letter  of the build that closed it, that it came back on, or whose fix nobody tried; empty while it is open
-     * @param string       $fix     change that is meant to end it, in its words
+     * @param list<string> $fixes   changes that are meant to end it, by their names
      * @param int          $held    runs since the last recurrence that held at every level that is needed
      * @param int          $needed  to close it
      * @param list<string> $needs   hardest levels at which it happened, as they are said; empty texts for a method without levels
@@ -26,7 +26,7 @@ final readonly class FailureStatus
     public function __construct(
         public Standing $standing,
         public string $letter = '',
-        public string $fix = '',
+        public array $fixes = [],
         public int $held = 0,
         public int $needed = 0,
         public array $needs = [],

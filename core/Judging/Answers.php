@@ -14,9 +14,6 @@ final class Answers
     public int $held = 0;
     public int $tried = 0;
 
-    /** Of those that held: something nearly happened. */
-    public int $onlyJust = 0;
-
     /**
      * @var array<string, array{alike: Alikeness, design: Design, method: string, article: string, made: Circumstances, first: string,
      *     held: int, tried: int, onlyJust: int}> made: under which circumstances; first: where its first run stands
@@ -49,7 +46,6 @@ final class Answers
                 'first' => min($group['first'], $run->order()), 'held' => $group['held'] + ($held ? 1 : 0), 'tried' => $group['tried'] + 1,
                 'onlyJust' => $group['onlyJust'] + $onlyJust,
             ] + $group;
-            $this->onlyJust += $onlyJust;
             $this->held += $held ? 1 : 0;
             ++$this->tried;
         }
@@ -111,6 +107,5 @@ final class Answers
         ] + $known;
         $this->held += $group['held'];
         $this->tried += $group['tried'];
-        $this->onlyJust += $group['onlyJust'];
     }
 }

@@ -40,21 +40,25 @@ final readonly class ByCell
     /** @param list<array{Result, string, string, string}> $results with the cell of each, how that is said, and who rated */
     public static function assess(Requirement $rule, array $results, ?Terms $terms = null, string $unit = ''): self
     {
-        $found = self::cells($rule, $results, $terms, $unit);
-        $admitted = array_column(Conditions::of($rule->conditions)->among($results, static fn (array $r): Result => $r[0]), 0);
+        $conditions = Conditions::of($rule->conditions);
+        $admitted = $conditions->among($results, static fn (array $r): Result => $r[0]);
+        $of = array_column($admitted, 0);
+        $found = self::cells($rule, $results, $admitted, $conditions->missing($of), $terms, $unit);
 
-        return new self($found->worst, $found->cell, $found->states, self::outside($rule, $admitted), self::reached($rule, $admitted));
+        return new self($found->worst, $found->cell, $found->states, self::outside($rule, $of), self::reached($rule, $of));
     }
 
-    /** @param list<array{Result, string, string, string}> $results */
-    private static function cells(Requirement $rule, array $results, ?Terms $terms, string $unit): self
-    {
-        $conditions = Conditions::of($rule->conditions);
+    /**
+     * @param list<array{Result, string, string, string}> $results
+     * @param list<array{Result, string, string, string}> $admitted those of them made as the requirement asks
+     * @param list<string>                                $missing  what it names and nobody tried
+     */
+    private static function cells(
+        Requirement $rule, array $results, array $admitted, array $missing, ?Terms $terms, string $unit,
+    ): self {
         $on = static fn (Requirement $r, Result ...$of): Assessment => self::ruledOut($r, array_values($of), Assess::results(
             $r, array_values($of), $terms->look->looks ?? 1, $terms?->natural($unit),
         ));
-        $admitted = $conditions->among($results, static fn (array $r): Result => $r[0]);
-        $missing = $conditions->missing(array_column($admitted, 0));
         $cells = $texts = [];
         foreach ($admitted as [$result, $cell, $text, $rater]) {
             if ($result->kind !== ResultKind::Lost) {
@@ -107,14 +111,18 @@ final readonly class ByCell
     /** @param list<Result> $results */
     private static function reached(Requirement $rule, array $results): ?float
     {
-        $held = [];
+        $farthest = null;
         foreach ($results as $r) {
-            if ($r->kind !== ResultKind::Lost) {
-                $held[] = $r->kind === ResultKind::AtLeast && self::byBounds($rule, [$r]) === null ? $r->value : null;
+            if ($r->kind === ResultKind::Lost) {
+                continue;
             }
+            if ($r->value === null || $r->kind !== ResultKind::AtLeast || self::byBounds($rule, [$r]) !== null) {
+                return null;
+            }
+            $farthest = max($farthest ?? $r->value, $r->value);
         }
 
-        return $held === [] || in_array(null, $held, true) ? null : max($held);
+        return $farthest;
     }
 
     public function state(): State

@@ -147,11 +147,8 @@ final class Failures
             foreach ($counted as $failure) {
                 $counts[$failure->build] = ($counts[$failure->build] ?? 0) + 1;
             }
-            $cells = $this->cells($counted);
             $modes[] = new Mode(
-                $counted[0]->mode, $counted[0]->place, $counts,
-                array_map(static fn (array $of): int => array_sum(array_column($of, 'tried')), $cells), count($counted), $cells,
-                $this->metrics($counted),
+                $counted[0]->mode, $counted[0]->place, $counts, count($counted), $this->cells($counted), $this->metrics($counted),
             );
         }
         usort($modes, static fn (Mode $a, Mode $b): int => $b->total <=> $a->total);
@@ -254,8 +251,8 @@ final class Failures
         $holds = [];
         foreach ($this->lineage->descendants($build) as $one) {
             foreach ($this->tried[$one->id] ?? [] as $group) {
-                $fix = $group->question === $failure->question ? $fixes->carried($one, $this->made[$group->made] ?? null) : null;
-                if ($fix === null) {
+                $fix = $group->question === $failure->question ? $fixes->carried($one, $this->made[$group->made] ?? null) : [];
+                if ($fix === []) {
                     continue;
                 }
                 foreach ($group->held as $order) {
@@ -271,7 +268,7 @@ final class Failures
         foreach ($holds as [$order, $severity, $letter, $fix]) {
             for (; isset($between[$at]) && $between[$at] <= $order; ++$at) {
             }
-            $key = implode("\x1f", [$at, $severity->inShort(), $letter, $fix]);
+            $key = implode("\x1f", [$at, $severity->inShort(), $letter, ...$fix]);
             $rows[$key] ??= [$order, $severity, $letter, $fix, 0];
             ++$rows[$key][4];
         }
@@ -287,8 +284,8 @@ final class Failures
         $out = [];
         foreach ($this->byMode[$mode] ?? [] as $other) {
             $at = $this->lineage->build($other->build);
-            $fix = $at === null || !$other->counts() ? null : $fixes->stoodAgainst($at, $this->made[$other->made] ?? null);
-            if ($at !== null && $fix !== null) {
+            $fix = $at === null || !$other->counts() ? [] : $fixes->stoodAgainst($at, $this->made[$other->made] ?? null);
+            if ($at !== null && $fix !== []) {
                 $out[$other->id] = new ClosingEvent($other->order, false, $other->severity, $at->letter, $fix);
             }
         }
@@ -305,7 +302,10 @@ final class Failures
         $out = [];
         foreach ($this->byMode[$failure->key()] ?? [] as $other) {
             $at = $this->lineage->build($other->build);
-            if (isset($on[$other->build]) && $at !== null && $other->counts() && $fixes->stoodAgainst($at, $this->made[$other->made] ?? null) === null) {
+            if (
+                isset($on[$other->build]) && $at !== null && $other->counts()
+                && $fixes->stoodAgainst($at, $this->made[$other->made] ?? null) === []
+            ) {
                 $out[$on[$other->build]] = true;
             }
         }
@@ -325,7 +325,7 @@ final class Failures
         foreach ($line as $one) {
             foreach ($this->tried[$one->id] ?? [] as $group) {
                 if (
-                    $group->question === $failure->question && $fixes->carried($one, $this->made[$group->made] ?? null) === null
+                    $group->question === $failure->question && $fixes->carried($one, $this->made[$group->made] ?? null) === []
                     && $failure->severity?->beside($group->severity) === Hardness::AtLeast
                 ) {
                     $tried += $group->said;
@@ -337,7 +337,7 @@ final class Failures
             $at = $this->lineage->build($other->build);
             if (
                 isset($on[$other->build]) && $at !== null && $other->made !== '' && $other->severity !== null
-                && $fixes->carried($at, $this->made[$other->made] ?? null) === null
+                && $fixes->carried($at, $this->made[$other->made] ?? null) === []
                 && $failure->severity?->beside($other->severity) === Hardness::AtLeast
             ) {
                 $failed += $n;
@@ -365,15 +365,15 @@ final class Failures
     }
 
     /**
-     * A build that comes from the one that failed and carries a fix: its letter, and the fix.
+     * A build that comes from the one that failed and carries a fix: its letter, and the fixes.
      *
-     * @return array{string, string}|null
+     * @return array{string, non-empty-list<string>}|null
      */
     private function untried(Build $build, Fixes $fixes): ?array
     {
         foreach ($this->lineage->descendants($build) as $one) {
             $fix = $fixes->carried($one, null);
-            if ($fix !== null) {
+            if ($fix !== []) {
                 return [$one->letter, $fix];
             }
         }

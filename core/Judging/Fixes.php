@@ -17,10 +17,7 @@ use Lustrum\Core\Run\Part;
  */
 final class Fixes
 {
-    /** Stands between the names of several fixes, which are quoted. */
-    private const AND = '” and “';
-
-    /** @var array<string, string|null> by build and what a run was made with: thousands of runs were made with a few */
+    /** @var array<string, list<string>> by build and what a run was made with: thousands of runs were made with a few */
     private array $known = [];
 
     /** @var array<string, self> by what they lack */
@@ -64,44 +61,54 @@ final class Fixes
         return $fewer->key === $this->key ? $this : $this->fewer[$fewer->key] ??= $fewer;
     }
 
-    /** The fixes that a run carries, by their names; null where it carries none. */
-    public function carried(Build $build, ?Configuration $made): ?string
+    /** @return list<string> the fixes that a run carries, by their names */
+    public function carried(Build $build, ?Configuration $made): array
     {
         if ($this->changes === []) {
-            return null;
+            return [];
         }
         $key = $build->id.($made === null ? '' : ' '.spl_object_id($made));
 
-        return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->found($build, $made);
+        return $this->known[$key] ??= $this->found($build, $made);
     }
 
-    private function found(Build $build, ?Configuration $made): ?string
+    /** @return list<string> */
+    private function found(Build $build, ?Configuration $made): array
     {
         return self::named(array_filter(
             $this->changes, fn (array $c): bool => $this->isOnLine($build, $c[1]) && self::hasValues($c[0], $c[1], $made),
         ));
     }
 
-    /** @param array<array{ChangeFact, Build}> $changes */
-    private static function named(array $changes): ?string
+    /**
+     * @param array<array{ChangeFact, Build}> $changes
+     *
+     * @return list<string>
+     */
+    private static function named(array $changes): array
     {
-        return $changes === [] ? null : implode(self::AND, array_unique(array_map(static fn (array $c): string => $c[0]->what, $changes)));
+        return array_values(array_unique(array_map(static fn (array $c): string => $c[0]->what, $changes)));
     }
 
-    /** The same, or a fix whose changed part or value is there without a change that says so: a return counts against it. */
-    public function stoodAgainst(Build $build, ?Configuration $made): ?string
+    /**
+     * The same, or a fix whose changed part or value is there without a change that says so: a return counts against it.
+     *
+     * @return list<string>
+     */
+    public function stoodAgainst(Build $build, ?Configuration $made): array
     {
         $carried = $this->carried($build, $made);
-        if ($carried !== null) {
+        if ($carried !== []) {
             return $carried;
         }
         // Of what happened outside a run nothing is known but the build.
         $key = $build->id.($made === null ? '' : ' '.spl_object_id($made)).' against';
 
-        return array_key_exists($key, $this->known) ? $this->known[$key] : $this->known[$key] = $this->against($made ?? $build);
+        return $this->known[$key] ??= $this->against($made ?? $build);
     }
 
-    private function against(Configuration|Build $made): ?string
+    /** @return list<string> */
+    private function against(Configuration|Build $made): array
     {
         return self::named(array_filter(
             $this->changes, static fn (array $c): bool => $c[0]->alters !== [] && self::hasValues($c[0], $c[1], $made),

@@ -10,20 +10,24 @@ final readonly class Mode
     /**
      * @param string            $mode     as it was written first
      * @param array<string, int> $failures by build
-     * @param array<string, int> $tried    by build: runs that could have shown it, with the methods that it was seen with
-     * @param array<string, array<string, array{failed: int, tried: int}>> $cells the same in runs, by build and by what was asked and
-     *     how hard
+     * @param array<string, array<string, array{failed: int, tried: int}>> $cells runs that could have shown it, by build and by what
+     *     was asked and how hard
      * @param list<string>       $metrics  that those runs answer or read
      */
     public function __construct(
         public string $mode,
         public string $place,
         public array $failures,
-        public array $tried,
         public int $total,
         public array $cells = [],
         public array $metrics = [],
     ) {
+    }
+
+    /** Runs of a build that could have shown it, with the methods that it was seen with. */
+    public function tried(string $build): int
+    {
+        return array_sum(array_column($this->cells[$build] ?? [], 'tried'));
     }
 
     /**
@@ -41,7 +45,7 @@ final readonly class Mode
                 [$last, $since] = [$build, 0];
                 $newest = true;
             } else {
-                $since += $this->tried[$id] ?? 0;
+                $since += $this->tried($id);
                 $newest = false;
             }
         }

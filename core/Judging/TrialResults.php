@@ -15,7 +15,7 @@ use Lustrum\Core\Statistics\Sample;
 /** What the finished runs of one trial came to, in numbers. */
 final readonly class TrialResults
 {
-    /** In so many states one after the other that each by itself would tell a reader nothing. */
+    /** In so many states that each by itself would tell a reader nothing. */
     private const FOLDED = 4;
 
     /**

@@ -105,16 +105,7 @@ final readonly class RunFact
     /** Did it hold in what this question asks? Null where nobody looked. */
     public function heldTo(string $question): ?bool
     {
-        if ($this->answers !== []) {
-            return ($this->answers[$question] ?? Answer::NotLooked)->held();
-        }
-
-        return match ($this->outcome) {
-            RunOutcome::Held => true,
-            RunOutcome::Failed => false,
-            // Ended before the end point: it neither held nor failed.
-            default => null,
-        };
+        return Answer::to($question, $this->answers, $this->outcome)->held();
     }
 
     /** Did it end before what it waited for came? Then what it read is a bound. */

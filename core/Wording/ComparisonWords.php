@@ -41,7 +41,7 @@ final class ComparisonWords
     public static function together(array $changes): string
     {
         return $changes === [] ? '' : Messages::say('comparison.together', [
-            'changes' => Messages::list(array_map(static fn (string $what): string => '“'.$what.'”', $changes)), 'n' => count($changes),
+            'changes' => Messages::quoted($changes), 'n' => count($changes),
             'first' => $changes[0],
         ]);
     }

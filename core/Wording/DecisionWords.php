@@ -135,7 +135,7 @@ final class DecisionWords
     public static function answering(array $candidates, string $mode): string
     {
         return Messages::say('decision.answering', [
-            'candidates' => Messages::list(array_map(static fn (string $what): string => '“'.$what.'”', $candidates)),
+            'candidates' => Messages::quoted($candidates),
             'mode' => trim($mode),
             'n' => count($candidates),
         ]);

@@ -32,7 +32,7 @@ final class FailureWords
         $needs = array_values(array_filter($status->needs, static fn (string $t): bool => $t !== ''));
 
         return trim(Messages::say('failure.standing', [
-            'standing' => $status->standing->value, 'letter' => $status->letter, 'fix' => $status->fix, 'held' => $status->held,
+            'standing' => $status->standing->value, 'letter' => $status->letter, 'fix' => Messages::quoted($status->fixes), 'held' => $status->held,
             'needed' => $status->needed, 'levelled' => $needs !== [], 'needs' => Messages::list($needs), 'milder' => $status->milder,
             'mildest' => $status->mildest, 'percent' => Numbers::percent($status->mayFail),
             'chance' => Digits::plain(100 * $status->chance, 2), 'times' => $status->times, 'back' => $status->return,

@@ -72,6 +72,16 @@ final class Messages
         return self::say($last, ['first' => implode(', ', $words), 'last' => $end]);
     }
 
+    /**
+     * Names in a row, each in quotation marks.
+     *
+     * @param list<string> $names
+     */
+    public static function quoted(array $names): string
+    {
+        return self::list(array_map(static fn (string $name): string => '“'.$name.'”', $names));
+    }
+
     /** The first letter as a sentence begins, whatever the alphabet. */
     public static function begin(string $text): string
     {

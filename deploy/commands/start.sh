@@ -11,9 +11,9 @@ run_start() {
 	db_create lustrum
 	# What runs was begun with other code, also where a test has prepared the new one meanwhile.
 	local code fresh=no
-	code="$(hash_files src config core composer.json)"
+	code="$(code_hash)"
 	[ "$(cat "$STACK_RUN/code" 2>/dev/null || true)" = "$code" ] || fresh=yes
-	warm_cache
+	warm_cache "$code"
 	local want
 	want="$(hash_files migrations)-$(cat "$PG_DATA/PG_VERSION")"
 	if [ "$(db_sql "SELECT to_regclass('account') IS NOT NULL" lustrum)" != t ] || ! done_before migrations "$want"; then

@@ -32,10 +32,11 @@ warm_classes() {
 	console lustrum:warm-up || step 'The classes could not be warmed up; Lustrum starts without, a little slower'
 }
 
+code_hash() { hash_files src config core composer.json; }
+
 # The compiled container, anew whenever the code has changed.
-warm_cache() {
-	local want
-	want="$(hash_files src config core composer.json)"
+warm_cache() { # [CODE_HASH]
+	local want="${1:-$(code_hash)}"
 	own "$APP_USER" "$STATE/cache-app" "$STATE/log"
 	if [ -d "$STATE/cache-app/prod" ] && done_before cache "$want"; then return 0; fi
 	step 'Preparing the application'

@@ -425,20 +425,21 @@ final class Book
     /** On what terms a metric is judged, where these builds are what is looked at. */
     public function terms(string $metric, Build ...$builds): Terms
     {
-        $scale = $this->scales()[$metric] ?? ['low' => null, 'high' => null, 'scale' => null, 'computed' => false, 'words' => []];
-
-        return new Terms(
-            $this->device->confidence, $this->look([$metric], ...$builds), $scale['low'], $scale['high'],
-            $scale['scale'], $scale['computed'], $scale['words'],
-        );
+        return $this->onScale($this->look([$metric], ...$builds), $this->scales()[$metric] ?? null);
     }
 
     /** @return array<string, Terms> of metrics whose scale somebody described, whatever was planned */
     private function described(): array
     {
-        return array_map(fn (array $scale): Terms => new Terms(
-            $this->device->confidence, new Look(), $scale['low'], $scale['high'], $scale['scale'], $scale['computed'], $scale['words'],
-        ), $this->scales());
+        return array_map(fn (array $scale): Terms => $this->onScale(new Look(), $scale), $this->scales());
+    }
+
+    /** @param array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}|null $scale */
+    private function onScale(Look $look, ?array $scale): Terms
+    {
+        return $scale === null ? new Terms($this->device->confidence, $look) : new Terms(
+            $this->device->confidence, $look, $scale['low'], $scale['high'], $scale['scale'], $scale['computed'], $scale['words'],
+        );
     }
 
     /**

@@ -29,8 +29,38 @@ final readonly class IntendedSettings
      */
     public function of(Trial $trial, ?Article $article): array
     {
+        return self::with($trial, self::setOnPurpose($this->byChanges($trial->revision()), $article));
+    }
+
+    /**
+     * The same on each of some articles of its build, read once.
+     *
+     * @param list<Article> $articles
+     * @param list<Trial>   $trials
+     *
+     * @return array<string, array<string, list<SettingRule>>> by trial and article
+     */
+    public function ofAll(Revision $build, array $trials, array $articles): array
+    {
+        $changed = $this->byChanges($build);
+        $out = [];
+        foreach ($trials as $trial) {
+            foreach ($articles as $article) {
+                $out[$trial->id()->toRfc4122()][$article->id()->toRfc4122()] = self::with($trial, self::setOnPurpose($changed, $article));
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param array<string, string> $set what things were set to on purpose
+     *
+     * @return list<SettingRule>
+     */
+    private static function with(Trial $trial, array $set): array
+    {
         $finds = $trial->finds();
-        $set = $this->setOnPurpose($trial->revision(), $article);
 
         return array_map(static fn (SettingRule $s): SettingRule => match (true) {
             $s->name === $finds?->name => $s->wherever(),
@@ -39,8 +69,8 @@ final readonly class IntendedSettings
         }, $trial->method()->settings());
     }
 
-    /** @return array<string, string> what things were set to, by their names */
-    private function setOnPurpose(Revision $build, ?Article $article): array
+    /** @return array<string, string> what changes of a build set things to, by their names */
+    private function byChanges(Revision $build): array
     {
         $altered = [];
         foreach ($this->records->all(Change::class, ['revision' => $build]) as $change) {
@@ -53,6 +83,17 @@ final readonly class IntendedSettings
                 $out[Deviation::tidy($fact->name)] = $fact->text();
             }
         }
+
+        return $out;
+    }
+
+    /**
+     * @param array<string, string> $out by changes; what was changed on the article goes before
+     *
+     * @return array<string, string> what things were set to, by their names
+     */
+    private static function setOnPurpose(array $out, ?Article $article): array
+    {
         foreach ($article?->deviants() ?? [] as $deviation) {
             $out = [Deviation::tidy($deviation->name) => $deviation->value] + $out;
         }

@@ -213,7 +213,7 @@ final class RunFacts
                 (int) $number, $outcome, $reason, $at, $texts[$operator] ??= $operator, $found[$levels] ??= Row::found($levels),
                 $found[$conditions] ??= Row::found($conditions), $found[$settings] ??= Row::found($settings), $configuration,
                 (int) $earlier, (int) $failed, $read === '' ? [] : $this->facts($hash, $leavesBound, $read),
-                $repeats === 'untilItHolds', $given[$answers] ??= self::answers($answers), Purpose::from($purpose), $aside,
+                $repeats === 'untilItHolds', $given[$answers] ??= Answer::kept($answers), Purpose::from($purpose), $aside,
                 $found[$others] ??= Row::found($others), $goes === '' ? null : (int) $goes, Ended::tryFrom($ended) === Ended::Felt,
                 str_contains($read, self::WAITS) ? self::waiting($configuration, $read) : [],
             );
@@ -334,17 +334,6 @@ final class RunFacts
                     Units::parse($channel->unit)->toSi($result->value), $result->u ?? 0.0,
                 );
             }
-        }
-
-        return $out;
-    }
-
-    /** @return array<string, Answer> by question */
-    private static function answers(string $json): array
-    {
-        $out = [];
-        foreach (Row::rows(Row::json($json)) as $row) {
-            $out[Row::text($row['question'] ?? '')] = Answer::tryFrom(Row::text($row['answer'] ?? '')) ?? Answer::NotLooked;
         }
 
         return $out;

@@ -66,19 +66,16 @@ final readonly class UnrecordedFailures
     private static function said(array $row): array
     {
         $made = Configuration::fromRow(['questions' => Row::json($row['questions'])]);
-        $answers = [];
-        foreach (Row::rows(Row::json($row['answers'])) as $answer) {
-            $answers[Row::text($answer['question'] ?? '')] = Answer::tryFrom(Row::text($answer['answer'] ?? ''));
-        }
+        [$given, $outcome] = [Answer::kept($row['answers']), RunOutcome::tryFrom(Row::text($row['outcome']))];
         $out = [];
         foreach ($made->questions as $question) {
-            $answer = $answers === [] && $row['outcome'] === RunOutcome::Failed->value ? Answer::Failed : $answers[$question->key] ?? null;
+            $answer = Answer::to($question->key, $given, $outcome);
             if ($answer === Answer::Failed || $answer === Answer::OnlyJust) {
                 $out[] = [$question->key, $question->text, $answer === Answer::OnlyJust];
             }
         }
 
-        return $out === [] && $row['outcome'] === RunOutcome::Failed->value ? [['', '', false]] : $out;
+        return $out === [] && $outcome === RunOutcome::Failed ? [['', '', false]] : $out;
     }
 
     /** @return list<Unrecorded> what went wrong in use, where no failure of the article is called so */

@@ -9,6 +9,7 @@ use League\Flysystem\UnableToWriteFile;
 use Lustrum\Action\Files\Checking;
 use Lustrum\Action\Files\Quota;
 use Lustrum\Http\Problem;
+use Lustrum\Storage\DiskSpace;
 use Lustrum\Storage\Files;
 use Symfony\Component\Uid\Uuid;
 
@@ -45,14 +46,12 @@ final class StorageTest extends ApiTestCase
         $build = $this->bench()->a;
         self::assertSame(201, $this->notes($build, 3000));
         $quota = self::service(Quota::class);
-        $most = new \ReflectionProperty($quota, 'gigabytes');
-        self::assertSame(20.0, $most->getValue($quota));
-        // As much as is there, and a little.
-        $small = (new \ReflectionClass(Quota::class))->newInstanceWithoutConstructor();
-        foreach (['stored', 'disk'] as $name) {
-            (new \ReflectionProperty($small, $name))->setValue($small, (new \ReflectionProperty($quota, $name))->getValue($quota));
-        }
-        $most->setValue($small, 4000 / 1e9);
+        $its = static fn (string $name): mixed => (new \ReflectionProperty($quota, $name))->getValue($quota);
+        self::assertSame(20.0, $its('gigabytes'));
+        // As much as is there, and a little; where the kernel shows itself there is no room for anything.
+        $of = new \ReflectionClass(Quota::class);
+        $small = $of->newInstance($its('stored'), $its('disk'), 4000 / 1e9);
+        $full = $of->newInstance($its('stored'), new DiskSpace('/proc'), 20.0);
         $workspace = self::service(\Doctrine\ORM\EntityManagerInterface::class)->find(\Lustrum\Account\Workspace::class, $this->workspace);
         self::assertNotNull($workspace);
         $small->mustHold($workspace, 900);
@@ -63,6 +62,8 @@ final class StorageTest extends ApiTestCase
             self::assertStringStartsWith('This would be more than the 4 kB that this workspace may take (3 kB are taken).', $e->getMessage());
             self::assertSame([507, 'no-space'], [Problem::thrown($e)->status, Problem::thrown($e)->kind]);
         }
+        $this->expectExceptionMessage('The disk of the server is full');
+        $full->mustHold($workspace, 0);
     }
 
     public function testAFullDiskSaysSo(): void

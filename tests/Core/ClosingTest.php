@@ -70,7 +70,7 @@ final class ClosingTest extends TestCase
 
     public function testHoldsInARowAreTakenTogetherOrOneByOne(): void
     {
-        $one = new ClosingEvent('1', true, Severity::number(60), 'B', 'Thicker', 4);
+        $one = new ClosingEvent('1', true, Severity::number(60), 'B', ['Thicker'], 4);
         self::assertSame(ClosingState::Holding, self::closing([$one])->state());
         self::assertSame(ClosingState::Closed, self::closing([$one, ...self::held(60, 1)])->state());
         self::assertSame(9, self::closing([$one, ...self::held(60, 5)])->holds());
@@ -184,13 +184,13 @@ final class ClosingTest extends TestCase
     private static function held(float $severity, int $times): array
     {
         return array_map(
-            static fn (): ClosingEvent => new ClosingEvent((string) ++self::$number, true, Severity::number($severity), 'B', 'Thicker'), range(1, $times),
+            static fn (): ClosingEvent => new ClosingEvent((string) ++self::$number, true, Severity::number($severity), 'B', ['Thicker']), range(1, $times),
         );
     }
 
     private static function back(float $severity, string $where = 'B'): ClosingEvent
     {
-        return new ClosingEvent((string) ++self::$number, false, Severity::number($severity), $where, 'Thicker');
+        return new ClosingEvent((string) ++self::$number, false, Severity::number($severity), $where, ['Thicker']);
     }
 
     /** @param list<ClosingEvent> $events */

@@ -48,7 +48,7 @@ final class DeviationTest extends TestCase
         $gap = $kind === DeviationKind::Parameter && $value !== '' ? $value : '1.2 mm';
         $made = self::made($b, [$deviation], $gap);
         $fixes = Fixes::of(Judged::line($a, $b), ['f' => true]);
-        self::assertSame($carries, $fixes->carried($b, $made) !== null);
+        self::assertSame($carries, $fixes->carried($b, $made) !== []);
         self::assertSame($asked ? [$deviation] : [], OwnParts::unclear($b, $a, [$deviation]));
     }
 

@@ -57,12 +57,13 @@ final class FootingTest extends TestCase
         $of = static fn (string $hopper): Context => Contexts::ofRun($made($hopper), 'force', 'Force');
         $check = FootingCheck::between($of('full'), $of('not full'));
         self::assertContains(
-            'Hopper was not full, not full as the method holds it, on 1 run of the later side.', array_map(FootingWords::why(...), $check->differences),
+            'Hopper was “not full” where the method holds “full”, on 1 run of the later side.', array_map(FootingWords::why(...), $check->differences),
         );
         self::assertSame([], array_filter(
             FootingCheck::between($of('Full'), $of(' full '))->differences, static fn (Difference $d): bool => $d->reason === Reason::OffMethod,
         ));
         $moist = new Condition('moisture', '%', 2.0, intended: '20 %');
+        self::assertFalse((new Condition('soil'))->isOff('dry'), 'Nobody holds it.');
         self::assertSame([false, false, true, false], array_map($moist->isOff(...), ['20 %', '21.9 %', '23 %', 'unknown']));
     }
 

@@ -40,7 +40,7 @@ final class ModeSeenTest extends TestCase
 
     public function testAFirstBuildHasNothingBeforeIt(): void
     {
-        $mode = new Mode('Broke', '', ['a' => 1], ['a' => 3], 1, ['a' => ['one' => ['failed' => 1, 'tried' => 3]]]);
+        $mode = new Mode('Broke', '', ['a' => 1], 1, ['a' => ['one' => ['failed' => 1, 'tried' => 3]]]);
         self::assertSame(ChangeVerdict::NobodyLooked, ModeSeen::of($mode, Judged::build('a'), null, new Terms(0.95))->verdict);
     }
 
@@ -67,7 +67,7 @@ final class ModeSeenTest extends TestCase
     private static function seen(array $before, array $after, Terms $terms = new Terms(0.95)): ModeSeen
     {
         $cells = static fn (array $of): array => array_map(static fn (array $c): array => ['failed' => $c[0], 'tried' => $c[1]], $of);
-        $mode = new Mode('Broke', 'arm', [], [], 1, ['a' => $cells($before), 'b' => $cells($after)]);
+        $mode = new Mode('Broke', 'arm', [], 1, ['a' => $cells($before), 'b' => $cells($after)]);
 
         return ModeSeen::of($mode, Judged::build('b', 'a'), Judged::build('a'), $terms);
     }

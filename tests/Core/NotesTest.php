@@ -10,6 +10,7 @@ use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Judging\Notes;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Answer;
@@ -100,6 +101,18 @@ final class NotesTest extends TestCase
             'Build A shows 0 of 4 requirements, 1 stands against it, 1 doubtful, 1 tried, but not as asked, 1 not tried.',
             EvidenceWords::table('A', $cells, '', ['Force', 'Force', 'Force', 'Force']),
         );
+    }
+
+    public function testARunThatDidNotLookIsNotCalledTooLittle(): void
+    {
+        $notes = new Notes();
+        $as = static fn (?float $n): RunFact => Judged::run(
+            $n, with: Configuration::fromRow(['articleState' => 'mockup'] + Judged::configuration()->toRow()),
+        );
+        $notes->pass(Judged::wanted(Kind::Mean, 80.0), $as(null));
+        self::assertSame([], $notes->otherwise);
+        $notes->pass(Judged::wanted(Kind::Mean, 80.0), $as(90.0));
+        self::assertSame(['mockup' => 1], $notes->otherwise);
     }
 
     private static function waiting(): RunFact

@@ -7,6 +7,7 @@ namespace Lustrum\Tests\Core;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Quantity;
+use Lustrum\Core\Quantity\SameTexts;
 use Lustrum\Core\Quantity\SlipCheck;
 use Lustrum\Core\Quantity\Units;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -14,6 +15,23 @@ use PHPUnit\Framework\TestCase;
 
 final class QuantityTest extends TestCase
 {
+    /** @return iterable<string, array{string, string, list<string>}> text, unit beside the field, what means the same */
+    public static function same(): iterable
+    {
+        yield 'a number' => ['6', 'km/h', ['6', '6 km/h', '6km/h']];
+        yield 'with its unit' => ['6 km/h', 'km/h', ['6 km/h', '6', '6km/h']];
+        yield 'in another one' => ['25 mm', 'cm', ['25 mm', '2.5', '2.5 cm', '2.5cm', '2,5', '2,5 cm', '2,5cm']];
+        yield 'words' => [' Full ', '', ['full']];
+        yield 'words where a number is asked' => ['Fast', 'km/h', ['fast']];
+    }
+
+    /** @param list<string> $same */
+    #[DataProvider('same')]
+    public function testWhatMeansTheSame(string $text, string $unit, array $same): void
+    {
+        self::assertSame($same, SameTexts::of($text, $unit));
+    }
+
     /** @return iterable<array{string, float, string}> one of the unit, its SI value and unit: NIST SP 811 (2008), appendix B.8 */
     public static function factors(): iterable
     {

@@ -180,7 +180,8 @@ final class SeenTest extends TestCase
             $of('ridge', 4, Answer::Failed),
         ], 1, true);
         $counts = static fn (Seen $s): array => [
-            $s->answered('strong')?->held, $s->answered('strong')?->tried, $s->answered('strong')?->onlyJust, count($s->read('force')),
+            $s->answered('strong')?->held, $s->answered('strong')?->tried, array_sum(array_column($s->answered('strong')->groups ?? [], 'onlyJust')),
+            count($s->read('force')),
         ];
         self::assertSame([[3, 4, 2, 2], [2, 2, 1, 1], [1, 2, 1, 1]], [
             $counts($seen), $counts($seen->ofArm('wave')), $counts($seen->ofArm('ridge')),

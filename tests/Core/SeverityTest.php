@@ -162,15 +162,15 @@ final class SeverityTest extends TestCase
         $second = Judged::change('second', against: 'f1');
         $before = self::all($failures, ['e' => []] + $runs, more: [Judged::build('e', 'c', [$second])]);
         self::assertSame(
-            [Standing::CameBack, Standing::FixUntried, 'Second'],
-            [$before->status($failures[0])->standing, $before->status($failures[1])->standing, $before->status($failures[1])->fix],
+            [Standing::CameBack, Standing::FixUntried, ['Second']],
+            [$before->status($failures[0])->standing, $before->status($failures[1])->standing, $before->status($failures[1])->fixes],
         );
         $without = self::all($failures, ['e' => []] + $runs);
         self::assertSame(Standing::Open, $without->status($failures[1])->standing, 'C had the only fix, and failed.');
         $after = self::all($failures, $runs, more: [Judged::build('e', 'c', [$second])]);
         self::assertSame(
-            [Standing::Closed, Standing::Closed, 'Second'],
-            [$after->status($failures[0])->standing, $after->status($failures[1])->standing, $after->status($failures[1])->fix],
+            [Standing::Closed, Standing::Closed, ['Second']],
+            [$after->status($failures[0])->standing, $after->status($failures[1])->standing, $after->status($failures[1])->fixes],
         );
     }
 
@@ -233,7 +233,7 @@ final class SeverityTest extends TestCase
         $feared = new FailureFact('f2', 'a', 'Hand caught', 'plate', '0', isFeared: true);
         $all = self::all([$first, $follows, $feared], $runs);
         self::assertCount(1, $all->modes(), 'What follows from it, or is only feared, is no mode of its own.');
-        self::assertSame(['a' => 1, 'b' => 2], $all->modes()[0]->tried);
+        self::assertSame([1, 2, 0], array_map($all->modes()[0]->tried(...), ['a', 'b', 'c']));
         self::assertSame(Standing::Feared, $all->status($feared)->standing);
     }
 

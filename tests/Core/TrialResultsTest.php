@@ -82,7 +82,7 @@ final class TrialResultsTest extends TestCase
         $gates = ['1.0 mm', '1.2 mm', '1.4 mm', '1.6 mm', '1.8 mm', '2.0 mm', '2.2 mm'];
         $runs = array_map(static fn (string $g): RunFact => $at($g, $g === '2.2 mm' ? RunOutcome::Held : RunOutcome::Failed), $gates);
         self::assertSame(
-            ['7 states one after the other, 6 failed and 1 held; the last held 1 of 1 at gate 2.2 mm; it may still fail in 0 to 98 % of tries'],
+            ['7 states, 6 failed and 1 held; the last held 1 of 1 at gate 2.2 mm; it may still fail in 0 to 98 % of tries'],
             TrialWords::results(TrialResults::ofRuns($runs, [], 0.95), []),
         );
         self::assertSame([

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Build;
 
+use Lustrum\Core\Judging\Answering;
 use Lustrum\Core\Judging\Build;
-use Lustrum\Core\Judging\ChangeFact;
 use Lustrum\Core\Judging\ChangeSeen;
 use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\Mode;
@@ -95,11 +95,10 @@ final readonly class ChangeRows
      */
     private static function answering(Mode $mode, ChangeView $view, Build $build, array $names): array
     {
-        $others = array_filter($build->changes, static fn (ChangeFact $c): bool => $c->id !== $view->id && array_filter(
-            $c->against, static fn (string $id): bool => FailureFact::keyOf($names[$id] ?? '') === FailureFact::keyOf($mode->mode),
-        ) !== []);
+        $together = Answering::together(array_column($build->changes, 'against', 'id'), $names);
+        $others = array_diff($together[FailureFact::keyOf($mode->mode)]['by'] ?? [], [$view->id]);
 
-        return array_values(array_map(static fn (ChangeFact $c): string => $c->what, $others));
+        return array_values(array_intersect_key(array_column($build->changes, 'what', 'id'), array_flip($others)));
     }
 
     /** @param list<string> $against modes of failure */

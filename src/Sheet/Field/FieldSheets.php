@@ -6,6 +6,7 @@ namespace Lustrum\Sheet\Field;
 
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunTally;
+use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Wording\FieldWords;
 use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Revision\Article;
@@ -55,11 +56,14 @@ final readonly class FieldSheets
         [$made, $dots, $counts] = [$this->plans->made($id), $this->dots->ofBuild($id), $this->dots->counts($id)];
         $methods = array_map(static fn (Trial $t): string => $t->method()->id()->toRfc4122(), $open);
         $good = $this->runs->lastHeldOf(array_values(array_unique($methods)));
+        $intended = $this->intended->ofAll($revision, $open, $articles);
 
         return new FieldSheet(
             FieldWords::sentence($revision->letter(), count($open), count($articles)), $device->id()->toRfc4122(), $device->name(),
             $revision->view(),
-            array_map(fn (Trial $t): FieldTrial => $this->trial($t, $book, $made, $dots, $counts, $articles, $good), $open),
+            array_map(fn (Trial $t): FieldTrial => $this->trial(
+                $t, $book, $made, $dots, $counts, $articles, $good, self::setOnPurpose($t, $intended[$t->id()->toRfc4122()] ?? []),
+            ), $open),
             array_map(static fn (Article $a): ArticleView => $a->view(), $articles), $known['modes'], $known['places'],
         );
     }
@@ -70,9 +74,11 @@ final readonly class FieldSheets
      * @param array<string, array{from: string, to: string, runs: RunTally}> $counts
      * @param list<Article>                                          $articles
      * @param array<string, RunFact>               $good by method
+     * @param list<SetOnPurpose>                                     $set
      */
-    private function trial(Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, array $good): FieldTrial
-    {
+    private function trial(
+        Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, array $good, array $set,
+    ): FieldTrial {
         $key = $trial->id()->toRfc4122();
         $last = $good[$trial->method()->id()->toRfc4122()] ?? null;
         $used = PlanRows::used(array_map(RunDot::fromRow(...), $dots[$key] ?? []));
@@ -81,23 +87,23 @@ final readonly class FieldSheets
             $trial->view(), Asked::ofMethod($trial->method(), $book->metrics(), $book->words()), $trial->method()->safety()->inSight(true),
             FieldWords::blocked($trial->agreesNext(), $trial->lacksLimits()), PlanRows::of($trial, $made[$key] ?? [], $articles, $used),
             isset($counts[$key]) ? $counts[$key]['runs']->all() : 0, $last === null ? null : LastGood::of($last),
-            $this->setOnPurpose($trial, $articles),
+            $set,
         );
     }
 
     /**
-     * @param list<Article> $articles
+     * @param array<string, list<SettingRule>> $intended by article
      *
      * @return list<SetOnPurpose>
      */
-    private function setOnPurpose(Trial $trial, array $articles): array
+    private static function setOnPurpose(Trial $trial, array $intended): array
     {
         $method = array_column($trial->method()->settings(), null, 'name');
         $out = [];
-        foreach ($method === [] ? [] : $articles as $article) {
-            foreach ($this->intended->of($trial, $article) as $rule) {
+        foreach ($intended as $article => $rules) {
+            foreach ($rules as $rule) {
                 if ($rule->intended !== $method[$rule->name]->intended) {
-                    $out[] = new SetOnPurpose($article->id()->toRfc4122(), $rule->name, $rule->intended);
+                    $out[] = new SetOnPurpose($article, $rule->name, $rule->intended);
                 }
             }
         }

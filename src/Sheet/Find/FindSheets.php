@@ -115,7 +115,7 @@ final readonly class FindSheets
     {
         $counts = [];
         foreach ($lineage->builds as $id => $build) {
-            $counts[] = new ModeCount($id, $build->letter, $mode->failures[$id] ?? 0, $mode->tried[$id] ?? 0);
+            $counts[] = new ModeCount($id, $build->letter, $mode->failures[$id] ?? 0, $mode->tried($id));
         }
 
         return new ModeRow($mode->mode, $mode->place, $counts, $mode->total, FailureWords::mode($mode, $lineage));

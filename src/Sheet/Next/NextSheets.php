@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Next;
 
+use Lustrum\Core\Judging\Answering;
 use Lustrum\Core\Judging\Build;
-use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\NextLetter;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Wording\BriefWords;
@@ -102,22 +102,19 @@ final readonly class NextSheets
     private function answering(array $open): array
     {
         $ids = array_values(array_unique(array_merge(...array_map(static fn (Candidate $c): array => $c->failures(), $open))));
-        $modes = $by = [];
+        $modes = $answers = $what = [];
         foreach ($ids === [] ? [] : $this->records->all(Failure::class, ['id' => $ids]) as $failure) {
             $modes[$failure->id()->toRfc4122()] = $failure->mode();
         }
         foreach ($open as $candidate) {
-            foreach ($candidate->failures() as $id) {
-                $mode = $modes[$id] ?? '';
-                $by[FailureFact::keyOf($mode)]['mode'] = $mode;
-                $by[FailureFact::keyOf($mode)]['what'][$candidate->what()] = true;
-            }
+            $id = $candidate->id()->toRfc4122();
+            [$answers[$id], $what[$id]] = [$candidate->failures(), $candidate->what()];
         }
-        unset($by['']);
 
         return array_values(array_map(
-            static fn (array $of): string => DecisionWords::answering(array_map(strval(...), array_keys($of['what'])), $of['mode']),
-            array_filter($by, static fn (array $of): bool => count($of['what']) > 1),
+            static fn (array $of): string => DecisionWords::answering(
+                array_map(static fn (string $id): string => $what[$id], $of['by']), $of['mode'],
+            ), Answering::together($answers, $modes),
         ));
     }
 

@@ -8,9 +8,9 @@ return [
     'called' => '{isTry, select, yes {{n, plural, one {# failure is} other {# failures are}} called “{mode}”.} other {{n, plural, one {# failure is} other {# failures are}} “{to}” now{some, select, yes {; {left, plural, one {# stays} other {# stay}} “{mode}”} other {}}. What they were called stays in their history.}}',
     'standing' => '{standing, select,'
         .' unplaced {Open. {placed, select, yes {Nobody knows at which level it happened ({at})} other {Say with which method and at which level it happened}}: until then nothing closes it.}'
-        .' fixUntried {{letter} carries a fix (“{fix}”) that nobody has tried where it failed.{milder, plural, =0 {} other { Held only at something milder ({mildest}, not {needs}).}}}'
-        .' holding {Holds so far ({held, number} of {needed, number}){levelled, select, yes { at {needs} or harder} other {}}, on {letter} with “{fix}”.{times, plural, =0 {} one { It had come back once.} other { It had come back # times{spread, select, yes {: {on}} other {}}.}}}'
-        .' closed {Closed by {letter}, with “{fix}”: held {held, plural, one {once} =2 {twice} other {# times}}{levelled, select, yes { at {needs} or harder} other { in the same kind of run}}.'
+        .' fixUntried {{letter} carries a fix ({fix}) that nobody has tried where it failed.{milder, plural, =0 {} other { Held only at something milder ({mildest}, not {needs}).}}}'
+        .' holding {Holds so far ({held, number} of {needed, number}){levelled, select, yes { at {needs} or harder} other {}}, on {letter} with {fix}.{times, plural, =0 {} one { It had come back once.} other { It had come back # times{spread, select, yes {: {on}} other {}}.}}}'
+        .' closed {Closed by {letter}, with {fix}: held {held, plural, one {once} =2 {twice} other {# times}}{levelled, select, yes { at {needs} or harder} other { in the same kind of run}}.'
         .' It could still fail in up to {percent} % of tries; unmended it would have come through with a chance of {chance} %.}'
         .' cameBack {Came back on {letter}{placed, select, yes { at {at}} other {}}{times, plural, =1 {} other { (# times{spread, select, yes {: {on}} other {}})}}{back, select, milder {: worse than before, at something milder} harder {: at something harder than before} other {}}. It takes {needed, plural, one {# hold} other {# holds}}{levelled, select, yes { at {needs} or harder} other {}}.}'
         .' setAside {Set aside: its cause lies in how it was made or tried. It closes when {letter} holds as hard with that put right.}'

@@ -29,7 +29,7 @@ return [
     'choice' => 'The runs of {letter} chose its arm among {n}: the best of many measures better than it is.',
     'usedArticle' => 'A used article against a fresh one: {name} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} one { and # failure} other { and # failures}} behind it.',
     'deviates' => '{serials} {articles, plural, one {is} other {are}} otherwise than the build: {name}.',
-    'offMethod' => '{name} was {is}, not {intended} as the method holds it, on {runs, plural, one {# run} other {# runs}} {side, select, earlier {of the earlier side} other {of the later side}}.',
+    'offMethod' => '{name} was “{is}” where the method holds “{intended}”, on {runs, plural, one {# run} other {# runs}} {side, select, earlier {of the earlier side} other {of the later side}}.',
     'otherArticle' => 'Another {name} took part ({a}, then {b}).',
     'state' => 'Articles in another state ({a}, then {b}).',
     'blocks' => 'Made in two blocks, {days, plural, one {# day} other {# days}} apart.',

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 return [
-    'result' => '{metric}{states, plural, =1 {} other {: # states one after the other, the last}}{at, select, yes {{states, plural, =1 { at} other {,}} {level}} other {}} {figure}{bounds, plural, =0 {} one {, and # bound} other {, and # bounds}}',
+    'result' => '{metric}{states, plural, =1 {} other {: # states, the last}}{at, select, yes {{states, plural, =1 { at} other {,}} {level}} other {}} {figure}{bounds, plural, =0 {} one {, and # bound} other {, and # bounds}}',
     'onlyBounds' => '{metric}{at, select, yes { at {level}} other {}}: only bounds ({bounds})',
-    'share' => '{named, select, yes {{metric}: } other {}}{states, plural, =1 {} other {# states one after the other, {fell} failed and {stood} held; the last }}held {held} of {n}{at, select, yes { at {level}} other {}}; it may still fail in {low} to {high} % of tries',
+    'share' => '{named, select, yes {{metric}: } other {}}{states, plural, =1 {} other {# states, {fell} failed and {stood} held; the last }}held {held} of {n}{at, select, yes { at {level}} other {}}; it may still fail in {low} to {high} % of tries',
     'soFar' => 'So far, before its planned number of runs:',
     'rated' => 'What was rated is shown when the trial is at its end, so that nobody who is about to rate knows it.',
     'aside' => '{n, plural, one {# run} other {# runs}} set aside: {why}',

@@ -13,6 +13,9 @@ final readonly class Measured
     /** Where no instrument says how finely it reads, three digits of the largest value are shown. */
     private const DIGITS = 3;
 
+    private const COUNTED = ['1', 'count'];
+    private const OF_COUNTS = 0.1;
+
     /**
      * @param list<float> $values
      * @param list<float> $atLeast of runs that ended before what they waited for came
@@ -52,7 +55,8 @@ final readonly class Measured
             }
         }
 
-        return new self($target->symbol, self::decimals($step, $values), $values, $atLeast, $atMost, $used);
+
+        return new self($target->symbol, self::decimals($step, $values, $target->symbol), $values, $atLeast, $atMost, $used);
     }
 
     /** How many runs gave a bound of either kind. */
@@ -104,10 +108,14 @@ final readonly class Measured
     /**
      * @param float       $step   of the coarsest instrument, in the unit of the values; nought where none says
      * @param list<float> $values
+     * @param string      $unit   symbol
      */
-    public static function decimals(float $step, array $values): int
+    public static function decimals(float $step, array $values, string $unit = ''): int
     {
-        return $step > 0 ? Digits::decimalsOf($step) : self::decimalsFor($values);
+        // What is counted or rated comes in whole numbers; a mean of several does not.
+        $between = in_array($unit, self::COUNTED, true) && $step >= 1 && count($values) > 1 ? self::OF_COUNTS : $step;
+
+        return $between > 0 ? Digits::decimalsOf($between) : self::decimalsFor($values);
     }
 
     /** @param list<float> $values */

@@ -9,7 +9,6 @@ use Lustrum\Core\Alike\Alone;
 use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Alike\CompareWithin;
 use Lustrum\Core\Alike\Matched;
-use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Alike\Stratum;
 use Lustrum\Core\NotEstimable;
 
@@ -29,21 +28,11 @@ final readonly class Opposed
         $pairing = Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')]);
         try {
             return new self($pairing, $pairing->runs === [] ? null : CompareWithin::of(
-                $pairing->runs, $terms->confidence(), self::scale($pairing->runs, $terms),
+                $pairing->runs, $terms->confidence(), $terms->scaleOf($pairing->runs),
             ));
         } catch (NotEstimable) {
             return new self($pairing, null);
         }
-    }
-
-    /**
-     * Effects multiply only between values above nought.
-     *
-     * @param list<AlikeRuns> $runs
-     */
-    private static function scale(array $runs, Terms $terms): ?Scale
-    {
-        return $terms->scale === Scale::Ratio && !AlikeRuns::arePositive($runs) ? null : $terms->scale;
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\AlikeRuns;
-use Lustrum\Core\Outcome\ResultKind;
 
 /**
  * Which runs of two sides may be opposed: by the cells that both have, and within them by the blocks that both have.
@@ -48,13 +47,7 @@ final readonly class Pairing
             $named[(string) $block] = self::named($one, $blocks);
             $strata[$i] = $cell."\x1e".$block;
             $sides[$strata[$i]][$one->side] = true;
-            foreach ([
-                [$one->values, ResultKind::Equal], [$one->atLeast, ResultKind::AtLeast], [$one->atMost, ResultKind::AtMost],
-            ] as [$values, $kind]) {
-                if ($values !== []) {
-                    $runs[] = new AlikeRuns($one->side, $cell, $values, $block, $one->article === '' ? null : $one->article, $kind);
-                }
-            }
+            array_push($runs, ...$one->runs($one->side, $cell, $block));
         }
         $matched = array_values(array_filter(
             $sided, static fn (int $i): bool => count($sides[$strata[$i]]) === 2, \ARRAY_FILTER_USE_KEY,

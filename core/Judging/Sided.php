@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\AlikeRuns;
+use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Alikeness;
 
 /** What runs that are alike say on one side of a comparison. */
@@ -28,5 +30,24 @@ final readonly class Sided
         public ?Bunch $bunch = null,
         public ?Circumstances $from = null,
     ) {
+    }
+
+    /**
+     * The same as runs that may be put together: its values, and each kind of bound for itself.
+     *
+     * @return list<AlikeRuns>
+     */
+    public function runs(string $side, string $cell, ?string $block): array
+    {
+        $out = [];
+        foreach ([
+            [$this->values, ResultKind::Equal], [$this->atLeast, ResultKind::AtLeast], [$this->atMost, ResultKind::AtMost],
+        ] as [$values, $kind]) {
+            if ($values !== []) {
+                $out[] = new AlikeRuns($side, $cell, $values, $block, $this->article === '' ? null : $this->article, $kind);
+            }
+        }
+
+        return $out;
     }
 }

@@ -57,6 +57,16 @@ final readonly class SidesFound
         return new self($found->sides, $groups, $found->apart, $told, count($found->pairs), self::through($found->pairs, $on), $joining);
     }
 
+    /** @param list<BoundedSide> $bounded that stand apart; they come last */
+    public function beside(array $bounded): self
+    {
+        $more = array_map(static fn (BoundedSide $b): SideEffect => new SideEffect($b->side, $b->n, null), $bounded);
+
+        return $more === [] ? $this : new self(
+            [...$this->sides, ...$more], $this->groups, $this->apart, $this->told, $this->pairs, $this->through, $this->joining,
+        );
+    }
+
     /**
      * @param list<SidePair>                     $pairs
      * @param array<string, array<string, true>> $on    strata of each side

@@ -21,7 +21,7 @@ final readonly class SidesWithin
      * @param string           $kind       arm, article, lot, firmware or setting
      * @param string           $name       of the material, or of the setting; empty elsewhere
      * @param bool             $ofArticles does one article stand for a side?
-     * @param int              $bounds     among the runs: then there is no fit
+     * @param list<BoundedSide> $bounded   sides with a bound among their runs: they are in no fit
      * @param list<Confounded> $confounded what varies together with the sides
      */
     private function __construct(
@@ -32,7 +32,7 @@ final readonly class SidesWithin
         public int $decimals,
         public SidesFound $found,
         public bool $ofArticles,
-        public int $bounds,
+        public array $bounded,
         public Terms $terms,
         public array $confounded,
     ) {
@@ -90,33 +90,35 @@ final readonly class SidesWithin
         if (count(array_unique($sides)) < 2) {
             return null;
         }
-        $bounds = 0;
         $blocks = self::blocks($sided, $sides, $kind === 'article' ? 'article' : '');
-        $runs = $texts = [];
+        $runs = $texts = $bounds = [];
         foreach ($sides as $i => $side) {
             $texts[$sided[$i]->alike->cell] = $sided[$i]->alike->said();
-            $bounds += count($sided[$i]->atLeast) + count($sided[$i]->atMost);
             $block = $blocks === [] ? null : implode("\x1f", array_map(
                 static fn (string $b): string => $sided[$i]->alike->blocks[$b] ?? '', $blocks,
             ));
-            if ($sided[$i]->values !== []) {
-                $article = $sided[$i]->article === '' ? null : $sided[$i]->article;
-                $runs[] = new AlikeRuns($side, $sided[$i]->alike->cell, $sided[$i]->values, $block, $article);
-            }
+            array_push($runs, ...$sided[$i]->runs($side, $sided[$i]->alike->cell, $block));
+            $bounds += $sided[$i]->atLeast === [] && $sided[$i]->atMost === [] ? [] : [$side => true];
         }
-        // One article is set to several things; an arm, a lot or a firmware has its own.
-        [$runs, $ofArticles] = in_array($kind, ['article', 'setting'], true) ? [$runs, false] : self::byArticle($runs);
         $names = array_values(array_unique($sides));
+        $pairs = intdiv(count($names) * (count($names) - 1), 2);
+        $bounded = array_map(static fn (string|int $s): BoundedSide => BoundedSide::of((string) $s, $runs, $terms, $pairs), array_keys($bounds));
+        // One article is set to several things; an arm, a lot or a firmware has its own.
+        $whole = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => !isset($bounds[$r->side])));
+        [$whole, $ofArticles] = in_array($kind, ['article', 'setting'], true) ? [$whole, false] : self::byArticle($whole);
         try {
-            $found = $bounds > 0
-                ? new SidesFound(array_map(static fn (string $s): SideEffect => new SideEffect($s, 0, null), $names))
-                : SidesFound::of($runs, $terms, $texts);
+            $found = SidesFound::of($whole, $terms, $texts);
         } catch (CoreException) {
-            return null;
+            if ($bounded === []) {
+                return null;
+            }
+            $found = new SidesFound(array_map(
+                static fn (string $s): SideEffect => new SideEffect($s, 0, null), array_values(array_diff($names, array_keys($bounds))),
+            ));
         }
 
         return new self(
-            $metric, $kind, $name, $m->unit, $m->decimals, $found, $ofArticles, $bounds, $terms,
+            $metric, $kind, $name, $m->unit, $m->decimals, $found->beside($bounded), $ofArticles, $bounded, $terms,
             Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names),
         );
     }

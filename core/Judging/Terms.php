@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\Looks;
 use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\CoreException;
@@ -33,6 +34,16 @@ final readonly class Terms
         public bool $isComputed = false,
         public array $words = [],
     ) {
+    }
+
+    /**
+     * Effects multiply only between values above nought.
+     *
+     * @param list<AlikeRuns> $runs
+     */
+    public function scaleOf(array $runs): ?Scale
+    {
+        return $this->scale === Scale::Ratio && !AlikeRuns::arePositive($runs) ? null : $this->scale;
     }
 
     /** After so many looks. */

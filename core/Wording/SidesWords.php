@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
+use Lustrum\Core\Judging\BoundedSide;
 use Lustrum\Core\Judging\Confounded;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Quantity\Digits;
@@ -37,6 +38,9 @@ final class SidesWords
                 array_slice($c->runs, 0, self::NAMED),
             )), 'more' => max(0, count($c->runs) - self::NAMED),
         ]), $s->confounded);
+        foreach ($s->bounded as $bounded) {
+            $out[] = self::bounded($bounded);
+        }
         foreach ($s->found->through as [$a, $b, $via]) {
             $out[] = Messages::say('sides.through', ['a' => self::named($a), 'b' => self::named($b), 'via' => self::named($via)]);
         }
@@ -48,6 +52,20 @@ final class SidesWords
         return $out;
     }
 
+    private static function bounded(BoundedSide $b): string
+    {
+        $parts = [];
+        foreach (['higher' => $b->higher, 'lower' => $b->lower, 'open' => $b->open] as $as => $sides) {
+            if ($sides !== []) {
+                $parts[] = Messages::say('sides.beside', ['as' => $as, 'sides' => Messages::list(array_map(self::named(...), $sides))]);
+            }
+        }
+
+        return Messages::say('sides.bounded', [
+            'side' => Messages::begin(self::named($b->side)), 'n' => $b->n, 'bounds' => $b->bounds, 'parts' => implode('; ', $parts),
+        ]);
+    }
+
     /** What is compared, as one word. */
     private static function what(SidesWithin $s): string
     {
@@ -57,12 +75,12 @@ final class SidesWords
     private static function told(SidesWithin $s, string $metric, bool $moreIsBetter): string
     {
         $with = ['metric' => Messages::begin($metric), 'by' => self::title($s), 'n' => count($s->found->sides)];
-        if ($s->bounds > 0) {
-            return Messages::say('sides.bounds', $with + ['bounds' => $s->bounds]);
+        if ($s->bounded !== [] && $s->found->pairs === 0) {
+            return Messages::say('sides.onlyBounds', $with);
         }
         $known = array_values(array_filter($s->found->sides, static fn ($side): bool => $side->effect !== null));
         $first = ($known === [] ? $s->found->sides : $known)[$moreIsBetter || $known === [] ? 0 : count($known) - 1]->side;
-        $with += ['first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs];
+        $with += ['bounded' => $s->bounded !== [], 'first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs];
         if ($s->found->told === 0) {
             return Messages::say('sides.none', $with + ['articles' => $s->ofArticles]);
         }
@@ -86,9 +104,11 @@ final class SidesWords
     }
 
     /** An effect against the mean of all, with its sign. */
-    public static function effect(SidesWithin $s, ?float $effect): string
+    public static function effect(SidesWithin $s, string $side, ?float $effect): string
     {
-        return $effect === null ? Messages::say('sides.noValue') : Numbers::signed(
+        $isBounded = array_filter($s->bounded, static fn (BoundedSide $b): bool => $b->side === $side) !== [];
+
+        return $effect === null ? Messages::say($isBounded ? 'sides.noFit' : 'sides.noValue') : Numbers::signed(
             $effect, Digits::decimals(abs($effect), $s->decimals), Numbers::differenceUnit($s->unit),
         );
     }

@@ -29,7 +29,7 @@ final class RunFacts
         r.started_at, r.operator, r.levels, r.conditions, r.settings, r.configuration, r.earlier_runs, r.earlier_failures, r.answers,
         r.ended, r.purpose, r.others, r.goes, ';
 
-    private const READINGS = "(SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, greatest(coalesce(g.current_resolution, 0), coalesce(g.u, 0)), CASE WHEN g.undecided THEN 'waits' ELSE g.bound END), E'\\x1e' ORDER BY g.created_at, g.channel)
+    private const READINGS = "(SELECT string_agg(concat_ws(E'\\x1f', g.channel, g.current_unit, g.current_si, coalesce(g.current_resolution, 0), coalesce(g.u, 0), CASE WHEN g.undecided THEN 'waits' ELSE g.bound END), E'\\x1e' ORDER BY g.created_at, g.channel)
          FROM reading g WHERE g.run_id = r.id AND g.withdrawn_because IS NULL)";
 
     /** Runs of a trial with so many numbers in a row are kept together. */
@@ -258,17 +258,17 @@ final class RunFacts
         [$channels, $derives] = $this->channels[$hash] ??= self::channels($configuration);
         $out = $readings = [];
         foreach (explode(self::BETWEEN, $packed) as $reading) {
-            [$key, $unit, $si, $resolution, $bound] = explode(self::WITHIN, $reading);
+            [$key, $unit, $si, $resolution, $u, $bound] = explode(self::WITHIN, $reading);
             $channel = $channels[$key] ?? null;
             if ($bound === self::WAITS) {
                 continue;
             }
             if ($channel !== null) {
-                $out[] = self::fact($channel, self::kind($bound, $channel, $leavesBound), $unit, (float) $si, (float) $resolution);
+                $out[] = self::fact($channel, self::kind($bound, $channel, $leavesBound), $unit, (float) $si, (float) $resolution, (float) $u);
             }
             // Nothing is worked out from a bound: what comes of it could be a bound of either kind, or none.
             if ($derives && $bound === '') {
-                $readings[] = [$key, $unit, (float) $si, (float) $resolution];
+                $readings[] = [$key, $unit, (float) $si, max((float) $resolution, (float) $u)];
             }
         }
 
@@ -297,12 +297,20 @@ final class RunFacts
         return [array_column($configuration->channels, null, 'key'), $derives];
     }
 
-    private static function fact(Channel $channel, ResultKind $kind, string $unit, float $si, float $resolution): ReadingFact
-    {
-        return new ReadingFact(
-            $channel->key, $channel->metric, $unit, $si, $resolution * Units::parse($unit)->factor,
-            $kind, $channel->instrument,
-        );
+    /**
+     * Whoever reads a whole number on an instrument that shows more leaves a nought out: the step is the instrument's.
+     *
+     * @param float $resolution of the typed digits, in $unit
+     * @param float $u          standard uncertainty, in $unit
+     */
+    private static function fact(
+        Channel $channel, ResultKind $kind, string $unit, float $si, float $resolution, float $u = 0.0,
+    ): ReadingFact {
+        $factor = Units::parse($unit)->factor;
+        $step = $channel->resolution === null || $channel->isDerived()
+            ? $resolution * $factor : $channel->resolution * Units::parse($channel->unit)->factor;
+
+        return new ReadingFact($channel->key, $channel->metric, $unit, $si, max($step, $u * $factor), $kind, $channel->instrument);
     }
 
     /** A bound that somebody read, or what the end of the run makes of the value. */

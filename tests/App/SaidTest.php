@@ -54,6 +54,12 @@ final class SaidTest extends ApiTestCase
         self::assertGreaterThanOrEqual($u ?? 0.0, $fact->step + 1e-12, 'Nothing finer can be told of it.');
     }
 
+    public function testTheStepIsTheInstruments(): void
+    {
+        $this->read('40');
+        self::assertSame(0.1, self::service(RunFacts::class)->one($this->run)?->readings[0]->step, 'Somebody left the nought out.');
+    }
+
     public function testANumberWhoseUnitNobodyKnowsIsKeptAndUsedForNothing(): void
     {
         $body = ['run' => $this->run, 'channel' => 'push', 'text' => '4.2', 'unit' => '', 'undecided' => true];

@@ -465,6 +465,13 @@ final class RuleTest extends TestCase
         self::assertSame([], Measured::of($seen->read('speed'), 'm/s')->values);
     }
 
+    public function testAMeanOfWholeNumbersKeepsADecimal(): void
+    {
+        $decimals = static fn (string $unit, float $step, float ...$values): int => Measured::decimals($step, array_values($values), $unit);
+        self::assertSame([1, 1, 0], [$decimals('count', 1.0, 3, 4), $decimals('1', 1.0, 7, 7), $decimals('1', 1.0, 7)]);
+        self::assertSame([0, 2], [$decimals('N', 1.0, 412, 413), $decimals('1', 0.01, 0.25, 0.5)]);
+    }
+
     public function testWhatATrialCameTo(): void
     {
         $results = TrialResults::ofRuns([...Judged::runs([10.0, 12.0]), Judged::run(11.0, RunOutcome::Failed)], [], self::CONFIDENCE);

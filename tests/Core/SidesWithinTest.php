@@ -14,6 +14,7 @@ use Lustrum\Core\Run\FactorRole;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\SidesWords;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Arms, articles, lots and raters of one build against each other, where they were run alike. */
@@ -82,9 +83,43 @@ final class SidesWithinTest extends TestCase
             self::one(9.0, 'slim', 'A-2', 'Ada', ResultKind::AtLeast),
         ];
         $arms = self::of($runs)[0];
-        self::assertSame([1, 0], [$arms->bounds, $arms->found->pairs]);
+        self::assertSame([['slim'], 0], [array_column($arms->bounded, 'side'), $arms->found->pairs]);
         self::assertSame([null, null], array_map(static fn ($s): ?float => $s->effect, $arms->found->sides));
-        self::assertStringContainsString('1 run is a bound', SidesWords::sentence($arms, 'force', true));
+        self::assertSame(
+            'Force by arm: 2 sides, and too few without a bound among their runs to put into one fit.'
+            .' Slim stands apart, a bound among its 2 runs: not told apart from wide.', SidesWords::sentence($arms, 'force', true),
+        );
+    }
+
+    /** @return iterable<string, array{ResultKind, float, string}> kind of the bound, where it stands, what is told of its side */
+    public static function bounds(): iterable
+    {
+        yield 'it may only be higher still' => [ResultKind::AtLeast, 60.0, 'above wide, slim and round'];
+        yield 'it may be anything above the least' => [ResultKind::AtLeast, -60.0, 'not told apart from wide, slim and round'];
+        yield 'it may only be lower still' => [ResultKind::AtMost, -60.0, 'below wide, slim and round'];
+    }
+
+    #[DataProvider('bounds')]
+    public function testASideWithABoundStandsApartAndTheOthersKeepTheirFit(ResultKind $kind, float $more, string $told): void
+    {
+        $runs = $whole = [];
+        $n = 0;
+        foreach (self::RATERS as $rater => $base) {
+            foreach (['wide' => 4.0, 'slim' => 0.0, 'round' => 0.3] as $arm => $m) {
+                $runs[] = $whole[] = self::one($base + $m + 0.2 * (++$n % 4), $arm, 'A-'.$arm, $rater);
+            }
+            $runs[] = self::one($base + $more + 0.1 * ($n % 3), 'deep', 'A-deep', $rater, $rater === 'Bo' ? $kind : ResultKind::Equal);
+        }
+        [$arms, $without] = [self::of($runs)[0], self::of($whole)[0]];
+        self::assertSame([$without->found->groups, 3], [$arms->found->groups, $arms->found->pairs]);
+        $apart = $arms->found->sides[3];
+        self::assertSame(['deep', null, 4], [$apart->side, $apart->effect, $apart->n]);
+        self::assertSame(
+            'Force by arm: wide leads those without a bound, and is told apart from all of these; 2 of 3 pairs told. One article stands'
+            .' for a side: what is told is of the articles. Deep stands apart, a bound among its 4 runs: '.$told.'.',
+            SidesWords::sentence($arms, 'force', true),
+        );
+        self::assertSame('stands apart, with bounds', SidesWords::effect($arms, 'deep', null));
     }
 
     public function testOnePairTooFewRunsToTell(): void

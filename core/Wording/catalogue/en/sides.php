@@ -10,7 +10,10 @@ return [
     'through' => '{a} and {b} never met: they are compared through {via}.',
     'joining' => 'Nothing joins all of them: one run of {side}{at, select, yes { at {level}} other {}} would.',
     'noValue' => 'no value alike',
-    'bounds' => '{metric} {by}: {bounds, plural, one {# run is a bound} other {# runs are bounds}}, so the {n, plural, other {# sides}} are not put into one fit.',
+    'onlyBounds' => '{metric} {by}: {n, plural, other {# sides}}, and too few without a bound among their runs to put into one fit.',
+    'bounded' => '{side} stands apart, {bounds, plural, one {a bound} other {# bounds}} among its {n, plural, one {one run} other {# runs}}: {parts}.',
+    'beside' => '{as, select, higher {above {sides}} lower {below {sides}} other {not told apart from {sides}}}',
+    'noFit' => 'stands apart, with bounds',
     'none' => '{metric} {by}: {pairs, plural, one {the pair} other {none of the # pairs}} {pairs, plural, one {cannot be told apart} other {can be told apart}} yet{articles, select, yes {, and one article stands for a side} other {}}.',
-    'sentence' => '{metric} {by}: {first} leads{rivals, plural, =0 {, and is told apart from all others} other {, and cannot be told apart from {named}{more, plural, =0 {} other { and # more}}}}; {told, number} of {pairs, plural, one {# pair} other {# pairs}} told{articles, select, yes {. One article stands for a side: what is told is of the articles} other {}}.',
+    'sentence' => '{metric} {by}: {first} leads{bounded, select, yes { those without a bound} other {}}{rivals, plural, =0 {, and is told apart from all {bounded, select, yes {of these} other {others}}} other {, and cannot be told apart from {named}{more, plural, =0 {} other { and # more}}}}; {told, number} of {pairs, plural, one {# pair} other {# pairs}} told{articles, select, yes {. One article stands for a side: what is told is of the articles} other {}}.',
 ];

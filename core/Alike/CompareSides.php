@@ -32,7 +32,14 @@ final readonly class CompareSides
         public array $pairs,
         public array $groups,
         public array $apart,
+        private SideFit $fit,
     ) {
+    }
+
+    /** What is left over when sides and strata are taken out, as a standard deviation; null without degrees of freedom. */
+    public function spread(): ?float
+    {
+        return $this->fit->df > 0 ? $this->fit->spread : null;
     }
 
     /**
@@ -62,7 +69,7 @@ final readonly class CompareSides
         $names = array_map(static fn (SideEffect $s): string => $s->side, $sides);
         $apart = $joined->in($names);
 
-        return new self($sides, $pairs, Groups::of($names, $apart, $pairs), count($apart) > 1 ? $apart : []);
+        return new self($sides, $pairs, Groups::of($names, $apart, $pairs), count($apart) > 1 ? $apart : [], $fit);
     }
 
     /**

@@ -21,13 +21,13 @@ final readonly class Baseline
     ) {
     }
 
-    /** @param list<list<float>> $variants values of each, in the unit of this one */
-    private function drawnIn(array $variants): self
+    /** @param array<array-key, list<Bunch>> $variants at the level that it stands on */
+    private function drawnIn(string $chosen, array $variants): self
     {
-        $mean = DrawnIn::mean($this->mean, $variants);
+        $shift = DrawnIn::shift($chosen, $variants, $this->unit);
 
-        return $mean === null ? $this : new self(
-            $this->metric, $mean, $this->unit, $this->decimals, $this->n, $this->level, $this->mean,
+        return $shift === null ? $this : new self(
+            $this->metric, $this->mean + $shift, $this->unit, $this->decimals, $this->n, $this->level, $this->mean,
         );
     }
 
@@ -59,19 +59,24 @@ final readonly class Baseline
             }
             $found = self::worst($metric, Measured::byCell($alike), $units[$metric] ?? '', $signs[$metric] ?? null);
             if ($found !== null) {
-                $out[$metric] = $all === null ? $found : $found->drawnIn(self::byArm($build, $all, $metric, $found));
+                $out[$metric] = $all === null ? $found : $found->drawnIn($build->chosenArm, self::byArm($build, $all, $metric, $found));
             }
         }
 
         return $out;
     }
 
-    /** @return list<list<float>> values of each arm at the level that the baseline stands on */
+    /** @return array<array-key, list<Bunch>> of each arm at the level that the baseline stands on */
     private static function byArm(Build $build, Seen $all, string $metric, self $found): array
     {
-        return array_map(static fn (string|int $arm): array => Measured::of(array_values(array_filter(
-            $all->ofArm((string) $arm)->read($metric), static fn (Bunch $b): bool => $b->alike->said() === $found->level,
-        )), $found->unit)->values, array_keys($build->arms));
+        $out = [];
+        foreach (array_keys($build->arms) as $arm) {
+            $out[$arm] = array_values(array_filter(
+                $all->ofArm((string) $arm)->read($metric), static fn (Bunch $b): bool => $b->alike->said() === $found->level,
+            ));
+        }
+
+        return $out;
     }
 
     /**

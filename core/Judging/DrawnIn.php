@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\AlikeRuns;
+use Lustrum\Core\Alike\CompareSides;
+use Lustrum\Core\Alike\SideEffect;
+use Lustrum\Core\CoreException;
+use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Statistics\Sample;
 
 /**
@@ -15,26 +21,48 @@ final class DrawnIn
     /** Of fewer variants nothing says how far apart they lie. */
     public const VARIANTS = 3;
 
+    /** For a fit of which no interval is read. */
+    private const SURE = 0.95;
+
     /**
-     * @param list<list<float>> $variants values of each, its own among them
+     * By how much its mean is moved. What pairs the runs, such as raters, is taken out first: how far people lie apart says
+     * nothing of how far one run of a variant lies from the next.
+     *
+     * @param array<array-key, list<Bunch>> $variants at one level, by their names, its own among them
+     * @param string                        $unit     of the answer
      *
      * @return float|null null where there are too few to say
      */
-    public static function mean(float $own, array $variants): ?float
+    public static function shift(string $own, array $variants, string $unit): ?float
     {
-        $tried = array_values(array_filter($variants, static fn (array $v): bool => $v !== []));
-        $samples = array_map(static fn (array $v): Sample => Sample::of($v), $tried);
-        $k = count($samples);
-        $n = array_sum(array_map(static fn (Sample $s): int => $s->n, $samples));
-        if ($k < self::VARIANTS || $n <= $k) {
+        $sided = $sides = [];
+        foreach ($variants as $variant => $bunches) {
+            foreach (Measured::of($bunches, $unit)->sided('b') as $one) {
+                [$sided[], $sides[]] = [$one, (string) $variant];
+            }
+        }
+        $blocks = Blocks::between($sided, $sides);
+        $runs = array_merge(...array_map(
+            static fn (Sided $one, string $side): array => $one->runs($side, '', Blocks::of($one, $blocks)), $sided, $sides,
+        ));
+        try {
+            $found = CompareSides::of(array_values(array_filter(
+                $runs, static fn (AlikeRuns $r): bool => $r->kind === ResultKind::Equal,
+            )), self::SURE);
+        } catch (CoreException) {
             return null;
         }
-        $within = array_sum(array_map(static fn (Sample $s): float => $s->squares(), $samples)) / ($n - $k);
-        $means = Sample::of(array_map(static fn (Sample $s): float => $s->mean, $samples));
-        $between = ($means->sd ?? 0.0) ** 2;
-        $kept = $between > 0 ? max(0.0, 1 - $within / ($n / $k * $between)) : 0.0;
+        $tried = array_values(array_filter($found->sides, static fn (SideEffect $s): bool => $s->effect !== null));
+        $k = count($tried);
+        if ($k < self::VARIANTS || $found->spread() === null || $found->apart !== []) {
+            return null;
+        }
+        $n = array_sum(array_map(static fn (SideEffect $s): int => $s->n, $tried));
+        $effects = array_column($tried, 'effect', 'side');
+        $between = (Sample::of(array_values(array_map(floatval(...), $effects)))->sd ?? 0.0) ** 2;
+        $kept = $between > 0 ? max(0.0, 1 - $found->spread() ** 2 / ($n / $k * $between)) : 0.0;
 
-        return $means->mean + $kept * ($own - $means->mean);
+        return isset($effects[$own]) ? ($kept - 1) * $effects[$own] : null;
     }
 
     /**
@@ -46,21 +74,22 @@ final class DrawnIn
      */
     public static function runs(Build $build, Seen $all, string $metric): ?array
     {
-        $arms = array_map(static fn (string|int $arm): array => $all->ofArm((string) $arm)->read($metric), array_keys($build->arms));
+        $variants = [];
+        foreach (array_keys($build->arms) as $arm) {
+            $variants[$arm] = $all->ofArm((string) $arm)->read($metric);
+        }
         $isMoved = false;
         $out = [];
         foreach (Measured::byCell($all->ofArm($build->chosenArm)->read($metric)) as $bunches) {
-            $cell = $bunches[0]->alike->cell;
-            $values = static fn (array $of): array => array_merge(...array_map(
-                static fn (Bunch $b): array => $b->alike->cell === $cell ? $b->values : [], $of,
-            ));
-            $own = $values($bunches);
-            $mean = $own === [] ? null : Sample::of($own)->mean;
-            $drawn = $mean === null ? null : self::mean($mean, array_map($values, $arms));
+            $isHere = static fn (Bunch $b): bool => $b->alike->cell === $bunches[0]->alike->cell;
+            $unit = $bunches[0]->unit;
+            $shift = self::shift($build->chosenArm, array_map(
+                static fn (array $of): array => array_values(array_filter($of, $isHere)), $variants,
+            ), $unit);
             foreach ($bunches as $bunch) {
-                $out[] = $mean === null || $drawn === null ? $bunch : $bunch->moved($drawn - $mean);
+                $out[] = $shift === null ? $bunch : $bunch->moved($shift * Units::parse($unit)->factor);
             }
-            $isMoved = $isMoved || $drawn !== null;
+            $isMoved = $isMoved || $shift !== null;
         }
 
         return $isMoved ? $out : null;

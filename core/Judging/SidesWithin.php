@@ -90,14 +90,11 @@ final readonly class SidesWithin
         if (count(array_unique($sides)) < 2) {
             return null;
         }
-        $blocks = self::blocks($sided, $sides, $kind === 'article' ? 'article' : '');
+        $blocks = Blocks::between($sided, $sides, $kind === 'article' ? 'article' : '');
         $runs = $texts = $bounds = [];
         foreach ($sides as $i => $side) {
             $texts[$sided[$i]->alike->cell] = $sided[$i]->alike->said();
-            $block = $blocks === [] ? null : implode("\x1f", array_map(
-                static fn (string $b): string => $sided[$i]->alike->blocks[$b] ?? '', $blocks,
-            ));
-            array_push($runs, ...$sided[$i]->runs($side, $sided[$i]->alike->cell, $block));
+            array_push($runs, ...$sided[$i]->runs($side, $sided[$i]->alike->cell, Blocks::of($sided[$i], $blocks)));
             $bounds += $sided[$i]->atLeast === [] && $sided[$i]->atMost === [] ? [] : [$side => true];
         }
         $names = array_values(array_unique($sides));
@@ -169,32 +166,6 @@ final readonly class SidesWithin
             'firmware' => $made->firmware,
             default => $one->bunch->set[$name] ?? '',
         };
-    }
-
-    /**
-     * Blocks of which some level is on two sides; what is compared is none of them.
-     *
-     * @param list<Sided>        $sided
-     * @param array<int, string> $sides
-     *
-     * @return list<string>
-     */
-    private static function blocks(array $sided, array $sides, string $compared): array
-    {
-        $names = null;
-        $on = [];
-        foreach ($sides as $i => $side) {
-            $own = $sided[$i]->alike->blocks;
-            $names = $names === null ? array_keys($own) : array_values(array_intersect($names, array_keys($own)));
-            foreach ($own as $block => $level) {
-                if ($level !== '') {
-                    $on[$block][$sided[$i]->alike->cell."\x1e".$level][$side] = true;
-                }
-            }
-        }
-
-        return array_values(array_map(strval(...), array_filter($names ?? [], static fn (string|int $block): bool => (string) $block !== $compared
-            && array_filter($on[$block] ?? [], static fn (array $of): bool => count($of) > 1) !== [])));
     }
 
     /**

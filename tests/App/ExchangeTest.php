@@ -85,7 +85,7 @@ final class ExchangeTest extends ApiTestCase
             'It has 5 arms: 4 made, 4 tried, 1 taken out before, 1 lost in handling; “bevelled” was chosen.',
             $words('E′', 'build'),
         );
-        self::assertStringContainsString('Doubles by arm: bevelled leads', $words('E′', 'weigh'));
+        self::assertStringContainsString('Doubles by variant: bevelled leads', $words('E′', 'weigh'));
         self::assertStringContainsString('Reworked from E', $words('F', 'build'));
         self::assertStringContainsString('6 still to decide', $words('F', 'next'));
         self::assertStringContainsString('A grower at the June open day', $words('D', 'next'));

@@ -82,7 +82,7 @@ final class ChainTest extends TestCase
         $arms = self::byArm($runs);
         self::assertSame(['lot of board'], array_map(static fn (Confounded $c): string => $c->what, $arms->confounded));
         self::assertStringContainsString(
-            'Arm and lot of board cannot be told apart: each had its own. 1 more run would: wax with B-1.',
+            'Variant and lot of board cannot be told apart: each had its own. 1 more run would: wax with B-1.',
             SidesWords::sentence($arms, 'force', true),
         );
         $told = self::byArm([...$runs, self::made(['arm' => 'wax', 'lots' => ['board' => 'B-1']], 31.0)]);

@@ -46,7 +46,7 @@ final class SidesWithinTest extends TestCase
         }, array_values(array_filter($arms->found->groups, static fn (array $g): bool => count($g) > 1))));
         self::assertTrue($arms->ofArticles);
         self::assertSame(
-            'Force by arm: wide leads, and is told apart from all others; 2 of 3 pairs told.'
+            'Force by variant: wide leads, and is told apart from all others; 2 of 3 pairs told.'
             .' One article stands for a side: what is told is of the articles.', SidesWords::sentence($arms, 'force', true),
         );
     }
@@ -86,7 +86,7 @@ final class SidesWithinTest extends TestCase
         self::assertSame([['slim'], 0], [array_column($arms->bounded, 'side'), $arms->found->pairs]);
         self::assertSame([null, null], array_map(static fn ($s): ?float => $s->effect, $arms->found->sides));
         self::assertSame(
-            'Force by arm: 2 sides, and too few without a bound among their runs to put into one fit.'
+            'Force by variant: 2 sides, and too few without a bound among their runs to put into one fit.'
             .' Slim stands apart, a bound among its 2 runs: not told apart from wide.', SidesWords::sentence($arms, 'force', true),
         );
     }
@@ -115,7 +115,7 @@ final class SidesWithinTest extends TestCase
         $apart = $arms->found->sides[3];
         self::assertSame(['deep', null, 4], [$apart->side, $apart->effect, $apart->n]);
         self::assertSame(
-            'Force by arm: wide leads those without a bound, and is told apart from all of these; 2 of 3 pairs told. One article stands'
+            'Force by variant: wide leads those without a bound, and is told apart from all of these; 2 of 3 pairs told. One article stands'
             .' for a side: what is told is of the articles. Deep stands apart, a bound among its 4 runs: '.$told.'.',
             SidesWords::sentence($arms, 'force', true),
         );

@@ -15,12 +15,15 @@ use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangeSeen;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
+use Lustrum\Core\Judging\DrawnIn;
 use Lustrum\Core\Judging\Evidence;
 use Lustrum\Core\Judging\Look;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\Terms;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorRole;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Statistics\Verdict;
@@ -121,6 +124,29 @@ final class StateTest extends TestCase
         self::assertNull(Baseline::of($build, $all->ofArm('wide'), [Judged::wanted(Kind::Mean, 40.0)])['force']->drawnFrom);
     }
 
+    public function testRatersAreTakenOutBeforeAVariantIsDrawnIn(): void
+    {
+        $shift = static function (float $apart): ?float {
+            $with = Judged::configuration(factors: [new Factor('rater', FactorRole::Block)])->toRow();
+            $variants = [];
+            foreach (['wide' => 34.0, 'round' => 32.0, 'slim' => 30.0] as $arm => $mean) {
+                $runs = [];
+                foreach (['Ada', 'Bo', 'Cy'] as $i => $rater) {
+                    $runs[] = Judged::run(
+                        $mean + $apart * $i + ((count($variants) + $i) % 3), levels: ['rater' => $rater],
+                        with: Configuration::fromRow(['arm' => $arm] + $with),
+                    );
+                }
+                $variants[$arm] = Seen::ofRuns($runs)->read('force');
+            }
+
+            return DrawnIn::shift('wide', $variants, 'N');
+        };
+        // s² = 6/4, r = 3, variance of the means 4.
+        self::assertEqualsWithDelta(-2.0 * 1.5 / (3 * 4.0), $shift(0.0), 1e-9);
+        self::assertEqualsWithDelta($shift(0.0), $shift(25.0), 1e-9, 'However far people lie apart.');
+    }
+
     public function testAChangeIsJudgedAgainstWhatWasDrawnIn(): void
     {
         $with = static fn (string $arm): Configuration => Configuration::fromRow(['arm' => $arm] + Judged::configuration()->toRow());
@@ -142,11 +168,11 @@ final class StateTest extends TestCase
         self::assertTrue($of($all)->drawnIn);
         self::assertEqualsWithDelta(6.6, $of($all)->seen?->value, 1e-9);
         self::assertStringContainsString(
-            'the earlier mean is drawn in, since its runs chose the arm', ChangeWords::sentence($of($all), 'force', false),
+            'the earlier mean is drawn in, since its runs chose the variant', ChangeWords::sentence($of($all), 'force', false),
         );
         $footing = $compare->metric('force', $build, $seen, $parent, $all->ofArm('wide'))->footing;
         self::assertContains(
-            'The runs of A chose its arm among 4: the best of many measures better than it is.',
+            'The runs of A chose its variant among 4: the best of many measures better than it is.',
             array_map(FootingWords::why(...), $footing->differences ?? []),
         );
     }

@@ -130,10 +130,10 @@ test('arms with a loss: the chosen one goes into the next build', async ({ page 
   await go(page, d.id, 'A', 'build');
   await press(page, 'Edit build');
   await fill(page, {
-    'Arms: variants inside this build': 'wave: edge = wave\nplain: edge = plain\nsaw: edge = saw | Cuts the glove',
+    'Variants inside this build': 'wave: edge = wave\nplain: edge = plain\nsaw: edge = saw | Cuts the glove',
   });
   await saveSlip(page);
-  await expect(sentence(page)).toContainText('It has 3 arms: 0 made, 0 tried, 1 taken out before; none is chosen yet.');
+  await expect(sentence(page)).toContainText('It has 3 variants: 0 made, 0 tried, 1 taken out before; none is chosen yet.');
 
   const method = await put(page, 'methods', {
     device: d.id,
@@ -174,13 +174,13 @@ test('arms with a loss: the chosen one goes into the next build', async ({ page 
     }
   }
   await go(page, d.id, 'A', 'weigh');
-  await expect(sentence(page)).toContainText('No arm of A is chosen yet');
-  await expect(page.getByRole('region', { name: 'pull by arm' })).toContainText('wave leads');
+  await expect(sentence(page)).toContainText('No variant of A is chosen yet');
+  await expect(page.getByRole('region', { name: 'pull by variant' })).toContainText('wave leads');
 
   await go(page, d.id, 'A', 'build');
   await expect(page.getByRole('row', { name: /^plain/ })).toContainText('1 lost in handling');
   await press(page, 'Edit build');
-  await fill(page, { 'The arm that was chosen': 'wave' });
+  await fill(page, { 'The variant that was chosen': 'wave' });
   await saveSlip(page);
   await expect(sentence(page)).toContainText('“wave” was chosen');
   await go(page, d.id, 'A', 'weigh');

@@ -84,7 +84,7 @@ class Article extends Record
     {
         $this->reworkedInto($records->named(Revision::class, $input->revision, 'revision'));
         if ($input->arm !== '' && !$this->revision->hasArm($input->arm)) {
-            throw Invalid::at('arm', sprintf('Build %s has no arm “%s”.', $this->revision->letter(), $input->arm));
+            throw Invalid::at('arm', sprintf('Build %s has no variant “%s”.', $this->revision->letter(), $input->arm));
         }
         if ($input->state === 'model' && trim($input->scale) === '') {
             throw Invalid::at('scale', 'A model needs its scale, such as 1:5.');

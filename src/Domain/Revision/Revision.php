@@ -108,10 +108,10 @@ class Revision extends Record
     {
         $names = array_map(static fn (Arm $a): string => mb_strtolower(trim($a->name)), $arms);
         if (count(array_unique($names)) < count($names)) {
-            throw Invalid::at('arms', 'Two arms cannot have the same name.');
+            throw Invalid::at('arms', 'Two variants cannot have the same name.');
         }
         if ($chosen !== '' && !in_array(mb_strtolower($chosen), $names, true)) {
-            throw Invalid::at('chosenArm', 'There is no such arm.');
+            throw Invalid::at('chosenArm', 'There is no such variant.');
         }
 
         return $arms;

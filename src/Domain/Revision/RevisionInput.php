@@ -38,7 +38,7 @@ final readonly class RevisionInput implements RecordInput
         #[Note]
         public string $stateReason = '',
         #[Assert\Valid]
-        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} arms.')]
+        #[Assert\Count(max: Limit::LIST, maxMessage: 'At most {{ limit }} variants.')]
         public array $arms = [],
         #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
         public string $chosenArm = '',

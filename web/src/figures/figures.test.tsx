@@ -277,7 +277,7 @@ describe('several sides on one axis', () => {
     groups,
   });
   const row = (sides: Schemas['SideMark'][]) =>
-    ({ metric: 'comfort', title: 'by arm', unit: '%', sides }) as unknown as Schemas['SidesRow'];
+    ({ metric: 'comfort', title: 'by variant', unit: '%', sides }) as unknown as Schemas['SidesRow'];
 
   it('joins those that cannot be told apart by one bar for each group', () => {
     const markup = drawn(<SidesPlot row={row([side('wide', 6, 'a'), side('slim', 1, 'b'), side('round', -1, 'b')])} />);

@@ -14,7 +14,7 @@ return [
     'notMeasured' => '{metric} was {where, select, neither {measured on neither build} here {not measured on this build yet} other {never measured on the parent}}.',
     'notTogether' => '{metric}: {why, select, byLevel {differs by level, with differences of both signs} other {no level was run on both builds, so neither says anything of the other}}.',
     'seen' => '{difference} over {before} and {n} {articles, select, yes {articles} other {runs}}'
-        .'{drawn, select, yes {; the earlier mean is drawn in, since its runs chose the arm} other {}}{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
+        .'{drawn, select, yes {; the earlier mean is drawn in, since its runs chose the variant} other {}}{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
     'bothPass' => 'Held {held} of {n}, before {heldBefore} of {before}. Both pass: so far this trial does not tell them apart'
         .'{hides, select, yes {; up to {points} points could hide} other {}}.',
     'howOfMode' => 'Difference of the shares on what both builds were asked alike and as hard, with the exact test over these.',

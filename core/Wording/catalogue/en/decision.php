@@ -9,7 +9,7 @@ return [
     'quoted' => '“{what}”',
     'entangled' => '{metric}: one build cannot tell {candidates} apart.',
     'noBaseline' => '{metric} was not measured on this build, so the effect has nothing to stand on.',
-    'forecast' => '{metric} is {now} now ({n, plural, one {# run} other {# runs}}{drawn, select, yes {; {measured} was measured, drawn in, since its runs chose the arm} other {}}); expected {low} to {high}{meets, select, would {, all of it within the limit of {limit}} could {, part of it within the limit of {limit}} wouldNot {, none of it within the limit of {limit}} other {}}.',
+    'forecast' => '{metric} is {now} now ({n, plural, one {# run} other {# runs}}{drawn, select, yes {; {measured} was measured, drawn in, since its runs chose the variant} other {}}); expected {low} to {high}{meets, select, would {, all of it within the limit of {limit}} could {, part of it within the limit of {limit}} wouldNot {, none of it within the limit of {limit}} other {}}.',
     'unanswered' => '“{what}” has no answer yet{more, plural, =0 {} other { (and # more)}}. Put it in, let it wait, or drop it, with a reason.',
     'none' => 'No candidates yet. Propose what the next build could change; sums, limits and overlaps appear as you choose.',
     'decided' => 'Decided: build {next} followed {letter}.',

@@ -26,7 +26,7 @@ return [
     'firmware' => 'Another firmware ({a}, then {b}).',
     'oneArticle' => 'One article stands for {side, select, both {each side} other {a side}} ({a}, then {b}): the difference may be the article’s.',
     'noCommonBlock' => 'No {name} is on both sides, so none is taken out.',
-    'choice' => 'The runs of {letter} chose its arm among {n}: the best of many measures better than it is.',
+    'choice' => 'The runs of {letter} chose its variant among {n}: the best of many measures better than it is.',
     'usedArticle' => 'A used article against a fresh one: {name} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} one { and # failure} other { and # failures}} behind it.',
     'deviates' => '{serials} {articles, plural, one {is} other {are}} otherwise than the build: {name}.',
     'offMethod' => '{name} was “{is}” where the method holds “{intended}”, on {runs, plural, one {# run} other {# runs}} {side, select, earlier {of the earlier side} other {of the later side}}.',

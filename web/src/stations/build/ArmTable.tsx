@@ -5,12 +5,12 @@ import { Table } from '../../ui/Table';
 export function ArmTable({ rows }: { rows: Schemas['ArmRow'][] }) {
   return (
     <Table
-      label="Arms"
+      label="Variants"
       rows={rows}
       keyOf={(r) => r.arm.name}
       columns={[
         {
-          head: 'Arm',
+          head: 'Variant',
           whole: true,
           look: 'font-semibold',
           cell: (r) => (

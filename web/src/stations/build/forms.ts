@@ -129,7 +129,7 @@ export function articleFields(
       : [
           {
             name: 'arm',
-            label: 'Arm',
+            label: 'Variant',
             kind: 'select' as const,
             options: [{ value: '', label: 'none' }, ...arms.map((a) => ({ value: a.name, label: a.name }))],
           },

@@ -26,11 +26,11 @@ export const REVISION_FIELDS: Field[] = [
   },
   {
     name: 'arms',
-    label: 'Arms: variants inside this build',
+    label: 'Variants inside this build',
     kind: 'lines',
     hint: 'One a line: wave soft ×2: shape = wave; wrap = soft. After a bar, why it was eliminated before it was tried.',
   },
-  { name: 'chosenArm', label: 'The arm that was chosen', half: true, hint: 'Its values go into the next build.' },
+  { name: 'chosenArm', label: 'The variant that was chosen', half: true, hint: 'Its values go into the next build.' },
   { name: 'family', label: 'They all stay: sizes, sides, fittings', kind: 'check', half: true },
   { name: 'worstArm', label: 'The worst of them', half: true, hint: 'Where a requirement asks it of the worst alone.' },
   { name: 'stateReason', label: 'If abandoned: why, and what would bring it back?', kind: 'area' },

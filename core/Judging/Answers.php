@@ -65,6 +65,22 @@ final class Answers
         return $all;
     }
 
+    /**
+     * The same, each group alike to those of its variant alone.
+     *
+     * @param callable(string): string $of variant of the key of a configuration
+     */
+    public function byVariant(callable $of): self
+    {
+        $all = new self($this->metric);
+        foreach ($this->groups as $group) {
+            $group['alike'] = $group['alike']->asVariant($of($group['made']->made));
+            $all->add($group['alike']->key()."\x1e".$group['made']->made, $group);
+        }
+
+        return $all;
+    }
+
     /** @param callable(string): bool $isOf of the key of a configuration */
     public function where(callable $isOf): self
     {

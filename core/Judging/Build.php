@@ -43,6 +43,14 @@ final readonly class Build
     ) {
     }
 
+    /** Is this difference what its variants differ in? Then it was said by making them. */
+    public function variesIn(Difference $difference): bool
+    {
+        return $difference->kind === 'parameter' && array_filter($this->arms, static fn (array $own): bool => in_array(
+            $difference->name, array_map(static fn (Parameter $p): string => $p->name, $own), true,
+        )) !== [];
+    }
+
     /** The same with the parameters of one of its arms. */
     public function as(string $arm): self
     {

@@ -106,6 +106,19 @@ final class Bunch
         return $both;
     }
 
+    /** The same, alike to runs of its variant alone. */
+    public function asVariant(string $variant): self
+    {
+        $one = new self(
+            $this->metric, $this->method, $this->channel, $this->instrument, $this->unit, $this->circumstances->made,
+            $this->alike->asVariant($variant), $this->article, $this->design, $this->set,
+        );
+        [$one->read, $one->values, $one->atLeast, $one->atMost] = [$this->read, $this->values, $this->atLeast, $this->atMost];
+        [$one->step, $one->circumstances] = [$this->step, $this->circumstances];
+
+        return $one;
+    }
+
     /** The same with every value so much more, in SI. */
     public function moved(float $by): self
     {

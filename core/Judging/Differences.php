@@ -63,9 +63,11 @@ final class Differences
         ];
     }
 
-    /** @return list<Difference> between two builds as they are written down now */
+    /** @return list<Difference> between two builds as they are written down now; the variant that was chosen of one is what it is */
     public static function between(Build $was, Build $is): array
     {
+        [$was, $is] = [$was->as($was->chosenArm), $is->as($is->chosenArm)];
+
         return [
             ...self::parameters($was->parameters, $is->parameters), ...self::parts($was->parts, $is->parts),
             ...($was->firmware === $is->firmware ? [] : [new Difference('firmware', 'firmware', $was->firmware, $is->firmware)]),

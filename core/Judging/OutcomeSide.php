@@ -69,7 +69,7 @@ final readonly class OutcomeSide
             ] + $known;
         }
         $cells = array_map(static fn (array $c): array => [
-            'said' => implode(' · ', array_filter([count($methods) > 1 ? $c['method'] : '', $c['alike']->said()])),
+            'said' => implode(' · ', array_filter([count($methods) > 1 ? $c['method'] : '', $c['alike']->level()])),
             'design' => $c['design'], 'of' => $c,
         ], array_values($counts));
         // Levels of two methods or of two states may be called alike, and are no one ladder.

@@ -21,11 +21,13 @@ final class Seen
      * @param array<string, Configuration> $made that the runs were made with, by the keys that they were gathered under; more of them
      *     do no harm
      * @param string|null                  $arm  of which it is; null: of all
+     * @param bool $isByVariant are only runs of one variant alike?
      */
     private function __construct(
         private readonly array $some,
         private readonly array $made,
         private readonly ?string $arm = null,
+        private readonly bool $isByVariant = false,
     ) {
     }
 
@@ -74,9 +76,20 @@ final class Seen
         return new self($this->some, $this->made, $arm);
     }
 
+    /** The same with each variant alike to itself alone: so that one build is compared with another variant by variant. */
+    public function byVariant(): self
+    {
+        return new self($this->some, $this->made, $this->arm, true);
+    }
+
+    private function variant(string $key): string
+    {
+        return ($this->made[$key] ?? null)->arm ?? '';
+    }
+
     private function isOf(string $key): bool
     {
-        return $this->arm === null || ($this->made[$key] ?? null)?->arm === $this->arm;
+        return $this->arm === null || $this->variant($key) === $this->arm;
     }
 
     /** @return list<string> metrics that were read */
@@ -106,18 +119,28 @@ final class Seen
     /** @return list<Bunch> those of earlier runs first */
     public function read(string $metric): array
     {
-        return $this->bunches[$metric] ??= self::together(array_values(array_filter(
-            array_merge(...array_map(static fn (Sightings $s): array => $s->bunches->get($metric) ?? [], $this->some)),
-            fn (Bunch $b): bool => $this->isOf($b->circumstances->made),
-        )));
+        if (!isset($this->bunches[$metric])) {
+            $own = array_values(array_filter(
+                array_merge(...array_map(static fn (Sightings $s): array => $s->bunches->get($metric) ?? [], $this->some)),
+                fn (Bunch $b): bool => $this->isOf($b->circumstances->made),
+            ));
+            $this->bunches[$metric] = self::together($this->isByVariant ? array_map(
+                fn (Bunch $b): Bunch => $b->asVariant($this->variant($b->circumstances->made)), $own,
+            ) : $own);
+        }
+
+        return $this->bunches[$metric];
     }
 
     /** Null where no run that was asked for it held or failed. */
     public function answered(string $metric): ?Answers
     {
-        $this->answers[$metric] ??= Answers::together($metric, array_values(array_filter(
-            array_map(static fn (Sightings $s): ?Answers => $s->answers->get($metric), $this->some),
-        )))->where($this->isOf(...));
+        if (!isset($this->answers[$metric])) {
+            $own = Answers::together($metric, array_values(array_filter(
+                array_map(static fn (Sightings $s): ?Answers => $s->answers->get($metric), $this->some),
+            )))->where($this->isOf(...));
+            $this->answers[$metric] = $this->isByVariant ? $own->byVariant($this->variant(...)) : $own;
+        }
 
         return $this->answers[$metric]->tried === 0 ? null : $this->answers[$metric];
     }

@@ -22,6 +22,7 @@ final class Alikeness
      * @param array<string, string> $blocks  by name; '' where it is not known
      * @param array<string, string> $named   the same as they were typed
      * @param float|null            $size    where it stands on the one factor that has an order, if there is one
+     * @param string                $variant that it is of, where each is opposed to its own; empty: the cell holds all of them
      */
     private function __construct(
         public readonly string $cell,
@@ -30,6 +31,7 @@ final class Alikeness
         public readonly array $blocks,
         public readonly array $named,
         public readonly ?float $size,
+        public readonly string $variant = '',
     ) {
     }
 
@@ -132,8 +134,22 @@ final class Alikeness
         return $this->cell."\x1e".implode("\x1f", $this->blocks);
     }
 
-    /** Levels as they are said, those that are not known by the name of their factor. */
+    /** The same, where only runs of one variant are alike. */
+    public function asVariant(string $variant): self
+    {
+        return $variant === '' ? $this : new self(
+            $this->cell."\x1d".$variant, $this->text, $this->unknown, $this->blocks, $this->named, $this->size, $variant,
+        );
+    }
+
+    /** The variant, and its levels. */
     public function said(): string
+    {
+        return implode(' · ', array_filter([$this->variant, $this->level()], static fn (string $s): bool => $s !== ''));
+    }
+
+    /** Levels as they are said, those that are not known by the name of their factor. */
+    public function level(): string
     {
         $unknown = array_map(static fn (string $name): string => $name.' ?', $this->unknown);
 

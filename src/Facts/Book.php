@@ -517,7 +517,7 @@ final class Book
             array_column($line, null, 'id'), static fn (Build $b): bool => $b->id !== $build->id && $b->id !== $other->id,
         )), 0, self::THIRDS);
         $chain = $this->kept('chain', [$build, $other, ...$thirds], function () use ($c, $build, $other, $thirds): ?Chained {
-            $of = fn (Build $b): Measured => Measured::of($this->chosen($b)->read($c->metric), $c->here->unit);
+            $of = fn (Build $b): Measured => Measured::of($this->compared($b)->read($c->metric), $c->here->unit);
 
             return Chained::of(
                 $of($build), $of($other), array_map(static fn (Build $b): array => [$b->letter, $of($b)], $thirds),
@@ -532,11 +532,11 @@ final class Book
     {
         return $this->kept('against', [$build, $other], function () use ($build, $other): Against {
             $comparisons = $this->comparisons();
-            $here = $this->chosen($build);
+            $here = $this->compared($build);
             $values = $this->byMetric('values', [$build, $other], $comparisons->metrics($here), fn (array $missing): array => array_combine(
                 $missing, array_map(
                     fn (string $m): MetricComparison => $comparisons->metric(
-                        $m, $build, $here, $other, $this->chosen($other, true), $this->terms($m, $build, $other),
+                        $m, $build, $here, $other, $this->compared($other, true), $this->terms($m, $build, $other),
                     ), $missing,
                 ),
             ));
@@ -544,7 +544,7 @@ final class Book
             $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
                 $missing, array_map(fn (string $m): array => array_filter([
                     CompareOutcomes::metric(
-                        $m, $build, $here, $other, $this->chosen($other, true), $this->terms($m, $build, $other),
+                        $m, $build, $here, $other, $this->compared($other, true), $this->terms($m, $build, $other),
                         $comparisons->dependsOn($m),
                     ),
                 ]), $missing),
@@ -593,7 +593,14 @@ final class Book
         });
     }
 
-    /** What stands for a build where it is compared: of one with arms the arm that was chosen, and nothing before that. */
+    /** What a build is compared by: the variant that was chosen, and before that each variant against its own. */
+    private function compared(Build $build, bool $isOther = false): Seen
+    {
+        return $build->arms === [] || $build->chosenArm !== '' ? $this->chosen($build, $isOther)
+            : ($isOther ? $this->whole($build) : $this->seen($build))->byVariant();
+    }
+
+    /** What stands for a build by itself: of one with arms the arm that was chosen, and nothing before that. */
     private function chosen(Build $build, bool $isOther = false): Seen
     {
         $seen = $isOther ? $this->whole($build) : $this->seen($build);
@@ -625,7 +632,7 @@ final class Book
                 fn (string $metric): Terms => $this->terms($metric, ...array_filter([$build, $parent])),
             )
         )->of(
-            $build, $this->chosen($build), $parent === null ? Seen::ofRuns([]) : $this->chosen($parent, true), $parent,
+            $build, $this->compared($build), $parent === null ? Seen::ofRuns([]) : $this->compared($parent, true), $parent,
             $parent === null || $parent->chosenArm === '' ? null : $this->seen($parent),
         ));
     }

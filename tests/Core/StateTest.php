@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
+use Lustrum\Core\Alike\CellDifference;
+use Lustrum\Core\Change\ChangeVerdict;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Footing\Context;
@@ -15,6 +17,7 @@ use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangeSeen;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
+use Lustrum\Core\Judging\Differences;
 use Lustrum\Core\Judging\DrawnIn;
 use Lustrum\Core\Judging\Evidence;
 use Lustrum\Core\Judging\Look;
@@ -24,6 +27,7 @@ use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\FactorRole;
+use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Statistics\Verdict;
@@ -122,6 +126,55 @@ final class StateTest extends TestCase
         self::assertEqualsWithDelta(31.0 + 0.95 * 3.0, $found->mean, 1e-9);
         self::assertSame(34.0, $found->drawnFrom);
         self::assertNull(Baseline::of($build, $all->ofArm('wide'), [Judged::wanted(Kind::Mean, 40.0)])['force']->drawnFrom);
+    }
+
+    /** Most runs of A are of the strong variant, most of B of the weak one: a mean over both would say the reverse. */
+    public function testBuildsAreComparedVariantByVariant(): void
+    {
+        $seen = static function (string $build, array $values): Seen {
+            $runs = [];
+            foreach ($values as $arm => $of) {
+                foreach ($of as $newton) {
+                    $runs[] = Judged::run($newton, build: $build, with: Configuration::fromRow(['arm' => $arm] + Judged::configuration()->toRow()));
+                }
+            }
+
+            return Seen::ofRuns($runs)->byVariant();
+        };
+        $here = $seen('b', ['wave' => [13.0, 14.0, 15.0, 13.5, 14.5], 'plain' => [33.0, 34.0, 35.0]]);
+        $there = $seen('a', ['wave' => [10.0, 11.0, 12.0], 'plain' => [30.0, 31.0, 32.0, 30.5, 31.5], 'saw' => [90.0]]);
+        $compare = new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], 0.95);
+        $build = Judged::build('b', 'a', [Judged::change('one', metric: 'force', expected: 3.0)]);
+        $c = $compare->metric('force', $build, $here, Judged::build('a'), $there);
+        self::assertSame([null, null], [$c->here->figure, $c->other?->figure], 'No number of several variants.');
+        self::assertEqualsWithDelta(3.0, $c->difference?->value, 1e-9);
+        self::assertSame(['wave', 'plain'], array_map(static fn (CellDifference $d): string => $d->cell, $c->matching->cells ?? []));
+        self::assertSame(['saw'], $c->matching->onlyOther ?? []);
+        $change = (new ChangesSeen($compare, 0.95))->of($build, $here, $there)[0];
+        self::assertEqualsWithDelta(3.0, $change->seen?->value, 1e-9);
+        self::assertSame(ChangeVerdict::Fixed, $change->verdict);
+    }
+
+    /** @return iterable<string, array{string, string, bool}> variant chosen of the parent, of the build, and is there a difference? */
+    public static function choices(): iterable
+    {
+        yield 'what was chosen became the build' => ['wave', '', false];
+        yield 'another was chosen' => ['plain', '', true];
+        yield 'nothing was chosen' => ['', '', true];
+        yield 'the same of both' => ['wave', 'wave', false];
+    }
+
+    #[DataProvider('choices')]
+    public function testAChosenVariantIsTheBuild(string $there, string $here, bool $isDifferent): void
+    {
+        $edge = static fn (string $words): Parameter => new Parameter('edge', 0.0, '1', null, 0.0, $words);
+        $arms = ['wave' => [$edge('wave')], 'plain' => [$edge('plain')]];
+        $of = static fn (string $id, string $chosen, string $words): Build => new Build(
+            $id, $id, null, '', '', '2026-03-01T00:00:00Z', [$edge($words)], arms: $arms, chosenArm: $chosen,
+        );
+        $differences = Differences::between($of('a', $there, 'straight'), $of('b', $here, 'wave'));
+        self::assertSame($isDifferent, $differences !== []);
+        self::assertSame($isDifferent, array_filter($differences, $of('b', $here, 'wave')->variesIn(...)) !== [], 'It was said by making them.');
     }
 
     public function testRatersAreTakenOutBeforeAVariantIsDrawnIn(): void

@@ -140,7 +140,9 @@ final readonly class BuildSheets
         ) === []);
 
         return [
-            ...array_map(BuildWords::unexplained(...), Differences::unexplained($differences, $build->changes)),
+            ...array_map(BuildWords::unexplained(...), array_values(array_filter(
+                Differences::unexplained($differences, $build->changes), static fn (Difference $d): bool => !$build->variesIn($d),
+            ))),
             ...array_map(static fn (ChangeFact $c): string => BuildWords::unseen($c->what), array_values($unseen)),
         ];
     }

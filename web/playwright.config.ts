@@ -9,11 +9,11 @@ export default defineConfig({
   outputDir: '../var/browser',
   workers: lustrums.length,
   // Longer than any of them takes beside other work: only what never comes waits so long.
-  timeout: 180_000,
-  expect: { timeout: 20_000 },
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
   use: {
     baseURL: lustrums[mine],
-    actionTimeout: 20_000,
+    actionTimeout: 30_000,
     // What answers from the device itself is looked at where a test goes offline.
     serviceWorkers: 'block',
     trace: 'off',

@@ -26,7 +26,7 @@ final class InferenceOperations implements OperationGroup
                 ['a' => 'numbers', 'b' => 'numbers'],
                 [
                     'u' => 'pairs with a above b, ties half', 'p' => 'two-sided', 'shift' => 'median of b − a',
-                    'exact' => 'true, or the normal approximation',
+                    'method' => 'exact, or normal where there are more than 20,000 ways',
                 ],
                 static fn (Input $in): array => get_object_vars(RankTest::of($in->numbers('a'), $in->numbers('b')))),
             new Operation('stats.binomial', 'Chance of at least so many by luck alone.',

@@ -14,7 +14,6 @@ use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Statistics\CompareSpread;
-use Lustrum\Core\Statistics\RankTest;
 
 /** Compares the metrics that two builds have in common. */
 final readonly class CompareBuilds
@@ -73,23 +72,29 @@ final readonly class CompareBuilds
         [$lives, $logRank] = $isPlain || !$both
             ? CompareLives::look($build->letter, $mine, $against->letter, $theirs, $terms->confidence()) : [[], null];
 
-        $verdict = $within === null ? null : self::told($within->verdict, $terms);
+        // Words have an order, and no distances.
+        $isWords = $terms->words !== [];
+        $order = match (true) {
+            $isWords && $opposed !== null => ByOrder::within($opposed->pairing->runs),
+            $isPlain && $wanted?->kind() === Kind::Rating => ByOrder::of($mine->values, $theirs->values),
+            default => null,
+        };
+        $verdict = $isWords ? $order?->verdict($terms) : ($within === null ? null : self::told($within->verdict, $terms));
         $natural = $terms->natural($mine->unit);
 
         return new MetricComparison(
             $metric, Side::of($build, $mine, $terms, $decimals),
             $theirs->values === [] ? null : Side::of($against, $theirs, $terms, $decimals),
             $mine->bunches === [] ? '' : $mine->bunches[0]->method,
-            $isOne ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
-            $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
-            $verdict, self::judged($wanted, $verdict), $within?->p,
+            $isOne && !$isWords ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
+            $isOne && !$isWords ? self::change($within->change)?->within($natural->ofPercent()) : null,
+            $verdict, self::judged($wanted, $verdict), $isWords ? $order?->p : $within?->p,
             $opposed === null || $within === null ? null : $this->footing(
                 $metric, $wanted, $here, $other, $opposed->pairing, $build, $against,
             ),
-            $isPlain && ($wanted?->kind() === Kind::Rating || $terms->words !== []) ? self::byOrder($mine, $theirs) : null, $lives,
-            $logRank,
+            $order, $isWords ? [] : $lives, $isWords ? null : $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
-            spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
+            spread: $isPlain && !$isWords && min(count($mine->values), count($theirs->values)) >= self::FEW
                 ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,
         );
     }
@@ -165,13 +170,6 @@ final readonly class CompareBuilds
         }
 
         return null;
-    }
-
-    private static function byOrder(Measured $mine, Measured $theirs): ByOrder
-    {
-        $test = RankTest::of($theirs->values, $mine->values);
-
-        return new ByOrder($test->shift, $test->p);
     }
 
     /** @return 'better'|'worse'|'' */

@@ -55,7 +55,6 @@ final readonly class Measured
             }
         }
 
-
         return new self($target->symbol, self::decimals($step, $values, $target->symbol), $values, $atLeast, $atMost, $used);
     }
 

@@ -34,7 +34,7 @@ final readonly class Side
         $n = count($m->values);
         $figure = $n === 0 || $m->cells() > 1 ? null : Figure::of(
             Sample::of($m->values)->interval($terms->confidence()), $m->unit, $decimals, $n,
-        )->within($terms->natural($m->unit));
+        )->within($terms->natural($m->unit))->worded(Worded::of($terms->words, $m->values));
 
         return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds(), self::thinned($m->values), $m->cells());
     }

@@ -81,7 +81,7 @@ final readonly class TrialResults
     {
         return Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values))->within(
             $terms->natural($m->unit),
-        );
+        )->worded(Worded::of($terms->words, $m->values));
     }
 
     /** @return list<array{metric: string, level: string, held: int, failed: int, mayFail: Interval, states: int, stood: int}> */

@@ -9,17 +9,19 @@ use Lustrum\Core\Statistics\Distribution\Normal;
 /**
  * Mann and Whitney (1947), with the shift of Hodges and Lehmann (1963): for scales where only the order means something.
  *
- * p is exact without ties while the product of the sizes is at most 400, else normal with tie and continuity correction.
+ * p is exact, with ties too, while there are at most 20,000 ways in which the ranks could have fallen; else normal with tie and
+ * continuity correction.
  */
 final readonly class RankTest
 {
-    private const EXACT = 400;
+    private const WAYS = 20_000;
 
     private function __construct(
         public float $u,
         public float $p,
         public float $shift,
-        public bool $exact,
+        /** @var 'exact'|'normal' */
+        public string $method,
     ) {
     }
 
@@ -36,16 +38,31 @@ final readonly class RankTest
         [$first, $second] = [Sample::of($a, 'a'), Sample::of($b, 'b')];
         [$na, $nb] = [$first->n, $second->n];
         $u = self::above($a, $b);
-        $ties = 0.0;
-        foreach (array_count_values(array_map(strval(...), [...$a, ...$b])) as $count) {
-            $ties += $count ** 3 - $count;
-        }
-        $exact = $ties === 0.0 && $na * $nb <= self::EXACT;
+        $isExact = self::ways($na + $nb, min($na, $nb)) <= self::WAYS;
 
         return new self(
-            $u, $exact ? self::exact((int) min($u, $na * $nb - $u), $na, $nb) : self::normal($u, $na, $nb, $ties),
-            Shift::median($first->values, $second->values), $exact,
+            $u, $isExact ? RankSums::of($first->values, $second->values)->p() : self::normal($u, $na, $nb, self::ties([...$a, ...$b])),
+            Shift::median($first->values, $second->values), $isExact ? 'exact' : 'normal',
         );
+    }
+
+    /** In how many ways so many of all can be taken. */
+    public static function ways(int $of, int $taken): float
+    {
+        $ways = 1.0;
+        for ($i = 1; $i <= $taken; ++$i) {
+            $ways *= ($of - $taken + $i) / $i;
+        }
+
+        return round($ways);
+    }
+
+    /** @param list<float> $values */
+    private static function ties(array $values): float
+    {
+        return array_sum(array_map(
+            static fn (int $n): float => $n ** 3 - $n, array_count_values(array_map(static fn (float $v): string => (string) ($v + 0.0), $values)),
+        ));
     }
 
     /**
@@ -71,28 +88,6 @@ final readonly class RankTest
         }
 
         return $u;
-    }
-
-    private static function exact(int $u, int $na, int $nb): float
-    {
-        // Number of arrangements with each value of U: the Gaussian binomial coefficients, built up item by item.
-        $ways = [1.0];
-        for ($i = 1; $i <= $na; ++$i) {
-            $next = array_fill(0, $i * $nb + 1, 0.0);
-            // Multiply by (1 − x^(nb+i)) and divide by (1 − x^i).
-            foreach ($ways as $k => $w) {
-                $next[$k] += $w;
-                if ($k + $nb + $i <= $i * $nb) {
-                    $next[$k + $nb + $i] -= $w;
-                }
-            }
-            for ($k = $i; $k <= $i * $nb; ++$k) {
-                $next[$k] += $next[$k - $i];
-            }
-            $ways = $next;
-        }
-
-        return min(1.0, 2 * array_sum(array_slice($ways, 0, $u + 1)) / array_sum($ways));
     }
 
     private static function normal(float $u, int $na, int $nb, float $ties): float

@@ -54,8 +54,14 @@ final class ComparisonWords
         }
         if ($c->other === null || $c->matching === null) {
             return Messages::say('comparison.onlyHere', $with + [
-                'one' => $c->here->figure !== null, 'levels' => $c->here->levels,
-                'mean' => Numbers::amount($c->here->figure->value ?? 0.0, $c->here->decimals, $c->here->unit),
+                'one' => $c->here->figure !== null, 'levels' => $c->here->levels, 'mean' => self::one($c->here),
+            ]);
+        }
+        if ($c->terms->words !== [] && $c->byOrder !== null) {
+            return Messages::say('comparison.words', $with + [
+                'sized' => $c->here->figure !== null && $c->other->figure !== null, 'here' => self::one($c->here),
+                'there' => self::one($c->other), 'verdict' => $c->verdict->value ?? '', 'p' => self::p($c->byOrder->p),
+                'n' => $c->byOrder->n, 'nOther' => $c->byOrder->nOther,
             ]);
         }
         if ($c->difference === null) {
@@ -63,6 +69,14 @@ final class ComparisonWords
         }
 
         return self::opposed($c, $c->difference, $c->matching, $with);
+    }
+
+    /** What one side came to, without its interval. */
+    private static function one(Side $side): string
+    {
+        $f = $side->figure;
+
+        return $f?->words !== null ? Numbers::words($f->words) : Numbers::amount($f->value ?? 0.0, $side->decimals, $side->unit);
     }
 
     /** @param array<string, string> $with */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Judging\Worded;
 
 /** A number for the screen: with unit, interval, count, and only the decimals that were measured. */
 final readonly class Estimate
@@ -20,15 +21,16 @@ final readonly class Estimate
         public int $decimals,
         public int $n,
         public array $cut,
+        ?Worded $words,
     ) {
-        $this->text = Numbers::figure(new Figure($value, $low, $high, $unit, $decimals, $n, $cut));
+        $this->text = Numbers::figure(new Figure($value, $low, $high, $unit, $decimals, $n, $cut, $words));
     }
 
     /** @return ($figure is null ? null : self) */
     public static function of(?Figure $figure): ?self
     {
         return $figure === null ? null : new self(
-            $figure->value, $figure->low, $figure->high, $figure->unit, $figure->decimals, $figure->n, $figure->cut,
+            $figure->value, $figure->low, $figure->high, $figure->unit, $figure->decimals, $figure->n, $figure->cut, $figure->words,
         );
     }
 }

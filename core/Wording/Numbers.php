@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Judging\Figure;
+use Lustrum\Core\Judging\Worded;
 use Lustrum\Core\Quantity\Digits;
 
 /** Numbers in sentences, each rounded once, with its unit where it has one. */
@@ -29,6 +30,9 @@ final class Numbers
     /** Estimate with its interval where there is one: '412 N [388, 436]'. */
     public static function figure(Figure $f): string
     {
+        if ($f->words !== null) {
+            return self::words($f->words);
+        }
         $text = self::amount($f->value, $f->decimals, $f->unit);
         if ($f->low === null && $f->high === null) {
             return $text;
@@ -40,6 +44,18 @@ final class Numbers
         };
 
         return Messages::say('number.interval', ['estimate' => $text, 'low' => $end($f->low, 'low'), 'high' => $end($f->high, 'high')]);
+    }
+
+    /** The word in the middle and how often each came: '“bright” (dim 1, bright 4)'. */
+    public static function words(Worded $words): string
+    {
+        return Messages::say('number.words', [
+            'middle' => Messages::list(array_map(static fn (string $w): string => '“'.$w.'”', $words->middle)),
+            'n' => array_sum(array_column($words->each, 'n')),
+            'each' => implode(', ', array_map(
+                static fn (array $of): string => Messages::say('number.times', ['word' => $of['word'], 'n' => $of['n']]), $words->each,
+            )),
+        ]);
     }
 
     /** What keeps clear of nought is not written as reaching it: the verdict beside it would seem wrong. */

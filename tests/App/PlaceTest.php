@@ -25,6 +25,8 @@ final class PlaceTest extends ApiTestCase
         self::assertSame(422, $this->answered(), 'A word that everybody tries.');
         $this->json('POST', '/api/password', ['present' => self::PASSWORD, 'new' => self::NEW]);
         self::assertContains($this->answered(), [200, 204]);
+        $this->json('POST', '/api/password', ['present' => self::PASSWORD, 'new' => self::NEW]);
+        self::assertSame(204, $this->answered(), 'Sent twice, for want of an answer, it is changed once.');
         $this->with($elsewhere);
         self::assertNull($this->json('GET', '/api/session')['name'] ?? null);
         $this->json('GET', '/api/workspaces/'.$this->workspace.'/devices');

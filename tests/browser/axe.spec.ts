@@ -10,7 +10,7 @@ for (const [width, scheme, where] of [
   [1280, 'dark', 'in a dark shed'],
 ] as const) {
   test(`every main view passes axe ${where}`, async ({ browser }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(480_000);
     // In the dark nothing but the colours is otherwise; on a phone everything but them.
     const isAccessible = (at: Page, what: string) =>
       hasNoViolation(at, what, scheme === 'dark' ? 'colours' : width < 1000 ? 'shapes' : 'all');

@@ -31,7 +31,6 @@ test('a day without network: nothing is lost, all of it is sent, and what two ch
   context,
   browser,
 }) => {
-  test.setTimeout(180_000);
   await signIn(page, 'yusuf@hollowlane.example');
   await page.evaluate(async () => navigator.serviceWorker.ready);
   await open(page, 'Wren', 'F', 'try');
@@ -122,7 +121,6 @@ test('a day without network: nothing is lost, all of it is sent, and what two ch
 });
 
 test('signed out in the field: what waits asks for its own person, and goes on', async ({ page, context }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'yusuf@hollowlane.example');
   await page.evaluate(async () => navigator.serviceWorker.ready);
   await open(page, 'Wren', 'F', 'try');
@@ -193,7 +191,6 @@ test('a server that hangs or is broken hides nothing, and a clock two hours ahea
   page,
   context,
 }) => {
-  test.setTimeout(120_000);
   // The clock of this phone is wrong from the first moment on.
   await context.addInitScript((ahead: number) => {
     const Right = Date;

@@ -16,7 +16,6 @@ function made(name: string, ...how: string[]): string {
 }
 
 test('a clip, a sound and a drawing beside the photos; what is damaged says so at its place', async ({ page }) => {
-  test.setTimeout(120_000);
   const clip = made(
     'passing.mp4',
     '-f',

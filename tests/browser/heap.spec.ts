@@ -18,7 +18,6 @@ function at(name: string, moment: string, ...how: string[]): string {
 }
 
 test('a heap is laid against runs, gone through beside the form, and the rest put aside', async ({ page }) => {
-  test.setTimeout(120_000);
   const still = ['-f', 'lavfi', '-i', 'testsrc=size=320x240:rate=1:duration=1', '-frames:v', '1'];
   const other = ['-f', 'lavfi', '-i', 'smptebars=size=320x240:rate=1:duration=1', '-frames:v', '1'];
   const clip = at(

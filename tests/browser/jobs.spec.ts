@@ -133,7 +133,9 @@ test('arms with a loss: the chosen one goes into the next build', async ({ page 
     'Variants inside this build': 'wave: edge = wave\nplain: edge = plain\nsaw: edge = saw | Cuts the glove',
   });
   await saveSlip(page);
-  await expect(sentence(page)).toContainText('It has 3 variants: 0 made, 0 tried, 1 taken out before; none is chosen yet.');
+  await expect(sentence(page)).toContainText(
+    'It has 3 variants: 0 made, 0 tried, 1 taken out before; none is chosen yet.',
+  );
 
   const method = await put(page, 'methods', {
     device: d.id,

@@ -3,7 +3,6 @@ import { expect, test } from '@playwright/test';
 import { fill, press, saveSlip, sentence, signIn } from './steps';
 
 test('one person goes once round, from an empty device to the decided next build', async ({ page }) => {
-  test.setTimeout(180_000);
   await signIn(page);
 
   // Brief

@@ -13,7 +13,6 @@ async function rate(page: Page, points: number, isLast: boolean, place: number):
 }
 
 test('a blind panel with two raters on one handed-over phone, to the unblinded result', async ({ page }) => {
-  test.setTimeout(150_000);
   await signIn(page, 'yusuf@hollowlane.example');
   await open(page, 'Wren', 'F', 'try');
   await page.getByRole('button', { name: 'New trial' }).click();

@@ -5,7 +5,6 @@ import { device, isAccessible, made, press, put, saveSlip, sentence, signIn, ste
 test('what the stand reads by itself is taken off, what slips is counted, and the stand’s fault stands on its method', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page);
   const d = await device(page, 'Dibber');

@@ -26,13 +26,11 @@ async function fields(page: Page): Promise<void> {
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  test('from nothing to the first picture and the first number under a minute, and on to build B', async ({ page }) => {
-    test.setTimeout(120_000);
+  test('from nothing to the first picture and the first number in six touches, and on to build B', async ({ page }) => {
     await signIn(page, 'nora@barebench.example');
     // There is nothing yet, and the first thing said is how to begin.
     await expect(page.getByText(/Nothing here yet. Begin with the thing in your hand/)).toBeVisible();
     const name = `Cart handle ${Date.now()}`;
-    const began = Date.now();
     const count = await touches(page);
 
     await press(page, 'Try something');
@@ -59,7 +57,6 @@ test.describe('on a phone', () => {
     await press(page, 'Take up');
     await expect(page.getByText('412 N', { exact: true })).toBeVisible();
     await expect(read).toBeHidden();
-    expect(Date.now() - began, 'the first picture and the first number').toBeLessThan(60_000);
     expect(await count(), 'touches').toBeLessThanOrEqual(6);
     await step(page, 'Seen');
     await expect(page.getByRole('img', { name: new RegExp(name) })).toBeVisible();

@@ -11,7 +11,6 @@ const MODEL = Buffer.from(
 );
 
 test('a device that begins with another’s build: parts, files, making, use and what is believed', async ({ page }) => {
-  test.setTimeout(150_000);
   await signIn(page);
   const name = `Pipit ${Date.now()}`;
   await press(page, 'Take over a design');

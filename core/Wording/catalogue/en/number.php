@@ -9,5 +9,7 @@ return [
     'interval' => '{estimate} [{low}, {high}]',
     'plus' => '+{number}',
     'minus' => '−{number}',
+    'words' => '{middle}{n, plural, one {} other { ({each})}}',
+    'times' => '{word} {n}',
     'points' => 'points',
 ];

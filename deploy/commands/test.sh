@@ -231,7 +231,7 @@ run_test() {
 		build_web
 		part browser test_browser
 	fi
-	if [ "$was_running" = no ]; then db_stop; fi
+	if [ "$was_running" = no ]; then db_stop && supervisor_stop; fi
 	printf 'Time by part: %s\n' "$(IFS=,; echo "${PARTS[*]}" | sed 's/,/, /g')"
 	say_results
 }

@@ -36,6 +36,12 @@ final readonly class AlikeRuns
         return new self($side, $cell, [$value], $block, $article, $kind);
     }
 
+    /** The same, of a side that is called otherwise. */
+    public function of(string $side): self
+    {
+        return new self($side, $this->cell, $this->values, $this->block, $this->article, $this->kind);
+    }
+
     /** @param non-empty-list<float> $values */
     public function as(array $values): self
     {

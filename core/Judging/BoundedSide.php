@@ -59,10 +59,10 @@ final readonly class BoundedSide
      */
     private static function beside(array $mine, array $theirs, Terms $terms, int $pairs): string
     {
-        $as = static fn (string $side): \Closure => static fn (AlikeRuns $r): AlikeRuns => new AlikeRuns(
-            $side, $r->cell, $r->values, $r->block, $r->article, $r->kind,
-        );
-        $both = [...array_map($as('a'), $theirs), ...array_map($as('b'), $mine)];
+        $both = [
+            ...array_map(static fn (AlikeRuns $r): AlikeRuns => $r->of('a'), $theirs),
+            ...array_map(static fn (AlikeRuns $r): AlikeRuns => $r->of('b'), $mine),
+        ];
         try {
             $verdict = CompareWithin::of($both, 1 - (1 - $terms->confidence()) / $pairs, $terms->scaleOf($both))->verdict;
         } catch (CoreException) {

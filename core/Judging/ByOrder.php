@@ -80,6 +80,33 @@ final readonly class ByOrder
         );
     }
 
+    /**
+     * What each side came to where both have runs alike.
+     *
+     * @param list<AlikeRuns>       $runs  whose sides are a and b
+     * @param array<string, string> $texts cells as they are said
+     * @param list<string>          $words of the scale
+     *
+     * @return array<string, array{here: Worded, other: Worded}> by cell, as it is said
+     */
+    public static function cells(array $runs, array $texts, array $words): array
+    {
+        $values = [];
+        foreach ($runs as $run) {
+            $known = $values[$texts[$run->cell] ?? ''][$run->side] ?? [];
+            $values[$texts[$run->cell] ?? ''][$run->side] = [...$known, ...$run->values];
+        }
+        $out = [];
+        foreach ($values as $cell => $of) {
+            [$here, $other] = [Worded::of($words, $of['b'] ?? []), Worded::of($words, $of['a'] ?? [])];
+            if ($here !== null && $other !== null) {
+                $out[$cell] = ['here' => $here, 'other' => $other];
+            }
+        }
+
+        return $out;
+    }
+
     public function verdict(Terms $terms): WithinVerdict
     {
         return match (true) {

@@ -20,6 +20,9 @@ final readonly class ChangeSeen
      * @param list<string> $together  other changes of this build that were expected to move the same metric
      * @param bool         $ofArticles are $n and $nBefore articles rather than runs?
      * @param bool         $drawnIn   was the earlier mean drawn in, since its runs chose the arm?
+     * @param ByOrder|null $order     where results are words: how both sides lie to each other
+     * @param Worded|null  $here      what this build came to in words
+     * @param Worded|null  $before    the same on the parent
      * @param ''|'unmatched'|'byLevel' $why why nothing can be told: no level was run on both, or it differs by level
      */
     public function __construct(
@@ -37,6 +40,9 @@ final readonly class ChangeSeen
         public Look $look = new Look(),
         public bool $ofArticles = false,
         public bool $drawnIn = false,
+        public ?ByOrder $order = null,
+        public ?Worded $here = null,
+        public ?Worded $before = null,
     ) {
     }
 }

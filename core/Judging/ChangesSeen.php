@@ -118,7 +118,11 @@ final readonly class ChangesSeen
             return new ChangeSeen($change, $effect, ChangeVerdict::NobodyLooked, null, $n, $before, together: $together);
         }
         $terms = ($this->terms)($effect->metric);
-        $within = Opposed::of($mine, $theirs, $terms)->within;
+        $opposed = Opposed::of($mine, $theirs, $terms);
+        if ($terms->words !== []) {
+            return $this->words($change, $effect, $opposed, $mine, $theirs, $together, $terms);
+        }
+        $within = $opposed->within;
         if ($within === null || $within->verdict === WithinVerdict::ByCell) {
             return new ChangeSeen(
                 $change, $effect, ChangeVerdict::CannotTell, null, $n, $before, together: $together,
@@ -133,6 +137,36 @@ final readonly class ChangesSeen
             $within->n['b'], $within->n['a'], together: $together, look: $terms->look, ofArticles: $within->per === Per::Article,
             drawnIn: $drawn !== null,
         );
+    }
+
+    /**
+     * Words have an order, and no distances: no size that was expected of them can be told.
+     *
+     * @param list<string> $together
+     */
+    private function words(
+        ChangeFact $change, Expectation $effect, Opposed $opposed, Measured $mine, Measured $theirs, array $together, Terms $terms,
+    ): ChangeSeen {
+        $order = ByOrder::within($opposed->pairing->runs);
+        $way = match ($effect->mode) {
+            ExpectedAs::More => 1,
+            ExpectedAs::Less => -1,
+            ExpectedAs::Unchanged => 0,
+            default => (int) ($effect->likely() <=> 0.0) ?: ($this->comparisons->wanted($effect->metric)?->rule->direction->sign() ?? 0),
+        };
+        $moved = match ($order?->verdict($terms)) {
+            WithinVerdict::Higher => 1,
+            WithinVerdict::Lower => -1,
+            default => 0,
+        };
+
+        return new ChangeSeen($change, $effect, match (true) {
+            $moved === 0 => ChangeVerdict::CannotTell,
+            $moved === $way => ChangeVerdict::Better,
+            default => $way === 0 && $effect->mode !== ExpectedAs::Unchanged ? ChangeVerdict::CannotTell : ChangeVerdict::Worse,
+        }, null, count($mine->values), count($theirs->values), together: $together, why: $order === null ? 'unmatched' : '',
+            look: $terms->look, order: $order, here: Worded::of($terms->words, $mine->values),
+            before: Worded::of($terms->words, $theirs->values));
     }
 
     /**

@@ -96,6 +96,8 @@ final readonly class CompareBuilds
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
             spread: $isPlain && !$isWords && min(count($mine->values), count($theirs->values)) >= self::FEW
                 ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,
+            worded: $isWords && $opposed !== null
+                ? ByOrder::cells($opposed->pairing->runs, $opposed->pairing->texts, $terms->words) : [],
         );
     }
 

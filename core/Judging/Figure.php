@@ -36,7 +36,7 @@ final readonly class Figure
     /** The same as words, which have no interval; null: it is a number. */
     public function worded(?Worded $words): self
     {
-        return $words === null ? $this : new self($this->value, null, null, $this->unit, $this->decimals, $this->n, [], $words);
+        return $words === null ? $this : new self($words->place, null, null, $this->unit, $this->decimals, $this->n, [], $words);
     }
 
     /** Cut off at the natural limits of its scale; what was told of it before stays as it is. */

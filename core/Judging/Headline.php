@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Statistics\Holm;
 
 /**
- * Which of many comparisons is said first: what got worse on a must, then what moved on a must, then any verdict, the last two
- * only where their p stays below 1 − confidence after Holm over all that was looked at.
+ * Which of many comparisons is said first: what got worse on a must, then what moved on a must, then any verdict, what nobody
+ * asked for last; all but the first only where their p stays below 1 − confidence after Holm over all that was looked at.
  */
 final readonly class Headline
 {
@@ -42,12 +43,13 @@ final readonly class Headline
         foreach ($looked as $i => $c) {
             $isMust = isset($must[$c->metric]);
             $own = match (true) {
-                $c->judged === '' => 0,
-                $c->judged === 'worse' && $isMust => 4,
-                $adjusted[$i] >= 1 - $confidence => 0,
-                $isMust => 3,
-                $c->judged === 'worse' => 2,
-                default => 1,
+                $c->judged === 'worse' && $isMust => 5,
+                !in_array($c->verdict, [WithinVerdict::Higher, WithinVerdict::Lower], true), $adjusted[$i] >= 1 - $confidence => 0,
+                // Nobody said which way is good: it moved all the same.
+                $c->judged === '' => 1,
+                $isMust => 4,
+                $c->judged === 'worse' => 3,
+                default => 2,
             };
             if ($own > $rank) {
                 [$best, $rank] = [$c, $own];

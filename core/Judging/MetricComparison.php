@@ -24,6 +24,7 @@ final readonly class MetricComparison
      * @param float|null        $logRank    p of the log-rank test between the two, bounds included
      * @param CompareSpread|null $spread    of repeats in one cell of both sides; null where there are several cells, or too few runs
      * @param Chained|null      $chain      where the two never met, and each met a third build
+     * @param array<string, array{here: Worded, other: Worded}> $worded where results are words, what each side came to by cell
      * @param Matching|null     $matching   what was opposed to what; null where the other side was not measured
      */
     public function __construct(
@@ -44,6 +45,7 @@ final readonly class MetricComparison
         public Terms $terms,
         public ?Chained $chain = null,
         public ?CompareSpread $spread = null,
+        public array $worded = [],
     ) {
     }
 
@@ -59,7 +61,7 @@ final readonly class MetricComparison
         return new self(
             $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged,
             $this->p,
-            $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain, $this->spread,
+            $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain, $this->spread, $this->worded,
         );
     }
 }

@@ -6,8 +6,11 @@ namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\CompareSides;
+use Lustrum\Core\Alike\Groups;
 use Lustrum\Core\Alike\SideEffect;
 use Lustrum\Core\Alike\SidePair;
+use Lustrum\Core\Statistics\Holm;
+use Lustrum\Core\Statistics\Interval;
 
 /** What came of sides against each other: which lead, which cannot be told apart, and which never met. */
 final readonly class SidesFound
@@ -55,6 +58,45 @@ final readonly class SidesFound
         $joining = count($found->apart) < 2 ? null : [$found->apart[1][0], $texts[$cells[$found->apart[0][0]] ?? ''] ?? ''];
 
         return new self($found->sides, $groups, $found->apart, $told, count($found->pairs), self::through($found->pairs, $on), $joining);
+    }
+
+    /**
+     * Where results are words: pair by pair by their order, after Holm; the one that lies above most of the others first.
+     *
+     * @param list<AlikeRuns> $runs
+     */
+    public static function byOrder(array $runs, Terms $terms): self
+    {
+        $of = $above = $p = $named = [];
+        foreach ($runs as $run) {
+            $of[$run->side][] = $run;
+        }
+        $names = array_map(strval(...), array_keys($of));
+        foreach ($names as $i => $a) {
+            $above[$a] ??= 0.0;
+            foreach (array_slice($names, $i + 1) as $b) {
+                $order = ByOrder::within([
+                    ...array_map(static fn (AlikeRuns $r): AlikeRuns => $r->of('a'), $of[$a]),
+                    ...array_map(static fn (AlikeRuns $r): AlikeRuns => $r->of('b'), $of[$b]),
+                ]);
+                if ($order !== null) {
+                    $above[$a] -= $order->above;
+                    $above[$b] = ($above[$b] ?? 0.0) + $order->above;
+                    [$named[], $p[]] = [[$a, $b, $order->shift], $order->p];
+                }
+            }
+        }
+        arsort($above);
+        $sides = array_map(static fn (string|int $s): SideEffect => new SideEffect(
+            (string) $s, AlikeRuns::count($of[$s]), null,
+        ), array_keys($above));
+        $pairs = array_map(static fn (array $pair, float $p, float $adjusted): SidePair => new SidePair(
+            $pair[0], $pair[1], new Interval($pair[2], null, null), $p, $adjusted, $terms->tells() && $adjusted < 1 - $terms->confidence(),
+        ), $named, $p, Holm::adjust($p));
+        $ordered = array_map(static fn (SideEffect $s): string => $s->side, $sides);
+        $told = count(array_filter($pairs, static fn (SidePair $p): bool => $p->told));
+
+        return new self($sides, Groups::of($ordered, [$ordered], $pairs), [], $told, count($pairs));
     }
 
     /** @param list<BoundedSide> $bounded that stand apart; they come last */

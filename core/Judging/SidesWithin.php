@@ -7,6 +7,7 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\SideEffect;
 use Lustrum\Core\CoreException;
+use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Configuration;
 
 /**
@@ -23,6 +24,7 @@ final readonly class SidesWithin
      * @param bool             $ofArticles does one article stand for a side?
      * @param list<BoundedSide> $bounded   sides with a bound among their runs: they are in no fit
      * @param list<Confounded> $confounded what varies together with the sides
+     * @param array<string, Worded> $worded where results are words, what each side came to
      */
     private function __construct(
         public string $metric,
@@ -35,6 +37,7 @@ final readonly class SidesWithin
         public array $bounded,
         public Terms $terms,
         public array $confounded,
+        public array $worded = [],
     ) {
     }
 
@@ -102,9 +105,10 @@ final readonly class SidesWithin
         $bounded = array_map(static fn (string|int $s): BoundedSide => BoundedSide::of((string) $s, $runs, $terms, $pairs), array_keys($bounds));
         // One article is set to several things; an arm, a lot or a firmware has its own.
         $whole = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => !isset($bounds[$r->side])));
-        [$whole, $ofArticles] = in_array($kind, ['article', 'setting'], true) ? [$whole, false] : self::byArticle($whole);
+        [$whole, $ofArticles] = in_array($kind, ['article', 'setting'], true) || $terms->words !== []
+            ? [$whole, false] : self::byArticle($whole);
         try {
-            $found = SidesFound::of($whole, $terms, $texts);
+            $found = $terms->words === [] ? SidesFound::of($whole, $terms, $texts) : SidesFound::byOrder($whole, $terms);
         } catch (CoreException) {
             if ($bounded === []) {
                 return null;
@@ -116,8 +120,23 @@ final readonly class SidesWithin
 
         return new self(
             $metric, $kind, $name, $m->unit, $m->decimals, $found->beside($bounded), $ofArticles, $bounded, $terms,
-            Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names),
+            Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names), self::worded($runs, $terms),
         );
+    }
+
+    /**
+     * @param list<AlikeRuns> $runs
+     *
+     * @return array<string, Worded> by side
+     */
+    private static function worded(array $runs, Terms $terms): array
+    {
+        $values = [];
+        foreach ($runs as $run) {
+            $values[$run->side] = [...$values[$run->side] ?? [], ...($run->kind === ResultKind::Equal ? $run->values : [])];
+        }
+
+        return array_filter(array_map(static fn (array $of): ?Worded => Worded::of($terms->words, $of), $values));
     }
 
     /**

@@ -24,6 +24,7 @@ final readonly class Wanted
      * @param string       $metricName as the build would call a parameter
      * @param Members      $members   of a family that it must hold on
      * @param string       $byModule  identifier of a module's requirement that shows it; empty: its own runs do
+     * @param list<string> $words     of the scale of its metric, the lowest first: its limit is the place of one; none: numbers
      * @param list<string> $dependsOn change classes; empty: everything but the cosmetic
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class Wanted
         public string $metricName = '',
         public Members $members = Members::Each,
         public string $byModule = '',
+        public array $words = [],
     ) {
     }
 
@@ -52,7 +54,7 @@ final readonly class Wanted
                 $this->rule->kind, $this->rule->direction, $this->rule->limit, $this->rule->confidence, $module->rule->coverage,
                 $module->rule->conditions,
             ), $module->dependsOn, $this->must, $module->enough, $module->methods, $module->source, $module->metricName, $module->members,
-            $module->byModule,
+            $module->byModule, $module->words,
         );
     }
 

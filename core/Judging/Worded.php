@@ -10,10 +10,12 @@ final readonly class Worded
     /**
      * @param list<string>                         $middle the one in the middle; two where it lies between them
      * @param list<array{word: string, n: int}> $each   that came, the lowest first
+     * @param float $place of the middle on the scale, from 1: where it stands in a figure
      */
     private function __construct(
         public array $middle,
         public array $each,
+        public float $place,
     ) {
     }
 
@@ -35,6 +37,6 @@ final readonly class Worded
             $each[] = ['word' => $words[$place - 1], 'n' => $times];
         }
 
-        return new self(array_values(array_map(static fn (int $place): string => $words[$place - 1], $middle)), $each);
+        return new self(array_values(array_map(static fn (int $place): string => $words[$place - 1], $middle)), $each, array_sum($middle) / count($middle));
     }
 }

@@ -62,6 +62,13 @@ final class ChangeWords
         if ($seen->why !== '') {
             return Messages::say('change.notTogether', ['metric' => Messages::begin($metric), 'why' => $seen->why]);
         }
+        if ($seen->order !== null && $seen->here !== null && $seen->before !== null) {
+            return LookWords::soFar($seen->look).Messages::say('change.words', [
+                'here' => Numbers::words($seen->here), 'before' => Numbers::words($seen->before),
+                'p' => ComparisonWords::p($seen->order->p), 'above' => $seen->order->above <=> 0.0,
+                'together' => $seen->together !== [], 'others' => Messages::list($seen->together),
+            ]);
+        }
         if ($seen->seen === null) {
             return Messages::say('change.notMeasured', [
                 'metric' => Messages::begin($metric),

@@ -171,6 +171,10 @@ final class ComparisonWords
     {
         $m = $c->matching;
 
+        if ($c->terms->words !== [] && $c->byOrder !== null) {
+            return Messages::say('comparison.howWords', ['p' => self::p($c->byOrder->p)]);
+        }
+
         return Messages::say('comparison.how', [
             'known' => $c->p !== null, 'p' => self::p($c->p ?? 1.0), 'per' => $m?->per === null ? '' : $m->per->value,
             'pairs' => $m->pairs ?? 0, 'blocks' => Messages::list($m->blocks ?? []),

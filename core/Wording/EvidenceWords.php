@@ -336,7 +336,7 @@ final class EvidenceWords
                 'least' => $cell->wanted->rule->direction === Direction::AtLeast,
                 'missing' => $cell->assessment->missingConditions !== [],
                 'conditions' => self::conditions($cell->assessment->missingConditions),
-                'limit' => Numbers::set($cell->wanted->limit, $cell->wanted->unit), 'n' => $cell->assessment->n,
+                'limit' => self::amount($cell->wanted->limit, $cell->wanted->unit, $cell->wanted->words), 'n' => $cell->assessment->n,
             ]);
         }
 
@@ -354,11 +354,24 @@ final class EvidenceWords
         ]);
     }
 
-    /** The limit of a requirement in words. */
-    public static function limit(Kind $kind, Direction $direction, float $limit, string $unit): string
+    /** @param list<string> $words of its scale; none: it is a number */
+    private static function amount(float $limit, string $unit, array $words): string
+    {
+        $word = $words[(int) round($limit) - 1] ?? null;
+
+        return $word === null ? Numbers::set($limit, $unit) : '“'.$word.'”';
+    }
+
+    /**
+     * The limit of a requirement in words.
+     *
+     * @param list<string> $words of the scale of its metric; none: it is a number
+     */
+    public static function limit(Kind $kind, Direction $direction, float $limit, string $unit, array $words = []): string
     {
         return Messages::say('evidence.limit', [
-            'kind' => $kind->value, 'direction' => $direction->value, 'limit' => Numbers::set($limit, $unit),
+            'kind' => $kind->value, 'direction' => $direction->value,
+            'limit' => self::amount($limit, $unit, in_array($kind, [Kind::Every, Kind::Mean, Kind::Rating], true) ? $words : []),
         ]);
     }
 

@@ -78,8 +78,11 @@ final class SidesWords
         if ($s->bounded !== [] && $s->found->pairs === 0) {
             return Messages::say('sides.onlyBounds', $with);
         }
-        $known = array_values(array_filter($s->found->sides, static fn ($side): bool => $side->effect !== null));
-        $first = ($known === [] ? $s->found->sides : $known)[$moreIsBetter || $known === [] ? 0 : count($known) - 1]->side;
+        // Of words nothing but the order is known, in which they stand.
+        $known = $s->terms->words !== [] ? [] : array_values(array_filter($s->found->sides, static fn ($side): bool => $side->effect !== null));
+        $sides = $known === [] ? $s->found->sides : $known;
+        $isFirst = $moreIsBetter || ($known === [] && $s->terms->words === []);
+        $first = $sides[$isFirst ? 0 : count($sides) - 1]->side;
         $with += ['bounded' => $s->bounded !== [], 'first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs];
         if ($s->found->told === 0) {
             return Messages::say('sides.none', $with + ['articles' => $s->ofArticles]);
@@ -107,6 +110,10 @@ final class SidesWords
     public static function effect(SidesWithin $s, string $side, ?float $effect): string
     {
         $isBounded = array_filter($s->bounded, static fn (BoundedSide $b): bool => $b->side === $side) !== [];
+
+        if (isset($s->worded[$side])) {
+            return Numbers::words($s->worded[$side]);
+        }
 
         return $effect === null ? Messages::say($isBounded ? 'sides.noFit' : 'sides.noValue') : Numbers::signed(
             $effect, Digits::decimals(abs($effect), $s->decimals), Numbers::differenceUnit($s->unit),

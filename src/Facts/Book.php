@@ -640,9 +640,10 @@ final class Book
     /** @return array<string, Baseline> by metric */
     public function baselines(Build $build): array
     {
-        return $this->kept('baselines', [$build], fn (): array => Baseline::of(
+        // Words have no mean that a forecast could start from.
+        return $this->kept('baselines', [$build], fn (): array => array_diff_key(Baseline::of(
             $build, $this->chosen($build), $this->wanted(), $build->chosenArm === '' ? null : $this->seen($build),
-        ));
+        ), $this->words()));
     }
 
     /** At which intervals are drawn and verdicts given. */

@@ -287,16 +287,19 @@ final readonly class DeviceFacts
         $out = [];
         foreach ($this->db->iterateAssociative(
             'SELECT r.id, statement, metric_id, unit, limit_value, direction, kind, coverage, must, conditions, depends_on, enough, methods, source, members, by_module_id,
-                m.name metric_name
+                m.name metric_name, CASE WHEN m.scale = \'ordered\' THEN m.words END words
              FROM requirement r JOIN metric m ON m.id = r.metric_id
              WHERE r.device_id = ? AND r.withdrawn_because IS NULL ORDER BY place, r.created_at, r.id', [$device->id],
         ) as $row) {
             $kind = Kind::from(Row::text($row['kind']));
             $unit = Row::text($row['unit']);
             $limit = Row::number($row['limit_value']);
+            $words = Row::texts(Row::json($row['words'] ?? '[]'));
             $rule = Rule::of(
                 $kind, Direction::from(Row::text($row['direction'])), $kind === Kind::Rate && $unit === '%' ? $limit / 100 : $limit,
                 $device->confidence, Row::number($row['coverage']), Row::texts(Row::json($row['conditions'])),
+                // Words have no distances that a normal bound could rest on.
+                $words !== [],
             );
             $out[] = new Wanted(
                 Row::text($row['id']), Row::text($row['statement']), Row::text($row['metric_id']), $unit, $limit, $rule,
@@ -306,7 +309,7 @@ final readonly class DeviceFacts
                     'cost' => 'cost',
                     'mass' => 'mass',
                     default => 'runs',
-                }, Row::text($row['metric_name']), Members::from(Row::text($row['members'])), Row::text($row['by_module_id']),
+                }, Row::text($row['metric_name']), Members::from(Row::text($row['members'])), Row::text($row['by_module_id']), $words,
             );
         }
 

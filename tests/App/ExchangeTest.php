@@ -82,7 +82,7 @@ final class ExchangeTest extends ApiTestCase
         self::assertStringContainsString('Held only at something milder (1 m, not 1.2 m)', $words('E', 'find'));
         self::assertStringContainsString('Set aside and put right', $words('E', 'find'));
         self::assertStringContainsString(
-            'It has 5 arms: 4 made, 4 tried, 1 taken out before, 1 lost in handling; “bevelled” was chosen.',
+            'It has 5 variants: 4 made, 4 tried, 1 taken out before, 1 lost in handling; “bevelled” was chosen.',
             $words('E′', 'build'),
         );
         self::assertStringContainsString('Doubles by variant: bevelled leads', $words('E′', 'weigh'));

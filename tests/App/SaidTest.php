@@ -88,6 +88,52 @@ final class SaidTest extends ApiTestCase
         $this->again(fn (array $reading) => [$reading['undecided'], self::at($reading, 'typed', 'unit'), self::at($reading, 'said')]);
     }
 
+    /** Words of a scale stay words: on Try, on Weigh, in what came of a change; they have no mean, no per cent, no distance. */
+    public function testWordsStayWordsEverywhere(): void
+    {
+        $words = ['faint', 'dim', 'bright'];
+        $method = $this->method($words);
+        foreach ([$this->bench->a => $this->bench->unitA, $this->bench->b => $this->bench->unitB] as $build => $unit) {
+            $isB = $build === $this->bench->b;
+            $trial = $this->put('trials', ['revision' => $build, 'method' => $method, 'name' => 'By hand', 'plannedRuns' => 5]);
+            foreach ($isB ? ['bright', 'bright', 'dim', 'bright', 'bright'] : ['faint', 'dim', 'faint', 'faint', 'dim'] as $word) {
+                $run = $this->put('runs', ['trial' => $trial, 'article' => $unit]);
+                $this->put('readings', ['run' => $run, 'channel' => 'feel', 'text' => $word]);
+                $this->json('PUT', '/api/runs/'.$run, ['trial' => $trial, 'article' => $unit, 'outcome' => 'held', 'version' => 1]);
+            }
+        }
+        $this->put('changes', [
+            'revision' => $this->bench->b, 'what' => 'Another lamp', 'class' => 'material',
+            'effects' => [['metric' => 'feel', 'unit' => '1', 'mode' => 'more']],
+        ]);
+        $said = fn (string $sheet): string => json_encode(
+            $this->json('GET', '/api/revisions/'.$this->bench->b.'/'.$sheet), \JSON_UNESCAPED_UNICODE,
+        ) ?: '';
+        self::assertStringContainsString('feel “bright” (dim 1, bright 4)', $said('try'));
+        $row = (array) array_column((array) $this->json('GET', '/api/revisions/'.$this->bench->b.'/weigh')['comparisons'], null, 'metric')['feel'];
+        self::assertSame(
+            [$words, 'higher', null, null, '“bright” (dim 1, bright 4)'],
+            [$row['words'], $row['verdict'], $row['difference'], $row['change'], self::text($row, 'here', 'text')],
+        );
+        self::assertSame(
+            'Feel on B: “bright” (dim 1, bright 4), against “faint” (faint 3, dim 2) on A; higher by order (p = 0.024), over 5 and 5 runs.',
+            $row['sentence'],
+        );
+        $change = (array) self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/build'), 'changes', 0);
+        self::assertSame('better', $change['computed']);
+        self::assertStringContainsString('“bright” (dim 1, bright 4), before “faint” (faint 3, dim 2)', self::text($change, 'sentence'));
+        foreach (['build', 'try', 'weigh', 'next', 'field'] as $sheet) {
+            self::assertStringNotContainsString('2.8', $said($sheet), 'No mean of words on '.$sheet);
+        }
+        $asked = ['device' => $this->bench->device, 'statement' => 'Seen from afar', 'metric' => 'feel', 'unit' => '1', 'direction' => 'atLeast'];
+        $this->json('PUT', '/api/requirements/'.Uuid::v7(), ['kind' => 'mean', 'limit' => 2.0] + $asked);
+        self::assertSame(422, $this->answered(), 'Words have no mean.');
+        $this->json('PUT', '/api/requirements/'.Uuid::v7(), ['kind' => 'every', 'limit' => 4.0] + $asked);
+        self::assertSame(422, $this->answered(), 'There is no fourth word.');
+        $this->put('requirements', ['kind' => 'every', 'limit' => 2.0] + $asked);
+        self::assertStringContainsString('at least “dim”', $said('weigh'));
+    }
+
     public function testOnlyTheNumberAloneHasNoUnit(): void
     {
         $this->json('PUT', '/api/readings/'.Uuid::v7(), [
@@ -119,6 +165,14 @@ final class SaidTest extends ApiTestCase
      */
     private function rated(array $words): string
     {
+        $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $this->method($words), 'name' => 'By hand']);
+
+        return $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+    }
+
+    /** @param list<string> $words of the scale that it reads */
+    private function method(array $words): string
+    {
         $method = $this->put('methods', [
             'device' => $this->bench->device, 'name' => 'Feel', 'channels' => [['key' => 'feel', 'metric' => 'feel', 'unit' => '1']],
             'safety' => ['abort' => 'When it hurts.'],
@@ -132,9 +186,8 @@ final class SaidTest extends ApiTestCase
                 self::assertSame(200, $this->answered());
             }
         }
-        $trial = $this->put('trials', ['revision' => $this->bench->b, 'method' => $method, 'name' => 'By hand']);
 
-        return $this->put('runs', ['trial' => $trial, 'article' => $this->bench->unitB]);
+        return $method;
     }
 
     /**

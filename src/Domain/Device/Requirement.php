@@ -133,8 +133,25 @@ class Requirement extends Record
         $this->place = $input->place;
         $this->mustBeSound();
         $this->metric = Metric::named($input->metric, $this->unit, $this->device, $records);
+        if ($this->source === RequirementSource::Runs && $this->metric->words() !== []) {
+            $this->mustBeOfWords($this->metric->words());
+        }
         if (!$isShare && $this->source === RequirementSource::Runs) {
             $this->mustFit($this->metric->readIn($records));
+        }
+    }
+
+    /** @param non-empty-list<string> $words of its scale, the lowest first */
+    private function mustBeOfWords(array $words): void
+    {
+        if (in_array($this->kind, [Kind::Mean, Kind::Rating, Kind::Spread], true)) {
+            throw Invalid::at('kind', 'Words have no mean and no spread: ask it of every article, or of a share of the runs.');
+        }
+        $place = (int) $this->limit;
+        if ($this->kind === Kind::Every && ((float) $place !== $this->limit || !isset($words[$place - 1]))) {
+            throw Invalid::at('limit', sprintf('The limit is the place of a word on its scale: %s.', implode(', ', array_map(
+                static fn (int $i, string $word): string => ($i + 1).' '.$word, array_keys($words), $words,
+            ))));
         }
     }
 
@@ -175,8 +192,8 @@ class Requirement extends Record
         if ($isWeaker) {
             throw Invalid::at('byModule', sprintf(
                 '“%s” asks the module for less, or for something else: %s, where this asks for %s.', $of->statement,
-                EvidenceWords::limit($of->kind, $of->direction, $of->limit, $of->unit),
-                EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit),
+                EvidenceWords::limit($of->kind, $of->direction, $of->limit, $of->unit, $of->metric->words()),
+                EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit, $this->metric->words()),
             ));
         }
 
@@ -256,7 +273,7 @@ class Requirement extends Record
         return new RequirementView(
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->statement,
             $this->metric->name(), $this->metric->id()->toRfc4122(), $this->unit, $this->limit,
-            EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit), $this->direction, $this->kind,
+            EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit, $this->metric->words()), $this->direction, $this->kind,
             $this->coverage, $this->must, $this->conditions, array_map(EvidenceWords::condition(...), $this->conditions),
             $this->dependsOn, $this->enough, $this->methods, $this->uses, $this->askedBy, $this->members,
             $this->byModule?->id()->toRfc4122(),

@@ -7,6 +7,7 @@ namespace Lustrum\Sheet\Weigh;
 use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Alike\Per;
 use Lustrum\Core\Judging\MetricComparison;
+use Lustrum\Core\Judging\Worded;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Wording\Numbers;
 
@@ -34,6 +35,9 @@ final readonly class CellRow
     /** @return list<self> none where the runs were made at no level */
     public static function all(MetricComparison $c): array
     {
+        if ($c->worded !== []) {
+            return self::words($c);
+        }
         $amount = static fn (float $v): string => Numbers::amount($v, $c->here->decimals, $c->here->unit);
 
         return array_map(static fn (CellDifference $cell): self => new self(
@@ -42,5 +46,20 @@ final readonly class CellRow
             ),
             in_array($cell->cell, $c->matching->against ?? [], true), $c->matching?->per,
         ), $c->matching->cells ?? []);
+    }
+
+    /** @return list<self> words have no difference */
+    private static function words(MetricComparison $c): array
+    {
+        $out = [];
+        foreach (count($c->worded) === 1 && isset($c->worded['']) ? [] : $c->worded as $cell => ['here' => $here, 'other' => $other]) {
+            $n = static fn (Worded $w): int => array_sum(array_column($w->each, 'n'));
+            $out[] = new self(
+                (string) $cell, $other->place, $here->place, Numbers::words($other), $n($other), Numbers::words($here), $n($here), '', false,
+                null,
+            );
+        }
+
+        return $out;
     }
 }

@@ -24,6 +24,7 @@ final readonly class ComparisonRow
      * @param list<PairRow> $pairs       each with its per cent; the first of them where there are many
      * @param float|null    $least       value that there can be; no axis goes beyond it
      * @param string        $together    changes that act on it and cannot be told apart; empty: there are not several
+     * @param list<string>  $words       of the scale, the lowest first, which stand on the axis; none where values are numbers
      * @param list<Further> $further     by order alone for ratings, as lives where runs are bounds
      */
     private function __construct(
@@ -57,6 +58,8 @@ final readonly class ComparisonRow
         public array $pairs,
         public int $allPairs,
         public string $together,
+        /** @var list<string> */
+        public array $words,
     ) {
     }
 
@@ -74,15 +77,15 @@ final readonly class ComparisonRow
             $c->footing === null ? null : FootingView::of($c->footing),
             ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
             $c->here->bounds, self::further($c, $otherLetter, $confidence),
-            $c->terms->natural($c->here->unit)->low, $c->terms->natural($c->here->unit)->high, PairRow::all($c), $c->matching->pairs ?? 0,
-            ComparisonWords::together($together),
+            $c->terms->natural($c->here->unit)->low, $c->terms->natural($c->here->unit)->high, $c->worded === [] ? PairRow::all($c) : [], $c->worded === [] ? $c->matching->pairs ?? 0 : 0,
+            ComparisonWords::together($together), $c->terms->words,
         );
     }
 
     /** @return list<Further> */
     private static function further(MetricComparison $c, string $otherLetter, float $confidence): array
     {
-        $out = $c->byOrder === null ? [] : [
+        $out = $c->byOrder === null || $c->terms->words !== [] ? [] : [
             new Further(ComparisonWords::byOrder($c->byOrder, $c->here, $otherLetter, $confidence), 'stats.rank'),
         ];
         if ($c->spread !== null) {

@@ -90,7 +90,7 @@ final readonly class DocumentRows
 
                 return WorkshopWords::asserted(
                     $rating->what, $rating->value, $rating->page,
-                    EvidenceWords::limit($w->kind(), $w->rule->direction, $w->limit, $w->unit),
+                    EvidenceWords::limit($w->kind(), $w->rule->direction, $w->limit, $w->unit, $w->words),
                     $w->metBy($rating->value), $cell->state !== State::None,
                 );
             }

@@ -4973,6 +4973,7 @@ export interface components {
             pairs: components["schemas"]["Sheet.Weigh.PairRow"][];
             allPairs: number;
             together: string;
+            words: string[];
         };
         "Sheet.Weigh.EvidenceCell": {
             requirement: string;

@@ -6,6 +6,14 @@ export function marks(scale: { (value: number): number; ticks: (count: number) =
   return scale.ticks(count).map((t) => ({ at: scale(t), label: String(t).replace('-', '−') }));
 }
 
+/** The words of a scale at their places; none: marks of numbers. */
+export function wordsOrMarks(
+  scale: { (value: number): number; ticks: (count: number) => number[] },
+  words: string[],
+): Tick[] {
+  return words.length === 0 ? marks(scale) : words.map((label, i) => ({ at: scale(i + 1), label }));
+}
+
 /** Half of what a letter of a label is wide, and the room that figures leave beside their axis. */
 const HALF_LETTER = 3.3;
 const ROOM = 14;

@@ -1,7 +1,7 @@
 import { scaleLinear } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
-import { Axis, LimitLine, marks } from './Axis';
+import { Axis, LimitLine, wordsOrMarks } from './Axis';
 
 const WIDTH = 560;
 const LEFT = 44;
@@ -16,6 +16,7 @@ export function IntervalPlot({
   sides,
   limit,
   natural,
+  words = [],
 }: {
   metric: string;
   unit: string;
@@ -23,11 +24,14 @@ export function IntervalPlot({
   limit: { value: number; direction: Schemas['Direction'] } | null;
   /** What there can be at all: no axis goes beyond it. */
   natural?: { least: number | null; most: number | null };
+  /** Of the scale, the lowest first: all of it is drawn, and they stand on the axis. */
+  words?: string[];
 }) {
   const numbers = sides
     .flatMap((s) => [...s.values, s.estimate?.low ?? s.estimate?.value ?? NaN, s.estimate?.high ?? NaN])
     .filter(Number.isFinite);
   if (limit !== null) numbers.push(limit.value);
+  if (words.length > 0) numbers.push(1, words.length);
   if (numbers.length === 0) return null;
   const pad = (Math.max(...numbers) - Math.min(...numbers) || Math.abs(numbers[0]!) || 1) * 0.07;
   const x = scaleLinear({
@@ -36,15 +40,19 @@ export function IntervalPlot({
     nice: true,
   });
   const [from = 0, to = 1] = x.domain();
-  x.domain([Math.max(from, natural?.least ?? -Infinity), Math.min(to, natural?.most ?? Infinity)]);
+  x.domain(
+    words.length > 0
+      ? [0.6, words.length + 0.4]
+      : [Math.max(from, natural?.least ?? -Infinity), Math.min(to, natural?.most ?? Infinity)],
+  );
   const bottom = sides.length * ROW + 12;
-  const words = sides.map((s) => `${s.letter}: ${s.estimate?.text ?? 'no value'}, ${s.values.length} runs`).join('; ');
+  const says = sides.map((s) => `${s.letter}: ${s.estimate?.text ?? 'no value'}, ${s.values.length} runs`).join('; ');
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${bottom + 40}`}
       className="w-full max-w-[35rem]"
       role="img"
-      aria-label={`${metric}, ${words}`}
+      aria-label={`${metric}, ${says}`}
     >
       {limit !== null && (
         <g>
@@ -109,7 +117,13 @@ export function IntervalPlot({
           </g>
         );
       })}
-      <Axis from={LEFT} to={WIDTH - 16} y={bottom} ticks={marks(x)} title={`${metric}, ${unit}`} />
+      <Axis
+        from={LEFT}
+        to={WIDTH - 16}
+        y={bottom}
+        ticks={wordsOrMarks(x, words)}
+        title={words.length > 0 ? metric : `${metric}, ${unit}`}
+      />
     </svg>
   );
 }

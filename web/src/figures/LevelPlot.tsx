@@ -1,7 +1,7 @@
 import { scaleLinear } from '@visx/scale';
 
 import type { Schemas } from '../api/client';
-import { Axis, LimitLine, marks } from './Axis';
+import { Axis, LimitLine, wordsOrMarks } from './Axis';
 
 const WIDTH = 560;
 const LEFT = 130;
@@ -20,7 +20,8 @@ export function LevelPlot({
   limit: number | null;
 }) {
   const numbers = row.cells.flatMap((c) => [c.value, c.otherValue]);
-  const all = limit === null ? numbers : [...numbers, limit];
+  const scale = row.words.length === 0 ? [] : [1, row.words.length];
+  const all = limit === null ? [...numbers, ...scale] : [...numbers, ...scale, limit];
   if (numbers.length === 0) return null;
   const pad = (Math.max(...all) - Math.min(...all) || Math.abs(all[0]!) || 1) * 0.1;
   const x = scaleLinear({
@@ -84,7 +85,13 @@ export function LevelPlot({
           </g>
         );
       })}
-      <Axis from={LEFT} to={WIDTH - 16} y={bottom} ticks={marks(x)} title={`${row.metric}, ${row.unit}`} />
+      <Axis
+        from={LEFT}
+        to={WIDTH - 16}
+        y={bottom}
+        ticks={wordsOrMarks(x, row.words)}
+        title={`${row.metric}, ${row.unit}`}
+      />
     </svg>
   );
 }

@@ -304,7 +304,7 @@ describe('two builds level by level', () => {
   const cell = (name: string, otherValue: number, value: number, opposed = false) =>
     ({ cell: name, otherValue, value, other: `${otherValue} N`, here: `${value} N`, opposed }) as Schemas['CellRow'];
   const row = (cells: Schemas['CellRow'][]) =>
-    ({ metric: 'push', unit: 'N', cells }) as unknown as Schemas['ComparisonRow'];
+    ({ metric: 'push', unit: 'N', words: [], cells }) as unknown as Schemas['ComparisonRow'];
 
   it('draws one line a level, the other build hollow, this one filled, with the letters on top', () => {
     const markup = drawn(

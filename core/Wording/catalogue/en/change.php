@@ -15,6 +15,7 @@ return [
     'notTogether' => '{metric}: {why, select, byLevel {differs by level, with differences of both signs} other {no level was run on both builds, so neither says anything of the other}}.',
     'seen' => '{difference} over {before} and {n} {articles, select, yes {articles} other {runs}}'
         .'{drawn, select, yes {; the earlier mean is drawn in, since its runs chose the variant} other {}}{together, select, yes {; together with {others}, and not to be told apart} other {}}.',
+    'words' => '{here}, before {before}: by order {above, plural, =1 {higher} =-1 {lower} other {the same}} (p = {p}){together, select, yes {; together with {others}, and not to be told apart} other {}}.',
     'bothPass' => 'Held {held} of {n}, before {heldBefore} of {before}. Both pass: so far this trial does not tell them apart'
         .'{hides, select, yes {; up to {points} points could hide} other {}}.',
     'howOfMode' => 'Difference of the shares on what both builds were asked alike and as hard, with the exact test over these.',

@@ -20,6 +20,7 @@ return [
         .' single {, from a single run, so without an interval} other {}}'
         .'{against, select, yes {; the other way at {where}} other {}}{varies, select, yes {; the size differs by level} other {}}'
         .'{articles, select, yes {; whether the builds do needs a second article} other {}}{tilted, select, yes {; {footing}} other {}}.',
+    'howWords' => 'By the order of the words alone, at each level by itself: the test of Mann and Whitney on the runs that both builds have alike, p = {p}. Words have no mean and no per cent.',
     'words' => '{metric} on {letter}{sized, select, yes {: {here}, against {there} on {other}} other { against {other}}}; {verdict, select, higher {higher by order (p = {p})} lower {lower by order (p = {p})} single {one run each tells nothing} other {not told apart by order (p = {p})}}, over {n} and {nOther} runs.',
     'byOrder' => 'By order alone {letter} is rated {shift} {lower, select, yes {lower} other {higher}} than {other}, {real, select, yes {which is more than chance} other {which may be chance}} (p = {p}).',
     'spread' => '{known, select, yes {Its runs spread {times} times as far as those of {other}{ended, select, yes { [{low}, {high}]} other {}}{verdict, select, higher {: more} lower {: less} other {, which cannot be told from as far}}.} other {The runs of {other} do not spread at all, so no ratio can be told.}}',

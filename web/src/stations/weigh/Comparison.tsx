@@ -165,6 +165,7 @@ export function Comparison({
       ) : (
         <IntervalPlot
           natural={{ least: c.least, most: c.most }}
+          words={c.words}
           metric={c.metric}
           unit={c.unit}
           sides={[

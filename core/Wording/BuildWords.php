@@ -58,6 +58,12 @@ final class BuildWords
         ]);
     }
 
+    /** What a parameter is by the variant that was chosen. */
+    public static function chosen(string $text, string $variant): string
+    {
+        return Messages::say('build.chosen', ['text' => $text, 'variant' => $variant]);
+    }
+
     /** What all parts cost more or less than the parent's; empty where there is no parent. */
     public static function costAgainst(?string $difference, ?string $parent): string
     {

@@ -46,6 +46,7 @@ final readonly class Noticing
             self::past($run),
             ...$this->soFar($soFar),
             self::missing($run),
+            ...self::lacks($run),
         ], static fn (string $s): bool => $s !== ''));
     }
 
@@ -228,5 +229,19 @@ final readonly class Noticing
         $missing = array_map(mb_strtolower(...), self::unrecorded($run));
 
         return $missing === [] ? '' : Messages::say('notice.missing', ['names' => Messages::list($missing, 'list.or')]);
+    }
+
+    /** @return list<string> what an ended run cannot be judged by, since nobody said it */
+    private static function lacks(RunFact $run): array
+    {
+        if ($run->outcome === null || !$run->says()) {
+            return [];
+        }
+        $levels = Alikeness::of($run)->unknown;
+
+        return [
+            ...($levels === [] ? [] : [Messages::say('notice.noLevel', ['n' => count($levels), 'names' => Messages::list($levels)])]),
+            ...($run->serial() !== '' || $run->configuration->articleState !== '' ? [] : [Messages::say('notice.noArticle')]),
+        ];
     }
 }

@@ -46,6 +46,20 @@ final class NoticingTest extends TestCase
         }
     }
 
+    public function testARunThatLacksSomethingSaysSo(): void
+    {
+        $of = static fn (array $with, array $levels, ?RunOutcome $outcome): string => implode("\n", (new Noticing([]))->about(Judged::run(
+            40.0, $outcome ?? RunOutcome::Void, levels: $levels,
+            with: Configuration::fromRow($with + ['factors' => [['name' => 'height', 'unit' => 'cm']]] + Judged::configuration()->toRow()),
+        ), [], null, []));
+        $level = 'Without its height it is like no other run: it is compared with none until somebody says it.';
+        $article = 'Nobody said which article it was: a finished one, a mock-up or a model?';
+        self::assertStringContainsString($level."\n".$article, $of(['serial' => ''], [], RunOutcome::Held));
+        self::assertStringNotContainsString($level, $of(['serial' => ''], ['height' => '60 cm'], RunOutcome::Held));
+        self::assertStringNotContainsString($article, $of(['serial' => 'U-3'], [], RunOutcome::Held));
+        self::assertStringNotContainsString($level, $of(['serial' => ''], [], null), 'One that is void lacks nothing.');
+    }
+
     private static function said(RunFact $good, RunFact $run): string
     {
         return implode("\n", (new Noticing([]))->about($run, [], $good, []));

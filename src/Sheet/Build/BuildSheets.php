@@ -56,10 +56,10 @@ final readonly class BuildSheets
         $parentCost = $parent === null ? null : PartRows::product($parentParts);
         $difference = $parentCost === null ? null : Sums::difference($parentCost, $cost);
         $articles = $this->articles($revision);
-        $parameterRows = ParameterRows::of(
+        $parameterRows = ParameterRows::chosen(ParameterRows::of(
             $this->records->all(Parameter::class, ['revision' => $revision]),
             $parent === null ? null : $this->records->all(Parameter::class, ['revision' => $parent]),
-        );
+        ), $build);
         $partRows = PartRows::of($parts, $parent === null ? null : $parentParts);
         $arms = ArmRows::of($revision->view(), $articles);
         // A change with several effects has a row for each, and is one: looked at where one of them was.
@@ -151,7 +151,10 @@ final readonly class BuildSheets
     public static function alterable(Build $build): array
     {
         return [
-            ...array_map(static fn (Fact $p): Pick => new Pick('parameter:'.$p->name, $p->name, $p->text()), $build->parameters),
+            ...array_map(
+                static fn (Fact $p): Pick => new Pick('parameter:'.$p->name, $p->name, $p->text()),
+                $build->as($build->chosenArm)->parameters,
+            ),
             ...array_map(static fn (PartFact $p): Pick => new Pick('part:'.$p->name, $p->name, $p->material), $build->parts),
             new Pick('firmware', 'firmware', $build->firmware),
         ];

@@ -12,6 +12,7 @@ final readonly class ParameterRow
 {
     /**
      * @param string $mark    'same', 'changed', 'new' or 'gone'
+     * @param string $chosen  what it is by the variant that was chosen, where that is something else than was written down
      * @param string $problem why it does not follow any more; empty: it does, or was typed
      */
     public function __construct(
@@ -22,11 +23,18 @@ final readonly class ParameterRow
         public ?string $percent,
         public string $mark,
         public string $problem = '',
+        public string $chosen = '',
     ) {
     }
 
     public function not(string $problem): self
     {
         return new self($this->name, $this->here, $this->parent, $this->difference, $this->percent, $this->mark, $problem);
+    }
+
+    /** The variant that was chosen is what the build is made of. */
+    public function chosen(string $said): self
+    {
+        return new self($this->name, $this->here, $this->parent, null, null, 'changed', $this->problem, $said);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Build;
 
 use Lustrum\Core\CoreException;
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ParameterChange;
 use Lustrum\Core\Run\Followed;
 use Lustrum\Core\Run\Parameter as Fact;
@@ -44,6 +45,31 @@ final class ParameterRows
         }
 
         return $rows;
+    }
+
+    /**
+     * The same as the variant that was chosen makes it.
+     *
+     * @param list<ParameterRow> $rows
+     *
+     * @return list<ParameterRow>
+     */
+    public static function chosen(array $rows, Build $build): array
+    {
+        $own = array_column($build->arms[$build->chosenArm] ?? [], null, 'name');
+        $of = static fn (Fact $p): string => BuildWords::chosen($p->text(), $build->chosenArm);
+        foreach ($rows as $i => $row) {
+            $chosen = $own[$row->name] ?? null;
+            unset($own[$row->name]);
+            if ($chosen !== null && mb_strtolower($chosen->text()) !== mb_strtolower($row->here?->measure->text ?? '')) {
+                $rows[$i] = $row->chosen($of($chosen));
+            }
+        }
+        foreach ($own as $name => $chosen) {
+            $rows[] = new ParameterRow((string) $name, null, null, null, null, 'new', '', $of($chosen));
+        }
+
+        return array_values($rows);
     }
 
     /**

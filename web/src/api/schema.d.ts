@@ -4259,6 +4259,7 @@ export interface components {
             percent: string | null;
             mark: string;
             problem: string;
+            chosen: string;
         };
         "Sheet.Build.PartRow": {
             part: components["schemas"]["Domain.Revision.PartView"];

@@ -17,5 +17,7 @@ return [
     'against' => 'Against the last one that held (run {number} on {letter}): {any, select, yes {{whys}} other {nothing recorded differs}}.',
     'past' => '{serial} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} other { and # failed}} behind it.',
     'soFar' => '{metric} over {n, plural, one {# finished run} other {# finished runs}} of this trial: {figure}.',
+    'noLevel' => 'Without its {names} it is like no other run: it is compared with none until somebody says {n, plural, one {it} other {them}}.',
+    'noArticle' => 'Nobody said which article it was: a finished one, a mock-up or a model? Until then it is taken for one of its build as it is written down.',
     'missing' => 'Nobody has recorded {names} yet. Write “unknown” if it cannot be told any more.',
 ];

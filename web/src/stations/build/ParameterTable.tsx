@@ -45,6 +45,7 @@ function Named({ row }: { row: Row }) {
   return (
     <>
       {row.name}
+      {row.chosen !== '' && <span className="block text-xs font-normal">{row.chosen}</span>}
       {row.problem !== '' && <span className="block text-xs font-normal text-oxide">{row.problem}</span>}
       {more.some(Boolean) && (
         <span className="block text-xs font-normal text-soft">{more.filter(Boolean).join(' · ')}</span>

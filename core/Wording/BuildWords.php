@@ -6,7 +6,9 @@ namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Judging\Difference;
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\Filled;
+use Lustrum\Core\Run\Step;
 
 /** Sentences about a build: how it differs from its parent, and what its articles have been through. */
 final class BuildWords
@@ -56,6 +58,14 @@ final class BuildWords
             'n' => $arms, 'made' => $made, 'tried' => $tried, 'lost' => $lost, 'out' => $out, 'isChosen' => $chosen !== '',
             'chosen' => $chosen,
         ]);
+    }
+
+    /** What was changed at one step. */
+    public static function step(Step $step): string
+    {
+        $of = $step->new === [] ? $step->all : $step->new;
+
+        return Messages::begin(Messages::list(array_map(static fn (Deviation $d): string => $d->name.' '.$d->value, $of)));
     }
 
     /** What a parameter is by the variant that was chosen. */

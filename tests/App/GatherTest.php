@@ -144,6 +144,35 @@ final class GatherTest extends ApiTestCase
         self::assertSame(1, self::at($this->json('GET', '/api/revisions/'.$this->bench->b.'/try'), 'trials', 0, 'total'));
     }
 
+    public function testTheBuildBeginsAfterTheStepThatSomebodySays(): void
+    {
+        $arm = static fn (string $mm): array => ['kind' => 'parameter', 'name' => 'arm', 'value' => $mm];
+        $base = $this->runs('44.0 N');
+        $this->changed($arm('4 mm'));
+        $first = $this->runs('41.0 N', '41.2 N');
+        $this->changed($arm('5 mm'));
+        $second = $this->runs('39.0 N');
+        $this->changed($arm('5 mm'), ['kind' => 'part', 'name' => 'Grip', 'value' => 'cork']);
+        $third = $this->runs('38.0 N');
+        $steps = $this->json('GET', '/api/articles/'.$this->bench->unitB.'/steps');
+        self::assertSame(
+            [[1, 'Arm 4 mm', 2], [2, 'Arm 5 mm', 1], [3, 'Grip cork', 1]],
+            array_map(static fn (mixed $s): array => array_values((array) $s), array_values($steps)),
+        );
+        $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => Uuid::v7()->toRfc4122(), 'step' => 4]);
+        self::assertSame(422, $this->answered());
+        $made = $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => Uuid::v7()->toRfc4122(), 'step' => 2]);
+        $c = self::text($made, 'id');
+        $runs = fn (string $build): array => array_column((array) self::at($this->json('GET', '/api/revisions/'.$build.'/try'), 'trials', 0, 'runs'), 'id');
+        self::assertSame([...$base, ...$first], $runs($this->bench->b), 'The steps before it stay.');
+        self::assertSame([...$second, ...$third], $runs($c), 'That step and later ones go along.');
+        $build = $this->json('GET', '/api/revisions/'.$c.'/build');
+        self::assertSame(['5 mm', 'ash'], [
+            self::text($build, 'parameters', 0, 'here', 'measure', 'text'), self::text($build, 'parts', 0, 'part', 'material'),
+        ]);
+        self::assertSame('Grip', self::text($build, 'articles', 0, 'article', 'deviants', 0, 'name'), 'What came later is still its own.');
+    }
+
     public function testWhatIsOfTheArticleAloneStaysWithIt(): void
     {
         $this->changed(

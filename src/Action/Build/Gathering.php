@@ -13,6 +13,7 @@ use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\Step;
 use Lustrum\Core\Wording\BuildWords;
 use Lustrum\Domain\Change\Change;
 use Lustrum\Domain\Change\ChangeInput;
@@ -27,6 +28,7 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionInput;
 use Lustrum\Domain\Revision\RevisionState;
 use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Domain\Revision\StepView;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Domain\Trial\TrialInput;
@@ -38,8 +40,9 @@ use Lustrum\Shared\Refusal\Invalid;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Gathers what was changed on an article between runs into a build of its own. The article becomes one of that build, and
- * the runs that were made with all of it go along: nothing is typed again, and each keeps its number and what was read.
+ * Gathers what was changed on an article between runs into a build of its own, which begins after one of the steps. The article
+ * becomes one of that build, and the runs of that step and of later ones go along: nothing is typed again, and each keeps its
+ * number and what was read.
  */
 final readonly class Gathering
 {
@@ -58,10 +61,24 @@ final readonly class Gathering
     ) {
     }
 
-    /** Sent twice, it is one build. */
-    public function gather(Article $article, Uuid $id): RevisionView
+    /** @return list<StepView> what was changed on an article between its runs, step by step */
+    public function steps(Article $article): array
     {
-        return $this->em->wrapInTransaction(function () use ($article, $id): RevisionView {
+        $steps = Step::all(array_map(self::design(...), $this->onThisBuild($article)), self::ofDesign($article->deviants()));
+
+        return array_map(
+            static fn (int $i, Step $s): StepView => new StepView($i + 1, BuildWords::step($s), count($s->runs)), array_keys($steps), $steps,
+        );
+    }
+
+    /**
+     * Sent twice, it is one build.
+     *
+     * @param int|null $step after which it begins, from 1; null: the last one
+     */
+    public function gather(Article $article, Uuid $id, ?int $step = null): RevisionView
+    {
+        return $this->em->wrapInTransaction(function () use ($article, $id, $step): RevisionView {
             $this->writer->oneAtATime($id);
             $known = $this->em->find(Revision::class, $id);
             if ($known !== null) {
@@ -69,18 +86,22 @@ final readonly class Gathering
                 return $known->belongsTo()->equals($article->belongsTo())
                     ? $known->view() : throw Invalid::at('id', 'That identifier is taken.');
             }
-            $gathered = array_values(array_filter($article->deviants(), static fn (Deviation $d): bool => $d->isOfDesign()));
-            if ($gathered === []) {
+            $made = $this->onThisBuild($article);
+            $now = self::ofDesign($article->deviants());
+            $steps = Step::all(array_map(self::design(...), $made), $now);
+            if ($now === []) {
                 throw Invalid::at(
                     'article', 'Nothing was changed on this article that a build could take over: no parameter, and no part.',
                 );
             }
+            $after = $step === null ? self::present($steps, $now) : $step - 1;
+            $gathered = $steps[$after]->all ?? throw Invalid::at('step', sprintf('There are %d steps, from 1.', count($steps)));
             $from = $article->revision();
             $next = $this->open($from, $article, $id);
             foreach ($gathered as $deviation) {
                 $this->take($deviation, $from, $next);
             }
-            $runs = $this->runs($article, $gathered);
+            $runs = self::going($made, array_slice($steps, $after));
             $this->writer->amend(
                 Article::class, $article->id(), $article->version(), static fn (Article $a) => $a->gatheredInto($next, $gathered),
             );
@@ -121,19 +142,58 @@ final readonly class Gathering
     }
 
     /**
-     * Runs that were made with all of it.
+     * The step that the article is at.
      *
-     * @param list<Deviation> $gathered
-     *
-     * @return list<Run>
+     * @param list<Step>      $steps
+     * @param list<Deviation> $now
      */
-    private function runs(Article $article, array $gathered): array
+    private static function present(array $steps, array $now): int
+    {
+        foreach ($steps as $i => $step) {
+            if (count($step->all) === count($now) && array_filter($now, static fn (Deviation $d): bool => !$d->isAmong($step->all)) === []) {
+                return $i;
+            }
+        }
+        throw new \LogicException('What the article is like now is a step.');
+    }
+
+    /**
+     * @param list<Deviation> $deviants
+     *
+     * @return list<Deviation> those that a build may take over
+     */
+    private static function ofDesign(array $deviants): array
+    {
+        return array_values(array_filter($deviants, static fn (Deviation $d): bool => $d->isOfDesign()));
+    }
+
+    /** @return list<Deviation> */
+    private static function design(Run $run): array
+    {
+        return self::ofDesign($run->configuration()->deviants);
+    }
+
+    /** @return list<Run> of an article, while it was of its build, in the order in which they were made */
+    private function onThisBuild(Article $article): array
     {
         $runs = array_values(array_filter(
             $this->records->all(Run::class, ['article' => $article]),
-            static fn (Run $r): bool => $r->trial()->revision()->id()->equals($article->revision()->id())
-                && array_filter($gathered, static fn (Deviation $d): bool => !$d->isAmong($r->configuration()->deviants)) === [],
+            static fn (Run $r): bool => $r->trial()->revision()->id()->equals($article->revision()->id()),
         ));
+        usort($runs, static fn (Run $a, Run $b): int => [$a->view()->startedAt, $a->view()->number] <=> [$b->view()->startedAt, $b->view()->number]);
+
+        return $runs;
+    }
+
+    /**
+     * @param list<Run>  $made
+     * @param list<Step> $steps that go along
+     *
+     * @return list<Run>
+     */
+    private static function going(array $made, array $steps): array
+    {
+        $runs = array_values(array_intersect_key($made, array_flip(array_merge(...array_map(static fn (Step $s): array => $s->runs, $steps)))));
 
         if (count($runs) > self::MOST) {
             throw Invalid::at('article', sprintf('At most %d runs go along with a build at once.', self::MOST));

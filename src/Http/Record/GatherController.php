@@ -10,6 +10,7 @@ use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\GatherInput;
 use Lustrum\Domain\Revision\RevisionView;
+use Lustrum\Domain\Revision\StepView;
 use Lustrum\Http\Answers;
 use Lustrum\Http\Body;
 use Lustrum\Http\Door\Needs;
@@ -44,6 +45,15 @@ final readonly class GatherController
         return new JsonResponse($this->changing->changed($article, $input->text));
     }
 
+    /** What was changed on an article between its runs, step by step: after which of them a build of its own can begin. */
+    #[Route('/api/articles/{id}/steps', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    #[Needs(Who::Reader)]
+    #[Answers(StepView::class, list: true)]
+    public function steps(Uuid $id): JsonResponse
+    {
+        return new JsonResponse($this->gathering->steps($this->records->find(Article::class, $id)));
+    }
+
     /** Gathers what was changed on an article between runs into a build of its own; the runs made with it go along. */
     #[Route('/api/articles/{id}/gather', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     #[Needs(Who::Writer, Takes::Json)]
@@ -56,6 +66,6 @@ final readonly class GatherController
             throw Invalid::at('id', 'The build that is made needs an identifier.');
         }
 
-        return new JsonResponse($this->gathering->gather($article, Uuid::fromString($input->id)));
+        return new JsonResponse($this->gathering->gather($article, Uuid::fromString($input->id), $input->step));
     }
 }

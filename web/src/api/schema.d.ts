@@ -72,6 +72,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/articles/{id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was changed on an article between its runs, step by step: after which of them a build of its own can begin. */
+        get: operations["lustrum_http_record_gather_steps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/assumptions/{id}": {
         parameters: {
             query?: never;
@@ -3380,6 +3397,7 @@ export interface components {
         };
         "Domain.Revision.GatherInput": {
             id?: string;
+            step?: number | null;
         };
         "Domain.Revision.HappeningInput": {
             article: string;
@@ -3563,6 +3581,11 @@ export interface components {
             author?: string;
             terms?: string;
             alterations?: string;
+        };
+        "Domain.Revision.StepView": {
+            number: number;
+            said: string;
+            runs: number;
         };
         /** @enum {string} */
         "Domain.Revision.Whereabouts": "here" | "tester" | "lent" | "sold" | "scrapped";
@@ -5409,6 +5432,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Trial.RunView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_record_gather_steps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Revision.StepView"][];
                 };
             };
             /** @description A problem, with a sentence for people */

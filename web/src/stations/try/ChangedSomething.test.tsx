@@ -32,7 +32,10 @@ const screenOf = (deviants: Schemas['ArticleView']['deviants']) =>
 
 describe('what was changed between two runs', () => {
   it('is gathered into a build of its own by one touch', async () => {
-    const sent = server({ 'POST /api/articles/article-1/gather': { body: { letter: 'C' } } });
+    const sent = server({
+      'GET /api/articles/article-1/steps': { body: [{ number: 1, said: 'Gap 1.2 mm', runs: 0 }] },
+      'POST /api/articles/article-1/gather': { body: { letter: 'C' } },
+    });
     screenOf([gap, weld]);
     await userEvent.click(screen.getByRole('button', { name: 'Gather into a build of its own' }));
     await waitFor(() => expect(of(sent, 'POST', '/api/articles/article-1')).toHaveLength(1));
@@ -40,10 +43,31 @@ describe('what was changed between two runs', () => {
   });
 
   it('says why it cannot be', async () => {
-    server({ 'POST /api/articles/article-1/gather': refusal(422, 'invalid', 'At most 500 runs go along.') });
+    server({
+      'GET /api/articles/article-1/steps': { body: [] },
+      'POST /api/articles/article-1/gather': refusal(422, 'invalid', 'At most 500 runs go along.'),
+    });
     screenOf([gap]);
     await userEvent.click(screen.getByRole('button', { name: 'Gather into a build of its own' }));
     expect((await screen.findByRole('alert')).textContent).toBe('At most 500 runs go along.');
+  });
+
+  it('begins after the step that somebody says, where there are several', async () => {
+    const sent = server({
+      'GET /api/articles/article-1/steps': {
+        body: [
+          { number: 1, said: 'Gap 1.2 mm', runs: 3 },
+          { number: 2, said: 'Grip cork', runs: 1 },
+        ],
+      },
+      'POST /api/articles/article-1/gather': { body: { letter: 'C' } },
+    });
+    screenOf([gap]);
+    await userEvent.click(screen.getByRole('button', { name: 'Gather into a build of its own' }));
+    expect(await screen.findByText('3 runs')).toBeTruthy();
+    expect(of(sent, 'POST', '/api/articles/article-1')).toHaveLength(0);
+    await userEvent.click(screen.getByRole('button', { name: 'After 1: Gap 1.2 mm' }));
+    await waitFor(() => expect(of(sent, 'POST', '/api/articles/article-1')[0]!.body).toMatchObject({ step: 1 }));
   });
 
   it('is not a build where it is how well the article was made', () => {

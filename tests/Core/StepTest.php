@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Tests\Core;
+
+use Lustrum\Core\Run\Deviation;
+use Lustrum\Core\Run\DeviationKind;
+use Lustrum\Core\Run\Step;
+use Lustrum\Core\Wording\BuildWords;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What was changed on an article, step by step. */
+final class StepTest extends TestCase
+{
+    /** @return iterable<string, array{list<list<string>>, list<string>, list<array{string, list<int>}>}> of each run, now, steps */
+    public static function changes(): iterable
+    {
+        yield 'nothing' => [[[], []], [], []];
+        yield 'once' => [[[], ['gap 1'], ['gap 1']], ['gap 1'], [['Gap 1', [1, 2]]]];
+        yield 'one after the other' => [[['gap 1'], ['gap 1', 'arm 2']], ['gap 1', 'arm 2'], [['Gap 1', [0]], ['Arm 2', [1]]]];
+        yield 'the same again' => [[['gap 1'], ['gap 2'], ['gap 1']], ['gap 1'], [['Gap 1', [0, 2]], ['Gap 2', [1]]]];
+        yield 'and back to what it was made as' => [[['gap 1'], [], ['gap 2']], ['gap 2'], [['Gap 1', [0]], ['Gap 2', [2]]]];
+        yield 'not tried yet' => [[['gap 1']], ['gap 1', 'arm 2'], [['Gap 1', [0]], ['Arm 2', []]]];
+        yield 'something taken back' => [[['gap 1', 'arm 2'], ['arm 2']], ['arm 2'], [['Gap 1 and arm 2', [0]], ['Arm 2', [1]]]];
+    }
+
+    /**
+     * @param list<list<string>>               $made
+     * @param list<string>                     $now
+     * @param list<array{string, list<int>}>   $steps
+     */
+    #[DataProvider('changes')]
+    public function testStepsComeInTheirOrder(array $made, array $now, array $steps): void
+    {
+        $of = static fn (array $some): array => array_map(static function (string $text): Deviation {
+            [$name, $value] = explode(' ', $text);
+
+            return new Deviation(DeviationKind::Parameter, $name, $value);
+        }, $some);
+        self::assertSame($steps, array_map(
+            static fn (Step $s): array => [BuildWords::step($s), $s->runs], Step::all(array_map($of, $made), $of($now)),
+        ));
+    }
+}

@@ -34,13 +34,11 @@ final class StepTest extends TestCase
     #[DataProvider('changes')]
     public function testStepsComeInTheirOrder(array $made, array $now, array $steps): void
     {
-        $of = static fn (array $some): array => array_map(static function (string $text): Deviation {
-            [$name, $value] = explode(' ', $text);
-
-            return new Deviation(DeviationKind::Parameter, $name, $value);
-        }, $some);
+        $of = static fn (array $some): array => array_values(array_map(
+            static fn (string $text): Deviation => new Deviation(DeviationKind::Parameter, ...explode(' ', $text)), $some,
+        ));
         self::assertSame($steps, array_map(
-            static fn (Step $s): array => [BuildWords::step($s), $s->runs], Step::all(array_map($of, $made), $of($now)),
+            static fn (Step $s): array => [BuildWords::step($s), $s->runs], Step::all(array_values(array_map($of, $made)), $of($now)),
         ));
     }
 }

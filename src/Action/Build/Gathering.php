@@ -28,7 +28,6 @@ use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Revision\RevisionInput;
 use Lustrum\Domain\Revision\RevisionState;
 use Lustrum\Domain\Revision\RevisionView;
-use Lustrum\Domain\Revision\StepView;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Domain\Trial\TrialInput;
@@ -58,27 +57,19 @@ final readonly class Gathering
         private Configurations $configurations,
         private AfterWrite $after,
         private RunFacts $facts,
+        private StepsTaken $steps,
     ) {
-    }
-
-    /** @return list<StepView> what was changed on an article between its runs, step by step */
-    public function steps(Article $article): array
-    {
-        $steps = Step::all(array_map(self::design(...), $this->onThisBuild($article)), self::ofDesign($article->deviants()));
-
-        return array_map(
-            static fn (int $i, Step $s): StepView => new StepView($i + 1, BuildWords::step($s), count($s->runs)), array_keys($steps), $steps,
-        );
     }
 
     /**
      * Sent twice, it is one build.
      *
-     * @param int|null $step after which it begins, from 1; null: the last one
+     * @param int|null     $step    after which it begins, from 1; null: the last one
+     * @param list<string> $answers identifiers of failures that what was changed after them is meant to end
      */
-    public function gather(Article $article, Uuid $id, ?int $step = null): RevisionView
+    public function gather(Article $article, Uuid $id, ?int $step = null, array $answers = []): RevisionView
     {
-        return $this->em->wrapInTransaction(function () use ($article, $id, $step): RevisionView {
+        return $this->em->wrapInTransaction(function () use ($article, $id, $step, $answers): RevisionView {
             $this->writer->oneAtATime($id);
             $known = $this->em->find(Revision::class, $id);
             if ($known !== null) {
@@ -86,22 +77,21 @@ final readonly class Gathering
                 return $known->belongsTo()->equals($article->belongsTo())
                     ? $known->view() : throw Invalid::at('id', 'That identifier is taken.');
             }
-            $made = $this->onThisBuild($article);
-            $now = self::ofDesign($article->deviants());
-            $steps = Step::all(array_map(self::design(...), $made), $now);
-            if ($now === []) {
+            $taken = $this->steps->of($article);
+            if ($taken->now === []) {
                 throw Invalid::at(
                     'article', 'Nothing was changed on this article that a build could take over: no parameter, and no part.',
                 );
             }
-            $after = $step === null ? self::present($steps, $now) : $step - 1;
-            $gathered = $steps[$after]->all ?? throw Invalid::at('step', sprintf('There are %d steps, from 1.', count($steps)));
+            $after = $step === null ? $taken->present() : $step - 1;
+            $gathered = $taken->steps[$after]->all
+                ?? throw Invalid::at('step', sprintf('There are %d steps, from 1.', count($taken->steps)));
             $from = $article->revision();
             $next = $this->open($from, $article, $id);
             foreach ($gathered as $deviation) {
-                $this->take($deviation, $from, $next);
+                $this->take($deviation, $from, $next, $taken->answered($deviation, $answers));
             }
-            $runs = self::going($made, array_slice($steps, $after));
+            $runs = self::going($taken->made, array_slice($taken->steps, $after));
             $this->writer->amend(
                 Article::class, $article->id(), $article->version(), static fn (Article $a) => $a->gatheredInto($next, $gathered),
             );
@@ -129,60 +119,20 @@ final readonly class Gathering
         return $next;
     }
 
-    /** One change: applied to the build, and recorded with what it altered. */
-    private function take(Deviation $deviation, Revision $from, Revision $next): void
+    /**
+     * One change: applied to the build, and recorded with what it altered and which failures it is meant to end.
+     *
+     * @param list<string> $against
+     */
+    private function take(Deviation $deviation, Revision $from, Revision $next, array $against): void
     {
         $kind = $deviation->kind === DeviationKind::Parameter ? AlterationKind::Parameter : AlterationKind::Material;
         $was = $this->altering->stands($kind, $deviation->name, $from);
         $this->altering->apply(new Alteration($kind, $deviation->name, $was, $deviation->value), $next);
         $this->writer->make(Change::class, Uuid::v7(), new ChangeInput(
             $next->id()->toRfc4122(), BuildWords::changedTo($deviation->name, $deviation->value, $was), '',
-            $kind === AlterationKind::Parameter ? ChangeClass::Shape : ChangeClass::Material, alters: [$kind->of($deviation->name)],
+            $kind === AlterationKind::Parameter ? ChangeClass::Shape : ChangeClass::Material, against: $against, alters: [$kind->of($deviation->name)],
         ));
-    }
-
-    /**
-     * The step that the article is at.
-     *
-     * @param list<Step>      $steps
-     * @param list<Deviation> $now
-     */
-    private static function present(array $steps, array $now): int
-    {
-        foreach ($steps as $i => $step) {
-            if (count($step->all) === count($now) && array_filter($now, static fn (Deviation $d): bool => !$d->isAmong($step->all)) === []) {
-                return $i;
-            }
-        }
-        throw new \LogicException('What the article is like now is a step.');
-    }
-
-    /**
-     * @param list<Deviation> $deviants
-     *
-     * @return list<Deviation> those that a build may take over
-     */
-    private static function ofDesign(array $deviants): array
-    {
-        return array_values(array_filter($deviants, static fn (Deviation $d): bool => $d->isOfDesign()));
-    }
-
-    /** @return list<Deviation> */
-    private static function design(Run $run): array
-    {
-        return self::ofDesign($run->configuration()->deviants);
-    }
-
-    /** @return list<Run> of an article, while it was of its build, in the order in which they were made */
-    private function onThisBuild(Article $article): array
-    {
-        $runs = array_values(array_filter(
-            $this->records->all(Run::class, ['article' => $article]),
-            static fn (Run $r): bool => $r->trial()->revision()->id()->equals($article->revision()->id()),
-        ));
-        usort($runs, static fn (Run $a, Run $b): int => [$a->view()->startedAt, $a->view()->number] <=> [$b->view()->startedAt, $b->view()->number]);
-
-        return $runs;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Lustrum\Http\Record;
 
 use Lustrum\Action\Build\Changing;
 use Lustrum\Action\Build\Gathering;
+use Lustrum\Action\Build\StepsTaken;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
 use Lustrum\Domain\Revision\GatherInput;
@@ -30,6 +31,7 @@ final readonly class GatherController
         private Records $records,
         private Gathering $gathering,
         private Changing $changing,
+        private StepsTaken $steps,
     ) {
     }
 
@@ -51,7 +53,7 @@ final readonly class GatherController
     #[Answers(StepView::class, list: true)]
     public function steps(Uuid $id): JsonResponse
     {
-        return new JsonResponse($this->gathering->steps($this->records->find(Article::class, $id)));
+        return new JsonResponse($this->steps->of($this->records->find(Article::class, $id))->views());
     }
 
     /** Gathers what was changed on an article between runs into a build of its own; the runs made with it go along. */
@@ -66,6 +68,6 @@ final readonly class GatherController
             throw Invalid::at('id', 'The build that is made needs an identifier.');
         }
 
-        return new JsonResponse($this->gathering->gather($article, Uuid::fromString($input->id), $input->step));
+        return new JsonResponse($this->gathering->gather($article, Uuid::fromString($input->id), $input->step, $input->answers));
     }
 }

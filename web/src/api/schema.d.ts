@@ -3330,6 +3330,11 @@ export interface components {
             what: string;
             minutes?: number | null;
         };
+        "Domain.Revision.AnsweredView": {
+            id: string;
+            mode: string;
+            run: number;
+        };
         "Domain.Revision.Arm": {
             name: string;
             values: components["schemas"]["Domain.Revision.ArmValue"][];
@@ -3398,6 +3403,7 @@ export interface components {
         "Domain.Revision.GatherInput": {
             id?: string;
             step?: number | null;
+            answers?: string[];
         };
         "Domain.Revision.HappeningInput": {
             article: string;
@@ -3586,6 +3592,7 @@ export interface components {
             number: number;
             said: string;
             runs: number;
+            after: components["schemas"]["Domain.Revision.AnsweredView"][];
         };
         /** @enum {string} */
         "Domain.Revision.Whereabouts": "here" | "tester" | "lent" | "sold" | "scrapped";

@@ -33,7 +33,7 @@ const screenOf = (deviants: Schemas['ArticleView']['deviants']) =>
 describe('what was changed between two runs', () => {
   it('is gathered into a build of its own by one touch', async () => {
     const sent = server({
-      'GET /api/articles/article-1/steps': { body: [{ number: 1, said: 'Gap 1.2 mm', runs: 0 }] },
+      'GET /api/articles/article-1/steps': { body: [{ number: 1, said: 'Gap 1.2 mm', runs: 0, after: [] }] },
       'POST /api/articles/article-1/gather': { body: { letter: 'C' } },
     });
     screenOf([gap, weld]);
@@ -56,8 +56,8 @@ describe('what was changed between two runs', () => {
     const sent = server({
       'GET /api/articles/article-1/steps': {
         body: [
-          { number: 1, said: 'Gap 1.2 mm', runs: 3 },
-          { number: 2, said: 'Grip cork', runs: 1 },
+          { number: 1, said: 'Gap 1.2 mm', runs: 3, after: [{ id: 'f-1', mode: 'Slipped', run: 2 }] },
+          { number: 2, said: 'Grip cork', runs: 1, after: [] },
         ],
       },
       'POST /api/articles/article-1/gather': { body: { letter: 'C' } },
@@ -66,8 +66,11 @@ describe('what was changed between two runs', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Gather into a build of its own' }));
     expect(await screen.findByText('3 runs')).toBeTruthy();
     expect(of(sent, 'POST', '/api/articles/article-1')).toHaveLength(0);
+    await userEvent.click(screen.getByLabelText('What was changed after it is meant to end “Slipped” (run 2)'));
     await userEvent.click(screen.getByRole('button', { name: 'After 1: Gap 1.2 mm' }));
-    await waitFor(() => expect(of(sent, 'POST', '/api/articles/article-1')[0]!.body).toMatchObject({ step: 1 }));
+    await waitFor(() =>
+      expect(of(sent, 'POST', '/api/articles/article-1')[0]!.body).toMatchObject({ step: 1, answers: ['f-1'] }),
+    );
   });
 
   it('is not a build where it is how well the article was made', () => {

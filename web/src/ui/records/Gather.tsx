@@ -18,12 +18,17 @@ export function Gather({ article, named = false }: { article: Schemas['ArticleVi
   const navigate = useNavigate();
   const [build] = useState(uuid);
   const [steps, setSteps] = useState<Schemas['StepView'][]>([]);
+  const [answers, setAnswers] = useState<string[]>([]);
+  const failures = [...new Map(steps.flatMap((s) => s.after).map((f) => [f.id, f])).values()];
 
   async function gather(step: number | null) {
     let letter = '';
     const done = await write.run(async () => {
       const made = await must(
-        api.POST('/api/articles/{id}/gather', { params: { path: { id: article.id } }, body: { id: build, step } }),
+        api.POST('/api/articles/{id}/gather', {
+          params: { path: { id: article.id } },
+          body: { id: build, step, answers },
+        }),
       );
       letter = made.letter;
     });
@@ -36,7 +41,7 @@ export function Gather({ article, named = false }: { article: Schemas['ArticleVi
       known = await must(api.GET('/api/articles/{id}/steps', { params: { path: { id: article.id } } }));
     });
     if (!done) return;
-    if (known.length < 2) await gather(null);
+    if (known.length < 2 && known.every((s) => s.after.length === 0)) await gather(null);
     else setSteps(known);
   }
 
@@ -54,6 +59,23 @@ export function Gather({ article, named = false }: { article: Schemas['ArticleVi
         <fieldset className="mt-2 basis-full border-l-2 border-brass pl-3 text-left text-sm">
           <legend className="sr-only">Where does the new build begin?</legend>
           <p>The new build begins after one of these; runs of that step and of later ones go along.</p>
+          {failures.length > 0 && (
+            <div className="mt-1">
+              {failures.map((f) => (
+                <label key={f.id} className="flex min-h-9 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={answers.includes(f.id)}
+                    onChange={(e) =>
+                      setAnswers(e.target.checked ? [...answers, f.id] : answers.filter((id) => id !== f.id))
+                    }
+                  />
+                  {`What was changed after it is meant to end “${f.mode}” (run ${f.run})`}
+                </label>
+              ))}
+            </div>
+          )}
           <ol className="mt-1 grid gap-1">
             {steps.map((s) => (
               <li key={s.number}>

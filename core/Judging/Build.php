@@ -20,6 +20,7 @@ final readonly class Build
      * @param float|null       $cost       of its parts that stay; null: it has none
      * @param bool             $family     its arms stay beside each other: sizes, sides, fittings
      * @param string           $worstArm   the one that is said to be the worst of them; empty: nobody said
+     * @param list<string>     $out        names of arms that were taken out before they were tried
      * @param array<string, string> $modules build of another device that a part is, by the name of the part
      * @param float|null       $mass       of them, in kilograms; null where one was not weighed
      */
@@ -40,7 +41,14 @@ final readonly class Build
         public bool $family = false,
         public string $worstArm = '',
         public array $modules = [],
+        public array $out = [],
     ) {
+    }
+
+    /** How many variants were there to be tried: those that were not taken out before. */
+    public function variants(): int
+    {
+        return count(array_diff_key($this->arms, array_flip($this->out)));
     }
 
     /** Is this difference what its variants differ in? Then it was said by making them. */

@@ -127,9 +127,9 @@ final readonly class CompareBuilds
             );
         }
         foreach ([$against, $build] as $one) {
-            if ($one->chosenArm !== '' && count($one->arms) >= DrawnIn::VARIANTS) {
+            if ($one->chosenArm !== '' && $one->variants() >= DrawnIn::VARIANTS) {
                 $more[] = new FootingDifference(
-                    'choice', '', '', Footing::Tilted, Reason::Choice, ['letter' => $one->letter, 'n' => count($one->arms)],
+                    'choice', '', '', Footing::Tilted, Reason::Choice, ['letter' => $one->letter, 'n' => $one->variants()],
                 );
             }
         }

@@ -24,6 +24,8 @@ final readonly class SidesWithin
      * @param bool             $ofArticles does one article stand for a side?
      * @param list<BoundedSide> $bounded   sides with a bound among their runs: they are in no fit
      * @param list<Confounded> $confounded what varies together with the sides
+     * @param int              $planned    variants of the build, run or not; nought: these are none
+     * @param int              $out        of them, taken out before they were tried
      * @param array<string, Worded> $worded where results are words, what each side came to
      */
     private function __construct(
@@ -38,15 +40,26 @@ final readonly class SidesWithin
         public Terms $terms,
         public array $confounded,
         public array $worded = [],
+        public int $planned = 0,
+        public int $out = 0,
     ) {
+    }
+
+    private function planned(int $planned, int $out): self
+    {
+        return new self(
+            $this->metric, $this->kind, $this->name, $this->unit, $this->decimals, $this->found, $this->ofArticles, $this->bounded, $this->terms,
+            $this->confounded, $this->worded, $planned, $out,
+        );
     }
 
     /**
      * @param string $unit in which the metric is thought of; empty: as it was read
+     * @param Build|null $build whose variants were planned; null: nobody knows of others than were run
      *
      * @return list<self> where two sides or more were run alike
      */
-    public static function of(Seen $seen, string $metric, string $unit, Terms $terms): array
+    public static function of(Seen $seen, string $metric, string $unit, Terms $terms, ?Build $build = null): array
     {
         $out = [];
         $m = Measured::of($seen->read($metric), $unit);
@@ -57,7 +70,7 @@ final readonly class SidesWithin
             $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $sided, $seen, $kind, $name, $terms);
             if ($one !== null) {
                 $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
-                $out[] = $one;
+                $out[] = $kind === 'arm' && $build !== null ? $one->planned(count($build->arms), count($build->out)) : $one;
             }
         }
 

@@ -155,6 +155,7 @@ final class EvidenceWords
 
         return Messages::say('evidence.arms', [
             'shown' => count($with(State::Shown)), 'n' => count($cell->arms), 'tried' => $tried,
+            'out' => count($cell->build->out),
             'named' => $with(State::Shown) !== [], 'names' => Messages::list(array_slice($with(State::Shown), 0, self::NAMED)),
         ]);
     }

@@ -83,7 +83,11 @@ final class SidesWords
         $sides = $known === [] ? $s->found->sides : $known;
         $isFirst = $moreIsBetter || ($known === [] && $s->terms->words === []);
         $first = $sides[$isFirst ? 0 : count($sides) - 1]->side;
-        $with += ['bounded' => $s->bounded !== [], 'first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs];
+        $left = max(0, $s->planned - $s->out - count($s->found->sides));
+        $with += [
+            'counted' => $s->planned > count($s->found->sides), 'planned' => $s->planned, 'out' => $s->out, 'left' => $left,
+            'bounded' => $s->bounded !== [], 'first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs,
+        ];
         if ($s->found->told === 0) {
             return Messages::say('sides.none', $with + ['articles' => $s->ofArticles]);
         }

@@ -586,7 +586,7 @@ final class Book
             usort($measured, fn (string $a, string $b): int => $this->metric($a) <=> $this->metric($b));
             $metrics = array_values(array_unique([...array_intersect($wanted, $measured), ...$measured]));
             $of = $this->byMetric('sides', [$build], $metrics, fn (array $missing): array => array_combine($missing, array_map(
-                fn (string $m): array => SidesWithin::of($seen, $m, $units[$m] ?? '', $this->terms($m, $build)), $missing,
+                fn (string $m): array => SidesWithin::of($seen, $m, $units[$m] ?? '', $this->terms($m, $build), $build), $missing,
             )));
 
             return array_merge(...array_values($of));

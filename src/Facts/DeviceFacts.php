@@ -75,6 +75,7 @@ final readonly class DeviceFacts
                 array_map(self::change(...), $changes[$id] ?? []), self::arms($row['arms']), Row::text($row['chosen_arm']),
                 Row::numberOrNull($sums[$id]['cost'] ?? null), Row::numberOrNull($sums[$id]['mass'] ?? null),
                 (bool) $row['family'], Row::text($row['worst_arm']), self::modules($parts[$id] ?? []),
+                self::out($row['arms']),
             );
         }
 
@@ -153,6 +154,14 @@ final readonly class DeviceFacts
         }
 
         return $out;
+    }
+
+    /** @return list<string> arms that were taken out before they were tried */
+    private static function out(mixed $stored): array
+    {
+        $out = array_filter(Row::rows(Row::json($stored)), static fn (array $arm): bool => Row::text($arm['eliminated'] ?? '') !== '');
+
+        return array_values(array_map(static fn (array $arm): string => Row::text($arm['name'] ?? ''), $out));
     }
 
     /** @param array<string, mixed> $row */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Terms;
@@ -49,6 +50,27 @@ final class SidesWithinTest extends TestCase
             'Force by variant: wide leads, and is told apart from all others; 2 of 3 pairs told.'
             .' One article stands for a side: what is told is of the articles.', SidesWords::sentence($arms, 'force', true),
         );
+    }
+
+    public function testVariantsThatNobodyTriedAreCountedAllTheSame(): void
+    {
+        $runs = [];
+        $n = 0;
+        foreach (self::RATERS as $rater => $base) {
+            foreach (['wide' => 4.0, 'slim' => 0.0, 'round' => 0.3] as $arm => $more) {
+                $runs[] = self::one($base + $more + 0.2 * (++$n % 4), $arm, 'A-'.$arm, $rater);
+            }
+        }
+        $build = new Build(
+            'a', 'A', null, '', '', '2026-03-01T00:00:00Z', arms: array_fill_keys(['wide', 'slim', 'round', 'deep', 'keyhole'], []),
+            out: ['keyhole'],
+        );
+        $arms = SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95), $build)[0];
+        self::assertStringStartsWith(
+            'Force by variant: wide leads, the best of 3 tried, of 5 planned, 1 taken out, 1 not tried, and is told apart from all others;',
+            SidesWords::sentence($arms, 'force', true),
+        );
+        self::assertSame(4, $build->variants());
     }
 
     public function testALossLeavesTheOthersAsTheyAre(): void

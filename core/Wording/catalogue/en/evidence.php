@@ -7,7 +7,7 @@ return [
     'noModule' => 'It carries no build of the module that shows this.',
     'family' => '{tried, select, yes {By {member}, the worst of {n, number} members} other {None of {n, number} members was tried}}{missing, plural, =0 {} other {{tried, select, yes {; not tried: {names}{more, plural, =0 {} other { and # more}}} other {}}}}.',
     'notTried' => '{there, select, yes {Tried, but not with {conditions}.} other {Not tried.}}',
-    'arms' => '{shown, number} of {n, plural, one {# variant} other {# variants}} shown{named, select, yes { ({names})} other {}}, {tried, number} tried. None is chosen yet, so the build has no number.',
+    'arms' => '{shown, number} of {n, plural, one {# variant} other {# variants}} shown{named, select, yes { ({names})} other {}}, {tried, number} tried{out, plural, =0 {} other {, # taken out}}. None is chosen yet, so the build has no number.',
     'drawn' => '{state}, by drawing: {value}. No article was measured for it.',
     'notDrawn' => 'The build does not say: it has no such parameter, or no parts with a price.',
     'tableBest' => 'Build {letter}: {known}',

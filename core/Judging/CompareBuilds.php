@@ -83,8 +83,8 @@ final readonly class CompareBuilds
         $natural = $terms->natural($mine->unit);
 
         return new MetricComparison(
-            $metric, Side::of($build, $mine, $terms, $decimals),
-            $theirs->values === [] ? null : Side::of($against, $theirs, $terms, $decimals),
+            $metric, self::side($build, $mine, $opposed, 'b', $terms, $decimals),
+            $theirs->values === [] ? null : self::side($against, $theirs, $opposed, 'a', $terms, $decimals),
             $mine->bunches === [] ? '' : $mine->bunches[0]->method,
             $isOne && !$isWords ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
             $isOne && !$isWords ? self::change($within->change)?->within($natural->ofPercent()) : null,
@@ -99,6 +99,20 @@ final readonly class CompareBuilds
             worded: $isWords && $opposed !== null
                 ? ByOrder::cells($opposed->pairing->runs, $opposed->pairing->texts, $terms->words) : [],
         );
+    }
+
+    /**
+     * Of the runs that are opposed to something, so that a mean and the per cent beside it are of the same pairs; what has no
+     * counterpart is named. Where nothing is opposed, of all.
+     *
+     * @param 'a'|'b' $which
+     */
+    private static function side(Build $build, Measured $all, ?Opposed $opposed, string $which, Terms $terms, int $decimals): Side
+    {
+        $matched = $opposed === null || $opposed->within === null
+            ? $all : Measured::of($opposed->pairing->bunches($which), $all->unit);
+
+        return Side::of($build, $matched, $terms, $decimals, $opposed?->withinBlocks());
     }
 
     /** Before the planned number of runs, and of what was calculated, nothing is told. */

@@ -36,6 +36,17 @@ final readonly class Opposed
     }
 
     /**
+     * Half-width of the interval of a mean within what pairs the runs, so that raters who differ do not hide what they agree on:
+     * that of the difference over √2 (Loftus and Masson 1994, Psychon. Bull. Rev. 1, 476). Null where nothing pairs them.
+     */
+    public function withinBlocks(): ?float
+    {
+        $d = $this->within?->difference;
+
+        return $this->pairing->blocks === [] || $d === null || $d->low === null || $d->high === null ? null : ($d->high - $d->low) / 2 / M_SQRT2;
+    }
+
+    /**
      * What stands on one side alone, as it is said.
      *
      * @param list<Alone> $alone

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\Sample;
 
 /** One side of a comparison: what a metric came to on one build. */
@@ -29,14 +30,22 @@ final readonly class Side
     ) {
     }
 
-    public static function of(Build $build, Measured $m, Terms $terms, int $decimals): self
+    /** @param float|null $half half-width of its interval within what pairs the runs; null: nothing does, and its own spread says */
+    public static function of(Build $build, Measured $m, Terms $terms, int $decimals, ?float $half = null): self
     {
         $n = count($m->values);
         $figure = $n === 0 || $m->cells() > 1 ? null : Figure::of(
-            Sample::of($m->values)->interval($terms->confidence()), $m->unit, $decimals, $n,
+            self::interval($m, $terms, $half), $m->unit, $decimals, $n,
         )->within($terms->natural($m->unit))->worded(Worded::of($terms->words, $m->values));
 
         return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds(), self::thinned($m->values), $m->cells());
+    }
+
+    private static function interval(Measured $m, Terms $terms, ?float $half): Interval
+    {
+        $own = Sample::of($m->values)->interval($terms->confidence());
+
+        return $half === null ? $own : new Interval($own->estimate, $own->estimate - $half, $own->estimate + $half);
     }
 
     /**

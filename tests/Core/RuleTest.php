@@ -21,6 +21,7 @@ use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
 use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Evidence;
+use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
 use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Meets;
@@ -36,6 +37,7 @@ use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Alikeness;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\FactorKind;
+use Lustrum\Core\Run\FactorRole;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
@@ -201,6 +203,28 @@ final class RuleTest extends TestCase
         );
     }
 
+    /** Raters lie 40 apart, and agree within 1 on what differs: the interval of a mean that stands beside it is that within them. */
+    public function testIntervalsBesideAVerdictAreThoseWithinItsBlocks(): void
+    {
+        $with = Judged::configuration(factors: [new Factor('rater', FactorRole::Block)]);
+        $of = static function (string $build, float $more) use ($with): Seen {
+            $runs = [];
+            foreach (['Ada' => 20.0, 'Bo' => 60.0, 'Cy' => 40.0, 'Di' => 81.0] as $rater => $base) {
+                $runs[] = Judged::run($base + $more * ($rater === 'Bo' ? 1.2 : 1.0), build: $build, levels: ['rater' => $rater], with: $with);
+            }
+
+            return Seen::ofRuns($runs);
+        };
+        $c = (new CompareBuilds([Judged::wanted(Kind::Mean, 40.0)], ['force' => 'Force'], self::CONFIDENCE))->metric(
+            'force', Judged::build('b', 'a'), $of('b', 5.0), Judged::build('a'), $of('a', 0.0),
+        );
+        $width = static fn (?Figure $f): float => (float) $f?->high - (float) $f?->low;
+        self::assertSame('better', $c->judged);
+        self::assertEqualsWithDelta($width($c->difference) / M_SQRT2, $width($c->here->figure), 1e-9);
+        self::assertEqualsWithDelta($width($c->here->figure), $width($c->other?->figure), 1e-9);
+        self::assertEqualsWithDelta(55.5, $c->here->figure?->value, 1e-9);
+    }
+
     public function testOnlyRunsOfTheMethodThatBothShareAreCompared(): void
     {
         $here = [...Judged::runs([60.0, 61.0], build: 'b'), ...Judged::runs([5.0, 6.0, 7.0], build: 'b', method: 'drop')];
@@ -211,8 +235,8 @@ final class RuleTest extends TestCase
         );
         $found = $of(Seen::ofRuns($here), Seen::ofRuns($there));
         self::assertEqualsWithDelta(10.0, $found->difference?->value, 1e-9);
-        self::assertNull($found->here->figure, 'Values of two methods have no mean.');
-        self::assertSame([2, 2], [$found->footing?->footing === Footing::Broken ? 0 : 2, $found->here->levels]);
+        self::assertSame([60.5, 50.5], [$found->here->figure?->value, $found->other?->figure?->value], 'Of the same pairs as the difference.');
+        self::assertSame([2, 1, 2], [$found->footing?->footing === Footing::Broken ? 0 : 2, $found->here->levels, $found->here->n]);
         $apart = $of(
             Seen::ofRuns(Judged::runs([1.0], build: 'b', method: 'drop')), Seen::ofRuns(Judged::runs([2.0], method: 'swing')),
         );

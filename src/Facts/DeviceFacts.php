@@ -90,7 +90,9 @@ final readonly class DeviceFacts
     private function sums(string $device): array
     {
         return $this->db->fetchAllAssociativeIndexed(
-            'SELECT revision_id, sum(quantity * cost) cost, CASE WHEN count(mass) = count(*) THEN sum(quantity * mass) / 1000 END mass
+            // In decimals: in which order rows are added changes no last digit.
+            'SELECT revision_id, sum(CAST(quantity AS numeric) * CAST(cost AS numeric)) cost,
+                CASE WHEN count(mass) = count(*) THEN sum(CAST(quantity AS numeric) * CAST(mass AS numeric)) / 1000 END mass
              FROM part WHERE belongs_to = ? AND withdrawn_because IS NULL AND standing = ? GROUP BY 1', [$device, PartStanding::Stays->value],
         );
     }

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-import { fill, press, saveSlip, sentence, signIn } from './steps';
+import { fill, patiently, press, saveSlip, sentence, signIn } from './steps';
 
 const WHO = 'tobias@hollowlane.example';
 const PASSWORD = process.env['LUSTRUM_PASSWORD'] ?? 'furrow-and-kite-2026';
@@ -30,8 +30,11 @@ test('a lost phone is signed out from the desk, and a new password signs out eve
   await signIn(phone, WHO, true);
   await press(page, 'Change your password');
   await fill(page, { 'Your present password': 'not this one', 'The new one': NEW });
-  await page.getByRole('dialog').getByRole('button', { name: 'Change it' }).click();
-  await expect(page.getByText('This is not your present password.').first()).toBeVisible();
+  await patiently(
+    page,
+    page.getByRole('dialog').getByRole('button', { name: 'Change it' }),
+    page.getByText('This is not your present password.').first(),
+  );
   await fill(page, { 'Your present password': PASSWORD, 'The new one': NEW });
   await saveSlip(page, 'Change it');
   await expect(page.getByText('Your password is changed')).toBeVisible();

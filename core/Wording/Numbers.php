@@ -64,7 +64,7 @@ final class Numbers
         $text = Digits::decimals($end, $f->decimals);
         $isClear = $f->low !== null && $f->high !== null && $f->low * $f->high > 0;
 
-        return $isClear && (float) $text === 0.0 ? Digits::plain($end, 1) : $text;
+        return $isClear && round($end, $f->decimals) === 0.0 ? Digits::plain($end, 1) : $text;
     }
 
     /** A difference with its sign: '+2 N', '−3 points'. */

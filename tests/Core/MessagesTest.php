@@ -67,6 +67,7 @@ final class MessagesTest extends TestCase
     public function testAnEndThatKeepsClearOfNoughtIsNotWrittenAsNought(): void
     {
         $of = static fn (float $value, ?float $low, ?float $high): string => Numbers::figure(new Figure($value, $low, $high, 'N', 1, 5));
+        self::assertSame('−12.3 N [−14.7, −6.2]', $of(-12.3, -14.7, -6.2), 'Ends below nought keep their digits.');
         self::assertSame('−0.3 N [−0.6, −0.02]', $of(-0.3, -0.6, -0.021));
         self::assertSame('0.3 N [0.004, 0.6]', $of(0.3, 0.0042, 0.6));
         self::assertSame('0.3 N [0.0, 0.6]', $of(0.3, -0.02, 0.6));

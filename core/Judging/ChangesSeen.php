@@ -160,13 +160,16 @@ final readonly class ChangesSeen
             default => 0,
         };
 
+        $cells = array_values(ByOrder::cells($opposed->pairing->runs, $opposed->pairing->texts, $terms->words));
+        $one = count($cells) === 1 ? $cells[0] : null;
+
         return new ChangeSeen($change, $effect, match (true) {
             $moved === 0 => ChangeVerdict::CannotTell,
             $moved === $way => ChangeVerdict::Better,
             default => $way === 0 && $effect->mode !== ExpectedAs::Unchanged ? ChangeVerdict::CannotTell : ChangeVerdict::Worse,
-        }, null, count($mine->values), count($theirs->values), together: $together, why: $order === null ? 'unmatched' : '',
-            look: $terms->look, order: $order, here: Worded::of($terms->words, $mine->values),
-            before: Worded::of($terms->words, $theirs->values));
+        }, null, $order->n ?? count($mine->values), $order->nOther ?? count($theirs->values), together: $together,
+            why: $order === null ? 'unmatched' : '', look: $terms->look, order: $order, here: $one['here'] ?? null,
+            before: $one['other'] ?? null);
     }
 
     /**

@@ -118,8 +118,9 @@ final readonly class SidesWithin
         $bounded = array_map(static fn (string|int $s): BoundedSide => BoundedSide::of((string) $s, $runs, $terms, $pairs), array_keys($bounds));
         // One article is set to several things; an arm, a lot or a firmware has its own.
         $whole = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => !isset($bounds[$r->side])));
-        [$whole, $ofArticles] = in_array($kind, ['article', 'setting'], true) || $terms->words !== []
-            ? [$whole, false] : self::byArticle($whole);
+        [$averaged, $ofArticles] = in_array($kind, ['article', 'setting'], true) ? [$whole, false] : self::byArticle($whole);
+        // Words have no mean.
+        $whole = $terms->words === [] ? $averaged : $whole;
         try {
             $found = $terms->words === [] ? SidesFound::of($whole, $terms, $texts) : SidesFound::byOrder($whole, $terms);
         } catch (CoreException) {

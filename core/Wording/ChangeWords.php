@@ -62,9 +62,11 @@ final class ChangeWords
         if ($seen->why !== '') {
             return Messages::say('change.notTogether', ['metric' => Messages::begin($metric), 'why' => $seen->why]);
         }
-        if ($seen->order !== null && $seen->here !== null && $seen->before !== null) {
+        if ($seen->order !== null) {
             return LookWords::soFar($seen->look).Messages::say('change.words', [
-                'here' => Numbers::words($seen->here), 'before' => Numbers::words($seen->before),
+                'one' => $seen->here !== null && $seen->before !== null, 'n' => $seen->n, 'nBefore' => $seen->nBefore,
+                'here' => $seen->here === null ? '' : Numbers::words($seen->here),
+                'before' => $seen->before === null ? '' : Numbers::words($seen->before),
                 'p' => ComparisonWords::p($seen->order->p), 'above' => $seen->order->above <=> 0.0,
                 'together' => $seen->together !== [], 'others' => Messages::list($seen->together),
             ]);
@@ -89,7 +91,9 @@ final class ChangeWords
      */
     public static function how(ChangeSeen $seen, string $parent): string
     {
-        return Messages::say('change.how', ['by' => $seen->held === null ? 'mean' : 'share', 'parent' => $parent]);
+        return Messages::say('change.how', [
+            'by' => $seen->order !== null ? 'order' : ($seen->held === null ? 'mean' : 'share'), 'parent' => $parent,
+        ]);
     }
 
     private static function difference(ChangeSeen $seen): string

@@ -61,7 +61,8 @@ final class ComparisonWords
             return Messages::say('comparison.words', $with + [
                 'sized' => $c->here->figure !== null && $c->other->figure !== null, 'here' => self::one($c->here),
                 'there' => self::one($c->other), 'verdict' => $c->verdict->value ?? '', 'p' => self::p($c->byOrder->p),
-                'n' => $c->byOrder->n, 'nOther' => $c->byOrder->nOther,
+                'n' => $c->byOrder->n, 'nOther' => $c->byOrder->nOther, 'tilted' => self::why($c, false) !== '',
+                'footing' => self::why($c, false),
             ]);
         }
         if ($c->difference === null) {

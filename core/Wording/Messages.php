@@ -88,11 +88,15 @@ final class Messages
         return mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1);
     }
 
-    /** A sentence as it stands inside another one: without its full stop, and small at the start unless it is a name. */
+    /** A sentence as it stands inside another one: without its full stop, and small at the start unless it is a name or a serial. */
     public static function inside(string $sentence): string
     {
         $text = rtrim($sentence, '.');
         $second = mb_substr($text, 1, 1);
+        // A serial is a name: 'B-9', 'U-2'.
+        if (preg_match('/^\S*\d/u', $text) === 1) {
+            return $text;
+        }
 
         return $second !== '' && $second === mb_strtoupper($second) && $second !== mb_strtolower($second) ? $text : mb_strtolower(mb_substr($text, 0, 1)).mb_substr($text, 1);
     }

@@ -90,7 +90,7 @@ export function LevelPlot({
         to={WIDTH - 16}
         y={bottom}
         ticks={wordsOrMarks(x, row.words)}
-        title={`${row.metric}, ${row.unit}`}
+        title={row.words.length > 0 ? row.metric : `${row.metric}, ${row.unit}`}
       />
     </svg>
   );

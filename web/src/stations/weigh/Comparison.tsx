@@ -48,12 +48,16 @@ export function Comparison({
         </h3>
         <p className="mt-1 font-serif text-lg leading-snug">{prose(c.sentence)}</p>
         {c.together !== '' && <p className="mt-1 text-sm">{prose(c.together)}</p>}
-        {c.difference !== null && (
+        {(c.difference !== null || (c.words.length > 0 && c.footing !== null)) && (
           <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-sm">
-            <dt className="text-soft">Difference</dt>
-            <dd>{c.difference.text}</dd>
-            <dt className="text-soft">In per cent</dt>
-            <dd>{c.change?.text ?? 'none: the other side lies too near nought, or some runs are bounds'}</dd>
+            {c.difference !== null && (
+              <>
+                <dt className="text-soft">Difference</dt>
+                <dd>{c.difference.text}</dd>
+                <dt className="text-soft">In per cent</dt>
+                <dd>{c.change?.text ?? 'none: the other side lies too near nought, or some runs are bounds'}</dd>
+              </>
+            )}
             {c.footing !== null && (
               <>
                 <dt className="text-soft">Footing</dt>
@@ -74,7 +78,16 @@ export function Comparison({
                 { head: 'Level', names: true, cell: (r) => r.cell },
                 { head: other, cell: (r) => counted(r.other, r.otherN, r.per) },
                 { head: here, cell: (r) => counted(r.here, r.n, r.per) },
-                { head: 'Difference', look: (r) => (r.opposed ? 'text-oxide' : ''), cell: (r) => r.difference },
+                // Words have none.
+                ...(c.words.length > 0
+                  ? []
+                  : [
+                      {
+                        head: 'Difference',
+                        look: (r: Schemas['CellRow']) => (r.opposed ? 'text-oxide' : ''),
+                        cell: (r: Schemas['CellRow']) => r.difference,
+                      },
+                    ]),
               ]}
             />
           </div>

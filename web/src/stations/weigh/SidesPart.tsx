@@ -16,7 +16,7 @@ export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
         </h3>
         <p className="mt-1 font-serif text-lg leading-snug">{prose(row.sentence)}</p>
         {row.apart && <p className="mt-1 text-sm text-soft">Some sides have no run alike with the others.</p>}
-        <details className="mt-2 text-sm">
+        <details className="mt-2 text-sm" open={row.sides.every((s) => s.effect === null)}>
           <summary className="min-h-6 cursor-pointer text-blue underline">
             All {row.sides.length} with their runs
           </summary>

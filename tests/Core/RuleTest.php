@@ -23,6 +23,7 @@ use Lustrum\Core\Judging\Device;
 use Lustrum\Core\Judging\Evidence;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Forecasts;
+use Lustrum\Core\Judging\Headline;
 use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\Meets;
 use Lustrum\Core\Judging\MetricComparison;
@@ -223,6 +224,20 @@ final class RuleTest extends TestCase
         self::assertEqualsWithDelta($width($c->difference) / M_SQRT2, $width($c->here->figure), 1e-9);
         self::assertEqualsWithDelta($width($c->here->figure), $width($c->other?->figure), 1e-9);
         self::assertEqualsWithDelta(55.5, $c->here->figure?->value, 1e-9);
+        $plain = (new CompareBuilds([], ['force' => 'Force'], self::CONFIDENCE))->metric(
+            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs([60.0, 61.0, 66.0], build: 'b')), Judged::build('a'),
+            Seen::ofRuns(Judged::runs([50.0, 51.0, 51.5])),
+        );
+        self::assertGreaterThan(2 * $width($plain->other?->figure), $width($plain->here->figure), 'Each by its own spread.');
+    }
+
+    public function testWhatMovedAndNobodyAskedForIsSaidAllTheSame(): void
+    {
+        $told = (new CompareBuilds([], ['force' => 'Force'], self::CONFIDENCE))->metric(
+            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs([60.0, 61.0, 62.0], build: 'b')), Judged::build('a'),
+            Seen::ofRuns(Judged::runs([50.0, 51.0, 52.0])),
+        );
+        self::assertSame(['', $told], [$told->judged, Headline::of([$told], [], [], self::CONFIDENCE)->first]);
     }
 
     public function testOnlyRunsOfTheMethodThatBothShareAreCompared(): void

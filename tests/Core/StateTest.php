@@ -175,6 +175,7 @@ final class StateTest extends TestCase
         $differences = Differences::between($of('a', $there, 'straight'), $of('b', $here, 'wave'));
         self::assertSame($isDifferent, $differences !== []);
         self::assertSame($isDifferent, array_filter($differences, $of('b', $here, 'wave')->variesIn(...)) !== [], 'It was said by making them.');
+        self::assertNotSame([], Differences::between($of('a', '', 'wave'), $of('b', 'plain', 'wave')), 'It is what was chosen, and no more what was written down.');
     }
 
     public function testRatersAreTakenOutBeforeAVariantIsDrawnIn(): void

@@ -75,7 +75,7 @@ export function Comparison({
               rows={c.cells}
               keyOf={(r) => r.cell}
               columns={[
-                { head: 'Level', names: true, cell: (r) => r.cell },
+                { head: 'Level', names: true, whole: true, cell: (r) => r.cell },
                 { head: other, cell: (r) => counted(r.other, r.otherN, r.per) },
                 { head: here, cell: (r) => counted(r.here, r.n, r.per) },
                 // Words have none.

@@ -26,7 +26,7 @@ export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
             keyOf={(s) => s.side}
             columns={[
               { head: 'Side', names: true, cell: (s) => s.side },
-              { head: 'Against the mean', cell: (s) => s.text },
+              { head: row.sides.every((s) => s.effect === null) ? 'Came to' : 'Against the mean', cell: (s) => s.text },
               { head: 'Runs', cell: (s) => s.n },
               { head: 'Group', cell: (s) => s.groups },
             ]}

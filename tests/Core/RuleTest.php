@@ -544,9 +544,27 @@ final class RuleTest extends TestCase
     public function testAnOwnIsTheSameHoweverItsRunsAreSplitUp(): void
     {
         $wanted = Judged::wanted(Kind::Mean, 40.0);
-        $runs = Judged::runs([60.0, 61.0, 59.0, 62.0]);
-        $own = Evidence::own($wanted, Judged::build('a'), $runs);
-        self::assertSame([4, 1], [$own->runs, $own->decimals]);
-        self::assertEqualsWithDelta(60.5, $own->by->worst->estimate, 1e-12);
+        $build = Judged::build('a');
+        $runs = [
+            ...Judged::runs([60.0, 61.0, 59.0, 62.0]), Judged::run(44.0, position: 'low'), Judged::run(45.0, position: 'low'),
+            Judged::run(43.0, position: 'low'),
+            Judged::run(70.0, RunOutcome::StoppedEarly, ResultKind::AtLeast), Judged::run(50.0, RunOutcome::Lost), Judged::run(41.0, position: 'low'),
+        ];
+        $own = Evidence::own($wanted, $build, $runs);
+        self::assertSame([10, 1], [$own->runs, $own->decimals]);
+        foreach ([1, 2, 3, 5, 10] as $parts) {
+            foreach ([true, false] as $inARow) {
+                $some = array_fill(0, $parts, []);
+                foreach ($runs as $i => $run) {
+                    $some[$inARow ? intdiv($i * $parts, count($runs)) : $i % $parts][] = $run;
+                }
+                $gathered = array_map(static fn (array $of): array => Evidence::gather($wanted, $build, $of), $some);
+                $found = Evidence::judge($wanted, $build, $gathered);
+                self::assertSame([$own->runs, $own->decimals, $own->by->cell], [$found->runs, $found->decimals, $found->by->cell]);
+                self::assertEqualsWithDelta((array) $own->by->worst, (array) $found->by->worst, 1e-9, $parts.' parts');
+                self::assertEqualsCanonicalizing($own->by->states, $found->by->states);
+                self::assertEquals($own->notes, $found->notes);
+            }
+        }
     }
 }

@@ -90,11 +90,32 @@ final class CountsTest extends ApiTestCase
         self::assertSame("$failed runs failed and nobody wrote down how.", self::text($find, 'sentence'));
         self::assertStringContainsString("failed in $failed runs", self::text($find, 'unrecorded', 0, 'sentence'));
 
-        // The file says of each reading what its run counts for.
+        // A forecast starts from the same values, and the first sentence of Weigh counts them when another build stands beside it.
+        $this->put('candidates', [
+            'revision' => $a, 'what' => 'Wider wheel', 'class' => 'shape', 'choice' => 'in', 'reason' => 'Lighter',
+            'effects' => [['metric' => 'push force', 'unit' => 'N', 'low' => -3.0, 'likely' => -2.0, 'high' => -1.0]],
+        ]);
+        $next = json_encode($this->json('GET', '/api/revisions/'.$a.'/next')['consequences'], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        self::assertStringContainsString(sprintf('now (%d runs', $held + $failed), $next);
+        $b = $this->put('revisions', ['device' => $device, 'letter' => 'B', 'parent' => $a]);
+        $other = $this->put('articles', ['revision' => $b, 'serial' => 'U-2']);
+        $trial = $this->put('trials', ['revision' => $b, 'method' => $method, 'name' => 'Pushing', 'plannedRuns' => 2]);
+        foreach (['held', 'held', 'void'] as $outcome) {
+            $run = $this->put('runs', ['trial' => $trial, 'article' => $other]);
+            $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => $outcome === 'void' ? '90.0 N' : '39.0 N', 'confirmed' => 'in a test']);
+            $this->json('PUT', '/api/runs/'.$run, [
+                'trial' => $trial, 'article' => $other, 'outcome' => $outcome, 'outcomeReason' => 'So it went', 'version' => 1,
+            ]);
+        }
+        $c = (array) self::at($this->json('GET', '/api/revisions/'.$b.'/weigh'), 'comparisons', 0);
+        self::assertSame([2, $held + $failed], [$c['n'], $c['otherN']]);
+        self::assertStringContainsString(sprintf('A: %d runs and %d bounds', $held + $failed, $stopped), self::text($c, 'otherText'));
+
+        // The file says of each reading what its run counts for, those of B too.
         $lines = array_map(str_getcsv(...), array_filter(explode("\r\n", $this->csv($device))));
         $at = array_search('counts_for', $lines[0], true);
         $told = array_count_values(array_map(static fn (array $l): string => (string) $l[$at], array_slice($lines, 1)));
-        self::assertSame([$results, $of('aside'), $of('rig') - $openRigs], [$told['result'] ?? 0, $told['set aside'] ?? 0, $told['rig'] ?? 0]);
+        self::assertSame([$results + 2, $of('aside'), $of('rig') - $openRigs], [$told['result'] ?? 0, $told['set aside'] ?? 0, $told['rig'] ?? 0]);
     }
 
     private function csv(string $device): string

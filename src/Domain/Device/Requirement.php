@@ -193,7 +193,7 @@ class Requirement extends Record
             throw Invalid::at('byModule', sprintf(
                 '“%s” asks the module for less, or for something else: %s, where this asks for %s.', $of->statement,
                 EvidenceWords::limit($of->kind, $of->direction, $of->limit, $of->unit, $of->metric->words()),
-                EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit, $this->metric->words()),
+                EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit, $of->metric->words()),
             ));
         }
 

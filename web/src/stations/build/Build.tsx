@@ -137,7 +137,10 @@ function BuildSheet({ sheet }: { sheet: Schemas['BuildSheet'] }) {
           </Part>
         )}
         {sheet.arms.length > 0 && (
-          <Part title="Variants" aside={revision.chosenArm === '' ? 'none chosen yet' : `chosen: ${revision.chosenArm}`}>
+          <Part
+            title="Variants"
+            aside={revision.chosenArm === '' ? 'none chosen yet' : `chosen: ${revision.chosenArm}`}
+          >
             <ArmTable rows={sheet.arms} />
           </Part>
         )}

@@ -104,12 +104,6 @@ final readonly class Measured
         return count(array_unique(array_map(static fn (Bunch $b): string => $b->alike->cell, $this->bunches)));
     }
 
-    /** How many states of the design: something may have been changed between two runs. */
-    public function states(): int
-    {
-        return count(array_unique(array_map(static fn (Bunch $b): string => $b->design->key, $this->bunches)));
-    }
-
     /**
      * @param float       $step   of the coarsest instrument, in the unit of the values; nought where none says
      * @param list<float> $values

@@ -14,9 +14,7 @@ final readonly class Side
     public const MARKS = 120;
 
     /**
-     * @param Figure|null $figure null where there are only bounds, or where values of several levels, or of several states of the
-     *     design, would be put together
-     * @param int         $states of the design that the runs were made on
+     * @param Figure|null $figure null where there are only bounds, or where values of several levels would be put together
      * @param list<float> $marks  the values for a figure, in order; all of them, or MARKS of them
      */
     private function __construct(
@@ -29,7 +27,6 @@ final readonly class Side
         public int $bounds,
         public array $marks,
         public int $levels,
-        public int $states,
     ) {
     }
 
@@ -37,14 +34,11 @@ final readonly class Side
     public static function of(Build $build, Measured $m, Terms $terms, int $decimals, ?float $half = null): self
     {
         $n = count($m->values);
-        $figure = $n === 0 || $m->cells() > 1 || $m->states() > 1 ? null : Figure::of(
+        $figure = $n === 0 || $m->cells() > 1 ? null : Figure::of(
             self::interval($m, $terms, $half), $m->unit, $decimals, $n,
         )->within($terms->natural($m->unit))->worded(Worded::of($terms->words, $m->values));
 
-        return new self(
-            $build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds(), self::thinned($m->values), $m->cells(),
-            $m->states(),
-        );
+        return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds(), self::thinned($m->values), $m->cells());
     }
 
     private static function interval(Measured $m, Terms $terms, ?float $half): Interval

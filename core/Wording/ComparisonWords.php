@@ -54,8 +54,7 @@ final class ComparisonWords
         }
         if ($c->other === null || $c->matching === null) {
             return Messages::say('comparison.onlyHere', $with + [
-                'one' => $c->here->figure !== null, 'levels' => $c->here->levels,
-                'states' => $c->here->states, 'mean' => self::one($c->here),
+                'one' => $c->here->figure !== null, 'levels' => $c->here->levels, 'mean' => self::one($c->here),
             ]);
         }
         if ($c->terms->words !== [] && $c->byOrder !== null) {

@@ -36,7 +36,6 @@ use Lustrum\Core\Judging\TrialResults;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Alikeness;
-use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\FactorRole;
@@ -230,18 +229,6 @@ final class RuleTest extends TestCase
             Seen::ofRuns(Judged::runs([50.0, 51.0, 51.5])),
         );
         self::assertGreaterThan(2 * $width($plain->other?->figure), $width($plain->here->figure), 'Each by its own spread.');
-    }
-
-    public function testASideOfSeveralStatesHasNoNumberOfItsOwn(): void
-    {
-        $at = static fn (string $gap): Configuration => Judged::configuration('b', parameters: [Parameter::typed('gap', $gap)]);
-        $c = (new CompareBuilds([], ['force' => 'Force'], self::CONFIDENCE))->metric(
-            'force', Judged::build('b', 'a'), Seen::ofRuns([
-                Judged::run(60.0, build: 'b', with: $at('1 mm')), Judged::run(70.0, build: 'b', with: $at('2 mm')),
-            ]), Judged::build('a'), Seen::ofRuns([]),
-        );
-        self::assertSame([null, 2, 1, 2], [$c->here->figure, $c->here->states, $c->here->levels, $c->here->n]);
-        self::assertStringContainsString('measured in 2 states of the design on B', ComparisonWords::sentence($c, 'force', 'A'));
     }
 
     public function testWhatMovedAndNobodyAskedForIsSaidAllTheSame(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 return [
     'onlyBounds' => '{metric}: on {letter} only bounds so far ({n} ended before the event).',
-    'onlyHere' => '{metric}: {one, select, yes {{mean} on {letter}} other {measured {levels, plural, =1 {in {states} states of the design} other {at # levels}} on {letter}}}; not measured on {other}.',
+    'onlyHere' => '{metric}: {one, select, yes {{mean} on {letter}} other {measured at {levels} levels on {letter}}}; not measured on {other}.',
     'by' => '{none, select, yes {no more and no less} other {{amount} {less, select, yes {less} other {more}}}}',
     'headline' => '{any, select, yes {{first}{looked, plural, =1 {} other { One of # looked at.}}} other {{looked, plural, one {The one comparison with {other} tells nothing apart.} other {None of # comparisons with {other} tells anything apart for sure.}}}}',
     'article' => '{letter} ({serial})',

@@ -106,6 +106,7 @@ return [
     ['core/Judging/Answering.php', "count(\$of['by']) > 1", 'true', 'AnsweringTest'],
     ['core/Statistics/RankSums.php', 'abs($deviation) >= abs($this->seen)', 'abs($deviation) > abs($this->seen)', 'StatisticsTest|InferenceTest'],
     ['core/Run/Step.php', '!$d->isAmong($before)', 'true', 'StepTest'],
+    ['src/Action/Build/Gathering.php', '$s->has($gathered)', 'true', 'GatherTest'],
     ['src/Action/Build/Taken.php', '$of[1] < (', '$of[1] <= (', 'GatherTest'],
     ['core/Wording/ComparisonWords.php', 'if ($life->ended < self::EVENTS) {', 'if (false) {', 'ExchangeTest'],
     ['src/Facts/RunFacts.php', 'ResultKind::tryFrom($bound) ??', 'null ??', 'SaidTest'],

@@ -131,7 +131,8 @@ final class Closing
             $mildest = $this->mildest->inFull();
         }
         $of = fn (Standing $standing, string $letter, string ...$fixes): FailureStatus => new FailureStatus(
-            $standing, $letter, array_values($fixes), $this->holds(), $this->holdsNeeded(), $needs, $this->milder, $mildest ?? $this->mildest?->text() ?? '',
+            $standing, $letter, array_values($fixes), $this->holds(), $this->holdsNeeded(), $needs, $this->milder,
+            $mildest ?? $this->mildest?->text() ?? '',
             Closed::mayStillFail($this->holds(), $this->confidence), $this->chanceIfNotFixed(), $this->times,
             $this->back?->severity?->text() ?? '', $this->return, $without, $this->on,
         );

@@ -56,10 +56,8 @@ final readonly class ByOrder
         } catch (CoreException) {
             return null;
         }
-        if (array_filter($runs, static fn (AlikeRuns $r): bool => $r->kind !== ResultKind::Equal) !== []) {
-            return null;
-        }
-        if ($strata === []) {
+        $isBounded = array_filter($runs, static fn (AlikeRuns $r): bool => $r->kind !== ResultKind::Equal) !== [];
+        if ($isBounded || $strata === []) {
             return null;
         }
         if (count($strata) === 1) {

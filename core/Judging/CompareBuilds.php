@@ -66,38 +66,50 @@ final readonly class CompareBuilds
         $decimals = max($mine->decimals, $theirs->values === [] ? 0 : $theirs->decimals);
         $both = $mine->values !== [] && $theirs->values !== [];
         $opposed = $both ? Opposed::of($mine, $theirs, $terms) : null;
+        if ($opposed !== null && $terms->words !== []) {
+            return $this->words($metric, $wanted, $build, $here, $mine, $against, $other, $theirs, $opposed, $terms);
+        }
         $within = $opposed?->within;
         $isOne = $within !== null && $within->verdict !== WithinVerdict::ByCell;
         $isPlain = $opposed !== null && $within !== null && $opposed->pairing->blocks === [] && $mine->cells() + $theirs->cells() === 2;
-        [$lives, $logRank] = $isPlain || !$both
+        [$lives, $logRank] = $isPlain || (!$both && $terms->words === [])
             ? CompareLives::look($build->letter, $mine, $against->letter, $theirs, $terms->confidence()) : [[], null];
 
-        // Words have an order, and no distances.
-        $isWords = $terms->words !== [];
-        $order = match (true) {
-            $isWords && $opposed !== null => ByOrder::within($opposed->pairing->runs),
-            $isPlain && $wanted?->kind() === Kind::Rating => ByOrder::of($mine->values, $theirs->values),
-            default => null,
-        };
-        $verdict = $isWords ? $order?->verdict($terms) : ($within === null ? null : self::told($within->verdict, $terms));
+        $verdict = $within === null ? null : self::told($within->verdict, $terms);
         $natural = $terms->natural($mine->unit);
 
         return new MetricComparison(
             $metric, self::side($build, $mine, $opposed, 'b', $terms, $decimals),
             $theirs->values === [] ? null : self::side($against, $theirs, $opposed, 'a', $terms, $decimals),
             $mine->bunches === [] ? '' : $mine->bunches[0]->method,
-            $isOne && !$isWords ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
-            $isOne && !$isWords ? self::change($within->change)?->within($natural->ofPercent()) : null,
-            $verdict, self::judged($wanted, $verdict), $isWords ? $order?->p : $within?->p,
+            $isOne ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
+            $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
+            $verdict, self::judged($wanted, $verdict), $within?->p,
             $opposed === null || $within === null ? null : $this->footing(
                 $metric, $wanted, $here, $other, $opposed->pairing, $build, $against,
             ),
-            $order, $isWords ? [] : $lives, $isWords ? null : $logRank,
+            $isPlain && $wanted?->kind() === Kind::Rating ? ByOrder::of($mine->values, $theirs->values) : null, $lives, $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
-            spread: $isPlain && !$isWords && min(count($mine->values), count($theirs->values)) >= self::FEW
+            spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
                 ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,
-            worded: $isWords && $opposed !== null
-                ? ByOrder::cells($opposed->pairing->runs, $opposed->pairing->texts, $terms->words) : [],
+        );
+    }
+
+    /** Words have an order, and no distances: no difference, no per cent, no spread, no life. */
+    private function words(
+        string $metric, ?Wanted $wanted, Build $build, Seen $here, Measured $mine, Build $against, Seen $other, Measured $theirs,
+        Opposed $opposed, Terms $terms,
+    ): MetricComparison {
+        $runs = $opposed->pairing->runs;
+        $order = ByOrder::within($runs);
+        $verdict = $order?->verdict($terms);
+
+        return new MetricComparison(
+            $metric, self::side($build, $mine, $opposed, 'b', $terms, 0), self::side($against, $theirs, $opposed, 'a', $terms, 0),
+            $mine->bunches[0]->method ?? '', null, null, $verdict, self::judged($wanted, $verdict), $order?->p,
+            $opposed->within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing, $build, $against),
+            $order, [], null, Matching::of($opposed, $terms->confidence()), $terms,
+            worded: ByOrder::cells($runs, $opposed->pairing->texts, $terms->words),
         );
     }
 

@@ -160,7 +160,9 @@ final class Evidence
         $step = max([0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered)]);
         $values = Result::values(array_column($results, 0));
 
-        return [ByCell::assess($wanted->rule, $results, $terms, $wanted->unit), Measured::decimals($step, $values, $wanted->unit), count($results)];
+        return [
+            ByCell::assess($wanted->rule, $results, $terms, $wanted->unit), Measured::decimals($step, $values, $wanted->unit), count($results),
+        ];
     }
 
     /** Does this run belong to what own() counts for the requirement on its build as it is now, or as it was then? */

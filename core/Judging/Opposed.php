@@ -43,7 +43,7 @@ final readonly class Opposed
     {
         $d = $this->within?->difference;
 
-        return $this->pairing->blocks === [] || $d === null || $d->low === null || $d->high === null ? null : ($d->high - $d->low) / 2 / M_SQRT2;
+        return $this->pairing->blocks === [] || $d?->low === null || $d->high === null ? null : ($d->high - $d->low) / 2 / M_SQRT2;
     }
 
     /**

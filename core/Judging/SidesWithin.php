@@ -45,14 +45,6 @@ final readonly class SidesWithin
     ) {
     }
 
-    private function planned(int $planned, int $out): self
-    {
-        return new self(
-            $this->metric, $this->kind, $this->name, $this->unit, $this->decimals, $this->found, $this->ofArticles, $this->bounded, $this->terms,
-            $this->confounded, $this->worded, $planned, $out,
-        );
-    }
-
     /**
      * @param string $unit in which the metric is thought of; empty: as it was read
      * @param Build|null $build whose variants were planned; null: nobody knows of others than were run
@@ -67,10 +59,12 @@ final readonly class SidesWithin
         $isOneEach = false;
         foreach (self::kinds($m, $seen) as [$kind, $name]) {
             // Where one article stands for an arm, the articles are the arms over again.
-            $one = $kind === 'article' && $isOneEach ? null : self::one($metric, $m, $sided, $seen, $kind, $name, $terms);
+            $one = $kind === 'article' && $isOneEach ? null : self::one(
+                $metric, $m, $sided, $seen, $kind, $name, $terms, $kind === 'arm' ? $build : null,
+            );
             if ($one !== null) {
                 $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
-                $out[] = $kind === 'arm' && $build !== null ? $one->planned(count($build->arms), count($build->out)) : $one;
+                $out[] = $one;
             }
         }
 
@@ -93,9 +87,13 @@ final readonly class SidesWithin
         return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set)];
     }
 
-    /** @param list<Sided> $sided all runs of the metric */
-    private static function one(string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms): ?self
-    {
+    /**
+     * @param list<Sided> $sided   all runs of the metric
+     * @param Build|null  $planned whose variants the sides are
+     */
+    private static function one(
+        string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms, ?Build $planned,
+    ): ?self {
         $sides = $typed = [];
         foreach ($sided as $i => $one) {
             $side = $one->bunch === null ? '' : self::side($one, $seen->configuration($one->bunch->circumstances->made), $kind, $name);
@@ -115,7 +113,9 @@ final readonly class SidesWithin
         }
         $names = array_values(array_unique($sides));
         $pairs = intdiv(count($names) * (count($names) - 1), 2);
-        $bounded = array_map(static fn (string|int $s): BoundedSide => BoundedSide::of((string) $s, $runs, $terms, $pairs), array_keys($bounds));
+        $bounded = array_map(
+            static fn (string|int $s): BoundedSide => BoundedSide::of((string) $s, $runs, $terms, $pairs), array_keys($bounds),
+        );
         // One article is set to several things; an arm, a lot or a firmware has its own.
         $whole = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => !isset($bounds[$r->side])));
         [$averaged, $ofArticles] = in_array($kind, ['article', 'setting'], true) ? [$whole, false] : self::byArticle($whole);
@@ -135,6 +135,7 @@ final readonly class SidesWithin
         return new self(
             $metric, $kind, $name, $m->unit, $m->decimals, $found->beside($bounded), $ofArticles, $bounded, $terms,
             Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names), self::worded($runs, $terms),
+            count($planned->arms ?? []), count($planned->out ?? []),
         );
     }
 

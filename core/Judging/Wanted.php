@@ -52,7 +52,7 @@ final readonly class Wanted
         return new self(
             $this->id, $this->statement, $module->metric, $this->unit, $this->limit, Requirement::of(
                 $this->rule->kind, $this->rule->direction, $this->rule->limit, $this->rule->confidence, $module->rule->coverage,
-                $module->rule->conditions,
+                $module->rule->conditions, $module->rule->nonParametric,
             ), $module->dependsOn, $this->must, $module->enough, $module->methods, $module->source, $module->metricName, $module->members,
             $module->byModule, $module->words,
         );

@@ -37,6 +37,14 @@ final readonly class Worded
             $each[] = ['word' => $words[$place - 1], 'n' => $times];
         }
 
-        return new self(array_values(array_map(static fn (int $place): string => $words[$place - 1], $middle)), $each, array_sum($middle) / count($middle));
+        return new self(
+            array_values(array_map(static fn (int $place): string => $words[$place - 1], $middle)), $each, array_sum($middle) / count($middle),
+        );
+    }
+
+    /** How many results there are. */
+    public function n(): int
+    {
+        return array_sum(array_column($this->each, 'n'));
     }
 }

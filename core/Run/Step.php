@@ -47,6 +47,19 @@ final readonly class Step
         return array_values(array_map(static fn (array $s): self => new self($s['all'], $s['new'], $s['runs']), $steps));
     }
 
+    /**
+     * Does it still have each of these, of whatever value? What was taken back since is no later step of the same build.
+     *
+     * @param list<Deviation> $some
+     */
+    public function has(array $some): bool
+    {
+        $names = array_map(static fn (Deviation $d): string => $d->kind->value."\x1f".$d->name, $this->all);
+        $asked = array_map(static fn (Deviation $d): string => $d->kind->value."\x1f".$d->name, $some);
+
+        return array_diff($asked, $names) === [];
+    }
+
     /** @param list<Deviation> $all */
     private static function key(array $all): string
     {

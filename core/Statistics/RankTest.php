@@ -47,7 +47,7 @@ final readonly class RankTest
     }
 
     /** In how many ways so many of all can be taken. */
-    public static function ways(int $of, int $taken): float
+    private static function ways(int $of, int $taken): float
     {
         $ways = 1.0;
         for ($i = 1; $i <= $taken; ++$i) {
@@ -61,7 +61,8 @@ final readonly class RankTest
     private static function ties(array $values): float
     {
         return array_sum(array_map(
-            static fn (int $n): float => $n ** 3 - $n, array_count_values(array_map(static fn (float $v): string => (string) ($v + 0.0), $values)),
+            static fn (int $n): float => $n ** 3 - $n,
+            array_count_values(array_map(static fn (float $v): string => (string) ($v + 0.0), $values)),
         ));
     }
 

@@ -68,6 +68,12 @@ final class BuildWords
         return Messages::begin(Messages::list(array_map(static fn (Deviation $d): string => $d->name.' '.$d->value, $of)));
     }
 
+    /** Asked of what was changed after a failure. */
+    public static function answers(string $mode, int $run): string
+    {
+        return Messages::say('build.answers', ['mode' => trim($mode), 'run' => $run]);
+    }
+
     /** What a parameter is by the variant that was chosen. */
     public static function chosen(string $text, string $variant): string
     {

@@ -360,7 +360,7 @@ final class EvidenceWords
     {
         $word = $words[(int) round($limit) - 1] ?? null;
 
-        return $word === null ? Numbers::set($limit, $unit) : '“'.$word.'”';
+        return $word === null ? Numbers::set($limit, $unit) : Messages::quoted([$word]);
     }
 
     /**

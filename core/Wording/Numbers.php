@@ -50,8 +50,7 @@ final class Numbers
     public static function words(Worded $words): string
     {
         return Messages::say('number.words', [
-            'middle' => Messages::list(array_map(static fn (string $w): string => '“'.$w.'”', $words->middle)),
-            'n' => array_sum(array_column($words->each, 'n')),
+            'middle' => Messages::quoted($words->middle), 'n' => $words->n(),
             'each' => implode(', ', array_map(
                 static fn (array $of): string => Messages::say('number.times', ['word' => $of['word'], 'n' => $of['n']]), $words->each,
             )),

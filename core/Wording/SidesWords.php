@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Wording;
 
+use Lustrum\Core\Alike\SideEffect;
 use Lustrum\Core\Judging\BoundedSide;
 use Lustrum\Core\Judging\Confounded;
 use Lustrum\Core\Judging\SidesWithin;
@@ -78,8 +79,8 @@ final class SidesWords
         if ($s->bounded !== [] && $s->found->pairs === 0) {
             return Messages::say('sides.onlyBounds', $with);
         }
-        // Of words nothing but the order is known, in which they stand.
-        $known = $s->terms->words !== [] ? [] : array_values(array_filter($s->found->sides, static fn ($side): bool => $side->effect !== null));
+        // Words have no effect: nothing but their order is known, in which they stand.
+        $known = array_values(array_filter($s->found->sides, static fn (SideEffect $side): bool => $side->effect !== null));
         $sides = $known === [] ? $s->found->sides : $known;
         $isFirst = $moreIsBetter || ($known === [] && $s->terms->words === []);
         $first = $sides[$isFirst ? 0 : count($sides) - 1]->side;
@@ -107,7 +108,7 @@ final class SidesWords
     /** In quotes where its own comma would be taken for one of the sentence. */
     private static function named(string $side): string
     {
-        return str_contains($side, ',') ? '“'.$side.'”' : $side;
+        return str_contains($side, ',') ? Messages::quoted([$side]) : $side;
     }
 
     /** An effect against the mean of all, with its sign. */

@@ -508,7 +508,8 @@ final class Book
     /** What was never run alike on two builds, through a third that each of them met: the nearest first. */
     private function chained(MetricComparison $c, Build $build, Build $other): MetricComparison
     {
-        if (!$c->neverMet()) {
+        // Words have no difference that could be chained.
+        if (!$c->neverMet() || $c->terms->words !== []) {
             return $c;
         }
         $lineage = $this->lineage();

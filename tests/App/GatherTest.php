@@ -173,6 +173,19 @@ final class GatherTest extends ApiTestCase
         self::assertSame('Grip', self::text($build, 'articles', 0, 'article', 'deviants', 0, 'name'), 'What came later is still its own.');
     }
 
+    public function testARunWithoutWhatWasGatheredStaysWhereItIs(): void
+    {
+        $cork = ['kind' => 'part', 'name' => 'Grip', 'value' => 'cork'];
+        $arm = ['kind' => 'parameter', 'name' => 'arm', 'value' => '4 mm'];
+        $this->changed($cork, $arm);
+        $both = $this->runs('41.0 N');
+        $this->changed($arm);
+        $back = $this->runs('43.0 N');
+        $made = $this->json('POST', '/api/articles/'.$this->bench->unitB.'/gather', ['id' => Uuid::v7()->toRfc4122(), 'step' => 1]);
+        $runs = fn (string $build): array => array_column((array) self::at($this->json('GET', '/api/revisions/'.$build.'/try'), 'trials', 0, 'runs'), 'id');
+        self::assertSame([$both, $back], [$runs(self::text($made, 'id')), $runs($this->bench->b)], 'Nobody says that it had the cork.');
+    }
+
     public function testWhatWasChangedAfterAFailureIsOfferedAsItsAnswer(): void
     {
         [$run] = $this->runs('44.0 N');

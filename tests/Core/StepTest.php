@@ -41,4 +41,14 @@ final class StepTest extends TestCase
             static fn (Step $s): array => [BuildWords::step($s), $s->runs], Step::all(array_values(array_map($of, $made)), $of($now)),
         ));
     }
+
+    /** A run without what was gathered is none of the build that has it. */
+    public function testWhatWasTakenBackSinceIsNoLaterStep(): void
+    {
+        $of = static fn (string $name, string $value): Deviation => new Deviation(DeviationKind::Part, $name, $value);
+        [$both, $back, $other] = Step::all([
+            [$of('Grip', 'cork'), $of('Hopper', 'tin')], [$of('Hopper', 'tin')], [$of('Grip', 'leather'), $of('Hopper', 'tin')],
+        ], [$of('Hopper', 'tin')]);
+        self::assertSame([true, false, true], array_map(static fn (Step $s): bool => $s->has($both->all), [$both, $back, $other]));
+    }
 }

@@ -91,7 +91,9 @@ final readonly class Gathering
             foreach ($gathered as $deviation) {
                 $this->take($deviation, $from, $next, $taken->answered($deviation, $answers));
             }
-            $runs = self::going($taken->made, array_slice($taken->steps, $after));
+            $runs = self::going($taken->made, array_filter(
+                array_slice($taken->steps, $after), static fn (Step $s): bool => $s->has($gathered),
+            ));
             $this->writer->amend(
                 Article::class, $article->id(), $article->version(), static fn (Article $a) => $a->gatheredInto($next, $gathered),
             );
@@ -131,19 +133,21 @@ final readonly class Gathering
         $this->altering->apply(new Alteration($kind, $deviation->name, $was, $deviation->value), $next);
         $this->writer->make(Change::class, Uuid::v7(), new ChangeInput(
             $next->id()->toRfc4122(), BuildWords::changedTo($deviation->name, $deviation->value, $was), '',
-            $kind === AlterationKind::Parameter ? ChangeClass::Shape : ChangeClass::Material, against: $against, alters: [$kind->of($deviation->name)],
+            $kind === AlterationKind::Parameter ? ChangeClass::Shape : ChangeClass::Material, against: $against,
+            alters: [$kind->of($deviation->name)],
         ));
     }
 
     /**
-     * @param list<Run>  $made
-     * @param list<Step> $steps that go along
+     * @param list<Run>   $made
+     * @param array<Step> $steps that go along
      *
      * @return list<Run>
      */
     private static function going(array $made, array $steps): array
     {
-        $runs = array_values(array_intersect_key($made, array_flip(array_merge(...array_map(static fn (Step $s): array => $s->runs, $steps)))));
+        $places = array_merge(...array_values(array_map(static fn (Step $s): array => $s->runs, $steps)));
+        $runs = array_values(array_intersect_key($made, array_flip($places)));
 
         if (count($runs) > self::MOST) {
             throw Invalid::at('article', sprintf('At most %d runs go along with a build at once.', self::MOST));

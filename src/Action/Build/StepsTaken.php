@@ -25,7 +25,7 @@ final readonly class StepsTaken
             $this->records->all(Run::class, ['article' => $article]),
             static fn (Run $r): bool => $r->trial()->revision()->id()->equals($article->revision()->id()),
         ));
-        usort($made, static fn (Run $a, Run $b): int => [$a->view()->startedAt, $a->view()->number] <=> [$b->view()->startedAt, $b->view()->number]);
+        usort($made, static fn (Run $a, Run $b): int => [$a->startedAt(), $a->number()] <=> [$b->startedAt(), $b->number()]);
         $now = self::ofDesign($article->deviants());
 
         return new Taken($made, Step::all(array_map(

@@ -34,7 +34,7 @@ final readonly class Taken
     {
         return array_map(fn (int $i, Step $s): StepView => new StepView(
             $i + 1, BuildWords::step($s), count($s->runs), array_map(fn (array $of): AnsweredView => new AnsweredView(
-                $of[0]->id()->toRfc4122(), $of[0]->mode(), $this->made[$of[1]]->view()->number,
+                $of[0]->id()->toRfc4122(), $of[0]->mode(), BuildWords::answers($of[0]->mode(), $this->made[$of[1]]->number()),
             ), $this->before($s)),
         ), array_keys($this->steps), $this->steps);
     }

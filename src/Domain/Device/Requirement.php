@@ -273,7 +273,8 @@ class Requirement extends Record
         return new RequirementView(
             $this->id()->toRfc4122(), $this->version(), $this->device->id()->toRfc4122(), $this->statement,
             $this->metric->name(), $this->metric->id()->toRfc4122(), $this->unit, $this->limit,
-            EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit, $this->metric->words()), $this->direction, $this->kind,
+            EvidenceWords::limit($this->kind, $this->direction, $this->limit, $this->unit, $this->metric->words()),
+            $this->direction, $this->kind,
             $this->coverage, $this->must, $this->conditions, array_map(EvidenceWords::condition(...), $this->conditions),
             $this->dependsOn, $this->enough, $this->methods, $this->uses, $this->askedBy, $this->members,
             $this->byModule?->id()->toRfc4122(),

@@ -10,7 +10,7 @@ final readonly class AnsweredView
     public function __construct(
         public string $id,
         public string $mode,
-        public int $run,
+        public string $said,
     ) {
     }
 }

@@ -57,11 +57,12 @@ final class ParameterRows
     public static function chosen(array $rows, Build $build): array
     {
         $own = array_column($build->arms[$build->chosenArm] ?? [], null, 'name');
+        $written = array_column($build->parameters, null, 'name');
         $of = static fn (Fact $p): string => BuildWords::chosen($p->text(), $build->chosenArm);
         foreach ($rows as $i => $row) {
             $chosen = $own[$row->name] ?? null;
             unset($own[$row->name]);
-            if ($chosen !== null && mb_strtolower($chosen->text()) !== mb_strtolower($row->here?->measure->text ?? '')) {
+            if ($chosen !== null && !($written[$row->name] ?? null)?->equals($chosen)) {
                 $rows[$i] = $row->chosen($of($chosen));
             }
         }

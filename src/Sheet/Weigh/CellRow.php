@@ -7,7 +7,6 @@ namespace Lustrum\Sheet\Weigh;
 use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Alike\Per;
 use Lustrum\Core\Judging\MetricComparison;
-use Lustrum\Core\Judging\Worded;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Wording\Numbers;
 
@@ -53,9 +52,8 @@ final readonly class CellRow
     {
         $out = [];
         foreach (count($c->worded) === 1 && isset($c->worded['']) ? [] : $c->worded as $cell => ['here' => $here, 'other' => $other]) {
-            $n = static fn (Worded $w): int => array_sum(array_column($w->each, 'n'));
             $out[] = new self(
-                (string) $cell, $other->place, $here->place, Numbers::words($other), $n($other), Numbers::words($here), $n($here), '', false,
+                (string) $cell, $other->place, $here->place, Numbers::words($other), $other->n(), Numbers::words($here), $here->n(), '', false,
                 null,
             );
         }

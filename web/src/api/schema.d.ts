@@ -3333,7 +3333,7 @@ export interface components {
         "Domain.Revision.AnsweredView": {
             id: string;
             mode: string;
-            run: number;
+            said: string;
         };
         "Domain.Revision.Arm": {
             name: string;

@@ -56,7 +56,12 @@ describe('what was changed between two runs', () => {
     const sent = server({
       'GET /api/articles/article-1/steps': {
         body: [
-          { number: 1, said: 'Gap 1.2 mm', runs: 3, after: [{ id: 'f-1', mode: 'Slipped', run: 2 }] },
+          {
+            number: 1,
+            said: 'Gap 1.2 mm',
+            runs: 3,
+            after: [{ id: 'f-1', mode: 'Slipped', said: 'Meant to end “Slipped” (run 2)' }],
+          },
           { number: 2, said: 'Grip cork', runs: 1, after: [] },
         ],
       },
@@ -66,7 +71,7 @@ describe('what was changed between two runs', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Gather into a build of its own' }));
     expect(await screen.findByText('3 runs')).toBeTruthy();
     expect(of(sent, 'POST', '/api/articles/article-1')).toHaveLength(0);
-    await userEvent.click(screen.getByLabelText('What was changed after it is meant to end “Slipped” (run 2)'));
+    await userEvent.click(screen.getByLabelText('Meant to end “Slipped” (run 2)'));
     await userEvent.click(screen.getByRole('button', { name: 'After 1: Gap 1.2 mm' }));
     await waitFor(() =>
       expect(of(sent, 'POST', '/api/articles/article-1')[0]!.body).toMatchObject({ step: 1, answers: ['f-1'] }),

@@ -5,6 +5,8 @@ import { Table } from '../../ui/Table';
 
 /** Sides within one build: the sentence, the figure, and how often each was run. */
 export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
+  // Without a figure the table is all there is to see.
+  const isTable = row.sides.every((s) => s.effect === null);
   return (
     <section
       className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]"
@@ -16,7 +18,7 @@ export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
         </h3>
         <p className="mt-1 font-serif text-lg leading-snug">{prose(row.sentence)}</p>
         {row.apart && <p className="mt-1 text-sm text-soft">Some sides have no run alike with the others.</p>}
-        <details className="mt-2 text-sm" open={row.sides.every((s) => s.effect === null)}>
+        <details className="mt-2 text-sm" open={isTable}>
           <summary className="min-h-6 cursor-pointer text-blue underline">
             All {row.sides.length} with their runs
           </summary>
@@ -26,7 +28,7 @@ export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
             keyOf={(s) => s.side}
             columns={[
               { head: 'Side', names: true, cell: (s) => s.side },
-              { head: row.sides.every((s) => s.effect === null) ? 'Came to' : 'Against the mean', cell: (s) => s.text },
+              { head: isTable ? 'Came to' : 'Against the mean', cell: (s) => s.text },
               { head: 'Runs', cell: (s) => s.n },
               { head: 'Group', cell: (s) => s.groups },
             ]}

@@ -71,7 +71,7 @@ export function Gather({ article, named = false }: { article: Schemas['ArticleVi
                       setAnswers(e.target.checked ? [...answers, f.id] : answers.filter((id) => id !== f.id))
                     }
                   />
-                  {`What was changed after it is meant to end “${f.mode}” (run ${f.run})`}
+                  {f.said}
                 </label>
               ))}
             </div>

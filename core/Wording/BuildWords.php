@@ -74,10 +74,14 @@ final class BuildWords
         return Messages::say('build.answers', ['mode' => trim($mode), 'run' => $run]);
     }
 
-    /** What a parameter is by the variant that was chosen. */
-    public static function chosen(string $text, string $variant): string
+    /**
+     * Why a parameter is what it is: by the variant that was chosen.
+     *
+     * @param string $written what was written down of it; empty: nothing
+     */
+    public static function chosen(string $variant, string $written): string
     {
-        return Messages::say('build.chosen', ['text' => $text, 'variant' => $variant]);
+        return Messages::say('build.chosen', ['variant' => $variant, 'known' => $written !== '', 'written' => $written]);
     }
 
     /** What all parts cost more or less than the parent's; empty where there is no parent. */

@@ -13,6 +13,7 @@ final readonly class ParameterRow
     /**
      * @param string $mark    'same', 'changed', 'new' or 'gone'
      * @param string $chosen  what it is by the variant that was chosen, where that is something else than was written down
+     * @param string $why     in a few words, that it was chosen, and what was written down
      * @param string $problem why it does not follow any more; empty: it does, or was typed
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class ParameterRow
         public string $mark,
         public string $problem = '',
         public string $chosen = '',
+        public string $why = '',
     ) {
     }
 
@@ -33,8 +35,8 @@ final readonly class ParameterRow
     }
 
     /** The variant that was chosen is what the build is made of. */
-    public function chosen(string $said): self
+    public function chosen(string $chosen, string $why): self
     {
-        return new self($this->name, $this->here, $this->parent, null, null, 'changed', $this->problem, $said);
+        return new self($this->name, $this->here, $this->parent, null, null, 'changed', $this->problem, $chosen, $why);
     }
 }

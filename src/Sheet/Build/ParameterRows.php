@@ -58,16 +58,17 @@ final class ParameterRows
     {
         $own = array_column($build->arms[$build->chosenArm] ?? [], null, 'name');
         $written = array_column($build->parameters, null, 'name');
-        $of = static fn (Fact $p): string => BuildWords::chosen($p->text(), $build->chosenArm);
         foreach ($rows as $i => $row) {
             $chosen = $own[$row->name] ?? null;
             unset($own[$row->name]);
             if ($chosen !== null && !($written[$row->name] ?? null)?->equals($chosen)) {
-                $rows[$i] = $row->chosen($of($chosen));
+                $rows[$i] = $row->chosen($chosen->text(), BuildWords::chosen($build->chosenArm, $row->here?->measure->text ?? ''));
             }
         }
         foreach ($own as $name => $chosen) {
-            $rows[] = new ParameterRow((string) $name, null, null, null, null, 'new', '', $of($chosen));
+            $rows[] = new ParameterRow(
+                (string) $name, null, null, null, null, 'new', '', $chosen->text(), BuildWords::chosen($build->chosenArm, ''),
+            );
         }
 
         return array_values($rows);

@@ -4290,6 +4290,7 @@ export interface components {
             mark: string;
             problem: string;
             chosen: string;
+            why: string;
         };
         "Sheet.Build.PartRow": {
             part: components["schemas"]["Domain.Revision.PartView"];

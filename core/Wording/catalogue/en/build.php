@@ -10,7 +10,7 @@ return [
     'sentence' => 'Build {letter} differs from {parent} by {n, plural, =0 {nothing that anybody wrote down} one {one change} other {# changes}}{looked, select, all {; all have a verdict} nobody {; nobody has looked at what came of {n, plural, one {it} other {any of them}}} some {; nobody has looked at {unjudged} of them} other {}}{open, plural, =0 {} one {; what came of # cannot be told yet} other {; what came of # cannot be told yet}}{costs, select, yes {. Its parts cost {amount} {currency} {less, select, yes {less} other {more}}} other {}}{articles, plural, =0 {. No article has been built yet} other {}}.',
     'unclear' => '{serial} is otherwise in {name}{any, select, yes { (“{said}”)} other {}}: is that as on {parent}, or as on {letter}? Until its deviation says “old” or what it is, it carries no fix in it.',
     'answers' => 'What was changed after it is meant to end “{mode}” (run {run})',
-    'chosen' => '{text}, as “{variant}” was chosen',
+    'chosen' => '“{variant}” was chosen{known, select, yes {; {written} is written down} other {}}',
     'past' => '{fresh, select, yes {fresh} other {{runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} other {, # failed}}{lost, select, yes {, lost in handling} other {}}}}',
     'material' => 'material was {named, select, yes {{material}} other {not named}}',
     'quantity' => 'was {quantity}',

@@ -15,7 +15,12 @@ export function ParameterTable({
   write: boolean;
   edit: (form: Form) => void;
 }) {
-  const here: Column<Row> = { head: 'This build', right: true, whole: true, cell: (r) => r.here?.measure.text ?? '–' };
+  const here: Column<Row> = {
+    head: 'This build',
+    right: true,
+    whole: true,
+    cell: (r) => r.chosen || (r.here?.measure.text ?? '–'),
+  };
   const beside: Column<Row>[] =
     parent === null
       ? [here]
@@ -45,7 +50,7 @@ function Named({ row }: { row: Row }) {
   return (
     <>
       {row.name}
-      {row.chosen !== '' && <span className="block text-xs font-normal">{row.chosen}</span>}
+      {row.why !== '' && <span className="block text-xs font-normal text-soft">{row.why}</span>}
       {row.problem !== '' && <span className="block text-xs font-normal text-oxide">{row.problem}</span>}
       {more.some(Boolean) && (
         <span className="block text-xs font-normal text-soft">{more.filter(Boolean).join(' · ')}</span>

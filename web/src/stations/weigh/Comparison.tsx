@@ -41,7 +41,7 @@ export function Comparison({
       : { value: requirement.limit, direction: requirement.direction };
   return (
     <section className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]" aria-label={c.metric}>
-      <div>
+      <div className="min-w-0">
         <h3 className="stamp text-sm text-soft">
           {c.metric}{' '}
           {c.judged !== '' && <span className={c.judged === 'worse' ? 'text-oxide' : 'text-ink'}>· {c.judged}</span>}

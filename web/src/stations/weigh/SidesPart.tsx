@@ -12,7 +12,7 @@ export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
       className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]"
       aria-label={`${row.metric} ${row.title}`}
     >
-      <div>
+      <div className="min-w-0">
         <h3 className="stamp text-sm text-soft">
           {row.metric} {row.title}
         </h3>

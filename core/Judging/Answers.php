@@ -81,6 +81,29 @@ final class Answers
         return $all;
     }
 
+    /** The same, of each article one state: runs after something was changed on it are of another. */
+    public function asBuilt(): self
+    {
+        $some = new self($this->metric);
+        foreach (AsBuilt::of($this->groups, static fn (array $g): array => [$g['article'], $g['design'], $g['first']]) as $key => $group) {
+            $some->add($key, $group);
+        }
+
+        return $some;
+    }
+
+    /** @return array<string, int> what else was there on runs that asBuilt() leaves out => how many they are */
+    public function changed(): array
+    {
+        $out = [];
+        foreach (array_diff_key($this->groups, $this->asBuilt()->groups) as $group) {
+            $said = implode(', ', $group['design']->own);
+            $out[$said] = ($out[$said] ?? 0) + $group['tried'];
+        }
+
+        return $out;
+    }
+
     /** @param callable(string): bool $isOf of the key of a configuration */
     public function where(callable $isOf): self
     {

@@ -48,6 +48,7 @@ final readonly class Baseline
             $signs[$one->metric] ??= $one->rule->direction->sign();
         }
         $out = $differs = [];
+        $seen = $seen->asBuilt();
         foreach ($seen->metrics() as $metric) {
             $alike = [];
             foreach ($seen->read($metric) as $bunch) {
@@ -59,7 +60,7 @@ final readonly class Baseline
             }
             $found = self::worst($metric, Measured::byCell($alike), $units[$metric] ?? '', $signs[$metric] ?? null);
             if ($found !== null) {
-                $out[$metric] = $all === null ? $found : $found->drawnIn($build->chosenArm, self::byArm($build, $all, $metric, $found));
+                $out[$metric] = $all === null ? $found : $found->drawnIn($build->chosenArm, self::byArm($build, $all->asBuilt(), $metric, $found));
             }
         }
 

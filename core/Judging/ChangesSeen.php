@@ -37,6 +37,7 @@ final readonly class ChangesSeen
      */
     public function of(Build $build, Seen $here, Seen $there, ?Build $parent = null, ?Seen $all = null): array
     {
+        [$here, $there] = [$here->asBuilt(), $there->asBuilt()];
         $unexplained = $parent === null ? [] : Differences::unexplained(Differences::between($parent, $build), $build->changes);
         $out = [];
         foreach ($build->changes as $change) {
@@ -46,7 +47,7 @@ final readonly class ChangesSeen
             foreach ($change->effects as $effect) {
                 $out[] = $this->one($change, $effect, $here, $there, [
                     ...self::together($build, $change, $effect), ...$this->bearing($unexplained, $effect),
-                ], $parent === null || $all === null ? null : DrawnIn::runs($parent, $all, $effect->metric));
+                ], $parent === null || $all === null ? null : DrawnIn::runs($parent, $all->asBuilt(), $effect->metric));
             }
         }
 

@@ -60,6 +60,8 @@ final readonly class CompareBuilds
     public function metric(string $metric, Build $build, Seen $here, Build $against, Seen $other, ?Terms $terms = null): MetricComparison
     {
         $terms ??= new Terms($this->confidence);
+        $changed = [$build->letter => $here->changed($metric), $against->letter => $other->changed($metric)];
+        [$here, $other] = [$here->asBuilt(), $other->asBuilt()];
         $wanted = $this->wanted($metric);
         $mine = Measured::of($here->read($metric), $wanted->unit ?? '');
         $theirs = Measured::of($other->read($metric), $mine->unit);
@@ -67,7 +69,7 @@ final readonly class CompareBuilds
         $both = $mine->values !== [] && $theirs->values !== [];
         $opposed = $both ? Opposed::of($mine, $theirs, $terms) : null;
         if ($opposed !== null && $terms->words !== []) {
-            return $this->words($metric, $wanted, $build, $here, $mine, $against, $other, $theirs, $opposed, $terms);
+            return $this->words($metric, $wanted, $build, $here, $mine, $against, $other, $theirs, $opposed, $terms, $changed);
         }
         $within = $opposed?->within;
         $isOne = $within !== null && $within->verdict !== WithinVerdict::ByCell;
@@ -90,15 +92,19 @@ final readonly class CompareBuilds
             ),
             $isPlain && $wanted?->kind() === Kind::Rating ? ByOrder::of($mine->values, $theirs->values) : null, $lives, $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
-            spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
+            changed: $changed, spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
                 ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,
         );
     }
 
-    /** Words have an order, and no distances: no difference, no per cent, no spread, no life. */
+    /**
+     * Words have an order, and no distances: no difference, no per cent, no spread, no life.
+     *
+     * @param array<string, array<string, int>> $changed
+     */
     private function words(
         string $metric, ?Wanted $wanted, Build $build, Seen $here, Measured $mine, Build $against, Seen $other, Measured $theirs,
-        Opposed $opposed, Terms $terms,
+        Opposed $opposed, Terms $terms, array $changed,
     ): MetricComparison {
         $runs = $opposed->pairing->runs;
         $order = ByOrder::within($runs);
@@ -109,7 +115,7 @@ final readonly class CompareBuilds
             $mine->bunches[0]->method ?? '', null, null, $verdict, self::judged($wanted, $verdict), $order?->p,
             $opposed->within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing, $build, $against),
             $order, [], null, Matching::of($opposed, $terms->confidence()), $terms,
-            worded: ByOrder::cells($runs, $opposed->pairing->texts, $terms->words),
+            worded: ByOrder::cells($runs, $opposed->pairing->texts, $terms->words), changed: $changed,
         );
     }
 

@@ -67,7 +67,10 @@ final class CompareOutcomes
             default => 'indistinct',
         };
 
-        return new OutcomeComparison($metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict, $terms, $footing);
+        return new OutcomeComparison(
+            $metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict, $terms, $footing,
+            [$here->letter => $mine->changed(), $other->letter => $theirs->changed()],
+        );
     }
 
     /**
@@ -77,7 +80,7 @@ final class CompareOutcomes
      */
     private static function footing(Seen $here, Answers $mine, Seen $other, Answers $theirs, array $dependsOn): ?FootingCheck
     {
-        $pairing = Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')]);
+        $pairing = Pairing::of([...$theirs->asBuilt()->sided('a'), ...$mine->asBuilt()->sided('b')]);
         [$a, $b] = [$pairing->circumstances('a'), $pairing->circumstances('b')];
 
         return $a === [] || $b === [] ? null : FootingCheck::between(
@@ -88,6 +91,7 @@ final class CompareOutcomes
     /** Null where no level was tried on both. */
     public static function within(Answers $mine, Answers $theirs, float $confidence): ?CompareProportionsWithin
     {
+        [$mine, $theirs] = [$mine->asBuilt(), $theirs->asBuilt()];
         try {
             return CompareProportionsWithin::of(Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')])->runs, $confidence);
         } catch (NotEstimable) {

@@ -64,10 +64,9 @@ final class Evidence
             $to = $found === [] ? $present : $older;
             $to->take(
                 $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
-                $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor,
+                $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor, $found, $run->order(),
             );
             $to->notes->take($run, $wanted->metric);
-            $to->differ($found);
         }
 
         return [$present, $older];
@@ -82,8 +81,8 @@ final class Evidence
         }
         [$arms, $chosen] = [self::arms($wanted, $of(0), $build, $terms), $build->chosenArm];
         [$by, $decimals, $runs] = self::assess($wanted, $of(0), $build->arms === [] ? null : $chosen, $terms);
-        [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen, $terms);
-        $differs = array_merge(...array_map(static fn (Gathered $g): array => $g->differs, $of(1)));
+        [$last, $differs] = Gathered::last($of(1));
+        [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen, $terms, $last);
         $notes = static fn (int $when): Notes => Notes::together(array_map(static fn (Gathered $g): Notes => $g->notes, $of($when)));
 
         return new Own(
@@ -151,12 +150,13 @@ final class Evidence
     /**
      * @param list<Gathered> $gathered
      * @param string|null    $arm      only runs of it; null: all
+     * @param string|null    $made     only runs made with this otherwise than the build; null: all
      *
      * @return array{ByCell, int, int} with the decimals of its values, and how many runs it stands on
      */
-    private static function assess(Wanted $wanted, array $gathered, ?string $arm, ?Terms $terms): array
+    private static function assess(Wanted $wanted, array $gathered, ?string $arm, ?Terms $terms, ?string $made = null): array
     {
-        $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results($arm), $gathered));
+        $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results($arm, $made), $gathered));
         $step = max([0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered)]);
         $values = Result::values(array_column($results, 0));
 

@@ -9,6 +9,7 @@ use Lustrum\Core\Failure\ClosingEvent;
 use Lustrum\Core\Failure\FailureStatus;
 use Lustrum\Core\Failure\Standing;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\Hardness;
 
 /** All failures of a device together: which modes there are, and where each failure stands. */
@@ -161,12 +162,13 @@ final class Failures
      *
      * @param non-empty-list<FailureFact> $failures of the mode
      *
-     * @return array<string, array<string, array{failed: int, tried: int}>> by build and by what was asked and how hard
+     * @return array<string, array<string, array{failed: int, tried: int}>> by build and by what was asked, how hard, and on which
+     *     state where something was changed on an article between two runs
      */
     private function cells(array $failures): array
     {
         // Hundreds of failures happened at a few levels.
-        $at = $out = [];
+        $at = $out = $could = [];
         foreach ($failures as $failure) {
             if ($failure->severity !== null) {
                 $at[$failure->question][$failure->severity->inShort()] = $failure->severity;
@@ -175,22 +177,50 @@ final class Failures
         foreach ($this->tried as $build => $groups) {
             foreach ($groups as $group) {
                 foreach ($at[$group->question] ?? [] as $severity) {
-                    if ($group->severity->beside($severity) === Hardness::AtLeast) {
-                        $cell = $group->question."\x1f".$group->severity->inShort();
-                        $known = $out[$build][$cell]['tried'] ?? 0;
-                        $out[$build][$cell] = ['failed' => 0, 'tried' => $known + $group->said];
+                    if ($group->said > 0 && $group->severity->beside($severity) === Hardness::AtLeast) {
+                        $could[$build][] = $group;
                         break;
                     }
                 }
             }
         }
-        foreach ($failures as $failure) {
-            $cell = $failure->question."\x1f".($failure->severity?->inShort() ?? '');
-            // A failure that happened outside a run counts against no run.
-            if ($failure->made !== '' && isset($out[$failure->build][$cell])) {
-                ['failed' => $failed, 'tried' => $tried] = $out[$failure->build][$cell];
-                $out[$failure->build][$cell] = ['failed' => min($tried, $failed + 1), 'tried' => $tried];
+        $changed = array_map($this->changed(...), $could);
+        $cell = static fn (string $build, string $question, string $level, string $made): string => implode("\x1f", [
+            $question, $level, $changed[$build][$made] ?? '',
+        ]);
+        foreach ($could as $build => $groups) {
+            foreach ($groups as $group) {
+                $at = $cell($build, $group->question, $group->severity->inShort(), $group->made);
+                $out[$build][$at] = ['failed' => 0, 'tried' => ($out[$build][$at]['tried'] ?? 0) + $group->said];
             }
+        }
+        foreach ($failures as $failure) {
+            $at = $cell($failure->build, $failure->question, $failure->severity?->inShort() ?? '', $failure->made);
+            // A failure that happened outside a run counts against no run.
+            if ($failure->made !== '' && isset($out[$failure->build][$at])) {
+                ['failed' => $failed, 'tried' => $tried] = $out[$failure->build][$at];
+                $out[$failure->build][$at] = ['failed' => min($tried, $failed + 1), 'tried' => $tried];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<Tried> $groups of a build
+     *
+     * @return array<string, string> what its article had otherwise, of each configuration that is none of its first state
+     */
+    private function changed(array $groups): array
+    {
+        $of = function (Tried $t): array {
+            $made = $this->made[$t->made] ?? throw new \LogicException('That configuration was not handed on.');
+
+            return [$made->serial, Design::of($made), $t->first];
+        };
+        $out = [];
+        foreach (array_diff_key($groups, AsBuilt::of($groups, $of)) as $group) {
+            $out[$group->made] = implode("\x1e", $of($group)[1]->own);
         }
 
         return $out;

@@ -20,14 +20,17 @@ final class Gathered
     /** @var list<int> which of the states below each was made in */
     private array $made = [];
 
-    /** @var list<array{array<string, string>, string, string, string, string, string}> conditions as recorded, article, cell, its words, rater, arm */
+    /**
+     * @var list<array{array<string, string>, string, string, string, string, string, string}> conditions as recorded, article, cell, its
+     *     words, rater, arm, and what the run was made with otherwise than its build
+     */
     private array $states = [];
+
+    /** @var array<string, array{string, array<string, Difference>}> by what they were made with otherwise: where the last run stands, and what it is */
+    private array $differing = [];
 
     /** Step of the coarsest last digit among the values, in the unit of the requirement. */
     public float $step = 0.0;
-
-    /** @var array<string, Difference> between the build as these runs were made with it and as it is now, by name */
-    public array $differs = [];
 
     public Notes $notes;
 
@@ -36,10 +39,19 @@ final class Gathered
         $this->notes = new Notes();
     }
 
-    /** @param string $rater who rated; empty: nobody said, or it is no rating */
-    public function take(Result $result, Alikeness $alike, string $rater, string $arm, float $step): void
-    {
-        $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater, $arm];
+    /**
+     * @param string           $rater   who rated; empty: nobody said, or it is no rating
+     * @param list<Difference> $differs between what the run was made with and the build as it is now
+     * @param string           $order   where the run stands
+     */
+    public function take(
+        Result $result, Alikeness $alike, string $rater, string $arm, float $step, array $differs = [], string $order = '',
+    ): void {
+        $key = implode("\x1e", array_map(static fn (Difference $d): string => implode("\x1f", [$d->name(), $d->was]), $differs));
+        if ($order >= ($this->differing[$key][0] ?? '')) {
+            $this->differing[$key] = [$order, array_column($differs, null, 'name')];
+        }
+        $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater, $arm, $key];
         $state = array_search($made, $this->states, true);
         if ($state === false) {
             $state = count($this->states);
@@ -53,47 +65,61 @@ final class Gathered
         }
     }
 
-    /** @param list<Difference> $found */
-    public function differ(array $found): void
+    /**
+     * Of several states of the build before it was edited, or of its articles, the one that was tried last: they are not put together.
+     *
+     * @param list<self> $some
+     *
+     * @return array{string|null, array<string, Difference>} which, and in what it differs from the build as it is now; null: none
+     */
+    public static function last(array $some): array
     {
-        $this->differs += array_column($found, null, 'name');
+        $last = [null, '', []];
+        foreach ($some as $gathered) {
+            foreach ($gathered->differing as $key => [$order, $differs]) {
+                $last = $last[0] === null || $order > $last[1] ? [(string) $key, $order, $differs] : $last;
+            }
+        }
+
+        return [$last[0], $last[2]];
     }
 
-    /** @return array{string, string, string, list<mixed>, float, array<string, Difference>, Notes} */
+    /** @return array{string, string, string, list<mixed>, float, array<string, array{string, array<string, Difference>}>, Notes} */
     public function __serialize(): array
     {
         $places = array_flip(array_map(static fn (ResultKind $k): string => $k->value, ResultKind::cases()));
 
         return [
             implode('', array_map(static fn (ResultKind $k): string => (string) $places[$k->value], $this->kinds)),
-            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differs, $this->notes,
+            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differing, $this->notes,
         ];
     }
 
     /**
-     * @param array{string, string, string, list<array{array<string, string>, string, string, string, string, string}>, float,
-     *     array<string, Difference>, Notes} $kept
+     * @param array{string, string, string, list<array{array<string, string>, string, string, string, string, string, string}>, float,
+     *     array<string, array{string, array<string, Difference>}>, Notes} $kept
      */
     public function __unserialize(array $kept): void
     {
         $cases = ResultKind::cases();
-        [$kinds, $values, $made, $this->states, $this->step, $this->differs, $this->notes] = $kept;
+        [$kinds, $values, $made, $this->states, $this->step, $this->differing, $this->notes] = $kept;
         $this->kinds = $kinds === '' ? [] : array_map(static fn (string $place): ResultKind => $cases[(int) $place], str_split($kinds));
         $this->values = Columns::floatsOf($values);
         $this->made = Columns::intsOf($made);
     }
 
     /**
-     * @param string|null $arm only those of it; null: all
+     * @param string|null $arm  only those of it; null: all
+     * @param string|null $made only those made with this otherwise than the build; null: all
      *
      * @return list<array{Result, string, string, string}> with the cell of each, how that is said, and who rated
      */
-    public function results(?string $arm = null): array
+    public function results(?string $arm = null, ?string $made = null): array
     {
         $out = [];
         foreach ($this->kinds as $i => $kind) {
-            [$conditions, $article, $cell, $text, $rater, $own] = $this->states[$this->made[$i]];
-            if ($arm !== null && $own !== $arm) {
+            [$conditions, $article, $cell, $text, $rater, $own, $key] = $this->states[$this->made[$i]];
+            if (($arm !== null && $own !== $arm) || ($made !== null && $key !== $made)) {
                 continue;
             }
             $out[] = [Result::of($kind, $this->values[$i], $conditions, $article), $cell, $text, $rater];

@@ -25,6 +25,8 @@ final readonly class MetricComparison
      * @param CompareSpread|null $spread    of repeats in one cell of both sides; null where there are several cells, or too few runs
      * @param Chained|null      $chain      where the two never met, and each met a third build
      * @param array<string, array{here: Worded, other: Worded}> $worded where results are words, what each side came to by cell
+     * @param array<string, array<string, int>> $changed runs that are not in it, by letter: what was changed on an article between two
+     *     of them => how many runs
      * @param Matching|null     $matching   what was opposed to what; null where the other side was not measured
      */
     public function __construct(
@@ -46,6 +48,7 @@ final readonly class MetricComparison
         public ?Chained $chain = null,
         public ?CompareSpread $spread = null,
         public array $worded = [],
+        public array $changed = [],
     ) {
     }
 
@@ -60,8 +63,8 @@ final readonly class MetricComparison
     {
         return new self(
             $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged,
-            $this->p,
-            $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain, $this->spread, $this->worded,
+            $this->p, $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain, $this->spread,
+            $this->worded, $this->changed,
         );
     }
 }

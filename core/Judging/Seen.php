@@ -16,18 +16,22 @@ final class Seen
     /** @var array<string, Answers> by metric that was asked for */
     private array $answers = [];
 
+    private ?self $asBuilt = null;
+
     /**
      * @param list<Sightings>              $some
      * @param array<string, Configuration> $made that the runs were made with, by the keys that they were gathered under; more of them
      *     do no harm
      * @param string|null                  $arm  of which it is; null: of all
      * @param bool $isByVariant are only runs of one variant alike?
+     * @param bool $isAsBuilt   is each article seen in one state alone?
      */
     private function __construct(
         private readonly array $some,
         private readonly array $made,
         private readonly ?string $arm = null,
         private readonly bool $isByVariant = false,
+        private readonly bool $isAsBuilt = false,
     ) {
     }
 
@@ -73,13 +77,61 @@ final class Seen
     /** The same of one arm alone. */
     public function ofArm(string $arm): self
     {
-        return new self($this->some, $this->made, $arm);
+        return new self($this->some, $this->made, $arm, $this->isByVariant, $this->isAsBuilt);
     }
 
     /** The same with each variant alike to itself alone: so that one build is compared with another variant by variant. */
     public function byVariant(): self
     {
-        return new self($this->some, $this->made, $this->arm, true);
+        return new self($this->some, $this->made, $this->arm, true, $this->isAsBuilt);
+    }
+
+    /** The same, of each article one state: runs after something was changed on it are of another. */
+    public function asBuilt(): self
+    {
+        return $this->asBuilt ??= new self($this->some, $this->made, $this->arm, $this->isByVariant, true);
+    }
+
+    /** @return array<string, int> what else was there on runs of a metric that asBuilt() leaves out => how many they are */
+    public function changed(string $metric): array
+    {
+        $all = self::telling($this->own($metric));
+        $out = [];
+        foreach (array_diff_key($all, self::states($all)) as $bunch) {
+            $said = implode(', ', $bunch->design->own);
+            $out[$said] = ($out[$said] ?? 0) + $bunch->circumstances->runs;
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param array<int, Bunch> $some
+     *
+     * @return array<int, Bunch>
+     */
+    private static function telling(array $some): array
+    {
+        return array_filter($some, static fn (Bunch $b): bool => $b->circumstances->runs > 0);
+    }
+
+    /**
+     * @param array<int, Bunch> $some with runs that say something
+     *
+     * @return array<int, Bunch>
+     */
+    private static function states(array $some): array
+    {
+        return AsBuilt::of($some, static fn (Bunch $b): array => [$b->article, $b->design, $b->circumstances->first]);
+    }
+
+    /** @return list<Bunch> of a metric and, where it is of one, of its arm */
+    private function own(string $metric): array
+    {
+        return array_values(array_filter(
+            array_merge(...array_map(static fn (Sightings $s): array => $s->bunches->get($metric) ?? [], $this->some)),
+            fn (Bunch $b): bool => $this->isOf($b->circumstances->made),
+        ));
     }
 
     private function variant(string $key): string
@@ -120,10 +172,8 @@ final class Seen
     public function read(string $metric): array
     {
         if (!isset($this->bunches[$metric])) {
-            $own = array_values(array_filter(
-                array_merge(...array_map(static fn (Sightings $s): array => $s->bunches->get($metric) ?? [], $this->some)),
-                fn (Bunch $b): bool => $this->isOf($b->circumstances->made),
-            ));
+            $own = $this->own($metric);
+            $own = $this->isAsBuilt ? array_values(self::states(self::telling($own))) : $own;
             $this->bunches[$metric] = self::together($this->isByVariant ? array_map(
                 fn (Bunch $b): Bunch => $b->asVariant($this->variant($b->circumstances->made)), $own,
             ) : $own);
@@ -139,6 +189,7 @@ final class Seen
             $own = Answers::together($metric, array_values(array_filter(
                 array_map(static fn (Sightings $s): ?Answers => $s->answers->get($metric), $this->some),
             )))->where($this->isOf(...));
+            $own = $this->isAsBuilt ? $own->asBuilt() : $own;
             $this->answers[$metric] = $this->isByVariant ? $own->byVariant($this->variant(...)) : $own;
         }
 

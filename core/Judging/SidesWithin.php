@@ -18,8 +18,11 @@ use Lustrum\Core\Run\Configuration;
  */
 final readonly class SidesWithin
 {
+    /** Stands for an article on which nothing is otherwise than its build has it. */
+    public const AS_BUILT = "\x1d";
+
     /**
-     * @param string           $kind       arm, article, lot, firmware or setting
+     * @param string           $kind       arm, article, lot, firmware, setting, or state: what was changed on an article between two runs
      * @param string           $name       of the material, or of the setting; empty elsewhere
      * @param bool             $ofArticles does one article stand for a side?
      * @param list<BoundedSide> $bounded   sides with a bound among their runs: they are in no fit
@@ -54,7 +57,7 @@ final readonly class SidesWithin
     public static function of(Seen $seen, string $metric, string $unit, Terms $terms, ?Build $build = null): array
     {
         $out = [];
-        $m = Measured::of($seen->read($metric), $unit);
+        $m = Measured::of($seen->asBuilt()->read($metric), $unit);
         $sided = $m->sided('b');
         $isOneEach = false;
         foreach (self::kinds($m, $seen) as [$kind, $name]) {
@@ -67,8 +70,12 @@ final readonly class SidesWithin
                 $out[] = $one;
             }
         }
+        $all = Measured::of($seen->read($metric), $unit);
+        $states = count($all->bunches) === count($m->bunches) ? null : self::one(
+            $metric, $all, $all->sided('b'), $seen, 'state', '', $terms, null,
+        );
 
-        return $out;
+        return $states === null ? $out : [...$out, $states];
     }
 
     /** @return list<array{string, string}> the kind of sides, and the material or setting */
@@ -95,8 +102,10 @@ final readonly class SidesWithin
         string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms, ?Build $planned,
     ): ?self {
         $sides = $typed = [];
+        $changed = $kind === 'state' ? self::changed($sided) : [];
         foreach ($sided as $i => $one) {
-            $side = $one->bunch === null ? '' : self::side($one, $seen->configuration($one->bunch->circumstances->made), $kind, $name);
+            $side = $one->bunch === null || ($kind === 'state' && !isset($changed[$one->article]))
+                ? '' : self::side($one, $seen->configuration($one->bunch->circumstances->made), $kind, $name);
             if ($side !== '' && $one->alike->isKnown()) {
                 $sides[$i] = $typed[mb_strtolower($side)] ??= $side;
             }
@@ -108,7 +117,7 @@ final readonly class SidesWithin
         $runs = $texts = $bounds = [];
         foreach ($sides as $i => $side) {
             $texts[$sided[$i]->alike->cell] = $sided[$i]->alike->said();
-            array_push($runs, ...$sided[$i]->runs($side, $sided[$i]->alike->cell, Blocks::of($sided[$i], $blocks)));
+            array_push($runs, ...$sided[$i]->runs($side, $sided[$i]->alike->cell, self::block($sided[$i], $blocks, $changed)));
             $bounds += $sided[$i]->atLeast === [] && $sided[$i]->atMost === [] ? [] : [$side => true];
         }
         $names = array_values(array_unique($sides));
@@ -118,7 +127,7 @@ final readonly class SidesWithin
         );
         // One article is set to several things; an arm, a lot or a firmware has its own.
         $whole = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => !isset($bounds[$r->side])));
-        [$averaged, $ofArticles] = in_array($kind, ['article', 'setting'], true) ? [$whole, false] : self::byArticle($whole);
+        [$averaged, $ofArticles] = in_array($kind, ['article', 'setting', 'state'], true) ? [$whole, false] : self::byArticle($whole);
         // Words have no mean.
         $whole = $terms->words === [] ? $averaged : $whole;
         try {
@@ -137,6 +146,34 @@ final readonly class SidesWithin
             Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names), self::worded($runs, $terms),
             count($planned->arms ?? []), count($planned->out ?? []),
         );
+    }
+
+    /**
+     * @param list<Sided> $sided
+     *
+     * @return array<array-key, true> serials of the articles on which something was changed between two runs
+     */
+    private static function changed(array $sided): array
+    {
+        $states = [];
+        foreach ($sided as $one) {
+            $states[$one->article][implode("\x1f", $one->bunch->design->own ?? [])] = true;
+        }
+
+        return array_map(static fn (array $of): bool => true, array_filter($states, static fn (array $of): bool => count($of) > 1));
+    }
+
+    /**
+     * What pairs its runs; what was changed on several articles is told on each by itself.
+     *
+     * @param list<string>           $blocks
+     * @param array<array-key, true> $changed
+     */
+    private static function block(Sided $one, array $blocks, array $changed): ?string
+    {
+        $block = Blocks::of($one, $blocks);
+
+        return count($changed) < 2 ? $block : $block."\x1e".$one->article;
     }
 
     /**
@@ -198,6 +235,7 @@ final readonly class SidesWithin
             'article' => $one->article,
             'lot' => $made->lots[$name] ?? '',
             'firmware' => $made->firmware,
+            'state' => implode(', ', $one->bunch->design->own ?? []) ?: self::AS_BUILT,
             default => $one->bunch->set[$name] ?? '',
         };
     }

@@ -12,6 +12,9 @@ final class Tried
 {
     public int $said = 0;
 
+    /** Where its first run stands in the order in which runs were made. */
+    public string $first = '';
+
     /** @var list<string> where each run that held stands in the order in which runs were made */
     public array $held = [];
 
@@ -32,7 +35,7 @@ final class Tried
         if ($held === null) {
             return;
         }
-        ++$this->said;
+        $this->first = $this->said++ === 0 ? $run->order() : min($this->first, $run->order());
         if ($held) {
             $this->held[] = $run->order();
         }

@@ -19,11 +19,13 @@ final class Design
     /**
      * @param string                $key equal for runs on the same state
      * @param array<string, string> $is  as it is said, by what it is
+     * @param list<string>          $own what the article has otherwise than its build, as it is said, by name
      */
     private function __construct(
         public readonly string $key,
         public readonly string $arm,
         private readonly array $is,
+        public readonly array $own,
     ) {
     }
 
@@ -51,16 +53,21 @@ final class Design
         if ($c->firmware !== '') {
             $is['firmware'] = $key["\x1dfirmware"] = $c->firmware;
         }
+        $own = [];
         // A parameter stands among those above already; a lot is of the article.
         foreach ($c->deviants as $deviation) {
+            if ($deviation->kind !== DeviationKind::Lot) {
+                $own[$deviation->name] = trim($deviation->name.' '.$deviation->value);
+            }
             if ($deviation->kind === DeviationKind::Part || $deviation->kind === DeviationKind::Workmanship) {
                 $is[$deviation->name] = $deviation->value;
                 $key["\x1d\x1d".$deviation->name] = mb_strtolower(trim($deviation->value));
             }
         }
         ksort($key);
+        ksort($own);
 
-        return new self(substr(hash('sha256', serialize([$c->arm, $key])), 0, 16), $c->arm, $is);
+        return new self(substr(hash('sha256', serialize([$c->arm, $key])), 0, 16), $c->arm, $is, array_values($own));
     }
 
     /**

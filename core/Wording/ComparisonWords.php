@@ -26,6 +26,9 @@ final class ComparisonWords
 
     private const P_DIGITS = 2;
 
+    /** Of more states of an article a sentence says how many there are. */
+    private const STATES = 2;
+
     /** Below this the number says no more than that it is small. */
     private const SMALL_P = 0.001;
 
@@ -34,7 +37,28 @@ final class ComparisonWords
     {
         $told = LookWords::soFar($c->terms->look).self::told($c, $metric, $otherLetter);
 
-        return implode(' ', [$told, ...LookWords::remarks($c->terms, true)]);
+        return implode(' ', [$told, ...self::changed($c->changed), ...LookWords::remarks($c->terms, true)]);
+    }
+
+    /**
+     * What was changed on an article between two runs, and how many runs are not in it for that.
+     *
+     * @param array<string, array<string, int>> $changed by letter
+     *
+     * @return list<string>
+     */
+    public static function changed(array $changed): array
+    {
+        $out = [];
+        foreach (array_filter($changed) as $letter => $states) {
+            $out[] = Messages::say('comparison.changed', [
+                'letter' => (string) $letter, 'n' => array_sum($states),
+                'what' => Messages::quoted(array_slice(array_map(strval(...), array_keys($states)), 0, self::STATES)),
+                'more' => max(0, count($states) - self::STATES),
+            ]);
+        }
+
+        return $out;
     }
 
     /** @param list<string> $changes that act on one metric together; none: there are not several */

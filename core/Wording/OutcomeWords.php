@@ -18,7 +18,10 @@ final class OutcomeWords
 
     public static function sentence(OutcomeComparison $c, string $metric): string
     {
-        return implode(' ', [LookWords::soFar($c->terms->look).self::told($c, $metric), ...LookWords::remarks($c->terms, true)]);
+        return implode(' ', [
+            LookWords::soFar($c->terms->look).self::told($c, $metric), ...ComparisonWords::changed($c->changed),
+            ...LookWords::remarks($c->terms, true),
+        ]);
     }
 
     private static function told(OutcomeComparison $c, string $metric): string

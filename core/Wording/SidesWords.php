@@ -108,7 +108,14 @@ final class SidesWords
     /** In quotes where its own comma would be taken for one of the sentence. */
     private static function named(string $side): string
     {
+        $side = self::side($side);
+
         return str_contains($side, ',') ? Messages::quoted([$side]) : $side;
+    }
+
+    public static function side(string $side): string
+    {
+        return $side === SidesWithin::AS_BUILT ? Messages::say('sides.asBuilt') : $side;
     }
 
     /** An effect against the mean of all, with its sign. */

@@ -518,7 +518,7 @@ final class Book
             array_column($line, null, 'id'), static fn (Build $b): bool => $b->id !== $build->id && $b->id !== $other->id,
         )), 0, self::THIRDS);
         $chain = $this->kept('chain', [$build, $other, ...$thirds], function () use ($c, $build, $other, $thirds): ?Chained {
-            $of = fn (Build $b): Measured => Measured::of($this->compared($b)->read($c->metric), $c->here->unit);
+            $of = fn (Build $b): Measured => Measured::of($this->compared($b)->asBuilt()->read($c->metric), $c->here->unit);
 
             return Chained::of(
                 $of($build), $of($other), array_map(static fn (Build $b): array => [$b->letter, $of($b)], $thirds),

@@ -12,7 +12,7 @@ use Lustrum\Core\Wording\SidesWords;
 final readonly class SidesRow
 {
     /**
-     * @param string             $kind  arm, article, lot, firmware, setting
+     * @param string             $kind  arm, article, lot, firmware, setting, state
      * @param list<SideMark>     $sides the highest first
      */
     private function __construct(
@@ -32,7 +32,7 @@ final readonly class SidesRow
         return new self(
             $metric, $s->metric, $s->kind, SidesWords::title($s), SidesWords::sentence($s, $metric, $moreIsBetter), $s->unit,
             array_map(static fn (SideEffect $e): SideMark => new SideMark(
-                $e->side, $e->n, $e->effect, SidesWords::effect($s, $e->side, $e->effect), self::groups($s, $e->side),
+                SidesWords::side($e->side), $e->n, $e->effect, SidesWords::effect($s, $e->side, $e->effect), self::groups($s, $e->side),
             ), $s->found->sides),
             $s->found->apart !== [],
         );

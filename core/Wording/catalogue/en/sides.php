@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 return [
-    'title' => '{kind, select, arm {by variant} article {by article} lot {by lot of {name}} firmware {by firmware} other {by {name}}}',
-    'what' => '{kind, select, arm {variant} article {article} lot {lot of {name}} firmware {firmware} other {{name}}}',
+    'title' => '{kind, select, arm {by variant} article {by article} lot {by lot of {name}} firmware {by firmware} state {by what was changed between runs} other {by {name}}}',
+    'what' => '{kind, select, arm {variant} article {article} lot {lot of {name}} firmware {firmware} state {what was changed} other {{name}}}',
+    'asBuilt' => 'as its build has it',
     'confounded' => '{by} and {what} cannot be told apart: each had its own. {n, plural, one {# more run} other {# more runs}} would: {runs}{more, plural, =0 {} other { and # more}}.',
     'run' => '{side} with {value}',
     'through' => '{a} and {b} never met: they are compared through {via}.',

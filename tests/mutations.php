@@ -8,6 +8,14 @@ declare(strict_types=1);
  * Each: file, what stands there, what is put there, and which tests are asked.
  */
 return [
+    // What was changed between two runs, and what bears on nothing.
+    ['core/Judging/AsBuilt.php', '$rank = [$design->own !== [], $at];', '$rank = [$at];', 'AsBuiltTest'],
+    ['core/Judging/AsBuilt.php', '$on = $article."\x1d".$design->arm;', '$on = $design->arm;', 'AsBuiltTest'],
+    ['core/Judging/CompareBuilds.php', '[$here, $other] = [$here->asBuilt(), $other->asBuilt()];', '', 'AsBuiltTest'],
+    ['core/Judging/CompareOutcomes.php', '[$mine, $theirs] = [$mine->asBuilt(), $theirs->asBuilt()];', '', 'AsBuiltTest'],
+    ['core/Judging/Gathered.php', '|| $order > $last[1] ?', '|| $order < $last[1] ?', 'AsBuiltTest'],
+    ['core/Judging/Differences.php', '&& !in_array(Deviation::inOneSpelling($d->name()), $unrelated, true)', '', 'Core/UnrelatedTest'],
+    ['core/Judging/Contexts.php', '$bears(\'firmware\') && (', '(', 'Core/UnrelatedTest'],
     // What is shown, and what is not.
     ['core/Evidence/AssessShare.php', '$n < FurtherRuns::FEW => State::Thin,', '$n < 0 => State::Thin,', 'Core'],
     ['core/Evidence/AssessShare.php', '$lower >= $wanted => State::Shown,', '$lower > -1 => State::Shown,', 'Core'],

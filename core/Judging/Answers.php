@@ -28,16 +28,17 @@ final class Answers
     /**
      * Takes a run that held or failed in it; one that did neither, or says nothing of the design, answers nothing.
      *
-     * @param string $made key of the configuration
+     * @param string      $made   key of the configuration
+     * @param Design|null $design null: all of it
      */
-    public function take(RunFact $run, Alikeness $alike, string $made): void
+    public function take(RunFact $run, Alikeness $alike, string $made, ?Design $design = null): void
     {
         $held = $run->says() ? $run->heldIn($this->metric) : null;
         if ($held !== null) {
             $onlyJust = $held && $run->heldOnlyJust($this->metric) ? 1 : 0;
             $key = $alike->key()."\x1e".$made;
             $group = $this->groups[$key] ?? [
-                'alike' => $alike, 'design' => Design::of($run->configuration), 'method' => $run->configuration->methodName,
+                'alike' => $alike, 'design' => $design ?? Design::of($run->configuration), 'method' => $run->configuration->methodName,
                 'article' => $run->serial(), 'made' => new Circumstances($made), 'first' => $run->order(), 'held' => 0,
                 'tried' => 0, 'onlyJust' => 0,
             ];
@@ -90,6 +91,12 @@ final class Answers
         }
 
         return $some;
+    }
+
+    /** @return list<Design> all states that its runs were made on */
+    public function designs(): array
+    {
+        return array_values(array_column(array_column($this->groups, 'design'), null, 'key'));
     }
 
     /** @return array<string, int> what else was there on runs that asBuilt() leaves out => how many they are */

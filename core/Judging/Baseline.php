@@ -54,7 +54,7 @@ final readonly class Baseline
             foreach ($seen->read($metric) as $bunch) {
                 $made = $bunch->circumstances->made;
                 $differs[$made] ??= Differences::of($seen->configuration($made), $build);
-                if (Differences::that($differs[$made], $depends[$metric] ?? []) === []) {
+                if (Differences::that($differs[$made], $depends[$metric] ?? [], $build->unrelated->to($metric)) === []) {
                     $alike[] = $bunch;
                 }
             }

@@ -23,6 +23,7 @@ final readonly class Build
      * @param list<string>     $out        names of arms that were taken out before they were tried
      * @param array<string, string> $modules build of another device that a part is, by the name of the part
      * @param float|null       $mass       of them, in kilograms; null where one was not weighed
+     * @param Unrelated        $unrelated  differences of its articles, and from its parent, that bear on nothing of a metric
      */
     public function __construct(
         public string $id,
@@ -42,6 +43,7 @@ final readonly class Build
         public string $worstArm = '',
         public array $modules = [],
         public array $out = [],
+        public Unrelated $unrelated = new Unrelated(),
     ) {
     }
 
@@ -70,7 +72,7 @@ final readonly class Build
 
         return new self(
             $this->id, $this->letter, $this->parent, $this->branch, $this->firmware, $this->madeAt, array_values($parameters), $this->parts,
-            $this->changes, cost: $this->cost, mass: $this->mass,
+            $this->changes, cost: $this->cost, mass: $this->mass, unrelated: $this->unrelated,
         );
     }
 }

@@ -46,7 +46,7 @@ final readonly class ChangesSeen
             }
             foreach ($change->effects as $effect) {
                 $out[] = $this->one($change, $effect, $here, $there, [
-                    ...self::together($build, $change, $effect), ...$this->bearing($unexplained, $effect),
+                    ...self::together($build, $change, $effect), ...$this->bearing($unexplained, $effect, $build->unrelated),
                 ], $parent === null || $all === null ? null : DrawnIn::runs($parent, $all->asBuilt(), $effect->metric));
             }
         }
@@ -92,9 +92,9 @@ final readonly class ChangesSeen
      *
      * @return list<string>
      */
-    private function bearing(array $unexplained, Expectation $effect): array
+    private function bearing(array $unexplained, Expectation $effect, Unrelated $unrelated): array
     {
-        $bear = Differences::that($unexplained, $this->comparisons->dependsOn($effect->metric));
+        $bear = Differences::that($unexplained, $this->comparisons->dependsOn($effect->metric), $unrelated->to($effect->metric));
 
         return array_map(static fn (Difference $d): string => $d->name, $bear);
     }

@@ -12,6 +12,7 @@ use Lustrum\Core\Footing\Difference as FootingDifference;
 use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Footing\FootingCheck;
 use Lustrum\Core\Footing\Reason;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Statistics\CompareSpread;
 
@@ -61,6 +62,7 @@ final readonly class CompareBuilds
     {
         $terms ??= new Terms($this->confidence);
         $changed = [$build->letter => $here->changed($metric), $against->letter => $other->changed($metric)];
+        $sides = [[$build, $here->designs($metric)], [$against, $other->designs($metric)]];
         [$here, $other] = [$here->asBuilt(), $other->asBuilt()];
         $wanted = $this->wanted($metric);
         $mine = Measured::of($here->read($metric), $wanted->unit ?? '');
@@ -69,7 +71,8 @@ final readonly class CompareBuilds
         $both = $mine->values !== [] && $theirs->values !== [];
         $opposed = $both ? Opposed::of($mine, $theirs, $terms) : null;
         if ($opposed !== null && $terms->words !== []) {
-            return $this->words($metric, $wanted, $build, $here, $mine, $against, $other, $theirs, $opposed, $terms, $changed);
+            return $this->words($metric, $wanted, $build, $here, $mine, $against, $other, $theirs, $opposed, $terms)
+                ->beside($changed, $this->bearing($metric, $sides, null));
         }
         $within = $opposed?->within;
         $isOne = $within !== null && $within->verdict !== WithinVerdict::ByCell;
@@ -79,32 +82,38 @@ final readonly class CompareBuilds
 
         $verdict = $within === null ? null : self::told($within->verdict, $terms);
         $natural = $terms->natural($mine->unit);
+        $footing = $opposed === null || $within === null ? null : $this->footing(
+            $metric, $wanted, $here, $other, $opposed->pairing, $build, $against,
+        );
 
-        return new MetricComparison(
+        return (new MetricComparison(
             $metric, self::side($build, $mine, $opposed, 'b', $terms, $decimals),
             $theirs->values === [] ? null : self::side($against, $theirs, $opposed, 'a', $terms, $decimals),
             $mine->bunches === [] ? '' : $mine->bunches[0]->method,
             $isOne ? Figure::of($within->difference, $mine->unit, $decimals)->within($natural->ofDifference()) : null,
             $isOne ? self::change($within->change)?->within($natural->ofPercent()) : null,
-            $verdict, self::judged($wanted, $verdict), $within?->p,
-            $opposed === null || $within === null ? null : $this->footing(
-                $metric, $wanted, $here, $other, $opposed->pairing, $build, $against,
-            ),
+            $verdict, self::judged($wanted, $verdict), $within?->p, $footing,
             $isPlain && $wanted?->kind() === Kind::Rating ? ByOrder::of($mine->values, $theirs->values) : null, $lives, $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
-            changed: $changed, spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
+            spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
                 ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,
-        );
+        ))->beside($changed, $this->bearing($metric, $sides, $footing));
     }
 
     /**
-     * Words have an order, and no distances: no difference, no per cent, no spread, no life.
+     * @param list<array{Build, list<Design>}> $sides
      *
-     * @param array<string, array<string, int>> $changed
+     * @return list<Bearing>
      */
+    private function bearing(string $metric, array $sides, ?FootingCheck $footing): array
+    {
+        return Bearing::between($sides, $metric, $this->dependsOn($metric), $footing);
+    }
+
+    /** Words have an order, and no distances: no difference, no per cent, no spread, no life. */
     private function words(
         string $metric, ?Wanted $wanted, Build $build, Seen $here, Measured $mine, Build $against, Seen $other, Measured $theirs,
-        Opposed $opposed, Terms $terms, array $changed,
+        Opposed $opposed, Terms $terms,
     ): MetricComparison {
         $runs = $opposed->pairing->runs;
         $order = ByOrder::within($runs);
@@ -115,7 +124,7 @@ final readonly class CompareBuilds
             $mine->bunches[0]->method ?? '', null, null, $verdict, self::judged($wanted, $verdict), $order?->p,
             $opposed->within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing, $build, $against),
             $order, [], null, Matching::of($opposed, $terms->confidence()), $terms,
-            worded: ByOrder::cells($runs, $opposed->pairing->texts, $terms->words), changed: $changed,
+            worded: ByOrder::cells($runs, $opposed->pairing->texts, $terms->words),
         );
     }
 
@@ -169,17 +178,22 @@ final readonly class CompareBuilds
             $more[] = new FootingDifference('block '.$name, '', '', Footing::Tilted, Reason::NoCommonBlock, ['name' => $name]);
         }
 
+        $unrelated = [...$build->unrelated->to($metric), ...$against->unrelated->to($metric)];
+
         return FootingCheck::between(
-            $this->context($metric, $wanted, $other, $pairing->bunches('a')),
-            $this->context($metric, $wanted, $here, $pairing->bunches('b')),
+            $this->context($metric, $wanted, $other, $pairing->bunches('a'), $unrelated),
+            $this->context($metric, $wanted, $here, $pairing->bunches('b'), $unrelated),
         )->and($more);
     }
 
-    /** @param list<Bunch> $bunches */
-    private function context(string $metric, ?Wanted $wanted, Seen $seen, array $bunches): Context
+    /**
+     * @param list<Bunch>  $bunches
+     * @param list<string> $unrelated
+     */
+    private function context(string $metric, ?Wanted $wanted, Seen $seen, array $bunches, array $unrelated): Context
     {
         return $bunches === [] ? throw new \LogicException('A side without runs has no footing.') : Contexts::of(
-            $seen, $bunches, $this->names[$metric] ?? '', $wanted->dependsOn ?? [],
+            $seen, $bunches, $this->names[$metric] ?? '', $wanted->dependsOn ?? [], $unrelated,
         );
     }
 

@@ -40,22 +40,31 @@ final class CompareOutcomes
             return null;
         }
         $side = OutcomeSide::of($build, $mine, $terms->confidence());
+        if ($against === null || $theirs === null || $other === null) {
+            return new OutcomeComparison($metric, $side, null, null, null, null, '', $terms);
+        }
+        $footing = self::footing($here, $mine, $other, $theirs, $dependsOn, [
+            ...$build->unrelated->to($metric), ...$against->unrelated->to($metric),
+        ]);
 
-        return $against === null || $theirs === null || $other === null
-            ? new OutcomeComparison($metric, $side, null, null, null, null, '', $terms)
-            : self::compare(
-                $metric, $side, $mine, OutcomeSide::of($against, $theirs, $terms->confidence()), $theirs, $terms,
-                self::footing($here, $mine, $other, $theirs, $dependsOn),
-            );
+        return self::compare(
+            $metric, $side, $mine, OutcomeSide::of($against, $theirs, $terms->confidence()), $theirs, $terms, $footing,
+            Bearing::between([[$build, $mine->designs()], [$against, $theirs->designs()]], $metric, $dependsOn, $footing),
+        );
     }
 
-    /** On the levels that both were tried at; what one of them alone was tried at says nothing of the other. */
+    /**
+     * On the levels that both were tried at; what one of them alone was tried at says nothing of the other.
+     *
+     * @param list<Bearing> $bearing
+     */
     private static function compare(
         string $metric, OutcomeSide $here, Answers $mine, OutcomeSide $other, Answers $theirs, Terms $terms, ?FootingCheck $footing,
+        array $bearing,
     ): OutcomeComparison {
         $c = self::within($mine, $theirs, $terms->confidence());
         if ($c === null) {
-            return new OutcomeComparison($metric, $here, $other, null, null, null, 'unmatched', $terms);
+            return new OutcomeComparison($metric, $here, $other, null, null, null, 'unmatched', $terms, bearing: $bearing);
         }
         $points = new Interval(100 * $c->difference->estimate, 100 * (float) $c->difference->low, 100 * (float) $c->difference->high);
         $alike = AlikeShares::of($c);
@@ -69,7 +78,7 @@ final class CompareOutcomes
 
         return new OutcomeComparison(
             $metric, $here, $other, $alike, Figure::of($points, '%', 0), $c->p, $verdict, $terms, $footing,
-            [$here->letter => $mine->changed(), $other->letter => $theirs->changed()],
+            [$here->letter => $mine->changed(), $other->letter => $theirs->changed()], $bearing,
         );
     }
 
@@ -77,14 +86,16 @@ final class CompareOutcomes
      * Of the runs at levels that both were tried at; null where there are none.
      *
      * @param list<string> $dependsOn
+     * @param list<string> $unrelated
      */
-    private static function footing(Seen $here, Answers $mine, Seen $other, Answers $theirs, array $dependsOn): ?FootingCheck
-    {
+    private static function footing(
+        Seen $here, Answers $mine, Seen $other, Answers $theirs, array $dependsOn, array $unrelated,
+    ): ?FootingCheck {
         $pairing = Pairing::of([...$theirs->asBuilt()->sided('a'), ...$mine->asBuilt()->sided('b')]);
         [$a, $b] = [$pairing->circumstances('a'), $pairing->circumstances('b')];
 
         return $a === [] || $b === [] ? null : FootingCheck::between(
-            Contexts::ofAnswers($other, $a, $dependsOn), Contexts::ofAnswers($here, $b, $dependsOn),
+            Contexts::ofAnswers($other, $a, $dependsOn, $unrelated), Contexts::ofAnswers($here, $b, $dependsOn, $unrelated),
         );
     }
 

@@ -28,8 +28,9 @@ final class Contexts
      * @param non-empty-list<Bunch> $bunches   of one metric, with runs that say something
      * @param string                $name      of the metric
      * @param list<string>          $dependsOn change classes that the metric depends on; empty: all of them
+     * @param list<string>          $unrelated what somebody said bears on nothing of it, in one spelling
      */
-    public static function of(Seen $seen, array $bunches, string $name, array $dependsOn = []): Context
+    public static function of(Seen $seen, array $bunches, string $name, array $dependsOn = [], array $unrelated = []): Context
     {
         $instruments = [];
         foreach ($bunches as $bunch) {
@@ -40,7 +41,7 @@ final class Contexts
             $b->circumstances, $seen->configuration($b->circumstances->made),
         ], $bunches);
 
-        return self::together($made, array_values($instruments), $dependsOn);
+        return self::together($made, array_values($instruments), $dependsOn, $unrelated);
     }
 
     /**
@@ -48,14 +49,15 @@ final class Contexts
      *
      * @param non-empty-list<Circumstances> $made
      * @param list<string>                  $dependsOn
+     * @param list<string>                  $unrelated
      */
-    public static function ofAnswers(Seen $seen, array $made, array $dependsOn = []): Context
+    public static function ofAnswers(Seen $seen, array $made, array $dependsOn = [], array $unrelated = []): Context
     {
         usort($made, static fn (Circumstances $a, Circumstances $b): int => $a->first <=> $b->first);
 
         return self::together(array_map(
             static fn (Circumstances $c): array => [$c, $seen->configuration($c->made)], $made,
-        ), [], $dependsOn);
+        ), [], $dependsOn, $unrelated);
     }
 
     /**
@@ -80,9 +82,11 @@ final class Contexts
      * @param non-empty-list<array{Circumstances, Configuration}> $made        those of earlier runs first
      * @param list<Instrument>                                    $instruments
      * @param list<string>                                        $dependsOn
+     * @param list<string>                                        $unrelated
      */
-    private static function together(array $made, array $instruments, array $dependsOn): Context
+    private static function together(array $made, array $instruments, array $dependsOn, array $unrelated = []): Context
     {
+        $bears = static fn (string $what): bool => !in_array(Deviation::inOneSpelling($what), $unrelated, true);
         $goes = $others = $lots = $pasts = $deviants = $off = $firmware = $operators = $settings = $conditions = [];
         $runs = $stopped = $version = 0;
         [$from, $to] = [$made[0][0]->from, $made[0][0]->to];
@@ -102,24 +106,27 @@ final class Contexts
             }
             self::off($off, $configuration, $c);
             $serial = $configuration->serial;
-            if ($configuration->deviants !== []) {
+            $own = array_filter($configuration->deviants, static fn (Deviation $d): bool => $bears($d->what()));
+            if ($own !== []) {
                 $deviants[$serial === '' ? 'one' : $serial] = array_values(array_unique([
                     ...$deviants[$serial === '' ? 'one' : $serial] ?? [],
-                    ...array_map(static fn (Deviation $d): string => trim($d->name.' '.$d->value), $configuration->deviants),
+                    ...array_map(static fn (Deviation $d): string => trim($d->name.' '.$d->value), array_values($own)),
                 ]));
             }
             if ($serial !== '') {
                 $pasts[$serial] ??= new UnitPast($serial, $c->earlierRuns, $c->earlierFailures, $configuration->articleState);
             }
             foreach ($configuration->lots as $material => $lot) {
-                $lots[$material][] = $lot;
+                if ($bears('lot:'.$material)) {
+                    $lots[$material][] = $lot;
+                }
             }
             $firmware[$configuration->firmware] = true;
             $version = max($version, $configuration->methodVersion);
         }
         $first = $made[0][1];
         $configurations = array_column($made, 1);
-        $watched = $dependsOn === [] || in_array('firmware', $dependsOn, true);
+        $watched = $bears('firmware') && ($dependsOn === [] || in_array('firmware', $dependsOn, true));
 
         return new Context(
             method: $first->methodName, methodVersion: $version, rig: $first->rig, instruments: $instruments,

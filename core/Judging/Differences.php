@@ -94,20 +94,22 @@ final class Differences
      *
      * @return list<Difference> those that matter to it
      */
-    public static function touching(Configuration $was, Build $is, array $dependsOn): array
+    public static function touching(Configuration $was, Build $is, array $dependsOn, string $metric = ''): array
     {
-        return self::that(self::of($was, $is), $dependsOn);
+        return self::that(self::of($was, $is), $dependsOn, $is->unrelated->to($metric));
     }
 
     /**
      * @param list<Difference> $differences
      * @param list<string>     $dependsOn   what something depends on; empty: on everything
+     * @param list<string>     $unrelated   what somebody said bears on nothing of it, in one spelling
      *
      * @return list<Difference> those that matter to it
      */
-    public static function that(array $differences, array $dependsOn): array
+    public static function that(array $differences, array $dependsOn, array $unrelated = []): array
     {
-        return array_values(array_filter($differences, static fn (Difference $d): bool => $d->touches($dependsOn)));
+        return array_values(array_filter($differences, static fn (Difference $d): bool => $d->touches($dependsOn)
+            && !in_array(Deviation::inOneSpelling($d->name()), $unrelated, true)));
     }
 
     /**

@@ -60,7 +60,9 @@ final class Evidence
                 $present->notes->pass($wanted, $run);
                 continue;
             }
-            $found = $known[spl_object_id($run->configuration)] ??= Differences::touching($run->configuration, $build, $wanted->dependsOn);
+            $found = $known[spl_object_id($run->configuration)] ??= Differences::touching(
+                $run->configuration, $build, $wanted->dependsOn, $wanted->metric,
+            );
             $to = $found === [] ? $present : $older;
             $to->take(
                 $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
@@ -196,7 +198,9 @@ final class Evidence
         foreach ($lineage->ancestors($build) as $ancestor) {
             $earlier = $own($ancestor)[$wanted->id];
             if ($earlier->by->state() !== State::None) {
-                $carry = self::carry($wanted, $ancestor, $build, $lineage->changesSince($ancestor, $build));
+                $carry = self::carry(
+                    $wanted, $ancestor, $build, $lineage->changesSince($ancestor, $build), $lineage->unrelatedSince($ancestor, $build, $wanted->metric),
+                );
 
                 return self::describe($wanted, $build, $ancestor, $earlier->by, $earlier->decimals, $earlier->runs, $carry, $earlier);
             }
@@ -281,10 +285,11 @@ final class Evidence
      * Change records explain differences, and never stand for them: what differs without one stands in the way as well.
      *
      * @param list<ChangeFact> $changes
+     * @param list<string>     $unrelated
      */
-    private static function carry(Wanted $wanted, Build $from, Build $to, array $changes): Carry
+    private static function carry(Wanted $wanted, Build $from, Build $to, array $changes, array $unrelated): Carry
     {
-        $unexplained = Differences::that(Differences::unexplained(Differences::between($from, $to), $changes), $wanted->dependsOn);
+        $unexplained = Differences::that(Differences::unexplained(Differences::between($from, $to), $changes), $wanted->dependsOn, $unrelated);
 
         return Carry::over($wanted->dependsOn, array_map(
             static fn (ChangeFact $c): array => ['what' => $c->what, 'class' => $c->class->value, 'on' => $c->alters], $changes,

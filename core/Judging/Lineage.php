@@ -93,6 +93,20 @@ final readonly class Lineage
         return $out;
     }
 
+    /** @return list<string> what bears on nothing of a metric, as it was said on the way from an ancestor to a build */
+    public function unrelatedSince(Build $ancestor, Build $build, string $metric): array
+    {
+        $out = [];
+        foreach ([$build, ...$this->ancestors($build)] as $at) {
+            if ($at->id === $ancestor->id) {
+                break;
+            }
+            $out = [...$out, ...$at->unrelated->to($metric)];
+        }
+
+        return $out;
+    }
+
     /** How far a build is set in on the spine: nought on the line that goes on, one more for each branch that was left. */
     public function depth(Build $build): int
     {

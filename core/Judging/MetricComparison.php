@@ -27,6 +27,7 @@ final readonly class MetricComparison
      * @param array<string, array{here: Worded, other: Worded}> $worded where results are words, what each side came to by cell
      * @param array<string, array<string, int>> $changed runs that are not in it, by letter: what was changed on an article between two
      *     of them => how many runs
+     * @param list<Bearing>     $bearing    differences that bear on it until somebody says otherwise
      * @param Matching|null     $matching   what was opposed to what; null where the other side was not measured
      */
     public function __construct(
@@ -49,6 +50,7 @@ final readonly class MetricComparison
         public ?CompareSpread $spread = null,
         public array $worded = [],
         public array $changed = [],
+        public array $bearing = [],
     ) {
     }
 
@@ -64,7 +66,20 @@ final readonly class MetricComparison
         return new self(
             $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged,
             $this->p, $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $chain, $this->spread,
-            $this->worded, $this->changed,
+            $this->worded, $this->changed, $this->bearing,
+        );
+    }
+
+    /**
+     * @param array<string, array<string, int>> $changed
+     * @param list<Bearing>                     $bearing
+     */
+    public function beside(array $changed, array $bearing): self
+    {
+        return new self(
+            $this->metric, $this->here, $this->other, $this->method, $this->difference, $this->change, $this->verdict, $this->judged,
+            $this->p, $this->footing, $this->byOrder, $this->lives, $this->logRank, $this->matching, $this->terms, $this->chain,
+            $this->spread, $this->worded, $changed, $bearing,
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\RunFact;
 
 /** What the runs of one side say of every metric, put together once a metric is asked for. */
@@ -90,6 +91,17 @@ final class Seen
     public function asBuilt(): self
     {
         return $this->asBuilt ??= new self($this->some, $this->made, $this->arm, $this->isByVariant, true);
+    }
+
+    /** @return list<Design> all states that runs of a metric were made on */
+    public function designs(string $metric): array
+    {
+        $out = [];
+        foreach (self::telling($this->own($metric)) as $bunch) {
+            $out[$bunch->design->key] = $bunch->design;
+        }
+
+        return array_values($out);
     }
 
     /** @return array<string, int> what else was there on runs of a metric that asBuilt() leaves out => how many they are */

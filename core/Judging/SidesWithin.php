@@ -29,6 +29,7 @@ final readonly class SidesWithin
      * @param list<Confounded> $confounded what varies together with the sides
      * @param int              $planned    variants of the build, run or not; nought: these are none
      * @param int              $out        of them, taken out before they were tried
+     * @param list<Bearing> $bearing       where sides are states, what made them, until somebody says that it bears on nothing here
      * @param array<string, Worded> $worded where results are words, what each side came to
      */
     private function __construct(
@@ -45,6 +46,7 @@ final readonly class SidesWithin
         public array $worded = [],
         public int $planned = 0,
         public int $out = 0,
+        public array $bearing = [],
     ) {
     }
 
@@ -72,7 +74,7 @@ final readonly class SidesWithin
         }
         $all = Measured::of($seen->read($metric), $unit);
         $states = count($all->bunches) === count($m->bunches) ? null : self::one(
-            $metric, $all, $all->sided('b'), $seen, 'state', '', $terms, null,
+            $metric, $all, $all->sided('b'), $seen, 'state', '', $terms, $build,
         );
 
         return $states === null ? $out : [...$out, $states];
@@ -96,7 +98,7 @@ final readonly class SidesWithin
 
     /**
      * @param list<Sided> $sided   all runs of the metric
-     * @param Build|null  $planned whose variants the sides are
+     * @param Build|null  $planned whose variants the sides are, or whose articles' states
      */
     private static function one(
         string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms, ?Build $planned,
@@ -144,7 +146,8 @@ final readonly class SidesWithin
         return new self(
             $metric, $kind, $name, $m->unit, $m->decimals, $found->beside($bounded), $ofArticles, $bounded, $terms,
             Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names), self::worded($runs, $terms),
-            count($planned->arms ?? []), count($planned->out ?? []),
+            $kind === 'arm' ? count($planned->arms ?? []) : 0, $kind === 'arm' ? count($planned->out ?? []) : 0,
+            $kind !== 'state' || $planned === null ? [] : Bearing::between([[$planned, $seen->designs($metric)]], $metric, [], null),
         );
     }
 

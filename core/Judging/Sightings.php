@@ -54,8 +54,9 @@ final readonly class Sightings
     /**
      * @param list<RunFact>                   $runs finished ones
      * @param callable(Configuration): string $key  that each configuration is known by
+     * @param array<string, list<string>>     $unrelated what bears on nothing of a metric, by metric
      */
-    public static function gather(array $runs, callable $key): self
+    public static function gather(array $runs, callable $key, array $unrelated = []): self
     {
         $bunches = $answers = $keys = [];
         foreach ($runs as $run) {
@@ -73,12 +74,14 @@ final readonly class Sightings
                 $like = Bunch::keyOf($r->metric, $r->channel, $r->instrument, $r->unit, $made, $alike, $as);
                 $bunches[$like] ??= new Bunch(
                     $r->metric, $run->method, $r->channel, $r->instrument, $r->unit, $made, $alike, $run->serial(),
-                    Design::of($run->configuration), $set,
+                    Design::of($run->configuration, $unrelated[$r->metric] ?? []), $set,
                 );
                 $bunches[$like]->take($run, $r);
             }
             foreach ($run->configuration->questions as $question) {
-                ($answers[$question->metric] ??= new Answers($question->metric))->take($run, $alike, $made);
+                ($answers[$question->metric] ??= new Answers($question->metric))->take(
+                    $run, $alike, $made, Design::of($run->configuration, $unrelated[$question->metric] ?? []),
+                );
             }
         }
 

@@ -31,8 +31,11 @@ final readonly class TrialPiece
     ) {
     }
 
-    /** @param list<RunFact> $runs finished ones, in the order in which they were made */
-    public static function of(array $runs): self
+    /**
+     * @param list<RunFact>               $runs      finished ones, in the order in which they were made
+     * @param array<string, list<string>> $unrelated what bears on nothing of a metric, by metric
+     */
+    public static function of(array $runs, array $unrelated = []): self
     {
         $channels = $cells = [];
         $answers = false;
@@ -42,7 +45,7 @@ final readonly class TrialPiece
             }
             $answers = $answers || $run->configuration->questions !== [];
             foreach ($run->says() ? self::answered($run) : [] as $metric => $held) {
-                [$alike, $design] = [Alikeness::of($run), Design::of($run->configuration)];
+                [$alike, $design] = [Alikeness::of($run), Design::of($run->configuration, $unrelated[$metric] ?? [])];
                 $key = implode("\x1d", [$metric, $alike->cell, $design->key]);
                 $cells[$key] ??= [
                     'first' => $run->order(), 'metric' => (string) $metric, 'said' => $alike->said(), 'design' => $design, 'held' => 0,

@@ -116,11 +116,13 @@ final readonly class TrialResults
      *
      * @return array<string, Figure> by metric
      */
-    public static function soFar(array $channels, Seen $seen, RunFact $like, float $confidence, array $terms = []): array
-    {
+    public static function soFar(
+        array $channels, Seen $seen, RunFact $like, float $confidence, array $terms = [], Unrelated $unrelated = new Unrelated(),
+    ): array {
         $out = [];
-        [$cell, $design] = [Alikeness::of($like)->cell, Design::of($like->configuration)->key];
+        $cell = Alikeness::of($like)->cell;
         foreach ($channels as $channel) {
+            $design = Design::of($like->configuration, $unrelated->to($channel->metric))->key;
             $alike = array_filter(
                 $seen->read($channel->metric), static fn (Bunch $b): bool => $b->alike->cell === $cell && $b->design->key === $design,
             );

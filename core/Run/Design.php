@@ -13,13 +13,13 @@ final class Design
     /** Digits in SI by which parameters are told apart: a conversion of units is no change. */
     private const DIGITS = 9;
 
-    /** @var \WeakMap<Configuration, self>|null a pure function of it, so this is only speed */
+    /** @var \WeakMap<Configuration, array<string, self>>|null a pure function of both, so this is only speed */
     private static ?\WeakMap $known = null;
 
     /**
      * @param string                $key equal for runs on the same state
      * @param array<string, string> $is  as it is said, by what it is
-     * @param list<string>          $own what the article has otherwise than its build, as it is said, by name
+     * @param array<string, string> $own what the article has otherwise than its build, as it is said, by what it is: 'part:belt'
      */
     private function __construct(
         public readonly string $key,
@@ -29,36 +29,47 @@ final class Design
     ) {
     }
 
-    public static function of(Configuration $c): self
+    /** @param list<string> $without what somebody said bears on nothing here: 'part:belt', 'parameter:gap', 'firmware', in one spelling */
+    public static function of(Configuration $c, array $without = []): self
     {
         self::$known ??= new \WeakMap();
+        $of = self::$known[$c] ?? [];
+        $key = implode("\x1f", $without);
+        $of[$key] ??= self::read($c, array_fill_keys($without, true));
+        self::$known[$c] = $of;
 
-        return self::$known[$c] ??= self::read($c);
+        return $of[$key];
     }
 
-    private static function read(Configuration $c): self
+    /** @param array<string, true> $without */
+    private static function read(Configuration $c, array $without): self
     {
         $is = $key = [];
+        $bears = static fn (string $what, string $name = ''): bool => !isset($without[Deviation::inOneSpelling($what.$name)]);
         foreach ($c->parameters as $parameter) {
-            if (!$parameter->follows) {
+            if (!$parameter->follows && $bears('parameter:', $parameter->name)) {
                 $is[$parameter->name] = $parameter->text();
                 $key[$parameter->name] = $parameter->words === ''
                     ? sprintf('%.'.self::DIGITS.'e', $parameter->si) : mb_strtolower($parameter->words);
             }
         }
         foreach ($c->parts as $part) {
+            if (!$bears('part:', $part->name)) {
+                continue;
+            }
             $is[$part->name] = $part->material === '' ? 'there' : $part->material;
             $key["\x1d".$part->name] = $part->material."\x1f".$part->quantity;
         }
-        if ($c->firmware !== '') {
+        if ($c->firmware !== '' && $bears('firmware')) {
             $is['firmware'] = $key["\x1dfirmware"] = $c->firmware;
         }
         $own = [];
         // A parameter stands among those above already; a lot is of the article.
         foreach ($c->deviants as $deviation) {
-            if ($deviation->kind !== DeviationKind::Lot) {
-                $own[$deviation->name] = trim($deviation->name.' '.$deviation->value);
+            if ($deviation->kind === DeviationKind::Lot || !$bears($what = $deviation->what())) {
+                continue;
             }
+            $own[$what] = trim($deviation->name.' '.$deviation->value);
             if ($deviation->kind === DeviationKind::Part || $deviation->kind === DeviationKind::Workmanship) {
                 $is[$deviation->name] = $deviation->value;
                 $key["\x1d\x1d".$deviation->name] = mb_strtolower(trim($deviation->value));
@@ -67,7 +78,7 @@ final class Design
         ksort($key);
         ksort($own);
 
-        return new self(substr(hash('sha256', serialize([$c->arm, $key])), 0, 16), $c->arm, $is, array_values($own));
+        return new self(substr(hash('sha256', serialize([$c->arm, $key])), 0, 16), $c->arm, $is, $own);
     }
 
     /**

@@ -17,6 +17,18 @@ final readonly class Deviation
     ) {
     }
 
+    /** As requirements and changes call it: 'parameter:gap', 'part:belt'. */
+    public function what(): string
+    {
+        return ($this->kind === DeviationKind::Parameter ? 'parameter:' : 'part:').$this->name;
+    }
+
+    /** 'part:Belt' in one spelling. */
+    public static function inOneSpelling(string $what): string
+    {
+        return implode(':', array_map(self::tidy(...), explode(':', $what, 2)));
+    }
+
     public function equals(self $other): bool
     {
         return $this->kind === $other->kind && $this->name === $other->name && $this->value === $other->value;

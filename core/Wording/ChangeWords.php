@@ -150,4 +150,25 @@ final class ChangeWords
             'where' => $seen->tried === 0 ? 'here' : 'parent',
         ]);
     }
+
+    /** 'part:belt' as it is read. */
+    public static function bearing(string $what): string
+    {
+        return Messages::say('change.bearing', [
+            'kind' => explode(':', $what)[0], 'name' => trim(substr($what, (int) strpos($what, ':') + 1)),
+        ]);
+    }
+
+    /** What one touch says. */
+    public static function bearsNot(string $what, string $metric): string
+    {
+        return Messages::say('change.bearsNot', ['what' => Messages::begin(self::bearing($what)), 'metric' => $metric]);
+    }
+
+    public static function unrelated(string $what, string $by, string $metric, string $letter): string
+    {
+        return Messages::say('change.unrelated', [
+            'what' => Messages::begin(self::bearing($what)), 'by' => $by, 'metric' => $metric, 'letter' => $letter,
+        ]);
+    }
 }

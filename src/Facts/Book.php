@@ -277,7 +277,7 @@ final class Book
         $hashes = $this->runFacts->hashes;
 
         return $this->byPart('seen', $build, $stretches ?? $this->stretches($build), fn (array $missing): array => array_map(
-            static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c]),
+            static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c], $build->unrelated->all()),
             $this->byStretch($build, $missing),
         ));
     }
@@ -667,7 +667,7 @@ final class Book
             $seen = $this->sightings($build, $these);
             $terms = $this->described();
             $pieces = $this->byPart('pieces', $build, $these, fn (array $stale): array => array_map(
-                TrialPiece::of(...), $this->byStretch($build, $stale),
+                static fn (array $runs): TrialPiece => TrialPiece::of($runs, $build->unrelated->all()), $this->byStretch($build, $stale),
             ));
             $of = static fn (string $trial, array $all): array => array_values(array_intersect_key($all, array_flip($stretches[$trial])));
 
@@ -702,6 +702,7 @@ final class Book
 
         return $this->kept('soFar', [$build], fn (): array => TrialResults::soFar(
             $run->configuration->channels, $this->seenOn($build, $run->trial), $run, $this->device->confidence, $this->described(),
+            $build->unrelated,
         ), $run->trial.':'.substr(hash('sha256', $run->configuration->hash().Alikeness::of($run)->cell), 0, 16));
     }
 

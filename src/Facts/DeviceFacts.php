@@ -18,11 +18,13 @@ use Lustrum\Core\Judging\FirstStage;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Members;
 use Lustrum\Core\Judging\TrialPlan;
+use Lustrum\Core\Judging\Unrelated;
 use Lustrum\Core\Judging\Wanted;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\Part;
 use Lustrum\Core\Run\Row;
+use Lustrum\Core\Wording\AccountWords;
 use Lustrum\Domain\Revision\PartStanding;
 use Lustrum\Shared\Refusal\NotThere;
 
@@ -62,6 +64,7 @@ final readonly class DeviceFacts
         $parts = $this->by($device, 'part', 'revision_id, name, material, quantity, module_id');
         $sums = $this->sums($device);
         $changes = $this->by($device, 'change', 'revision_id, id, what, class, effects, against, alters');
+        $unrelated = $this->by($device, 'unrelated', 'revision_id, id, metric_id, what, created_by, brought_in_by');
         $builds = [];
         foreach ($this->db->iterateAssociative(
             'SELECT id, letter, parent_id, branch, firmware, created_at, arms, chosen_arm, family, worst_arm FROM revision WHERE device_id = ? AND withdrawn_because IS NULL',
@@ -75,7 +78,7 @@ final readonly class DeviceFacts
                 array_map(self::change(...), $changes[$id] ?? []), self::arms($row['arms']), Row::text($row['chosen_arm']),
                 Row::numberOrNull($sums[$id]['cost'] ?? null), Row::numberOrNull($sums[$id]['mass'] ?? null),
                 (bool) $row['family'], Row::text($row['worst_arm']), self::modules($parts[$id] ?? []),
-                self::out($row['arms']),
+                self::out($row['arms']), self::unrelated($unrelated[$id] ?? []),
             );
         }
 
@@ -110,6 +113,20 @@ final readonly class DeviceFacts
         }
 
         return $out;
+    }
+
+    /** @param list<array<string, mixed>> $rows */
+    private static function unrelated(array $rows): Unrelated
+    {
+        $out = [];
+        foreach ($rows as $row) {
+            $out[Row::text($row['metric_id'])][] = [
+                'what' => Row::text($row['what']), 'id' => Row::text($row['id']),
+                'by' => AccountWords::author(Row::text($row['created_by']), Row::text($row['brought_in_by'])),
+            ];
+        }
+
+        return new Unrelated($out);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Lustrum\Domain\Change\Change;
+use Lustrum\Domain\Change\Unrelated;
 use Lustrum\Domain\Decision\Candidate;
 use Lustrum\Domain\Decision\Decision;
 use Lustrum\Domain\Device\Device;
@@ -100,6 +101,8 @@ final readonly class Invalidation implements AfterWrite
         HeapFile::class => [self::WORKSPACE, ['heap', 'try']],
         Camera::class => [self::WORKSPACE, ['heap']],
         Change::class => [self::BUILD, self::JUDGED],
+        // What it no longer splits is put together on every sheet.
+        Unrelated::class => [self::BUILD, self::JUDGED],
         Candidate::class => [self::NOTHING, ['frame', 'brief', 'find', 'next']],
         Decision::class => [self::NOTHING, self::ALL],
         // It concludes nothing; the run that it forecasts says how it came out.

@@ -50,6 +50,7 @@ final class LimitTest extends ApiTestCase
             'happening' => ['article' => $bench->unitB, 'kind' => 'moved'],
             'making' => ['article' => $bench->unitB, 'name' => 'Glue'],
             'part' => $on + ['name' => 'Arm'], 'change' => $on + ['what' => 'Thicker'], 'candidate' => $on + ['what' => 'Wider'],
+            'unrelated' => $on + ['metric' => 'push force', 'what' => 'part:belt'],
             'failure' => $on + ['mode' => 'Bent'], 'observation' => $on + ['text' => 'Squeaks'],
             'trial' => $on + ['method' => $bench->method, 'name' => 'Again'], 'run' => ['trial' => $trial, 'article' => $bench->unitB],
             'reading' => ['run' => $run, 'channel' => 'push', 'text' => '41.0 N'], 'cause' => ['failure' => $failure, 'text' => 'Stone'],

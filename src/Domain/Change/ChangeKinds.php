@@ -16,6 +16,7 @@ final class ChangeKinds implements Registration
                 'change', 'changes', Change::class, ChangeInput::class, ChangeView::class,
                 ['revision' => 'revision', 'against' => 'failure'],
             ),
+            new Kind('unrelated', 'unrelated', Unrelated::class, UnrelatedInput::class, UnrelatedView::class, ['revision' => 'revision']),
         ];
     }
 }

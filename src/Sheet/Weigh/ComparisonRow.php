@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Alike\WithinVerdict;
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Life;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Wording\ComparisonWords;
@@ -60,12 +61,17 @@ final readonly class ComparisonRow
         public string $together,
         /** @var list<string> */
         public array $words,
+        public BearingView $bearing,
     ) {
     }
 
-    /** @param list<string> $together changes that act on it and cannot be told apart */
-    public static function of(MetricComparison $c, string $metric, string $otherLetter, float $confidence, array $together = []): self
-    {
+    /**
+     * @param list<string> $together changes that act on it and cannot be told apart
+     * @param list<Build>  $builds   of it, the one that is looked at first
+     */
+    public static function of(
+        MetricComparison $c, string $metric, string $otherLetter, float $confidence, array $together = [], array $builds = [],
+    ): self {
         $d = $c->difference;
 
         return new self(
@@ -78,7 +84,7 @@ final readonly class ComparisonRow
             ComparisonWords::sentence($c, $metric, $otherLetter), $c->here->marks, $c->other->marks ?? [], $c->here->n, $c->other->n ?? 0,
             $c->here->bounds, self::further($c, $otherLetter, $confidence),
             $c->terms->natural($c->here->unit)->low, $c->terms->natural($c->here->unit)->high, $c->worded === [] ? PairRow::all($c) : [], $c->worded === [] ? $c->matching->pairs ?? 0 : 0,
-            ComparisonWords::together($together), $c->terms->words,
+            ComparisonWords::together($together), $c->terms->words, BearingView::of($c->bearing, $builds, $c->metric, $metric),
         );
     }
 

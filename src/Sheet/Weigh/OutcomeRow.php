@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Weigh;
 
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\OutcomeSide;
 use Lustrum\Core\Judging\Rung;
@@ -26,11 +27,15 @@ final readonly class OutcomeRow
         public string $sentence,
         public ?FootingView $footing,
         public string $together,
+        public BearingView $bearing,
     ) {
     }
 
-    /** @param list<string> $together changes that act on it and cannot be told apart */
-    public static function of(OutcomeComparison $c, string $metric, array $together = []): self
+    /**
+     * @param list<string> $together changes that act on it and cannot be told apart
+     * @param list<Build>  $builds   of it, the one that is looked at first
+     */
+    public static function of(OutcomeComparison $c, string $metric, array $together = [], array $builds = []): self
     {
         $d = $c->difference;
 
@@ -39,6 +44,7 @@ final readonly class OutcomeRow
             $d === null ? null : OutcomeWords::difference($d, $c->p ?? 1.0), $c->p, self::rungs($c),
             self::severally($c->here) === [] ? 'stats.compareProportions' : 'threshold.ladder', OutcomeWords::sentence($c, $metric),
             $c->footing === null ? null : FootingView::of($c->footing), ComparisonWords::together($together),
+            BearingView::of($c->bearing, $builds, $c->metric, $metric),
         );
     }
 

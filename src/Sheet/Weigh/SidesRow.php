@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Weigh;
 
 use Lustrum\Core\Alike\SideEffect;
+use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Wording\SidesWords;
 
@@ -24,17 +25,19 @@ final readonly class SidesRow
         public string $unit,
         public array $sides,
         public bool $apart,
+        public BearingView $bearing,
     ) {
     }
 
-    public static function of(SidesWithin $s, string $metric, bool $moreIsBetter): self
+    /** @param Build $build that they are sides of */
+    public static function of(SidesWithin $s, string $metric, bool $moreIsBetter, Build $build): self
     {
         return new self(
             $metric, $s->metric, $s->kind, SidesWords::title($s), SidesWords::sentence($s, $metric, $moreIsBetter), $s->unit,
             array_map(static fn (SideEffect $e): SideMark => new SideMark(
                 SidesWords::side($e->side), $e->n, $e->effect, SidesWords::effect($s, $e->side, $e->effect), self::groups($s, $e->side),
             ), $s->found->sides),
-            $s->found->apart !== [],
+            $s->found->apart !== [], BearingView::of($s->bearing, $s->kind === 'state' ? [$build] : [], $s->metric, $metric),
         );
     }
 

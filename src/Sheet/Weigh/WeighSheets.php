@@ -84,15 +84,15 @@ final readonly class WeighSheets
             array_map(
                 static fn (MetricComparison $c): ComparisonRow => ComparisonRow::of(
                     $c, $book->metric($c->metric), $other->letter ?? '', $book->device->confidence,
-                    ChangesSeen::acting($changes, $c->metric),
+                    ChangesSeen::acting($changes, $c->metric), array_values(array_filter([$build, $other])),
                 ),
                 $stands->values,
             ),
             array_map(static fn (OutcomeComparison $c): OutcomeRow => OutcomeRow::of(
-                $c, $book->metric($c->metric), ChangesSeen::acting($changes, $c->metric),
+                $c, $book->metric($c->metric), ChangesSeen::acting($changes, $c->metric), array_values(array_filter([$build, $other])),
             ), $stands->outcomes),
             array_map(static fn (SidesWithin $s): SidesRow => SidesRow::of(
-                $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric),
+                $s, $book->metric($s->metric), self::moreIsBetter($book, $s->metric), $build,
             ), $book->sidesWithin($build)),
             EvidenceWords::confidence($book->device->confidence), $this->standing->rests($revision),
             $this->uses->of($revision->device(), $build, $book),

@@ -34,6 +34,7 @@ export type Inputs = {
   failures: Schemas['FailureInput'];
   causes: Schemas['CauseInput'];
   changes: Schemas['ChangeInput'];
+  unrelated: Schemas['UnrelatedInput'];
   candidates: Schemas['CandidateInput'];
   decisions: Schemas['DecisionInput'];
 };

@@ -1966,6 +1966,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/unrelated/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_unrelated"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/unrelated/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_unrelated"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/uses/{id}": {
         parameters: {
             query?: never;
@@ -2559,6 +2593,23 @@ export interface components {
             high: number | null;
             mode: components["schemas"]["Core.Change.ExpectedAs"];
             margin: number | null;
+        };
+        "Domain.Change.UnrelatedInput": {
+            revision: string;
+            metric: string;
+            what: string;
+            why?: string;
+            version?: number | null;
+        };
+        "Domain.Change.UnrelatedView": {
+            id: string;
+            version: number;
+            revision: string;
+            metric: string;
+            what: string;
+            why: string;
+            by: string;
+            at: string;
         };
         "Domain.Decision.Alteration": {
             kind: components["schemas"]["Domain.Decision.AlterationKind"];
@@ -4964,6 +5015,16 @@ export interface components {
             now: components["schemas"]["Sheet.Try.ReadyRow"][];
             heap: string;
         };
+        "Sheet.Weigh.BearingRow": {
+            revision: string;
+            what: string;
+            name: string;
+            touch: string;
+        };
+        "Sheet.Weigh.BearingView": {
+            bear: components["schemas"]["Sheet.Weigh.BearingRow"][];
+            said: components["schemas"]["Sheet.Weigh.UnrelatedRow"][];
+        };
         "Sheet.Weigh.CellRow": {
             cell: string;
             otherValue: number;
@@ -5006,6 +5067,7 @@ export interface components {
             allPairs: number;
             together: string;
             words: string[];
+            bearing: components["schemas"]["Sheet.Weigh.BearingView"];
         };
         "Sheet.Weigh.EvidenceCell": {
             requirement: string;
@@ -5059,6 +5121,7 @@ export interface components {
             sentence: string;
             footing: components["schemas"]["Sheet.Weigh.FootingView"] | null;
             together: string;
+            bearing: components["schemas"]["Sheet.Weigh.BearingView"];
         };
         "Sheet.Weigh.PairRow": {
             pair: string;
@@ -5102,6 +5165,11 @@ export interface components {
             unit: string;
             sides: components["schemas"]["Sheet.Weigh.SideMark"][];
             apart: boolean;
+            bearing: components["schemas"]["Sheet.Weigh.BearingView"];
+        };
+        "Sheet.Weigh.UnrelatedRow": {
+            id: string;
+            sentence: string;
         };
         "Sheet.Weigh.WeighSheet": {
             sentence: string;
@@ -9380,6 +9448,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Trial.TrialView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_unrelated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Change.UnrelatedInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Change.UnrelatedView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_unrelated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Change.UnrelatedView"];
                 };
             };
             /** @description A problem, with a sentence for people */

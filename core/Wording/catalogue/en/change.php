@@ -24,4 +24,7 @@ return [
         .' other {Difference on the levels that both builds were run at, this build less {parent}, with its interval.'
         .' Runs that ended before the event are bounds and not in it.}}',
     'shares' => 'Held {held} of {n}, before {heldBefore} of {before}; the difference may lie between {low} and {high} points.',
+    'bearing' => '{kind, select, lot {lot of {name}} firmware {the firmware} other {{name}}}',
+    'bearsNot' => '{what} bears on nothing of {metric}',
+    'unrelated' => '{what} of {letter} bears on nothing of {metric}, says {by}.',
 ];

@@ -3,6 +3,7 @@ import { IntervalPlot } from '../../figures/IntervalPlot';
 import { LevelPlot } from '../../figures/LevelPlot';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
+import { Bearing } from './Bearing';
 import { Footing } from './Footing';
 import { Table } from '../../ui/Table';
 
@@ -25,6 +26,7 @@ export function Comparison({
   here,
   other,
   requirement,
+  write,
   open,
 }: {
   comparison: Schemas['ComparisonRow'];
@@ -33,6 +35,7 @@ export function Comparison({
   here: string;
   other: string;
   requirement: Schemas['RequirementView'] | undefined;
+  write: boolean;
   open: (opened: Opened) => void;
 }) {
   const limit =
@@ -116,6 +119,7 @@ export function Comparison({
             {a}
           </p>
         ))}
+        <Bearing bearing={c.bearing} metric={c.metric} write={write} />
         {c.further.length > 0 && (
           <ul className="mt-2 text-sm">
             {c.further.map((f) => (

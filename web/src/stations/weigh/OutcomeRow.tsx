@@ -2,10 +2,19 @@ import type { Schemas } from '../../api/client';
 import { prose } from '../../ui/prose';
 import type { Opened } from '../../ui/RunsSlip';
 import { Table, type Column } from '../../ui/Table';
+import { Bearing } from './Bearing';
 import { Footing } from './Footing';
 
 /** A metric shown by whether runs hold: shares against each other, and the ladder of each build. */
-export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow']; open: (opened: Opened) => void }) {
+export function OutcomeRow({
+  outcome: o,
+  write,
+  open,
+}: {
+  outcome: Schemas['OutcomeRow'];
+  write: boolean;
+  open: (opened: Opened) => void;
+}) {
   const sides = [...(o.other === null ? [] : [o.other]), o.here];
   return (
     <section className="grid gap-x-8 gap-y-2 py-5 lg:grid-cols-[1fr_minmax(0,35rem)]" aria-label={o.metric}>
@@ -23,6 +32,7 @@ export function OutcomeRow({ outcome: o, open }: { outcome: Schemas['OutcomeRow'
             <Footing footing={o.footing} />
           </div>
         )}
+        <Bearing bearing={o.bearing} metric={o.metric} write={write} />
         <p className="mt-2 flex flex-wrap gap-4 text-sm">
           {sides.map((s) => (
             <button

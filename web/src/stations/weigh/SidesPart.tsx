@@ -2,9 +2,10 @@ import type { Schemas } from '../../api/client';
 import { SidesPlot } from '../../figures/SidesPlot';
 import { prose } from '../../ui/prose';
 import { Table } from '../../ui/Table';
+import { Bearing } from './Bearing';
 
 /** Sides within one build: the sentence, the figure, and how often each was run. */
-export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
+export function SidesPart({ row, write }: { row: Schemas['SidesRow']; write: boolean }) {
   // Without a figure the table is all there is to see.
   const isTable = row.sides.every((s) => s.effect === null);
   return (
@@ -18,6 +19,7 @@ export function SidesPart({ row }: { row: Schemas['SidesRow'] }) {
         </h3>
         <p className="mt-1 font-serif text-lg leading-snug">{prose(row.sentence)}</p>
         {row.apart && <p className="mt-1 text-sm text-soft">Some sides have no run alike with the others.</p>}
+        <Bearing bearing={row.bearing} metric={row.metric} write={write} />
         <details className="mt-2 text-sm" open={isTable}>
           <summary className="min-h-6 cursor-pointer text-blue underline">
             All {row.sides.length} with their runs

@@ -31,7 +31,7 @@ export default function Weigh() {
 }
 
 function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
-  const { frame } = usePlace();
+  const { frame, write } = usePlace();
   const [search, setSearch] = useSearchParams();
   const [opened, setOpened] = useState<Opened>(null);
   const letter = sheet.revision.letter;
@@ -46,7 +46,7 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
     <Part title={`Within ${letter}`} aside="a bar at the right joins what cannot be told apart">
       <div className="divide-y divide-rule">
         {sheet.sides.map((row) => (
-          <SidesPart key={`${row.metricId} ${row.title}`} row={row} />
+          <SidesPart key={`${row.metricId} ${row.title}`} row={row} write={write} />
         ))}
       </div>
     </Part>
@@ -142,12 +142,13 @@ function WeighSheet({ sheet }: { sheet: Schemas['WeighSheet'] }) {
                   against={sheet.against?.id ?? ''}
                   here={letter}
                   other={sheet.against?.letter ?? ''}
+                  write={write}
                   requirement={sheet.requirements.find((r) => r.metric === c.metric)}
                   open={setOpened}
                 />
               ))}
               {sheet.outcomes.map((o) => (
-                <OutcomeRow key={o.metric} outcome={o} open={setOpened} />
+                <OutcomeRow key={o.metric} outcome={o} write={write} open={setOpened} />
               ))}
             </div>
           )}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Migrations;
+
+use Doctrine\DBAL\Schema\Schema;
+use Doctrine\Migrations\AbstractMigration;
+
+final class Version20261202080000 extends AbstractMigration
+{
+    public function getDescription(): string
+    {
+        return 'Differences that bear on nothing of a metric';
+    }
+
+    public function up(Schema $schema): void
+    {
+        $this->addSql('CREATE TABLE unrelated (id UUID NOT NULL, belongs_to UUID NOT NULL, version INT NOT NULL, fingerprint VARCHAR(64) NOT NULL,
+            created_at TIMESTAMP(6) WITH TIME ZONE NOT NULL, created_by VARCHAR(120) NOT NULL,
+            changed_at TIMESTAMP(6) WITH TIME ZONE NOT NULL, received_at TIMESTAMP(6) WITH TIME ZONE NOT NULL,
+            brought_in BOOLEAN NOT NULL, brought_in_by VARCHAR(120) NOT NULL, withdrawn_because TEXT DEFAULT NULL,
+            what VARCHAR(140) NOT NULL, why VARCHAR(300) NOT NULL,
+            workspace_id UUID NOT NULL REFERENCES workspace (id) NOT DEFERRABLE,
+            revision_id UUID NOT NULL REFERENCES revision (id) NOT DEFERRABLE,
+            metric_id UUID NOT NULL REFERENCES metric (id) NOT DEFERRABLE, PRIMARY KEY (id))');
+        foreach (['workspace_id', 'revision_id', 'metric_id', 'belongs_to'] as $column) {
+            $this->addSql(sprintf('CREATE INDEX unrelated_%s ON unrelated (%s)', str_replace('_id', '', $column), $column));
+        }
+    }
+
+    public function down(Schema $schema): void
+    {
+        $this->addSql('DROP TABLE unrelated');
+    }
+}

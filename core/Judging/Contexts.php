@@ -13,6 +13,7 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\Condition;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Deviation;
+use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\SettingRule;
 
@@ -106,7 +107,7 @@ final class Contexts
             }
             self::off($off, $configuration, $c);
             $serial = $configuration->serial;
-            $own = array_filter($configuration->deviants, static fn (Deviation $d): bool => $bears($d->what()));
+            $own = array_filter($configuration->deviants, static fn (Deviation $d): bool => $d->kind !== DeviationKind::Firmware && $bears($d->what()));
             if ($own !== []) {
                 $deviants[$serial === '' ? 'one' : $serial] = array_values(array_unique([
                     ...$deviants[$serial === '' ? 'one' : $serial] ?? [],

@@ -112,6 +112,14 @@ final readonly class Configuration implements \JsonSerializable
         return null;
     }
 
+    /** @return list<Deviation> of the article, and the firmware that was typed on the run, which is none of its build */
+    public function otherwise(): array
+    {
+        $isSaid = $this->deviation(DeviationKind::Firmware, 'firmware') !== null;
+
+        return !$this->ownFirmware || $isSaid ? $this->deviants : [...$this->deviants, Deviation::firmware($this->firmware)];
+    }
+
     public function question(string $metric): ?Question
     {
         foreach ($this->questions as $question) {

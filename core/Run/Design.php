@@ -64,8 +64,8 @@ final class Design
             $is['firmware'] = $key["\x1dfirmware"] = $c->firmware;
         }
         $own = [];
-        // A parameter stands among those above already; a lot is of the article.
-        foreach ($c->deviants as $deviation) {
+        // A parameter and the firmware stand among those above already; a lot is of the article.
+        foreach ($c->otherwise() as $deviation) {
             if ($deviation->kind === DeviationKind::Lot || !$bears($what = $deviation->what())) {
                 continue;
             }

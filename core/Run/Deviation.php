@@ -17,16 +17,25 @@ final readonly class Deviation
     ) {
     }
 
-    /** As requirements and changes call it: 'parameter:gap', 'part:belt'. */
+    /** As requirements and changes call it: 'parameter:gap', 'part:belt', 'firmware'. */
     public function what(): string
     {
-        return ($this->kind === DeviationKind::Parameter ? 'parameter:' : 'part:').$this->name;
+        return match ($this->kind) {
+            DeviationKind::Firmware => 'firmware',
+            DeviationKind::Parameter => 'parameter:'.$this->name,
+            default => 'part:'.$this->name,
+        };
     }
 
     /** 'part:Belt' in one spelling. */
     public static function inOneSpelling(string $what): string
     {
         return implode(':', array_map(self::tidy(...), explode(':', $what, 2)));
+    }
+
+    public static function firmware(string $version): self
+    {
+        return new self(DeviationKind::Firmware, 'firmware', $version);
     }
 
     public function equals(self $other): bool
@@ -43,7 +52,7 @@ final readonly class Deviation
     /** May a build take it over? A lot, or how well it was made, is of the article; a part that stayed as it was is no change. */
     public function isOfDesign(): bool
     {
-        return in_array($this->kind, [DeviationKind::Parameter, DeviationKind::Part], true)
+        return in_array($this->kind, [DeviationKind::Parameter, DeviationKind::Part, DeviationKind::Firmware], true)
             && trim($this->value) !== '' && !$this->keepsOld();
     }
 

@@ -11,4 +11,5 @@ enum DeviationKind: string
     case Parameter = 'parameter';
     case Lot = 'lot';
     case Workmanship = 'workmanship';
+    case Firmware = 'firmware';
 }

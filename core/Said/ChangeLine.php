@@ -16,8 +16,8 @@ final class ChangeLine
     private const BETWEEN = '/^(?:\s*(?:is|are|now|to|from|:|=|,))+\s*/iu';
 
     /**
-     * A part or a parameter that the build has, by its name; a number with a name is a parameter; everything else is how it was
-     * made.
+     * A part or a parameter that the build has, by its name; the firmware; a number with a name is a parameter; everything else is
+     * how it was made.
      *
      * @param list<string> $parameters names
      * @param list<string> $parts      names
@@ -39,6 +39,9 @@ final class ChangeLine
                     return new Deviation($kind, $name, self::last($value));
                 }
             }
+        }
+        if (preg_match('/^(?:the\s+)?firmware(?![\p{L}\d])(.+)$/iu', $text, $m) === 1) {
+            return Deviation::firmware(self::last(trim(preg_replace(self::BETWEEN, '', $m[1]) ?? $m[1])));
         }
         $parts = Line::read($text)->parts;
         $one = count($parts) === 1 && $parts[0]->name !== '' ? $parts[0] : null;

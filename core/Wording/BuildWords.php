@@ -180,4 +180,10 @@ final class BuildWords
             'name' => $name, 'value' => $value, 'known' => $was !== '', 'was' => $was,
         ]));
     }
+
+    /** @param string $was of the build; empty: it has none */
+    public static function typedFirmware(string $typed, string $letter, string $was): string
+    {
+        return Messages::say('build.typedFirmware', ['typed' => $typed, 'letter' => $letter, 'was' => $was, 'known' => $was !== '']);
+    }
 }

@@ -35,6 +35,14 @@ final readonly class DeviceFacts
     private const PLANNED = 't.id, t.planned_runs, t.looks, t.looked, t.state, t.repeats, t.until_channel, t.until_width, d.confidence
         FROM trial t JOIN device d ON d.id = t.belongs_to';
 
+    /**
+     * What all parts of a build cost, and weigh in kilograms where each was weighed; what is there for now only is no part of the
+     * product. In decimals: in which order rows are added changes no last digit.
+     */
+    private const SUMS = "sum(CAST(quantity AS numeric) * CAST(cost AS numeric)) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id) AS cost,
+        CASE WHEN count(mass) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id) = count(*) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id)
+        THEN sum(CAST(quantity AS numeric) * CAST(mass AS numeric)) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id) / 1000 END AS mass";
+
     public function __construct(
         private Connection $db,
         private RunFacts $runs,
@@ -61,8 +69,7 @@ final readonly class DeviceFacts
             'revision_id, name, measure_value AS value, measure_unit AS unit, measure_resolution AS resolution, measure_si AS si, words,
              uncertainty AS u, length(formula) > 0 AS follows',
         );
-        $parts = $this->by($device, 'part', 'revision_id, name, material, quantity, module_id');
-        $sums = $this->sums($device);
+        $parts = $this->by($device, 'part', 'revision_id, name, material, quantity, module_id, '.self::SUMS);
         $changes = $this->by($device, 'change', 'revision_id, id, what, class, effects, against, alters');
         $unrelated = $this->by($device, 'unrelated', 'revision_id, id, metric_id, what, created_by, brought_in_by');
         $builds = [];
@@ -76,28 +83,13 @@ final readonly class DeviceFacts
                 Row::text($row['created_at']),
                 array_map(Parameter::fromRow(...), $parameters[$id] ?? []), array_map(Part::fromRow(...), $parts[$id] ?? []),
                 array_map(self::change(...), $changes[$id] ?? []), self::arms($row['arms']), Row::text($row['chosen_arm']),
-                Row::numberOrNull($sums[$id]['cost'] ?? null), Row::numberOrNull($sums[$id]['mass'] ?? null),
+                Row::numberOrNull($parts[$id][0]['cost'] ?? null), Row::numberOrNull($parts[$id][0]['mass'] ?? null),
                 (bool) $row['family'], Row::text($row['worst_arm']), self::modules($parts[$id] ?? []),
                 self::out($row['arms']), self::unrelated($unrelated[$id] ?? []),
             );
         }
 
         return Lineage::of($builds);
-    }
-
-    /**
-     * What the parts cost and weigh; what is there for now only is no part of the product.
-     *
-     * @return array<array-key, array<string, mixed>> cost, and mass in kilograms where each was weighed, by build
-     */
-    private function sums(string $device): array
-    {
-        return $this->db->fetchAllAssociativeIndexed(
-            // In decimals: in which order rows are added changes no last digit.
-            'SELECT revision_id, sum(CAST(quantity AS numeric) * CAST(cost AS numeric)) cost,
-                CASE WHEN count(mass) = count(*) THEN sum(CAST(quantity AS numeric) * CAST(mass AS numeric)) / 1000 END mass
-             FROM part WHERE belongs_to = ? AND withdrawn_because IS NULL AND standing = ? GROUP BY 1', [$device, PartStanding::Stays->value],
-        );
     }
 
     /**

@@ -297,7 +297,7 @@ abstract class EveryRoute extends ApiTestCase
             ]),
             'assumption' => $this->put('assumptions', ['device' => $bench->device, 'text' => 'It floats']),
             'document' => $this->document($bench->a, '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>', 'plate.svg'),
-            'unrelated' => $this->put('unrelated', ['revision' => $bench->a, 'metric' => 'push force', 'what' => 'part:belt']),
+            'unrelated' => $this->put('unrelated', ['revision' => $bench->a, 'metric' => 'push force', 'difference' => 'part:belt']),
             'spending' => $this->put('spendings', ['revision' => $bench->a, 'what' => 'Wood', 'cost' => 4.0]),
             'panel' => $panel = $this->put('panels', $this->panel($trial)),
             'sheet' => $this->put('sheets', ['panel' => $panel] + $this->rated($panel)),

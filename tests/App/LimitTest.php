@@ -14,7 +14,7 @@ final class LimitTest extends ApiTestCase
     private const MUCH = 25_000;
 
     /** Fields that are one of a few words, or read as a quantity or an identifier, and so are refused for another reason. */
-    private const OTHERWISE = ['arm', 'chosenArm', 'worstArm', 'day', 'started', 'stopped', 'startedAt', 'modified', 'zone', 'truly', 'at', 'code', 'timeUnit', 'clockAt', 'foundAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel', 'untilWidth'];
+    private const OTHERWISE = ['arm', 'chosenArm', 'worstArm', 'day', 'started', 'stopped', 'startedAt', 'modified', 'zone', 'truly', 'at', 'code', 'timeUnit', 'clockAt', 'foundAt', 'text', 'unit', 'formula', 'cost', 'correction', 'channel', 'untilWidth', 'difference'];
 
     /** @var array<string, array<string, mixed>> a sound body of each kind */
     private array $bodies = [];
@@ -50,7 +50,7 @@ final class LimitTest extends ApiTestCase
             'happening' => ['article' => $bench->unitB, 'kind' => 'moved'],
             'making' => ['article' => $bench->unitB, 'name' => 'Glue'],
             'part' => $on + ['name' => 'Arm'], 'change' => $on + ['what' => 'Thicker'], 'candidate' => $on + ['what' => 'Wider'],
-            'unrelated' => $on + ['metric' => 'push force', 'what' => 'part:belt'],
+            'unrelated' => $on + ['metric' => 'push force', 'difference' => 'part:belt'],
             'failure' => $on + ['mode' => 'Bent'], 'observation' => $on + ['text' => 'Squeaks'],
             'trial' => $on + ['method' => $bench->method, 'name' => 'Again'], 'run' => ['trial' => $trial, 'article' => $bench->unitB],
             'reading' => ['run' => $run, 'channel' => 'push', 'text' => '41.0 N'], 'cause' => ['failure' => $failure, 'text' => 'Stone'],

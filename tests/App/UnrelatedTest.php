@@ -37,7 +37,7 @@ final class UnrelatedTest extends ApiTestCase
 
         $id = $this->put('unrelated', [
             'revision' => self::text($row, 'bearing', 'bear', 0, 'revision'), 'metric' => 'push force',
-            'what' => self::text($row, 'bearing', 'bear', 0, 'what'),
+            'difference' => self::text($row, 'bearing', 'bear', 0, 'what'),
         ]);
         $row = $this->row();
         self::assertSame(4, $row['n']);
@@ -54,10 +54,10 @@ final class UnrelatedTest extends ApiTestCase
     public function testWhatCannotBeSaidIsRefused(): void
     {
         foreach ([
-            ['what', 'the ribbon', 'push force', 'A difference such as'], ['metric', 'part:Ribbon', 'weight of air', 'Nothing called'],
+            ['difference', 'the ribbon', 'push force', 'A difference such as'], ['metric', 'part:Ribbon', 'weight of air', 'Nothing called'],
         ] as [$field, $what, $metric, $said]) {
-            $this->json('PUT', '/api/unrelated/0190a000-0000-7000-8000-00000000000'.strlen($field), [
-                'revision' => $this->bench->b, 'what' => $what, 'metric' => $metric,
+            $this->json('PUT', '/api/unrelated/0190a000-0000-7000-8000-00000000000'.(strlen($field) % 10), [
+                'revision' => $this->bench->b, 'difference' => $what, 'metric' => $metric,
             ]);
             self::assertSame(422, $this->answered());
             $refused = json_decode((string) $this->client->getResponse()->getContent(), true);

@@ -128,12 +128,16 @@ final readonly class Gathering
      */
     private function take(Deviation $deviation, Revision $from, Revision $next, array $against): void
     {
-        $kind = $deviation->kind === DeviationKind::Parameter ? AlterationKind::Parameter : AlterationKind::Material;
+        [$kind, $class] = match ($deviation->kind) {
+            DeviationKind::Parameter => [AlterationKind::Parameter, ChangeClass::Shape],
+            DeviationKind::Firmware => [AlterationKind::Firmware, ChangeClass::Firmware],
+            default => [AlterationKind::Material, ChangeClass::Material],
+        };
         $was = $this->altering->stands($kind, $deviation->name, $from);
         $this->altering->apply(new Alteration($kind, $deviation->name, $was, $deviation->value), $next);
         $this->writer->make(Change::class, Uuid::v7(), new ChangeInput(
             $next->id()->toRfc4122(), BuildWords::changedTo($deviation->name, $deviation->value, $was), '',
-            $kind === AlterationKind::Parameter ? ChangeClass::Shape : ChangeClass::Material, against: $against,
+            $class, against: $against,
             alters: [$kind->of($deviation->name)],
         ));
     }
@@ -211,11 +215,12 @@ final readonly class Gathering
     private static function madeWith(Configuration $made, Revision $next, array $parts, array $gathered): Configuration
     {
         $row = $made->toRow();
+        $isOwn = $made->ownFirmware && $made->firmware !== $next->firmware();
 
         return Configuration::fromRow([
             'revision' => $next->id()->toRfc4122(), 'letter' => $next->letter(), 'parts' => $parts, 'deviants' => array_values(array_filter(
                 Row::rows($row['deviants'] ?? []), static fn (array $d): bool => !Deviation::fromRow($d)->isAmong($gathered),
-            )),
+            )), 'ownFirmware' => $isOwn,
         ] + $row);
     }
 }

@@ -29,7 +29,7 @@ final readonly class StepsTaken
         $now = self::ofDesign($article->deviants());
 
         return new Taken($made, Step::all(array_map(
-            static fn (Run $r): array => self::ofDesign($r->configuration()->deviants), $made,
+            static fn (Run $r): array => self::ofDesign($r->configuration()->otherwise()), $made,
         ), $now), $now, $this->failures($made));
     }
 

@@ -7,6 +7,7 @@ namespace Lustrum\Action\Run;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Core\Judging\HeldFirst;
 use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Parameter as Fact;
@@ -137,9 +138,14 @@ final readonly class RunBeginning implements Beginning
         [$trial, $article] = [$run->trial(), $run->article()];
         [$build, $method] = [$trial->revision(), $trial->method()];
         $of = ['revision' => $build];
+        // What is typed on the run goes first, then what was changed on its article.
+        $firmware = [$run->firmware(), ...array_map(static fn (Deviation $d): string => $d->value, array_filter(
+            $article?->deviants() ?? [], static fn (Deviation $d): bool => $d->kind === DeviationKind::Firmware,
+        )), $build->firmware()];
+        $firmware = array_values(array_filter($firmware, static fn (string $of): bool => $of !== ''))[0] ?? '';
 
         return new Configuration(
-            $build->id()->toRfc4122(), $build->letter(), $run->firmware() === '' ? $build->firmware() : $run->firmware(),
+            $build->id()->toRfc4122(), $build->letter(), $firmware,
             self::parameters(
                 array_map(static fn (Parameter $p): Fact => $p->asFact(), $this->records->all(Parameter::class, $of)), $build,
                 $article,
@@ -151,7 +157,7 @@ final readonly class RunBeginning implements Beginning
             $this->intended->of($trial, $article), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(),
             $method->represents(), $article?->deviants() ?? [],
             $article?->arm() ?? '', $method->constants(),
-            ownFirmware: $run->firmware() !== '' && $run->firmware() !== $build->firmware(),
+            ownFirmware: $firmware !== $build->firmware(),
         );
     }
 

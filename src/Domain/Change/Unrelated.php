@@ -49,7 +49,7 @@ class Unrelated extends Record
     {
         $this->metric = $this->revision->device()->metricCalled($input->metric)
             ?? throw Invalid::at('metric', sprintf('Nothing called “%s” is measured or asked of this device.', $input->metric));
-        $this->what = trim($input->what);
+        $this->what = trim($input->difference);
         $this->why = trim($input->why);
     }
 

@@ -14,8 +14,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class UnrelatedInput implements RecordInput
 {
     /**
-     * @param string $metric its name
-     * @param string $what   'part:belt', 'parameter:gap', 'lot:wax', 'firmware'
+     * @param string $metric     its name
+     * @param string $difference 'part:belt', 'parameter:gap', 'lot:wax', 'firmware'
      */
     public function __construct(
         #[Identifier]
@@ -24,7 +24,7 @@ final readonly class UnrelatedInput implements RecordInput
         public string $metric,
         #[Assert\Length(max: 140, maxMessage: 'At most {{ limit }} characters.')]
         #[Assert\Regex('/^\s*(firmware|(part|parameter|lot):\s*\S.*)$/u', message: 'A difference such as “part:belt”, “parameter:gap”, “lot:wax” or “firmware”.')]
-        public string $what,
+        public string $difference,
         #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
         public string $why = '',
         #[Version]

@@ -39,6 +39,7 @@ final readonly class RunSheet
      * @param list<CourseRow>       $courses      how something went along time
      * @param list<WorkedBefore>    $worked       what was worked out before it, and how that came out
      * @param string|null           $agreesNext   who has to agree before the next run; null: everybody has; empty: anybody
+     * @param TypedFirmware|null    $typedFirmware the firmware that was typed on it, where neither its build nor its article has it
      * @param string                $aside        why it says nothing of the design; empty: it does
      */
     public function __construct(
@@ -70,6 +71,7 @@ final readonly class RunSheet
         public array $tallies,
         public array $courses,
         public array $worked,
+        public ?TypedFirmware $typedFirmware,
     ) {
     }
 }

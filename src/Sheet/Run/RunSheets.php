@@ -107,7 +107,7 @@ final readonly class RunSheets
                 static fn (Course $c): CourseRow => CourseRow::of($c, $book->confidence()),
                 $this->records->all(Course::class, ['run' => $run]),
             ),
-            $this->scores->before($run, $readings),
+            $this->scores->before($run, $readings), TypedFirmware::on($run),
         );
     }
 

@@ -2486,7 +2486,7 @@ export interface components {
             value: string;
         };
         /** @enum {string} */
-        "Core.Run.DeviationKind": "part" | "parameter" | "lot" | "workmanship";
+        "Core.Run.DeviationKind": "part" | "parameter" | "lot" | "workmanship" | "firmware";
         /** @enum {string} */
         "Core.Run.Ended": "event" | "endPoint" | "stopped" | "felt";
         "Core.Run.Factor": {
@@ -2597,7 +2597,7 @@ export interface components {
         "Domain.Change.UnrelatedInput": {
             revision: string;
             metric: string;
-            what: string;
+            difference: string;
             why?: string;
             version?: number | null;
         };
@@ -2606,7 +2606,7 @@ export interface components {
             version: number;
             revision: string;
             metric: string;
-            what: string;
+            difference: string;
             why: string;
             by: string;
             at: string;
@@ -4858,6 +4858,7 @@ export interface components {
             tallies: components["schemas"]["Sheet.Run.TallyRow"][];
             courses: components["schemas"]["Sheet.Run.CourseRow"][];
             worked: components["schemas"]["Sheet.Workings.WorkedBefore"][];
+            typedFirmware: components["schemas"]["Sheet.Run.TypedFirmware"] | null;
         };
         "Sheet.Run.TallyResult": {
             what: string;
@@ -4870,6 +4871,10 @@ export interface components {
             marks: string[];
             results: components["schemas"]["Sheet.Run.TallyResult"][];
             origin: string;
+        };
+        "Sheet.Run.TypedFirmware": {
+            sentence: string;
+            line: string;
         };
         "Sheet.Run.WaitRow": {
             sentence: string;

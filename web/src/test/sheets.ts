@@ -123,6 +123,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
     aside: '',
     offered: [],
     offeredFrom: 0,
+    typedFirmware: null,
     agreesNext: null,
   };
 }

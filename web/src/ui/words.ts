@@ -198,6 +198,7 @@ export const DEVIATION: Record<Schemas['DeviationKind'], string> = {
   parameter: 'parameter',
   lot: 'lot',
   workmanship: 'workmanship',
+  firmware: 'firmware',
 };
 
 export const ALTERS: Record<Schemas['AlterationKind'], string> = {

@@ -26,4 +26,5 @@ return [
     'followsNoMore' => 'It keeps what it was: {why}.',
     'gathered' => 'As {serial} was changed between runs.',
     'changedTo' => '{name} {value}{known, select, yes { instead of {was}} other {}}',
+    'typedFirmware' => 'Firmware {typed} was typed on this run; {letter} has {known, select, yes {{was}} other {none}}.',
 ];

@@ -20,7 +20,13 @@ const FIELDS: Field[] = [
 ];
 
 /** Between two runs: what was changed on this article. Later runs carry it; runs that are there stay as they were made. */
-export function ChangedSomething({ article }: { article: Schemas['ArticleView'] }) {
+export function ChangedSomething({
+  article,
+  typed = null,
+}: {
+  article: Schemas['ArticleView'];
+  typed?: Schemas['TypedFirmware'] | null;
+}) {
   const [editing, setEditing] = useState<Editing>(null);
   const write = useWrite();
   const id = useId();
@@ -29,12 +35,14 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
   const save = (deviants: Schemas['ArticleView']['deviants']) =>
     putRecord('articles', article.id, { ...article, deviants });
 
+  const changed = (text: string) =>
+    write.run(() =>
+      must(api.POST('/api/articles/{id}/changed', { params: { path: { id: article.id } }, body: { text } })),
+    );
+
   async function say(e: FormEvent) {
     e.preventDefault();
-    const kept = await write.run(() =>
-      must(api.POST('/api/articles/{id}/changed', { params: { path: { id: article.id } }, body: { text: line } })),
-    );
-    if (!kept) return;
+    if (!(await changed(line))) return;
     setLine('');
     drop();
     setAsking(false);
@@ -77,6 +85,14 @@ export function ChangedSomething({ article }: { article: Schemas['ArticleView'] 
             </li>
           ))}
         </ul>
+      )}
+      {typed !== null && (
+        <p className="basis-full">
+          {typed.sentence}{' '}
+          <Button look="quiet" disabled={write.busy} onClick={() => void changed(typed.line)}>
+            Make it a change of {article.serial}
+          </Button>
+        </p>
       )}
       {article.gathers && <Gather article={article} />}
       {asking && (

@@ -168,7 +168,9 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
                 <>
                   <NextPlanned sheet={sheet} base={base} />
                   <Again sheet={sheet} base={base} />
-                  {sheet.article !== null && <ChangedSomething key={sheet.article.id} article={sheet.article} />}
+                  {sheet.article !== null && (
+                    <ChangedSomething key={sheet.article.id} article={sheet.article} typed={sheet.typedFirmware} />
+                  )}
                 </>
               )}
             </Part>

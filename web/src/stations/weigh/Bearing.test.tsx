@@ -21,7 +21,7 @@ it('says in one touch that a difference bears on nothing; pressed again it is th
   await waitFor(() => expect(of(sent, 'PUT', '/api/unrelated/')).toHaveLength(2));
   const [first, second] = of(sent, 'PUT', '/api/unrelated/');
   expect(second!.url).toBe(first!.url);
-  expect(second!.body).toEqual({ revision: 'b', metric: 'force', what: 'part:belt' });
+  expect(second!.body).toEqual({ revision: 'b', metric: 'force', difference: 'part:belt' });
 });
 
 it('keeps what was said in sight, and takes it back', async () => {

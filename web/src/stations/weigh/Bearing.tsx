@@ -63,7 +63,7 @@ export function Bearing({
                   aria-label={b.touch}
                   onClick={() =>
                     void write.run(() =>
-                      putRecord('unrelated', idOf(b.what), { revision: b.revision, metric, what: b.what }),
+                      putRecord('unrelated', idOf(b.what), { revision: b.revision, metric, difference: b.what }),
                     )
                   }
                 >

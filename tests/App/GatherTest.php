@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\App;
 
+use Lustrum\Domain\Trial\Run;
+use Lustrum\Record\Records;
 use Symfony\Component\Uid\Uuid;
 
 /** What was changed between two runs becomes a build of its own in one step; the runs made with it go along. */
@@ -77,6 +79,35 @@ final class GatherTest extends ApiTestCase
         ));
         self::assertStringContainsString('5 of 5 runs', $count($this->bench->b));
         self::assertSame('3 of 7 runs', $count($c), 'Twelve in all, not 12 of 24.');
+    }
+
+    /** Firmware that was typed on runs is one touch from a change, and a second one from a build that has these runs. */
+    public function testFirmwareThatWasTypedBecomesAChangeAndABuild(): void
+    {
+        $b = $this->json('GET', '/api/revisions/'.$this->bench->b.'/build')['revision'];
+        $this->json('PUT', '/api/revisions/'.$this->bench->b, ['firmware' => '1.2'] + (array) $b);
+        self::assertSame(200, $this->answered());
+        $this->runs('44.0 N', '44.4 N');
+        [$typed] = $this->runs(['38.0 N', '1.3'], ['38.2 N', '1.3']);
+        $weigh = fn (string $build): array => (array) self::at($this->json('GET', '/api/revisions/'.$build.'/weigh'), 'comparisons', 0);
+        self::assertSame(2, $weigh($this->bench->b)['n'], 'Another firmware is another state.');
+        self::assertStringContainsString('2 runs of B with “firmware 1.3” are not in it', self::text($weigh($this->bench->b), 'sentence'));
+        $said = (array) $this->json('GET', '/api/runs/'.$typed)['typedFirmware'];
+        self::assertSame('Firmware 1.3 was typed on this run; B has 1.2.', self::text($said, 'sentence'));
+
+        $this->json('POST', '/api/articles/'.$this->bench->unitB.'/changed', ['text' => self::text($said, 'line')]);
+        self::assertSame(200, $this->answered());
+        self::assertNull($this->json('GET', '/api/runs/'.$typed)['typedFirmware']);
+        [$later] = $this->runs('38.1 N');
+        $begun = self::service(Records::class)->find(Run::class, Uuid::fromString($later))->configuration();
+        self::assertSame(['1.3', true], [$begun->firmware, $begun->ownFirmware]);
+        $c = self::text($this->gather(), 'id');
+        $build = $this->json('GET', '/api/revisions/'.$c.'/build');
+        self::assertSame(['1.3', 'Firmware 1.3 instead of 1.2', []], [
+            self::text($build, 'revision', 'firmware'), self::text($build, 'changes', 0, 'change', 'what'), $build['notes'],
+        ]);
+        self::assertSame(3, $weigh($c)['n']);
+        self::assertSame(['firmware'], array_column((array) self::at($weigh($c), 'bearing', 'bear'), 'what'), 'Of the two builds, no longer of a run.');
     }
 
     /** Nobody is asked to undo what was done on purpose. */
@@ -266,16 +297,22 @@ final class GatherTest extends ApiTestCase
         self::assertSame(200, $this->answered());
     }
 
-    /** @return list<string> */
-    private function runs(string ...$readings): array
+    /**
+     * @param string|array{string, string} ...$readings alone, or with the firmware that is typed
+     *
+     * @return list<string>
+     */
+    private function runs(string|array ...$readings): array
     {
         $out = [];
         foreach ($readings as $text) {
-            $out[] = $run = $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB]);
+            [$text, $firmware] = is_array($text) ? $text : [$text, ''];
+            $out[] = $run = $this->put('runs', ['trial' => $this->trial, 'article' => $this->bench->unitB, 'firmware' => $firmware]);
             $this->put('readings', ['run' => $run, 'channel' => 'push', 'text' => $text, 'confirmed' => 'in a test']);
             $this->json('PUT', '/api/runs/'.$run, [
-                'trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1,
+                'trial' => $this->trial, 'article' => $this->bench->unitB, 'outcome' => 'held', 'version' => 1, 'firmware' => $firmware,
             ]);
+            self::assertSame(200, $this->answered());
         }
 
         return $out;

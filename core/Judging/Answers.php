@@ -99,16 +99,10 @@ final class Answers
         return array_values(array_column(array_column($this->groups, 'design'), null, 'key'));
     }
 
-    /** @return array<string, int> what else was there on runs that asBuilt() leaves out => how many they are */
-    public function changed(): array
+    /** What asBuilt() leaves out. */
+    public function changed(): Changed
     {
-        $out = [];
-        foreach (array_diff_key($this->groups, $this->asBuilt()->groups) as $group) {
-            $said = implode(', ', $group['design']->own);
-            $out[$said] = ($out[$said] ?? 0) + $group['tried'];
-        }
-
-        return $out;
+        return Changed::between($this->groups, $this->asBuilt()->groups, static fn (array $g): array => [$g['design'], $g['tried']]);
     }
 
     /** @param callable(string): bool $isOf of the key of a configuration */

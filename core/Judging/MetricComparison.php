@@ -25,8 +25,7 @@ final readonly class MetricComparison
      * @param CompareSpread|null $spread    of repeats in one cell of both sides; null where there are several cells, or too few runs
      * @param Chained|null      $chain      where the two never met, and each met a third build
      * @param array<string, array{here: Worded, other: Worded}> $worded where results are words, what each side came to by cell
-     * @param array<string, array<string, int>> $changed runs that are not in it, by letter: what was changed on an article between two
-     *     of them => how many runs
+     * @param array<string, Changed> $changed runs that are not in it, by letter
      * @param list<Bearing>     $bearing    differences that bear on it until somebody says otherwise
      * @param Matching|null     $matching   what was opposed to what; null where the other side was not measured
      */
@@ -71,7 +70,7 @@ final readonly class MetricComparison
     }
 
     /**
-     * @param array<string, array<string, int>> $changed
+     * @param array<string, Changed> $changed
      * @param list<Bearing>                     $bearing
      */
     public function beside(array $changed, array $bearing): self

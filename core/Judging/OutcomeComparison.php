@@ -14,8 +14,7 @@ final readonly class OutcomeComparison
      * @param AlikeShares|null                         $alike      where both were tried
      * @param Figure|null                              $difference in points
      * @param FootingCheck|null                        $footing    of the runs at levels that both were tried at
-     * @param array<string, array<string, int>>        $changed    runs that are not in it, by letter: what was changed on an article
-     *     between two of them => how many runs
+     * @param array<string, Changed>                   $changed    runs that are not in it, by letter
      * @param list<Bearing>                             $bearing    differences that bear on it until somebody says otherwise
      * @param 'bothPass'|'more'|'less'|'indistinct'|'unmatched'|'' $verdict    empty where the other build was not tried;
      *     unmatched: it was not tried at any level that this one was tried at

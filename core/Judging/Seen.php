@@ -104,17 +104,12 @@ final class Seen
         return array_values($out);
     }
 
-    /** @return array<string, int> what else was there on runs of a metric that asBuilt() leaves out => how many they are */
-    public function changed(string $metric): array
+    /** What asBuilt() leaves out of the runs of a metric. */
+    public function changed(string $metric): Changed
     {
         $all = self::telling($this->own($metric));
-        $out = [];
-        foreach (array_diff_key($all, self::states($all)) as $bunch) {
-            $said = implode(', ', $bunch->design->own);
-            $out[$said] = ($out[$said] ?? 0) + $bunch->circumstances->runs;
-        }
 
-        return $out;
+        return Changed::between($all, self::states($all), static fn (Bunch $b): array => [$b->design, $b->circumstances->runs]);
     }
 
     /**

@@ -91,7 +91,8 @@ final class Design
         $names = array_keys(array_replace(...array_map(static fn (self $d): array => $d->is, $some), ...[[]]));
 
         return array_values(array_map(strval(...), array_filter($names, static fn (string|int $name): bool => count(array_unique(
-            array_map(static fn (self $d): string => $d->is[$name] ?? '', $some),
+            // What is there and has no value is not the same as what is not there.
+            array_map(static fn (self $d): string => isset($d->is[$name]) ? ' '.$d->is[$name] : '', $some),
         )) > 1)));
     }
 

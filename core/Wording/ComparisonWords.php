@@ -9,6 +9,7 @@ use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Judging\ByOrder;
 use Lustrum\Core\Judging\Chained;
+use Lustrum\Core\Judging\Changed;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Judging\Life;
 use Lustrum\Core\Judging\Matching;
@@ -26,8 +27,8 @@ final class ComparisonWords
 
     private const P_DIGITS = 2;
 
-    /** Of more states of an article a sentence says how many there are. */
-    private const STATES = 2;
+    /** Of more that was changed a sentence says how much there is. */
+    private const NAMED = 3;
 
     /** Below this the number says no more than that it is small. */
     private const SMALL_P = 0.001;
@@ -43,19 +44,20 @@ final class ComparisonWords
     /**
      * What was changed on an article between two runs, and how many runs are not in it for that.
      *
-     * @param array<string, array<string, int>> $changed by letter
+     * @param array<string, Changed> $changed by letter
      *
      * @return list<string>
      */
     public static function changed(array $changed): array
     {
         $out = [];
-        foreach (array_filter($changed) as $letter => $states) {
-            $out[] = Messages::say('comparison.changed', [
-                'letter' => (string) $letter, 'n' => array_sum($states),
-                'what' => Messages::quoted(array_slice(array_map(strval(...), array_keys($states)), 0, self::STATES)),
-                'more' => max(0, count($states) - self::STATES),
-            ]);
+        foreach ($changed as $letter => $of) {
+            if ($of->runs > 0) {
+                $out[] = Messages::say('comparison.changed', [
+                    'letter' => (string) $letter, 'n' => $of->runs, 'what' => Messages::quoted(array_slice($of->what, 0, self::NAMED)),
+                    'more' => max(0, count($of->what) - self::NAMED),
+                ]);
+            }
         }
 
         return $out;

@@ -82,6 +82,12 @@ final class OutcomeWords
         );
     }
 
+    /** Stands for the level where all runs of a side are alike. */
+    public static function all(): string
+    {
+        return Messages::say('comparison.allRuns');
+    }
+
     private static function side(string $metric, OutcomeSide $side): string
     {
         $height = match (true) {

@@ -91,7 +91,7 @@ final class GatherTest extends ApiTestCase
         [$typed] = $this->runs(['38.0 N', '1.3'], ['38.2 N', '1.3']);
         $weigh = fn (string $build): array => (array) self::at($this->json('GET', '/api/revisions/'.$build.'/weigh'), 'comparisons', 0);
         self::assertSame(2, $weigh($this->bench->b)['n'], 'Another firmware is another state.');
-        self::assertStringContainsString('2 runs of B with “firmware 1.3” are not in it', self::text($weigh($this->bench->b), 'sentence'));
+        self::assertStringContainsString('2 runs of B are not in it: something was changed on an article between two runs (“firmware 1.3”)', self::text($weigh($this->bench->b), 'sentence'));
         $said = (array) $this->json('GET', '/api/runs/'.$typed)['typedFirmware'];
         self::assertSame('Firmware 1.3 was typed on this run; B has 1.2.', self::text($said, 'sentence'));
 

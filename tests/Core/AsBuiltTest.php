@@ -13,6 +13,7 @@ use Lustrum\Core\Judging\Evidence;
 use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\Failures;
 use Lustrum\Core\Judging\MetricComparison;
+use Lustrum\Core\Judging\OutcomeSide;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Terms;
@@ -33,14 +34,14 @@ final class AsBuiltTest extends TestCase
     private const PLAIN = [10.0, 11.0, 12.0];
     private const TIGHT = [30.0, 31.0, 32.0];
 
-    /** @return iterable<string, array{list<list<string>>, list<float>, array<string, int>}> what each three runs had otherwise; counted, left out */
+    /** @return iterable<string, array{list<list<string>>, list<float>, list<string>}> what each three runs had otherwise; counted, left out */
     public static function states(): iterable
     {
         yield 'nothing was changed' => [[[], []], [...self::PLAIN, ...self::TIGHT], []];
-        yield 'changed after three runs' => [[[], ['belt tight']], self::PLAIN, ['belt tight' => 3]];
-        yield 'made otherwise, then as its build has it' => [[['belt tight'], []], self::TIGHT, ['belt tight' => 3]];
+        yield 'changed after three runs' => [[[], ['belt tight']], self::PLAIN, ['belt tight']];
+        yield 'made otherwise, then as its build has it' => [[['belt tight'], []], self::TIGHT, ['belt tight']];
         yield 'made otherwise, and something else later' => [
-            [['belt tight'], ['belt tight', 'lid off']], self::PLAIN, ['belt tight, lid off' => 3],
+            [['belt tight'], ['belt tight', 'lid off']], self::PLAIN, ['lid off'],
         ];
         yield 'made otherwise, and nothing since' => [[['belt tight'], ['belt tight']], [...self::PLAIN, ...self::TIGHT], []];
     }
@@ -48,7 +49,7 @@ final class AsBuiltTest extends TestCase
     /**
      * @param list<list<string>>   $states
      * @param list<float>          $counted
-     * @param array<string, int> $left
+     * @param list<string>       $left
      */
     #[DataProvider('states')]
     public function testAComparisonIsOfOneState(array $states, array $counted, array $left): void
@@ -56,7 +57,7 @@ final class AsBuiltTest extends TestCase
         $runs = [...self::runs(self::PLAIN, $states[0]), ...self::runs(self::TIGHT, $states[1])];
         $c = self::against($runs);
         self::assertSame([count($counted), $counted], [$c->here->n, $c->here->marks]);
-        self::assertSame($left, $c->changed['B']);
+        self::assertSame([$left === [] ? 0 : 3, $left], [$c->changed['B']->runs, $c->changed['B']->what]);
         $baseline = Baseline::of(Judged::build('b'), Seen::ofRuns($runs), [])['force'] ?? null;
         self::assertSame($states[0] === ['belt tight'] && $states[1] !== [] ? null : count($counted), $baseline?->n);
         $change = (new ChangesSeen(new CompareBuilds([], [], 0.95), 0.95))->of(
@@ -73,7 +74,7 @@ final class AsBuiltTest extends TestCase
         ]);
         self::assertSame([10.0, 11.0, 12.0, 20.0, 21.0], $c->here->marks);
         self::assertStringEndsWith(
-            '3 runs of B with “belt tight” are not in it: that was changed on the article between two runs.',
+            '3 runs of B are not in it: something was changed on an article between two runs (“belt tight”).',
             ComparisonWords::sentence($c, 'force', 'A'),
         );
     }
@@ -108,8 +109,12 @@ final class AsBuiltTest extends TestCase
         );
         self::assertSame([1, 5, 2, 5], [$c?->alike?->heldHere, $c?->alike?->triedHere, $c?->alike?->heldThere, $c?->alike?->triedThere]);
         self::assertCount(2, $c->here->rungs ?? [], 'The ladder still has both.');
+        $two = Seen::ofRuns([...self::tries(2, 0, 'ribbon'), ...self::tries(0, 1)])->answered('strong');
+        self::assertSame(['ribbon', 'without ribbon'], $two === null ? [] : array_map(
+            static fn ($rung): string => $rung->text, OutcomeSide::of(Judged::build('b'), $two, 0.95)->rungs,
+        ), 'What is there without a value is there.');
         self::assertStringEndsWith(
-            '6 runs of B with “belt tight” are not in it: that was changed on the article between two runs.',
+            '6 runs of B are not in it: something was changed on an article between two runs (“belt tight”).',
             $c === null ? '' : OutcomeWords::sentence($c, 'strong'),
         );
     }
@@ -194,7 +199,7 @@ final class AsBuiltTest extends TestCase
     private static function made(array $own, string $serial): Configuration
     {
         return Configuration::fromRow(['deviants' => array_map(static fn (string $text): array => [
-            'kind' => 'part', 'name' => explode(' ', $text)[0], 'value' => explode(' ', $text)[1],
+            'kind' => 'part', 'name' => explode(' ', $text)[0], 'value' => explode(' ', $text)[1] ?? '',
         ], $own)] + Judged::configuration('b', outcomeMetric: 'strong', serial: $serial)->toRow());
     }
 }

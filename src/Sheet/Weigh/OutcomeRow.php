@@ -60,13 +60,14 @@ final readonly class OutcomeRow
     private static function rungs(OutcomeComparison $c): array
     {
         $rungs = [];
+        $isOne = self::severally($c->here) === [] && self::severally($c->other) === [];
         foreach ([['other', $c->other], ['here', $c->here]] as [$side, $of]) {
-            foreach (self::severally($of) as $rung) {
+            foreach ($isOne ? [] : $of->rungs ?? [] as $rung) {
                 $rungs[$rung->text][$side] = $rung;
             }
         }
         $rows = array_map(static fn (string|int $text, array $of): array => [
-            ($of['here'] ?? $of['other'] ?? null)?->size, RungRow::of((string) $text, $of['other'] ?? null, $of['here'] ?? null),
+            ($of['here'] ?? $of['other'] ?? null)?->size, RungRow::of($text === '' ? OutcomeWords::all() : (string) $text, $of['other'] ?? null, $of['here'] ?? null),
         ], array_keys($rungs), array_values($rungs));
         usort($rows, static fn (array $a, array $b): int => [$a[0] === null, $b[0]] <=> [$b[0] === null, $a[0]]);
 

@@ -5,7 +5,8 @@ declare(strict_types=1);
 return [
     'onlyBounds' => '{metric}: on {letter} only bounds so far ({n} ended before the event).',
     'onlyHere' => '{metric}: {one, select, yes {{mean} on {letter}} other {measured at {levels} levels on {letter}}}; not measured on {other}.',
-    'changed' => '{n, plural, one {One run} other {# runs}} of {letter} with {what}{more, plural, =0 {} other { and # more}} {n, plural, one {is} other {are}} not in it: that was changed on the article between two runs.',
+    'changed' => '{n, plural, one {One run} other {# runs}} of {letter} {n, plural, one {is} other {are}} not in it: something was changed on an article between two runs ({what}{more, plural, =0 {} other { and # more}}).',
+    'allRuns' => 'all runs',
     'by' => '{none, select, yes {no more and no less} other {{amount} {less, select, yes {less} other {more}}}}',
     'headline' => '{any, select, yes {{first}{looked, plural, =1 {} other { One of # looked at.}}} other {{looked, plural, one {The one comparison with {other} tells nothing apart.} other {None of # comparisons with {other} tells anything apart for sure.}}}}',
     'article' => '{letter} ({serial})',

@@ -86,7 +86,9 @@ final class Answers
     public function asBuilt(): self
     {
         $some = new self($this->metric);
-        foreach (AsBuilt::of($this->groups, static fn (array $g): array => [$g['article'], $g['design'], $g['first']]) as $key => $group) {
+        foreach (AsBuilt::of($this->groups, static fn (array $g): array => [
+            $g['article']."\x1d".$g['design']->arm, $g['design']->ownInShort(), $g['first'],
+        ]) as $key => $group) {
             $some->add($key, $group);
         }
 

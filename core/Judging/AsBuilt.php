@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
-use Lustrum\Core\Run\Design;
-
 /**
  * Of each article the runs of one state: what was changed on it between two runs begins another, which stands for itself.
  *
@@ -18,7 +16,8 @@ final class AsBuilt
      * @template T
      *
      * @param array<K, T>                                   $some
-     * @param callable(T): array{string, Design, string} $of article, what it was, and where its first run stands
+     * @param callable(T): array{string, string, string} $of which article of which variant, what that had otherwise than its build, and
+     *     where its first run stands
      *
      * @return array<K, T> those of it, in their order
      */
@@ -26,12 +25,11 @@ final class AsBuilt
     {
         $first = $states = [];
         foreach ($some as $i => $one) {
-            [$article, $design, $at] = $of($one);
-            $on = $article."\x1d".$design->arm;
-            $rank = [$design->own !== [], $at];
-            $states[$i] = [$on, $design->own];
+            [$on, $own, $at] = $of($one);
+            $rank = [$own !== '', $at];
+            $states[$i] = [$on, $own];
             if (!isset($first[$on]) || $rank < $first[$on][0]) {
-                $first[$on] = [$rank, $design->own];
+                $first[$on] = [$rank, $own];
             }
         }
 

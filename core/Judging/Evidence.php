@@ -17,6 +17,7 @@ use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\ReadingFact;
 use Lustrum\Core\Run\RunFact;
@@ -67,11 +68,20 @@ final class Evidence
             $to->take(
                 $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
                 $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor, $found, $run->order(),
+                self::otherwise($wanted, $build, $run),
             );
             $to->notes->take($run, $wanted->metric);
         }
 
         return [$present, $older];
+    }
+
+    /** What its article had otherwise than its build that bears on the requirement, in short. */
+    private static function otherwise(Wanted $wanted, Build $build, RunFact $run): string
+    {
+        $isWatched = $wanted->dependsOn === [] || in_array('firmware', $wanted->dependsOn, true);
+
+        return Design::of($run->configuration, [...$build->unrelated->to($wanted->metric), ...($isWatched ? [] : ['firmware'])])->ownInShort();
     }
 
     /** @param list<array{Gathered, Gathered}> $gathered as gather() gives them */
@@ -86,10 +96,12 @@ final class Evidence
         [$last, $differs] = Gathered::last($of(1));
         [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen, $terms, $last);
         $notes = static fn (int $when): Notes => Notes::together(array_map(static fn (Gathered $g): Notes => $g->notes, $of($when)));
+        $arm = $build->arms === [] ? null : $chosen;
+        $left = array_sum(array_map(static fn (Gathered $g): int => count($g->results($arm)), [...$of(0), ...$of(1)])) - $runs;
 
         return new Own(
             $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms, $terms,
-            $notes(0), olderNotes: $notes(1),
+            $notes(0)->besides($left), olderNotes: $notes(1),
         );
     }
 
@@ -158,7 +170,9 @@ final class Evidence
      */
     private static function assess(Wanted $wanted, array $gathered, ?string $arm, ?Terms $terms, ?string $made = null): array
     {
-        $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results($arm, $made), $gathered));
+        // Of each article one state: what was changed on it between two runs begins another.
+        $asBuilt = $made === null ? Gathered::asBuilt($gathered) : null;
+        $results = array_merge(...array_map(static fn (Gathered $g): array => $g->results($arm, $made, $asBuilt), $gathered));
         $step = max([0.0, ...array_map(static fn (Gathered $g): float => $g->step, $gathered)]);
         $values = Result::values(array_column($results, 0));
 

@@ -216,11 +216,11 @@ final class Failures
         $of = function (Tried $t): array {
             $made = $this->made[$t->made] ?? throw new \LogicException('That configuration was not handed on.');
 
-            return [$made->serial, Design::of($made), $t->first];
+            return [$made->serial."\x1d".$made->arm, Design::of($made)->ownInShort(), $t->first];
         };
         $out = [];
         foreach (array_diff_key($groups, AsBuilt::of($groups, $of)) as $group) {
-            $out[$group->made] = implode("\x1e", $of($group)[1]->own);
+            $out[$group->made] = $of($group)[1];
         }
 
         return $out;

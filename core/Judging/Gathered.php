@@ -21,13 +21,16 @@ final class Gathered
     private array $made = [];
 
     /**
-     * @var list<array{array<string, string>, string, string, string, string, string, string}> conditions as recorded, article, cell, its
-     *     words, rater, arm, and what the run was made with otherwise than its build
+     * @var list<array{array<string, string>, string, string, string, string, string, string, string}> conditions as recorded, article,
+     *     cell, its words, rater, arm, what the run was made with otherwise than its build is now, and what its article had otherwise
      */
     private array $states = [];
 
     /** @var array<string, array{string, array<string, Difference>}> by what they were made with otherwise: where the last run stands, and what it is */
     private array $differing = [];
+
+    /** @var array<string, array<string, string>> by article and arm, and what it had otherwise: where the first run stands */
+    private array $first = [];
 
     /** Step of the coarsest last digit among the values, in the unit of the requirement. */
     public float $step = 0.0;
@@ -43,15 +46,18 @@ final class Gathered
      * @param string           $rater   who rated; empty: nobody said, or it is no rating
      * @param list<Difference> $differs between what the run was made with and the build as it is now
      * @param string           $order   where the run stands
+     * @param string           $own     what its article had otherwise, in short
      */
     public function take(
         Result $result, Alikeness $alike, string $rater, string $arm, float $step, array $differs = [], string $order = '',
+        string $own = '',
     ): void {
         $key = implode("\x1e", array_map(static fn (Difference $d): string => implode("\x1f", [$d->name(), $d->was]), $differs));
         if ($order >= ($this->differing[$key][0] ?? '')) {
             $this->differing[$key] = [$order, array_column($differs, null, 'name')];
         }
-        $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater, $arm, $key];
+        $made = [$result->conditions, $result->article, $alike->cell, $alike->said(), $rater, $arm, $key, $own];
+        $this->first[$on = $result->article."\x1d".$arm][$own] = min($order, $this->first[$on][$own] ?? $order);
         $state = array_search($made, $this->states, true);
         if ($state === false) {
             $state = count($this->states);
@@ -84,25 +90,46 @@ final class Gathered
         return [$last[0], $last[2]];
     }
 
-    /** @return array{string, string, string, list<mixed>, float, array<string, array{string, array<string, Difference>}>, Notes} */
+    /**
+     * Of each article one state: what it had otherwise, by article and arm.
+     *
+     * @param list<self> $some
+     *
+     * @return array<string, string>
+     */
+    public static function asBuilt(array $some): array
+    {
+        $all = [];
+        foreach ($some as $gathered) {
+            foreach ($gathered->first as $on => $states) {
+                foreach ($states as $own => $at) {
+                    $all[] = [(string) $on, (string) $own, $at];
+                }
+            }
+        }
+
+        return array_column(AsBuilt::of($all, static fn (array $of): array => $of), 1, 0);
+    }
+
+    /** @return list<mixed> */
     public function __serialize(): array
     {
         $places = array_flip(array_map(static fn (ResultKind $k): string => $k->value, ResultKind::cases()));
 
         return [
             implode('', array_map(static fn (ResultKind $k): string => (string) $places[$k->value], $this->kinds)),
-            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differing, $this->notes,
+            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differing, $this->first, $this->notes,
         ];
     }
 
     /**
-     * @param array{string, string, string, list<array{array<string, string>, string, string, string, string, string, string}>, float,
-     *     array<string, array{string, array<string, Difference>}>, Notes} $kept
+     * @param array{string, string, string, list<array{array<string, string>, string, string, string, string, string, string, string}>,
+     *     float, array<string, array{string, array<string, Difference>}>, array<string, array<string, string>>, Notes} $kept
      */
     public function __unserialize(array $kept): void
     {
         $cases = ResultKind::cases();
-        [$kinds, $values, $made, $this->states, $this->step, $this->differing, $this->notes] = $kept;
+        [$kinds, $values, $made, $this->states, $this->step, $this->differing, $this->first, $this->notes] = $kept;
         $this->kinds = $kinds === '' ? [] : array_map(static fn (string $place): ResultKind => $cases[(int) $place], str_split($kinds));
         $this->values = Columns::floatsOf($values);
         $this->made = Columns::intsOf($made);
@@ -111,15 +138,17 @@ final class Gathered
     /**
      * @param string|null $arm  only those of it; null: all
      * @param string|null $made only those made with this otherwise than the build; null: all
+     * @param array<string, string>|null $asBuilt only those on which each article had this otherwise; null: all
      *
      * @return list<array{Result, string, string, string}> with the cell of each, how that is said, and who rated
      */
-    public function results(?string $arm = null, ?string $made = null): array
+    public function results(?string $arm = null, ?string $made = null, ?array $asBuilt = null): array
     {
         $out = [];
         foreach ($this->kinds as $i => $kind) {
-            [$conditions, $article, $cell, $text, $rater, $own, $key] = $this->states[$this->made[$i]];
-            if (($arm !== null && $own !== $arm) || ($made !== null && $key !== $made)) {
+            [$conditions, $article, $cell, $text, $rater, $of, $key, $own] = $this->states[$this->made[$i]];
+            if (($arm !== null && $of !== $arm) || ($made !== null && $key !== $made)
+                || ($asBuilt !== null && $own !== ($asBuilt[$article."\x1d".$of] ?? null))) {
                 continue;
             }
             $out[] = [Result::of($kind, $this->values[$i], $conditions, $article), $cell, $text, $rater];

@@ -19,7 +19,7 @@ final class Notes
     /** Runs that were stopped because the event was felt coming. */
     public int $felt = 0;
 
-    /** @var array<string, int> runs that looked at it and are not enough, by why: mockup, model, method, unit, or a state of the article */
+    /** @var array<string, int> runs that looked at it and are not enough, by why: mockup, model, method, unit, changed, or a state of the article */
     public array $otherwise = [];
 
     public function take(RunFact $run, string $metric): void
@@ -46,6 +46,15 @@ final class Notes
         if ($why !== '') {
             $this->otherwise[$why] = ($this->otherwise[$why] ?? 0) + 1;
         }
+    }
+
+    /** The same beside so many runs that were made while something was otherwise. */
+    public function besides(int $changed): self
+    {
+        $more = clone $this;
+        $more->otherwise += $changed > 0 ? ['changed' => $changed] : [];
+
+        return $more;
     }
 
     /** @param list<self> $some */

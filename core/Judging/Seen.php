@@ -129,7 +129,9 @@ final class Seen
      */
     private static function states(array $some): array
     {
-        return AsBuilt::of($some, static fn (Bunch $b): array => [$b->article, $b->design, $b->circumstances->first]);
+        return AsBuilt::of($some, static fn (Bunch $b): array => [
+            $b->article."\x1d".$b->design->arm, $b->design->ownInShort(), $b->circumstances->first,
+        ]);
     }
 
     /** @return list<Bunch> of a metric and, where it is of one, of its arm */

@@ -81,6 +81,12 @@ final class Design
         return new self(substr(hash('sha256', serialize([$c->arm, $key])), 0, 16), $c->arm, $is, $own);
     }
 
+    /** Equal for states of articles of one variant with the same otherwise than its build; empty: nothing. */
+    public function ownInShort(): string
+    {
+        return implode("\x1f", $this->own);
+    }
+
     /**
      * @param list<self> $some
      *

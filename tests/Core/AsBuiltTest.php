@@ -6,6 +6,7 @@ namespace Lustrum\Tests\Core;
 
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Judging\Baseline;
+use Lustrum\Core\Judging\Cell;
 use Lustrum\Core\Judging\ChangesSeen;
 use Lustrum\Core\Judging\CompareBuilds;
 use Lustrum\Core\Judging\CompareOutcomes;
@@ -23,6 +24,7 @@ use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Run\Severity;
 use Lustrum\Core\Wording\ComparisonWords;
+use Lustrum\Core\Wording\EvidenceWords;
 use Lustrum\Core\Wording\OutcomeWords;
 use Lustrum\Core\Wording\SidesWords;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -148,6 +150,28 @@ final class AsBuiltTest extends TestCase
         ]);
         self::assertSame([0, 1, 50.0], [$own->runs, $own->olderRuns, $own->older?->worst->estimate]);
         self::assertSame(['3'], array_values(array_map(static fn ($d): string => $d->was, $own->differs)));
+    }
+
+    /** Firmware that was typed on a run makes it no older; nor is it put together with the build's. */
+    public function testEvidenceIsOfOneFirmware(): void
+    {
+        $on = static fn (string $firmware): array => array_map(static fn (float $n): RunFact => Judged::run($n, with: Configuration::fromRow([
+            'firmware' => $firmware, 'ownFirmware' => $firmware !== '1.0', 'serial' => 'B-1',
+        ] + Judged::configuration('b')->toRow())), self::PLAIN);
+        $build = Judged::build('b', firmware: '1.0');
+        $cell = static function (RunFact ...$runs) use ($build): Cell {
+            $wanted = Judged::wanted(Kind::Mean, 5.0);
+
+            return Evidence::cell($wanted, $build, Judged::line($build), static fn (): array => [
+                $wanted->id => Evidence::own($wanted, $build, array_values($runs)),
+            ]);
+        };
+        self::assertSame(3, $cell(...$on('1.1'))->runs, 'Nothing else was tried.');
+        $both = $cell(...$on('1.1'), ...$on('1.0'));
+        self::assertSame(3, $both->runs);
+        self::assertStringContainsString('Made while something was otherwise on the article or the build, and not in it (3 runs).', EvidenceWords::cell($both, 'force'));
+        $depends = Judged::wanted(Kind::Mean, 5.0, dependsOn: ['shape']);
+        self::assertSame(6, Evidence::own($depends, $build, [...$on('1.1'), ...$on('1.0')])->runs, 'It does not hang on the firmware.');
     }
 
     /** @param list<RunFact> $runs */

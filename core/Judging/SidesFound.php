@@ -99,6 +99,15 @@ final readonly class SidesFound
         return new self($sides, Groups::of($ordered, [$ordered], $pairs), [], $told, count($pairs));
     }
 
+    /** The same where a number over all levels would say nothing of any of them. */
+    public function withoutNumbers(): self
+    {
+        return new self(
+            array_map(static fn (SideEffect $s): SideEffect => new SideEffect($s->side, $s->n, null), $this->sides), [], $this->apart, 0,
+            $this->pairs,
+        );
+    }
+
     /** @param list<BoundedSide> $bounded that stand apart; they come last */
     public function beside(array $bounded): self
     {

@@ -22,7 +22,8 @@ final readonly class SidesWithin
     public const AS_BUILT = "\x1d";
 
     /**
-     * @param string           $kind       arm, article, lot, firmware, setting, or state: what was changed on an article between two runs
+     * @param string           $kind       arm, article, lot, firmware, setting, parameter: one of several
+     *     in which the variants differ, or state: what was changed on an article between two runs
      * @param string           $name       of the material, or of the setting; empty elsewhere
      * @param bool             $ofArticles does one article stand for a side?
      * @param list<BoundedSide> $bounded   sides with a bound among their runs: they are in no fit
@@ -30,6 +31,7 @@ final readonly class SidesWithin
      * @param int              $planned    variants of the build, run or not; nought: these are none
      * @param int              $out        of them, taken out before they were tried
      * @param list<Bearing> $bearing       where sides are states, what made them, until somebody says that it bears on nothing here
+     * @param list<array{a: string, b: string, at: list<string>, hangs: bool}> $turning pairs that stand the other way round at some level
      * @param array<string, Worded> $worded where results are words, what each side came to
      */
     private function __construct(
@@ -47,6 +49,7 @@ final readonly class SidesWithin
         public int $planned = 0,
         public int $out = 0,
         public array $bearing = [],
+        public array $turning = [],
     ) {
     }
 
@@ -62,10 +65,11 @@ final readonly class SidesWithin
         $m = Measured::of($seen->asBuilt()->read($metric), $unit);
         $sided = $m->sided('b');
         $isOneEach = false;
-        foreach (self::kinds($m, $seen) as [$kind, $name]) {
+        $grid = Grid::of($m, $seen, $build);
+        foreach (self::kinds($m, $seen, $grid) as [$kind, $name]) {
             // Where one article stands for an arm, the articles are the arms over again.
             $one = $kind === 'article' && $isOneEach ? null : self::one(
-                $metric, $m, $sided, $seen, $kind, $name, $terms, $kind === 'arm' ? $build : null,
+                $metric, $m, $sided, $seen, $kind, $name, $terms, $kind === 'arm' ? $build : null, $grid,
             );
             if ($one !== null) {
                 $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
@@ -74,14 +78,14 @@ final readonly class SidesWithin
         }
         $all = Measured::of($seen->read($metric), $unit);
         $states = count($all->bunches) === count($m->bunches) ? null : self::one(
-            $metric, $all, $all->sided('b'), $seen, 'state', '', $terms, $build,
+            $metric, $all, $all->sided('b'), $seen, 'state', '', $terms, $build, $grid,
         );
 
         return $states === null ? $out : [...$out, $states];
     }
 
     /** @return list<array{string, string}> the kind of sides, and the material or setting */
-    private static function kinds(Measured $m, Seen $seen): array
+    private static function kinds(Measured $m, Seen $seen, Grid $grid): array
     {
         $lots = $set = [];
         foreach ($m->bunches as $bunch) {
@@ -93,7 +97,7 @@ final readonly class SidesWithin
         );
 
         // What pairs the runs is taken out of each comparison: raters and days are no contestants.
-        return [['arm', ''], ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set)];
+        return [['arm', ''], ...$of('parameter', array_flip($grid->names)), ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set)];
     }
 
     /**
@@ -102,6 +106,7 @@ final readonly class SidesWithin
      */
     private static function one(
         string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms, ?Build $planned,
+        Grid $grid,
     ): ?self {
         $sides = $typed = [];
         $changed = $kind === 'state' ? self::changed($sided) : [];
@@ -118,8 +123,9 @@ final readonly class SidesWithin
         $blocks = Blocks::between($sided, $sides, $kind === 'article' ? 'article' : '');
         $runs = $texts = $bounds = [];
         foreach ($sides as $i => $side) {
-            $texts[$sided[$i]->alike->cell] = $sided[$i]->alike->said();
-            array_push($runs, ...$sided[$i]->runs($side, $sided[$i]->alike->cell, self::block($sided[$i], $blocks, $changed)));
+            [$cell, $text] = self::level($sided[$i], $seen, $kind === 'parameter' ? $name : '', $grid);
+            $texts[$cell] = $text;
+            array_push($runs, ...$sided[$i]->runs($side, $cell, self::block($sided[$i], $blocks, $changed)));
             $bounds += $sided[$i]->atLeast === [] && $sided[$i]->atMost === [] ? [] : [$side => true];
         }
         $names = array_values(array_unique($sides));
@@ -143,12 +149,33 @@ final readonly class SidesWithin
             ));
         }
 
+        $turning = $terms->words !== [] || ($kind !== 'parameter' && count($names) > 2) ? [] : Grid::turning($whole, $terms, $texts);
+        // What stands one way round at one level and the other at another has no single number.
+        $found = array_filter($turning, static fn (array $t): bool => $t['hangs']) === [] ? $found : $found->withoutNumbers();
+
         return new self(
             $metric, $kind, $name, $m->unit, $m->decimals, $found->beside($bounded), $ofArticles, $bounded, $terms,
             Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names), self::worded($runs, $terms),
             $kind === 'arm' ? count($planned->arms ?? []) : 0, $kind === 'arm' ? count($planned->out ?? []) : 0,
             $kind !== 'state' || $planned === null ? [] : Bearing::between([[$planned, $seen->designs($metric)]], $metric, [], null),
+            $turning,
         );
+    }
+
+    /**
+     * What is compared with what: the level, and of several parameters that vary those of the others.
+     *
+     * @return array{string, string} as one word, and as it is said
+     */
+    private static function level(Sided $one, Seen $seen, string $parameter, Grid $grid): array
+    {
+        [$cell, $said] = [$one->alike->cell, $one->alike->said()];
+        if ($parameter === '' || $one->bunch === null) {
+            return [$cell, $said];
+        }
+        $others = $grid->others($seen->configuration($one->bunch->circumstances->made), $parameter);
+
+        return [$cell."\x1d".$others, implode(' · ', array_filter([$said, $others]))];
     }
 
     /**
@@ -221,6 +248,10 @@ final readonly class SidesWithin
             foreach ($sided[$i]->alike->named as $block => $level) {
                 $values[(string) $block] = $level;
             }
+            // Each level of what varies has its own arms.
+            if ($kind === 'parameter') {
+                unset($values['arm']);
+            }
             // Each article is of one arm, and of one lot of everything: that is what it is, and no coincidence.
             unset($values[$kind], $values[$kind === 'lot' ? 'lot of '.$name : $name], $values['article']);
             foreach ($kind === 'article' ? [] : $values as $what => $value) {
@@ -238,6 +269,7 @@ final readonly class SidesWithin
             'article' => $one->article,
             'lot' => $made->lots[$name] ?? '',
             'firmware' => $made->firmware,
+            'parameter' => Grid::value($made, $name),
             'state' => implode(', ', $one->bunch->design->own ?? []) ?: self::AS_BUILT,
             default => $one->bunch->set[$name] ?? '',
         };

@@ -39,6 +39,12 @@ final class SidesWords
                 array_slice($c->runs, 0, self::NAMED),
             )), 'more' => max(0, count($c->runs) - self::NAMED),
         ]), $s->confounded);
+        foreach (array_slice($s->turning, 0, self::NAMED) as ['a' => $a, 'b' => $b, 'at' => $at]) {
+            $out[] = Messages::say('sides.turning', [
+                'a' => Messages::begin(self::named($a)), 'b' => self::named($b), 'at' => Messages::list(array_slice($at, 0, self::NAMED)),
+                'more' => max(0, count($at) - self::NAMED), 'known' => array_filter($at) !== [],
+            ]);
+        }
         foreach ($s->bounded as $bounded) {
             $out[] = self::bounded($bounded);
         }
@@ -78,6 +84,10 @@ final class SidesWords
         $with = ['metric' => Messages::begin($metric), 'by' => self::title($s), 'n' => count($s->found->sides)];
         if ($s->bounded !== [] && $s->found->pairs === 0) {
             return Messages::say('sides.onlyBounds', $with);
+        }
+        $hanging = array_values(array_filter($s->turning, static fn (array $t): bool => $t['hangs']));
+        if ($hanging !== []) {
+            return Messages::say('sides.hangs', $with);
         }
         // Words have no effect: nothing but their order is known, in which they stand.
         $known = array_values(array_filter($s->found->sides, static fn (SideEffect $side): bool => $side->effect !== null));

@@ -169,7 +169,7 @@ final class AsBuiltTest extends TestCase
         self::assertSame(3, $cell(...$on('1.1'))->runs, 'Nothing else was tried.');
         $both = $cell(...$on('1.1'), ...$on('1.0'));
         self::assertSame(3, $both->runs);
-        self::assertStringContainsString('Made while something was otherwise on the article or the build, and not in it (3 runs).', EvidenceWords::cell($both, 'force'));
+        self::assertStringContainsString('3 runs are not in it: something was otherwise on the article or the build.', EvidenceWords::cell($both, 'force'));
         $depends = Judged::wanted(Kind::Mean, 5.0, dependsOn: ['shape']);
         self::assertSame(6, Evidence::own($depends, $build, [...$on('1.1'), ...$on('1.0')])->runs, 'It does not hang on the firmware.');
     }

@@ -154,6 +154,54 @@ final class SidesWithinTest extends TestCase
         self::assertStringContainsString('cannot be told apart', SidesWords::sentence(self::of($runs)[0], 'force', true));
     }
 
+    /** @return iterable<string, array{array<string, float>, non-empty-string, non-empty-string}> force by shape and coating; what is said of the coating */
+    public static function grids(): iterable
+    {
+        yield 'waxed is more on every shape' => [
+            ['round wax' => 14.0, 'round bare' => 10.0, 'flat wax' => 34.0, 'flat bare' => 30.0],
+            'Force by coating: wax leads, and is told apart from all others; 1 of 1 pair told',
+            'Force by shape: flat leads, and is told apart from all others; 1 of 1 pair told',
+        ];
+        yield 'on one shape it is less' => [
+            ['round wax' => 14.0, 'round bare' => 10.0, 'flat wax' => 30.0, 'flat bare' => 34.0],
+            'Force by coating: which is more hangs on the level, in both directions, so no single number is given.',
+            'Force by shape: flat leads, and is told apart from all others; 1 of 1 pair told',
+        ];
+        // A mean over all runs would put wax far ahead, since flat is mostly waxed.
+        yield 'one was left out' => [
+            ['round wax' => 10.0, 'round bare' => 14.0, 'flat wax' => 34.0],
+            'Force by coating: bare leads, and is told apart from all others; 1 of 1 pair told',
+            'Force by shape: flat leads, and is told apart from all others; 1 of 1 pair told',
+        ];
+    }
+
+    /**
+     * @param array<string, float> $means
+     * @param non-empty-string     $coating
+     * @param non-empty-string     $shape
+     */
+    #[DataProvider('grids')]
+    public function testEachParameterIsComparedOverTheLevelsOfTheOthers(array $means, string $coating, string $shape): void
+    {
+        $runs = $arms = [];
+        foreach ($means as $arm => $mean) {
+            [$form, $coat] = explode(' ', $arm);
+            $arms[$arm] = [Parameter::typed('shape', $form), Parameter::typed('coating', $coat)];
+            foreach ([-0.2, 0.0, 0.2] as $i => $more) {
+                $runs[] = Judged::run($mean + $more, with: Configuration::fromRow([
+                    'arm' => $arm, 'serial' => $arm.$i, 'parameters' => array_map(get_object_vars(...), $arms[$arm]),
+                ] + Judged::configuration()->toRow()));
+            }
+        }
+        $build = new Build('a', 'A', null, '', '', '2026-03-01T00:00:00Z', arms: $arms);
+        $all = array_column(SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95), $build), null, 'name');
+        self::assertStringStartsWith($coating, SidesWords::sentence($all['coating'], 'force', true));
+        self::assertStringStartsWith($shape, SidesWords::sentence($all['shape'], 'force', true));
+        $turns = str_contains($coating, 'hangs');
+        self::assertSame($turns, array_filter(array_column($all['coating']->found->sides, 'effect')) === []);
+        self::assertSame($turns, str_contains(SidesWords::sentence($all['coating'], 'force', true), 'Wax and bare stand the other way round at shape'));
+    }
+
     private static function one(float $newton, string $arm, string $serial, string $rater, ResultKind $kind = ResultKind::Equal): RunFact
     {
         $with = Judged::configuration(serial: $serial, factors: [new Factor('rater', FactorRole::Block)]);

@@ -17,7 +17,7 @@ return [
     'heldTo' => '{least, select, yes {Held to {value} in {n, plural, one {# run} other {# runs}}; nothing can be said of more yet.} other {Had not come by {value} in {n, plural, one {# run} other {# runs}}; nothing can be said of longer yet.}}',
     'onlyJust' => '{n, plural, other {# only just}}.',
     'felt' => '{n, plural, one {# was stopped by feel} other {# were stopped by feel}}.',
-    'otherwise' => '{why, select, mockup {Looked at on a mock-up, which is not enough} model {Looked at on a model, which is not enough} unit {A value waits for its unit} method {Looked at by a method that does not count for it} changed {Made while something was otherwise on the article or the build, and not in it} other {Looked at on an article that is {why}, which is not enough}} ({n, plural, one {# run} other {# runs}}).',
+    'otherwise' => '{why, select, changed {{n, plural, one {One run is} other {# runs are}} not in it: something was otherwise on the article or the build.} other {{why, select, mockup {Looked at on a mock-up, which is not enough} model {Looked at on a model, which is not enough} unit {A value waits for its unit} method {Looked at by a method that does not count for it} other {Looked at on an article that is {why}, which is not enough}} ({n, plural, one {# run} other {# runs}}).}}',
     'over' => '{estimate} over {n, plural, one {# run} other {# runs}}',
     'held' => 'held {held} of {n}',
     'shareOf' => '{metric}: {held} of {n}',

@@ -7,6 +7,8 @@ return [
     'what' => '{kind, select, arm {variant} article {article} lot {lot of {name}} firmware {firmware} state {what was changed} other {{name}}}',
     'asBuilt' => 'as its build has it',
     'confounded' => '{by} and {what} cannot be told apart: each had its own. {n, plural, one {# more run} other {# more runs}} would: {runs}{more, plural, =0 {} other { and # more}}.',
+    'hangs' => '{metric} {by}: which is more hangs on the level, in both directions, so no single number is given.',
+    'turning' => '{a} and {b} stand the other way round{known, select, yes { at {at}{more, plural, =0 {} other { and # more}}} other { at some level}}.',
     'run' => '{side} with {value}',
     'through' => '{a} and {b} never met: they are compared through {via}.',
     'joining' => 'Nothing joins all of them: one run of {side}{at, select, yes { at {level}} other {}} would.',

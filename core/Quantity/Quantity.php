@@ -43,6 +43,13 @@ final readonly class Quantity
     {
         $bare = preg_match('/^[+\-−]?[\d.,]+(?:[eE][+\-]?\d+)?$/u', trim($text)) === 1;
 
+        if ($bare && $unit === '1') {
+            // A plain number has no unit that could be written beside it.
+            $counted = self::typed(trim($text).' count');
+
+            return self::of($counted->value, '1', $counted->resolution);
+        }
+
         return self::typed($bare && $unit !== '' ? trim($text).' '.$unit : $text);
     }
 

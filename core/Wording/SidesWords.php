@@ -39,7 +39,9 @@ final class SidesWords
                 array_slice($c->runs, 0, self::NAMED),
             )), 'more' => max(0, count($c->runs) - self::NAMED),
         ]), $s->confounded);
-        foreach (array_slice($s->turning, 0, self::NAMED) as ['a' => $a, 'b' => $b, 'at' => $at]) {
+        // Of pairs that nothing tells apart either way round may be chance.
+        $hangs = array_filter($s->turning, static fn (array $t): bool => $t['hangs']) !== [];
+        foreach ($s->found->told > 0 || $hangs ? array_slice($s->turning, 0, self::NAMED) : [] as ['a' => $a, 'b' => $b, 'at' => $at]) {
             $out[] = Messages::say('sides.turning', [
                 'a' => Messages::begin(self::named($a)), 'b' => self::named($b), 'at' => Messages::list(array_slice($at, 0, self::NAMED)),
                 'more' => max(0, count($at) - self::NAMED), 'known' => array_filter($at) !== [],

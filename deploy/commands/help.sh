@@ -40,7 +40,9 @@ help_of() { # COMMAND
 			  once                each way of breaking a running Lustrum, once
 			  heal                fifty rounds of kill -9, of backups while people work, and of handing a device over
 			  fuzz [SEED]         hostile input at every address for two minutes, then every sheet
-			  mutations           breaks deciding lines one by one and sees a test fail
+			  mutations [SEED [drawn]]
+			                      breaks deciding lines one by one and sees a test fail: a list of them, and sixty that are
+			                      drawn by the seed, of which 57 must be caught; drawn: these alone
 			END
 		reset) cat <<-'END' ;;
 			./lustrum reset [--empty]

@@ -1,5 +1,5 @@
 # shellcheck shell=bash
-# Breaks deciding lines one by one in a copy and sees a test fail; the list is tests/mutations.php.
+# Breaks deciding lines one by one in a copy and sees a test fail: those of tests/mutations.php, and sixty that are drawn.
 test_mutations() {
 	local copy="$VAR/mutations" code=0
 	rm -rf "$copy"
@@ -14,7 +14,7 @@ test_mutations() {
 	DATABASE_URL="$(db_url lustrum_mutations)"
 	APP_ENV=test php bin/console doctrine:migrations:migrate --no-interaction --quiet --allow-no-migration
 	step 'Breaking deciding lines'
-	php deploy/mutations.php "$copy" || code=$?
+	php deploy/mutations.php "$copy" "$@" || code=$?
 	if [ "$code" = 0 ]; then passed 'A broken line is noticed'; else failed 'A broken line is noticed' 'See above which was not.'; fi
 	rm -rf "$copy"
 }

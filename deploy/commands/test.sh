@@ -226,7 +226,7 @@ run_test() {
 	if [ "$part" = once ]; then part healing test_heal; fi
 	if [ "$part" = heal ]; then part healing test_heal_rounds; fi
 	if [ "$part" = fuzz ]; then part 'hostile requests' test_fuzz "${2:-}"; fi
-	if [ "$part" = mutations ]; then part mutations test_mutations; fi
+	if [ "$part" = mutations ]; then part mutations test_mutations "${@:2}"; fi
 	if [ "$part" = all ] || [ "$part" = browser ]; then
 		build_web
 		part browser test_browser

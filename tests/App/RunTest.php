@@ -23,6 +23,33 @@ final class RunTest extends ApiTestCase
         );
     }
 
+    /** A mock-up is not taken for the real thing because it has no serial. */
+    public function testWhatIsTriedWithoutAnArticleIsAsked(): void
+    {
+        $run = function (array $more): string {
+            $id = Uuid::v7()->toRfc4122();
+            $this->json('PUT', '/api/runs/'.$id, $more + ['trial' => $this->trial, 'article' => null]);
+
+            return $id;
+        };
+        $ended = function (string $id, string $state): void {
+            $this->put('readings', ['run' => $id, 'channel' => 'push', 'text' => '41.0 N']);
+            $this->json('PUT', '/api/runs/'.$id, ['trial' => $this->trial, 'outcome' => 'held', 'version' => 1, 'state' => $state]);
+        };
+        $ended($mockup = $run(['state' => 'mockup']), 'mockup');
+        self::assertSame(200, $this->answered());
+        self::assertSame('mockup', self::text($this->sheet($mockup), 'run', 'state'));
+        self::assertStringContainsString('a mock-up', self::text($this->sheet($mockup), 'sentence'));
+        $asked = 'Nobody said which article it was';
+        self::assertStringNotContainsString($asked, json_encode($this->sheet($mockup)['noticed'], \JSON_THROW_ON_ERROR));
+        $ended($loose = $run([]), '');
+        self::assertStringContainsString($asked, json_encode($this->sheet($loose)['noticed'], \JSON_THROW_ON_ERROR));
+        $this->json('PUT', '/api/runs/'.$loose, ['trial' => $this->trial, 'outcome' => 'held', 'version' => 2, 'state' => 'finished']);
+        self::assertSame(422, $this->answered(), 'It is frozen when the run begins.');
+        $run(['state' => 'mockup', 'article' => $this->bench->unitB]);
+        self::assertSame(422, $this->answered(), 'Its article says what it is.');
+    }
+
     public function testRunsAreNumberedInARow(): void
     {
         $numbers = [];

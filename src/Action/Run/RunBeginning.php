@@ -151,7 +151,7 @@ final readonly class RunBeginning implements Beginning
                 $article,
             ),
             array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
-            $article?->id()->toRfc4122(), $article?->serial() ?? '', $article?->state() ?? '', $article?->deviations() ?? '',
+            $article?->id()->toRfc4122(), $article?->serial() ?? '', $run->articleState(), $article?->deviations() ?? '',
             $article?->lots() ?? [],
             $method->id()->toRfc4122(), $method->name(), $method->edition(), $method->rig(), $method->channels(), $method->conditions(),
             $this->intended->of($trial, $article), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(),

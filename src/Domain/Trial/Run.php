@@ -89,6 +89,10 @@ class Run extends Record
     #[ORM\Column(length: 120)]
     private string $firmware = '';
 
+    /** Of what was tried without an article; empty: nobody said, or its article says. */
+    #[ORM\Column(length: 10)]
+    private string $state = '';
+
     /** @var list<string> */
     #[ORM\Column(type: TextsType::NAME)]
     private array $lookedFor = [];
@@ -167,6 +171,10 @@ class Run extends Record
         if ($new->article !== null && !$new->article->isOf($new->trial->revision())) {
             throw Invalid::at('article', 'This article was built to another revision than the trial is for.');
         }
+        $new->state = $input->state;
+        if ($new->article !== null && $new->state !== '') {
+            throw Invalid::at('state', 'Its article says what state it is in.');
+        }
 
         return $new->beginUnder($id, $new->trial);
     }
@@ -210,6 +218,9 @@ class Run extends Record
             throw Invalid::at(
                 'firmware', 'A run belongs to the firmware that it was started with. Void it with a reason and start another.',
             );
+        }
+        if ($input->state !== $this->state) {
+            throw Invalid::at('state', 'What was tried was said when it began. Void it with a reason and start another.');
         }
         if ($this->outcome !== null && $this->outcome !== $input->outcome) {
             throw Invalid::at('outcome', 'An outcome is not overwritten. Amend it with a reason.');
@@ -261,6 +272,7 @@ class Run extends Record
             $this->configuration()->filled, $this->createdBy(),
             $this->ahead, $this->stands, $this->forecast, $this->clockAt === null ? null : Instant::write($this->clockAt), $this->lasted,
             $this->foundAt === null ? null : Instant::write($this->foundAt), $this->clockAhead,
+            $this->state,
         );
     }
 
@@ -334,6 +346,12 @@ class Run extends Record
     public function isEmpty(): bool
     {
         return $this->purpose === Purpose::Empty;
+    }
+
+    /** Of what is tried: as its article says, else as somebody said; empty: nobody did. */
+    public function articleState(): string
+    {
+        return $this->article?->state() ?? $this->state;
     }
 
     public function firmware(): string

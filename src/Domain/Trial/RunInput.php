@@ -25,6 +25,8 @@ final readonly class RunInput implements RecordInput
      * @param list<Found> $levels     of factors and blocks
      * @param list<Answered> $answers to questions of the method; empty: the outcome answers all of them
      * @param string      $firmware   at this run; empty: that of the build. It is frozen when the run begins
+     * @param string      $state      of what was tried without an article: a mock-up, a model, the real thing; empty: nobody said. It is
+     *     frozen when the run begins
      * @param list<string> $lookedFor modes of failure that were looked for and did not appear
      * @param list<Found> $others     other articles that it used: part => serial
      * @param string      $person     who used it, where that is not the operator
@@ -104,6 +106,10 @@ final readonly class RunInput implements RecordInput
         #[Assert\Valid]
         #[Assert\Count(max: 12, maxMessage: 'At most {{ limit }} failures.')]
         public array $failures = [],
+        #[Assert\Choice(
+            choices: ['', 'mockup', 'model', 'bare', 'finished', 'payload'], message: 'One of the given choices is wanted here.',
+        )]
+        public string $state = '',
         #[Version]
         public ?int $version = null,
     ) {

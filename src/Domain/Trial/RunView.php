@@ -59,6 +59,7 @@ final readonly class RunView
         public ?float $lasted,
         public ?string $foundAt,
         public ?float $clockAhead,
+        public string $state,
     ) {
     }
 }

@@ -3908,6 +3908,7 @@ export interface components {
             clockAhead?: number | null;
             inFuture?: boolean;
             failures?: components["schemas"]["Domain.Trial.LoggedFailure"][];
+            state?: string;
             version?: number | null;
         };
         "Domain.Trial.RunView": {
@@ -3945,6 +3946,7 @@ export interface components {
             lasted: number | null;
             foundAt: string | null;
             clockAhead: number | null;
+            state: string;
         };
         "Domain.Trial.SaidPart": {
             text: string;

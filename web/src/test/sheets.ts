@@ -28,6 +28,7 @@ export function runSheet(changed: Partial<Schemas['RunView']> = {}): Schemas['Ru
       answers: [],
       purpose: 'findOut',
       firmware: '',
+      state: '',
       lookedFor: [],
       others: [],
       person: '',

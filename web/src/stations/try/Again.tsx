@@ -7,7 +7,7 @@ import { useStartRun } from './useStartRun';
 export function Again({ sheet, base }: { sheet: Schemas['RunSheet']; base: string }) {
   const { write, start } = useStartRun(base);
   const hasNext = (sheet.console.plan?.next ?? null) !== null;
-  const { trial, article, firmware, levels } = sheet.run;
+  const { trial, article, firmware, state, levels } = sheet.run;
   return (
     <div className="mt-4">
       <Button
@@ -15,7 +15,7 @@ export function Again({ sheet, base }: { sheet: Schemas['RunSheet']; base: strin
         look={hasNext ? 'plain' : 'primary'}
         className="w-full sm:w-auto"
         disabled={write.busy}
-        onClick={() => void start({ trial, article, firmware, levels })}
+        onClick={() => void start({ trial, article, firmware, state, levels })}
       >
         {write.busy ? 'Starting …' : 'Again, all as before'}
       </Button>
@@ -24,7 +24,7 @@ export function Again({ sheet, base }: { sheet: Schemas['RunSheet']; base: strin
         write={write}
         trial={sheet.trial}
         role={sheet.agreesNext}
-        start={(ahead, first) => start({ trial, article, firmware, levels, ahead }, first)}
+        start={(ahead, first) => start({ trial, article, firmware, state, levels, ahead }, first)}
       />
     </div>
   );

@@ -13,6 +13,7 @@ export function NextPlanned({ sheet, base }: { sheet: Schemas['RunSheet']; base:
     trial: sheet.run.trial,
     article: plan.article ?? sheet.run.article,
     firmware: sheet.run.firmware,
+    state: (plan.article ?? sheet.run.article) === null ? sheet.run.state : '',
     levels: sheet.run.levels.map((l) => next.levels.find((n) => n.name === l.name) ?? l),
     ...(plan.sets === null ? {} : { settings: [plan.sets] }),
   };

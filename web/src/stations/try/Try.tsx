@@ -11,7 +11,7 @@ import { TrialStrips } from '../../figures/TrialStrips';
 import { Button } from '../../ui/Button';
 import { Problem } from '../../ui/Problem';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
-import { OUTCOME } from '../../ui/words';
+import { ARTICLE_STATE, OUTCOME } from '../../ui/words';
 import { Waiting } from '../../ui/Waiting';
 import { AmendTogether } from './AmendTogether';
 import { BeforeStart } from './BeforeStart';
@@ -142,6 +142,8 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
     Object.fromEntries((last?.levels ?? []).map((l) => [l.name, l.text])),
   );
   const [firmware, setFirmware] = useState('');
+  /** Of what is tried without an article. */
+  const [state, setState] = useState('');
   const method = sheet.methods.find((m) => m.id === row.trial.method);
   const factors = (method?.factors ?? []).filter((f) => f.role === 'factor' || !KNOWN_BLOCKS.includes(f.name));
   const chosen = sheet.articles.find((a) => a.id === article);
@@ -161,6 +163,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
     trial: row.trial.id,
     article: article === '' ? null : article,
     firmware: firmware.trim(),
+    state: article === '' ? state : '',
     levels: factors.map((f) => ({ name: f.name, text: (levels[f.name] ?? '').trim() })),
   };
   const [wanted, setWanted] = useState<Wanted>(typed);
@@ -172,6 +175,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
   const planned = (slot: Schemas['SlotRow']): Wanted => ({
     ...typed,
     article: row.plan?.article ?? typed.article,
+    state: (row.plan?.article ?? typed.article) === null ? state : '',
     levels: (typed.levels ?? []).map((l) => slot.levels.find((s) => s.name === l.name) ?? l),
     // Setting it to this is the run itself.
     ...(row.plan?.sets ? { settings: [row.plan.sets] } : {}),
@@ -298,6 +302,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
             begin({
               ...typed,
               article: sheet.articles.find((a) => a.serial === row.reference)?.id ?? null,
+              state: '',
               purpose: 'reference',
             })
           }
@@ -323,6 +328,19 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
               ))}
             </select>
           </label>
+          {article === '' && (
+            <label className="text-sm">
+              <span className="mb-1 block font-semibold">What is it?</span>
+              <select className="field w-44" value={state} onChange={(e) => setState(e.target.value)}>
+                <option value="">say what it is</option>
+                {Object.entries(ARTICLE_STATE).map(([value, name]) => (
+                  <option key={value} value={value}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           {factors.map((f) => (
             <LevelPicker
               key={f.name}

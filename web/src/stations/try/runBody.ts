@@ -16,6 +16,7 @@ export function runBody(run: Schemas['RunView'], changed: Partial<Schemas['RunIn
     answers: run.answers,
     purpose: run.purpose,
     firmware: run.firmware,
+    state: run.state,
     lookedFor: run.lookedFor,
     others: run.others,
     person: run.person,

@@ -4,205 +4,195 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
-use Lustrum\Core\Change\ChangeVerdict;
-use Lustrum\Core\Change\Expectation;
-use Lustrum\Core\Change\ExpectedAs;
-use Lustrum\Core\Change\JudgeChange;
-use Lustrum\Core\Evidence\Assess;
-use Lustrum\Core\Evidence\Kind;
-use Lustrum\Core\Footing\Context;
-use Lustrum\Core\Footing\Control;
-use Lustrum\Core\Footing\Footing;
-use Lustrum\Core\Footing\FootingCheck;
-use Lustrum\Core\Judging\Build;
-use Lustrum\Core\Judging\ChangeFact;
-use Lustrum\Core\Judging\ChangeSeen;
-use Lustrum\Core\Judging\ChangesSeen;
-use Lustrum\Core\Judging\CompareBuilds;
-use Lustrum\Core\Judging\Headline;
-use Lustrum\Core\Judging\MetricComparison;
-use Lustrum\Core\Judging\Seen;
-use Lustrum\Core\Judging\SidesWithin;
-use Lustrum\Core\Judging\Terms;
-use Lustrum\Core\Outcome\Result;
-use Lustrum\Core\Outcome\ResultKind;
-use Lustrum\Core\Run\Configuration;
-use Lustrum\Core\Run\Design;
-use Lustrum\Core\Run\Ended;
-use Lustrum\Core\Run\Factor;
-use Lustrum\Core\Run\FactorKind;
-use Lustrum\Core\Run\Question;
-use Lustrum\Core\Run\RunFact;
-use Lustrum\Core\Statistics\Interval;
+use Lustrum\Core\Calc\Catalogue;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Lines that decide, each seen from both sides. */
+/** Every operation at its edges: a value, or a typed error with a sentence; never a NaN, never another kind of failure. */
 final class EdgesTest extends TestCase
 {
-    public function testAnEndLeftOpenIsInfinitelyFar(): void
+    /** @return array<string, array<string, mixed>> a sound input for each operation */
+    private static function sound(): array
     {
-        self::assertSame(ChangeVerdict::Fixed, JudgeChange::range(2.0, 3.0, new Interval(10.0, 8.0, null)));
-        self::assertSame(ChangeVerdict::Worse, JudgeChange::range(2.0, 3.0, new Interval(-10.0, null, -8.0)));
-        self::assertSame(ChangeVerdict::CannotTell, JudgeChange::range(2.0, 3.0, new Interval(10.0, null, null)));
-        self::assertSame(ChangeVerdict::NobodyLooked, JudgeChange::range(2.0, 3.0, null));
-    }
+        $t = [1.0, 2.0, 3.0, 5.0, 8.0];
+        $lives = ['times' => [5.0, 6.0, 2.5, 9.0, 12.0], 'ended' => [true, true, false, true, false]];
 
-    public function testHowSureEveryOneIsHangsOnTheSpread(): void
-    {
-        $of = static fn (float ...$values): ?float => Assess::results(Judged::wanted(Kind::Every, 40.0)->rule, array_map(
-            static fn (float $v): Result => Result::of(ResultKind::Equal, $v), array_values($values),
-        ))->probabilityMet;
-        self::assertNull($of(45.0, 45.0, 45.0, 45.0), 'Without any spread nothing is said.');
-        self::assertGreaterThan($of(41.0, 42.0, 43.0, 44.0) ?? 2.0, $of(45.0, 46.0, 47.0, 48.0));
-    }
-
-    public function testAFactorThatVariesByItselfIsTold(): void
-    {
-        $costs = ['bench' => ['a' => 1.0, 'b' => 1.0], 'wax' => ['a' => 1.0, 'b' => 1.0], 'gap' => ['a' => 1.0, 'b' => 1.0]];
-        $row = static fn (string $bench, string $wax, string $gap): array => ['bench' => $bench, 'wax' => $wax, 'gap' => $gap];
-        $found = Control::of($costs, [$row('a', 'a', 'a'), $row('b', 'b', 'a'), $row('a', 'a', 'b')], 1.0);
-        self::assertSame([['gap'], ['bench', 'wax']], [$found->told, $found->entangled]);
-    }
-
-    public function testTheGravestDifferenceStandsFirst(): void
-    {
-        $found = FootingCheck::between(
-            new Context('Push', rig: 'one', operators: ['Ada'], firmware: ['1'], runs: 5),
-            new Context('Pull', rig: 'two', operators: ['Bo'], firmware: ['2'], runs: 5),
-        );
-        self::assertSame([Footing::Broken, Footing::Broken, Footing::Tilted], [
-            $found->footing, $found->differences[0]->weight, $found->differences[1]->weight,
-        ]);
-    }
-
-    public function testAnExpectationIsReadInItsOwnUnit(): void
-    {
-        $seen = self::changed(Judged::runs([10.0, 11.0, 12.0]), Judged::runs([13.0, 14.0, 15.0], build: 'b'), Expectation::of('force', 0.003, 'kN'));
-        self::assertSame(['kN', ChangeVerdict::Better], [$seen->seen?->unit, $seen->verdict]);
-        $percent = self::changed(Judged::runs([10.0, 11.0, 12.0]), Judged::runs([13.0, 14.0, 15.0], build: 'b'), new Expectation(
-            'force', ExpectedAs::Percent, 'kN', null, 30.0, null,
-        ));
-        self::assertSame('N', $percent->seen?->unit, 'Of a per cent there is none.');
-    }
-
-    public function testWhyAChangeCannotBeTold(): void
-    {
-        $at = static fn (string $height, string $build, float ...$newtons): array => array_map(
-            static fn (float $n): RunFact => Judged::run($n, build: $build, position: $height), array_values($newtons),
-        );
-        $unlike = self::changed($at('10 cm', 'a', 1.0, 2.0), $at('20 cm', 'b', 3.0, 4.0), Expectation::of('force', 3.0, 'N'));
-        self::assertSame([ChangeVerdict::CannotTell, 'unmatched'], [$unlike->verdict, $unlike->why]);
-        $turning = self::changed(
-            [...$at('10 cm', 'a', 10.0, 10.1, 10.2), ...$at('20 cm', 'a', 20.0, 20.1, 20.2)],
-            [...$at('10 cm', 'b', 15.0, 15.1, 15.2), ...$at('20 cm', 'b', 14.0, 14.1, 14.2)], Expectation::of('force', 3.0, 'N'),
-        );
-        self::assertSame([ChangeVerdict::CannotTell, 'byLevel'], [$turning->verdict, $turning->why]);
-    }
-
-    /** Only what stays within the last digit on both ends has not moved. */
-    public function testWhatMayHaveMovedIsNotSaidToBeStill(): void
-    {
-        $more = new Expectation('force', ExpectedAs::More, 'N');
-        $of = static fn (float ...$after): ChangeVerdict => self::changed(
-            Judged::runs([10.0, 10.0, 10.0, 10.1]), Judged::runs(array_values($after), build: 'b'), $more,
-        )->verdict;
-        self::assertSame(ChangeVerdict::CannotTell, $of(9.0, 12.0, 7.0, 12.0));
-        self::assertSame(ChangeVerdict::Better, $of(15.0, 15.0, 15.0, 15.1));
-        self::assertSame(ChangeVerdict::Worse, $of(5.0, 5.0, 5.0, 5.1));
-        self::assertSame(ChangeVerdict::CannotTell, $of(10.0), 'A single run has no ends.');
-    }
-
-    public function testOnlyRatingsAreComparedByOrder(): void
-    {
-        $of = static fn (Kind $kind): bool => (new CompareBuilds([Judged::wanted($kind, 4.0)], [], 0.95))->metric(
-            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs([13.0, 14.0, 15.0], build: 'b')), Judged::build('a'),
-            Seen::ofRuns(Judged::runs([10.0, 11.0, 12.0])),
-        )->byOrder !== null;
-        self::assertSame([true, false], [$of(Kind::Rating), $of(Kind::Mean)]);
-    }
-
-    /** Of two that nobody must have, the one that got worse is said first, in whatever order they stand. */
-    public function testWhatGotWorseIsSaidBeforeWhatGotBetter(): void
-    {
-        $may = static fn (float $more): MetricComparison => (new CompareBuilds([Judged::wanted(Kind::Mean, 5.0)], [], 0.95))->metric(
-            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs([50.0 + $more, 50.5 + $more, 51.0 + $more], build: 'b')),
-            Judged::build('a'), Seen::ofRuns(Judged::runs([50.0, 50.5, 51.0])),
-        );
-        [$worse, $better] = [$may(-20.0), $may(20.0)];
-        self::assertSame(['worse', 'better'], [$worse->judged, $better->judged]);
-        foreach ([[$worse, $better], [$better, $worse]] as $both) {
-            self::assertSame('worse', Headline::of($both, [], [], 0.95)->first?->judged);
-        }
-        self::assertSame('better', Headline::of([$better], [], [], 0.95)->first?->judged);
-    }
-
-    public function testWhichSidesAreSaidToTurn(): void
-    {
-        $runs = ['wide' => [], 'slim' => [], 'round' => []];
-        foreach (['wide' => [10.0, 20.0], 'slim' => [15.0, 12.0], 'round' => [11.0, 13.0]] as $arm => [$low, $high]) {
-            foreach ([0.0, 0.1, 0.2] as $more) {
-                foreach (['10 cm' => $low, '20 cm' => $high] as $height => $mean) {
-                    $runs[$arm][] = Judged::run($mean + $more, position: $height, with: Configuration::fromRow(['arm' => $arm] + Judged::configuration(
-                        factors: [new Factor('height', kind: FactorKind::Number, unit: 'cm')],
-                    )->toRow()));
-                }
-            }
-        }
-        $two = [...$runs['wide'], ...$runs['slim']];
-        $of = static fn (Terms $terms, RunFact ...$some): int => count(
-            SidesWithin::of(Seen::ofRuns(array_values($some)), 'force', 'N', $terms)[0]->turning,
-        );
-        self::assertSame(0, $of(new Terms(0.95), ...$two, ...$runs['round']), 'Of three arms pairs are not looked at one by one.');
-        self::assertSame(1, $of(new Terms(0.95), ...$two));
-        self::assertSame(0, $of(new Terms(0.95, words: ['faint', 'dim', 'bright']), ...$two), 'Words have no differences.');
-    }
-
-    public function testWhatWasStoredBeforeMethodsHadQuestions(): void
-    {
-        $row = array_diff_key(Judged::configuration()->toRow(), ['questions' => 0]);
-        self::assertSame([], Configuration::fromRow($row)->questions);
-        self::assertEquals([new Question('held', 'strong', 'It holds.')], Configuration::fromRow(
-            ['outcomeMetric' => 'strong', 'heldWhen' => 'It holds.'] + $row,
-        )->questions);
-    }
-
-    public function testAPartWithoutAMaterialIsThere(): void
-    {
-        $with = static fn (array $parts): Design => Design::of(Configuration::fromRow(['parts' => $parts] + Judged::configuration()->toRow()));
-        self::assertSame(['lid there', 'hub oak'], $with([['name' => 'lid'], ['name' => 'hub', 'material' => 'oak']])->said(['lid', 'hub']));
-        self::assertSame(['without lid'], $with([])->said(['lid']));
-    }
-
-    public function testHowARunEndedSaysWhetherItLeavesABound(): void
-    {
-        self::assertSame([false, true, true, false], array_map(
-            static fn (Ended $e): bool => $e->leavesBound(), [Ended::Event, Ended::EndPoint, Ended::Stopped, Ended::Felt],
-        ));
-    }
-
-    public function testALevelIsReadInTheUnitOfItsFactor(): void
-    {
-        $read = static fn (string $unit, string $typed): string => (new Factor(
-            'height', kind: FactorKind::Number, unit: $unit, step: 5.0,
-        ))->read($typed)->text;
-        self::assertSame(
-            ['50 cm', '50 cm', '10', '10', '10 count'],
-            [$read('cm', '51 cm'), $read('cm', '0.5 m'), $read('', '12'), $read('1', '12'), $read('count', '12')],
-        );
+        return [
+            'quantity.parse' => ['text' => '5 N'], 'quantity.convert' => [
+                'value' => 1.0, 'unit' => 'N', 'to' => 'lbf',
+            ], 'quantity.slip' => [
+                'candidate' => ['value' => 4.0, 'unit' => 'N'], 'previous' => [40.0, 41.0, 42.0],
+            ],
+            'formula.check' => ['expression' => 'a * b', 'variables' => ['a' => 'N', 'b' => 'm']], 'formula.evaluate' => [
+                'expression' => 'a / b', 'variables' => ['a' => ['value' => 3.0, 'unit' => 'N'], 'b' => ['value' => 2.0, 'unit' => 'm']],
+            ],
+            'stats.describe' => ['values' => $t], 'stats.compare' => [
+                'a' => $t, 'b' => [2.0, 3.0, 7.0],
+            ], 'stats.rank' => ['a' => $t, 'b' => [2.0, 3.0, 7.0]], 'stats.proportion' => ['held' => 3, 'tried' => 5],
+            'stats.compareProportions' => [
+                'a' => ['held' => 3, 'tried' => 5], 'b' => ['held' => 1, 'tried' => 4],
+            ], 'stats.binomial' => [
+                'held' => 3, 'tried' => 5, 'chance' => 0.3,
+            ], 'stats.demonstration' => ['reliability' => 0.9, 'failures' => 1],
+            'stats.tolerance' => ['n' => 5, 'coverage' => 0.9], 'stats.sampleSize' => ['sd' => 1.0, 'difference' => 2.0], 'stats.anova' => [
+                'y' => [1.0, 2.0, 3.0, 4.5], 'factors' => ['f' => ['a', 'a', 'b', 'b']],
+            ],
+            'stats.friedman' => ['blocks' => [[1.0, 2.0, 3.0], [2.0, 1.0, 3.0]]], 'stats.regress' => [
+                'x' => $t, 'y' => [2.0, 3.0, 5.0, 7.0, 11.0], 'at' => [4.0],
+            ], 'stats.holm' => ['p' => [0.01, 0.5]],
+            'threshold.ladder' => [
+                'rungs' => [['level' => 1.0, 'held' => 2, 'tried' => 2], ['level' => 2.0, 'held' => 1, 'tried' => 2]],
+            ], 'threshold.staircase' => ['levels' => [1.0, 2.0, 1.0, 2.0], 'held' => [true, false, true, false], 'step' => 1.0],
+            'threshold.logit' => [
+                'levels' => [1.0, 2.0, 3.0], 'held' => [3, 2, 0], 'tried' => [3, 3, 3],
+            ], 'survival.kaplanMeier' => $lives, 'survival.logRank' => ['groups' => [$lives, $lives]], 'survival.weibull' => $lives, 'reliability.growth' => [
+                'failures' => [3.0, 9.0, 20.0], 'until' => 30.0,
+            ],
+            'curve.milestones' => ['t' => $t, 'y' => $t, 'targets' => [4.0]], 'curve.exponential' => [
+                't' => $t, 'y' => [50.0, 40.0, 33.0, 25.0, 21.0],
+            ], 'curve.standardise' => [
+                'k' => 0.2, 'from' => 90.0, 'to' => 40.0, 'ambient' => 20.0,
+            ],
+            'curve.optimum' => [
+                'x' => $t, 'y' => [1.0, 4.0, 5.0, 4.0, -2.0], 'direction' => 'maximum',
+            ], 'curve.returns' => [
+                'amount' => $t, 'result' => [1.0, 4.0, 5.0, 5.5, 5.6],
+            ], 'curve.decimate' => ['t' => $t, 'y' => $t, 'points' => 4],
+            'plan.ladder' => ['levels' => $t], 'plan.sweep' => [
+                'levels' => $t, 'repeats' => 2, 'order' => 'random', 'seed' => 7,
+            ], 'plan.matrix' => [
+                'factors' => ['a' => ['x', 'y'], 'b' => ['u', 'v']],
+            ], 'plan.pairs' => ['arms' => ['x', 'y'], 'repeats' => 3],
+            'plan.panel' => ['items' => ['p', 'q', 'r'], 'raters' => 6], 'panel.analyse' => [
+                'ratings' => [
+                    ['rater' => '1', 'item' => 'p', 'value' => 3.0], ['rater' => '1', 'item' => 'q', 'value' => 4.0],
+                    ['rater' => '2', 'item' => 'p', 'value' => 2.0], ['rater' => '2', 'item' => 'q', 'value' => 5.0],
+                ],
+            ],
+            'panel.rank' => [
+                'comparisons' => [['winner' => 'p', 'loser' => 'q'], ['winner' => 'q', 'loser' => 'p']],
+            ], 'evidence.assess' => [
+                'requirement' => ['kind' => 'mean', 'limit' => 3.0], 'results' => [['value' => 4.0], ['value' => 4.1], ['value' => 4.2]],
+            ],
+            'evidence.carry' => [
+                'dependsOn' => ['shape'], 'changes' => [['what' => 'x', 'class' => 'shape']],
+            ], 'compare.footing' => [
+                'a' => ['method' => 'x'], 'b' => ['method' => 'x'],
+            ], 'change.verdict' => ['expected' => 1.0, 'before' => $t, 'after' => $t],
+            'quantity.read' => ['text' => 'about 3-4 m/s', 'dimension' => 'speed'],
+            'stats.compareWithin' => ['runs' => self::alike([
+                ['a', 'x', 4.0], ['a', 'x', 5.0], ['a', 'y', 9.0], ['b', 'x', 6.0], ['b', 'y', 9.5], ['b', 'y', 12.0],
+            ])],
+            'stats.compareSides' => ['runs' => self::alike([
+                ['p', 'x', 4.0], ['q', 'x', 5.0], ['r', 'x', 7.0], ['p', 'y', 9.0], ['q', 'y', 9.5], ['r', 'y', 12.0],
+            ])],
+            'stats.compareProportionsWithin' => ['runs' => array_map(
+                static fn (array $r): array => ['side' => $r[0], 'cell' => $r[1], 'held' => $r[2]],
+                [['a', 'x', true], ['a', 'x', false], ['b', 'x', true], ['b', 'x', true]],
+            )],
+            'stats.compareSpread' => ['a' => $t, 'b' => [2.0, 3.0, 7.0]],
+            'stats.censored' => ['values' => [['value' => 4.0], ['value' => 5.0], ['value' => 6.0, 'kind' => 'atLeast']]],
+            'results.merge' => ['results' => [['value' => 4.0], ['value' => 5.0, 'kind' => 'atLeast'], ['kind' => 'lost']]],
+            'failure.status' => ['failure' => ['severity' => 2.0], 'runs' => [
+                ['id' => 'r', 'revision' => 'B', 'carriesFix' => true, 'severity' => 2.0, 'outcome' => 'held'],
+            ]],
+            'compare.breakEven' => [
+                'a' => ['values' => [4.0, 5.0], 'condition' => null], 'b' => ['values' => [6.0, 6.5], 'condition' => 18.0],
+                'effect' => ['kind' => 'slope', 'slope' => 0.5],
+            ],
+            'compare.control' => [
+                'factors' => [['name' => 'plate'], ['name' => 'glue']], 'runs' => [['plate' => 'a', 'glue' => 'b']], 'costPerRun' => 1.5,
+            ],
+            'stats.untilWidth' => ['values' => $t, 'halfWidth' => 1.5],
+            'check.relations' => ['readings' => [
+                ['what' => 'voltage', 'value' => 12.0, 'unit' => 'V', 'u' => 0.1], ['what' => 'current', 'value' => 2.0, 'unit' => 'A'],
+                ['what' => 'resistance', 'value' => 5.0, 'unit' => 'Ω', 'resolution' => 0.5],
+            ]],
+            'check.instrument' => [
+                'instrument' => ['lag' => ['value' => 2.0, 'unit' => 's'], 'rate' => ['value' => 5.0, 'unit' => 'Hz']],
+                'event' => ['duration' => ['value' => 9.0, 'unit' => 's']],
+            ],
+            'check.rehearsal' => [
+                'use' => [['what' => 'mass', 'value' => 7.0, 'unit' => 'kg']],
+                'rehearsal' => [['what' => 'mass', 'value' => 5.0, 'unit' => 'lb']],
+            ],
+            'workings.list' => [],
+            'workings.run' => ['name' => 'drop', 'inputs' => [
+                'height' => ['value' => 1.2, 'unit' => 'm', 'u' => 0.01], 'mass' => ['value' => 2.5, 'unit' => 'kg'],
+            ], 'units' => ['energy' => 'kJ']],
+            'check.claims' => ['text' => 'It is stronger.'],
+            'setting.next' => [
+                'tried' => [['value' => 2.0, 'result' => 'low'], ['value' => 8.0, 'result' => 'high']],
+                'range' => ['low' => 1.0, 'high' => 9.0],
+            ],
+        ];
     }
 
     /**
-     * @param list<RunFact> $before
-     * @param list<RunFact> $after
+     * @param list<array{string, string, float}> $rows
+     *
+     * @return list<array<string, mixed>>
      */
-    private static function changed(array $before, array $after, Expectation $expected): ChangeSeen
+    private static function alike(array $rows): array
     {
-        $build = new Build('b', 'B', 'a', '', '', '2026-03-02T00:00:00Z', [], [], [
-            new ChangeFact('c', 'Change', Judged::change('c')->class, [$expected], [], []),
-        ]);
+        return array_map(static fn (array $r): array => ['side' => $r[0], 'cell' => $r[1], 'value' => $r[2]], $rows);
+    }
 
-        return (new ChangesSeen(new CompareBuilds([Judged::wanted(Kind::Mean, 5.0)], [], 0.95), 0.95))->of(
-            $build, Seen::ofRuns($after), Seen::ofRuns($before),
-        )[0];
+    /** @return iterable<string, array{string}> */
+    public static function operations(): iterable
+    {
+        foreach (array_keys(Catalogue::operations()) as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    #[DataProvider('operations')]
+    public function testEveryEdgeIsAnswered(string $op): void
+    {
+        $sound = self::sound()[$op] ?? self::fail('No sound input for '.$op);
+        $answer = Catalogue::answer(['op' => $op, 'input' => $sound]);
+        self::assertTrue($answer['ok'], json_encode($answer) ?: '');
+        self::assertNotFalse(json_encode($answer), 'No NaN and nothing infinite.');
+        self::refuses($op, $sound + ['colour' => 'red'], 'input.unknown');
+        foreach ($sound as $field => $value) {
+            foreach ([null, 'text', [], [[]], ['x' => 1], -1, 0, 1, true, [true], ['text'], [1e308, -1e308], [0.0, 0.0, 0.0], [1.0], array_fill(0, 7, 2.5)] as $odd) {
+                self::isAnswered($op, [$field => $odd] + $sound);
+            }
+            if (is_array($value) && array_is_list($value)) {
+                self::isAnswered($op, [$field => []] + $sound);
+                self::isAnswered($op, [$field => array_slice($value, 1)] + $sound);
+                self::isAnswered($op, [$field => array_fill(0, count($value), $value[0])] + $sound);
+                self::isAnswered($op, [$field => [...$value, 'text']] + $sound);
+            }
+        }
+    }
+
+    #[DataProvider('operations')]
+    public function testSizeDoesNotMatter(string $op): void
+    {
+        foreach ([1e-12, 1e12] as $scale) {
+            $scaled = self::sound()[$op];
+            array_walk_recursive($scaled, static function (mixed &$v, int|string $key) use ($scale): void {
+                $v = is_float($v) && !in_array($key, ['chance', 'reliability', 'coverage'], true) ? $v * $scale : $v;
+            });
+            self::isAnswered($op, $scaled);
+        }
+    }
+
+    /** @param array<string, mixed> $input */
+    private static function isAnswered(string $op, array $input): void
+    {
+        $answer = Catalogue::answer(['op' => $op, 'input' => $input]);
+        self::assertNotFalse(json_encode($answer), $op.' '.(json_encode($input) ?: ''));
+        if (!$answer['ok']) {
+            self::assertMatchesRegularExpression('/^[a-z]+\.[a-zA-Z]+$/', $answer['error']['code'] ?? '');
+            self::assertMatchesRegularExpression('/[.?!”]$/u', $answer['error']['message'] ?? '');
+        }
+    }
+
+    /** @param array<string, mixed> $input */
+    private static function refuses(string $op, array $input, string $code): void
+    {
+        self::assertSame($code, Catalogue::answer(['op' => $op, 'input' => $input])['error']['code'] ?? null);
     }
 }

@@ -8,7 +8,10 @@ import { uuid } from '../../api/uuid';
 import type { Schemas } from '../../api/client';
 
 /** What a run is started with. */
-export type Wanted = Pick<Schemas['RunInput'], 'trial' | 'article' | 'firmware' | 'state' | 'levels' | 'settings' | 'ahead'> & {
+export type Wanted = Pick<
+  Schemas['RunInput'],
+  'trial' | 'article' | 'firmware' | 'state' | 'levels' | 'settings' | 'ahead'
+> & {
   purpose?: Schemas['Purpose'];
 };
 

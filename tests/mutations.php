@@ -9,8 +9,8 @@ declare(strict_types=1);
  */
 return [
     // What was changed between two runs, and what bears on nothing.
-    ['core/Judging/AsBuilt.php', '$rank = [$design->own !== [], $at];', '$rank = [$at];', 'AsBuiltTest'],
-    ['core/Judging/AsBuilt.php', '$on = $article."\x1d".$design->arm;', '$on = $design->arm;', 'AsBuiltTest'],
+    ['core/Judging/AsBuilt.php', '$rank = [$own !== \'\', $at];', '$rank = [$at];', 'AsBuiltTest'],
+    ['core/Judging/Seen.php', '$b->article."\x1d".$b->design->arm, $b->', '$b->design->arm, $b->', 'AsBuiltTest'],
     ['core/Judging/CompareBuilds.php', '[$here, $other] = [$here->asBuilt(), $other->asBuilt()];', '', 'AsBuiltTest'],
     ['core/Judging/CompareOutcomes.php', '[$mine, $theirs] = [$mine->asBuilt(), $theirs->asBuilt()];', '', 'AsBuiltTest'],
     ['core/Judging/Gathered.php', '|| $order > $last[1] ?', '|| $order < $last[1] ?', 'AsBuiltTest'],
@@ -44,7 +44,7 @@ return [
     ],
     ['core/Judging/Circumstances.php', 'if ($this->runs === 0 || $order < $this->first) {', 'if (true) {', 'SeenTest'],
     ['core/Judging/Sightings.php', 'if (isset($known[$r->metric])) {', 'if (false) {', 'SeenTest'],
-    ['core/Judging/Baseline.php', '$depends[$metric] ?? []) === []) {', '[\'none\']) === [] || true) {', 'RuleTest'],
+    ['core/Judging/Baseline.php', '$build->unrelated->to($metric)) === []) {', '[]) === [] || true) {', 'RuleTest'],
     ['src/Action/Build/Correcting.php', "[\$was, \$fact['name']], true)", "[\$fact['name']], true)", 'CorrectTest'],
     // Comparisons and what became of a change.
     [
@@ -252,17 +252,17 @@ return [
     // What varies together, what never met, and what stands beside a verdict.
     ['core/Judging/Confounded.php', 'count(array_unique($single)) < count($sides)', 'false', 'Core'],
     ['core/Judging/Chained.php', '$turned = $pair->a === self::HERE ? -1.0 : 1.0;', '$turned = 1.0;', 'Core'],
-    ['core/Judging/ChangesSeen.php', '...$this->bearing($unexplained, $effect),', '', 'Core'],
+    ['core/Judging/ChangesSeen.php', '...$this->bearing($unexplained, $effect, $build->unrelated),', '', 'Core'],
     ['core/Judging/Fixes.php', '$this->against($made ?? $build)', 'null', 'Core'],
     ['core/Judging/ModeSeen.php', 'JudgeChange::towards(-1, $within->difference)', 'JudgeChange::towards(1, $within->difference)', 'Core'],
     ['core/Judging/ModeSeen.php', '$terms->tells() ? ', 'true ? ', 'ModeSeenTest'],
     ['core/Judging/ModeSeen.php', 'array_intersect_key($here, $there), array_intersect_key($there, $here)', '$here, $there', 'ModeSeenTest'],
-    ['core/Judging/Failures.php', "\$out[\$failure->build][\$cell] = ['failed' => min(", "\$out[\$failure->build]['x'] = ['failed' => min(", 'Core|FindTest|JudgementTest'],
+    ['core/Judging/Failures.php', "\$out[\$failure->build][\$at] = ['failed' => min(", "\$out[\$failure->build]['x'] = ['failed' => min(", 'Core|FindTest|JudgementTest'],
     ['core/Judging/Fixes.php', '$deviation === null || $deviation->isOf($new->material)', 'true', 'DeviationTest'],
     ['core/Judging/Differences.php', '|| $was->ownFirmware ?', '?', 'DeviationTest'],
     ['core/Judging/OwnParts.php', '$d->kind === DeviationKind::Part && $known === []', 'false', 'DeviationTest'],
     ['core/Judging/States.php', 'if (count($states) >= $fold) {', 'if (false) {', 'TrialResultsTest'],
-    ['core/Run/Design.php', 'if (!$parameter->follows) {', 'if (false) {', 'TrialResultsTest'],
+    ['core/Run/Design.php', '!$parameter->follows && $bears', '$bears', 'TrialResultsTest'],
     ['core/Judging/TrialResults.php', ' && $b->design->key === $design', '', 'TrialResultsTest'],
     ['core/Footing/FootingCheck.php', 'if (count($serials) < $n) {', 'if (true) {', 'FootingTest'],
     ['core/Run/Condition.php', "if (trim(\$this->intended) === '' || ", 'if (', 'Core'],
@@ -322,7 +322,7 @@ return [
         'UNION SELECT p.belongs_to FROM carrier c JOIN device nowhere ON false', 'WorkshopTest',
     ],
     ['core/Judging/BuildFile.php', 'if ($before->sha256 === $this->sha256) {', 'if (true) {', 'WorkshopTest'],
-    ['src/Facts/DeviceFacts.php', 'AND standing = ? GROUP BY 1', 'AND (standing = ? OR true) GROUP BY 1', 'WorkshopTest'],
+    ['src/Facts/DeviceFacts.php', '"FILTER (WHERE standing = ', '"FILTER (WHERE standing <> \'\' OR standing = ', 'WorkshopTest'],
     ['src/Storage/Documents.php', '(!$isSource && preg_match(self::SCRIPTS, $type) === 1)', 'false', 'WorkshopTest'],
     // Footings.
     ['core/Footing/FootingCheck.php', '$models($x) === $models($y) ? Footing::Tilted', 'true ? Footing::Tilted', 'Core'],

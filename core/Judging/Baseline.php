@@ -60,7 +60,9 @@ final readonly class Baseline
             }
             $found = self::worst($metric, Measured::byCell($alike), $units[$metric] ?? '', $signs[$metric] ?? null);
             if ($found !== null) {
-                $out[$metric] = $all === null ? $found : $found->drawnIn($build->chosenArm, self::byArm($build, $all->asBuilt(), $metric, $found));
+                $out[$metric] = $all === null ? $found : $found->drawnIn(
+                    $build->chosenArm, self::byArm($build, $all->asBuilt(), $metric, $found),
+                );
             }
         }
 

@@ -45,7 +45,9 @@ final readonly class Bearing
         if ($there !== null && $here->parent === $there->id) {
             $unexplained = Differences::unexplained(Differences::between($there, $here), $here->changes);
             foreach (Differences::that($unexplained, $dependsOn, $here->unrelated->to($metric)) as $difference) {
-                $out[$difference->name()] ??= new self($here->id, $difference->name(), $difference->kind === 'firmware' ? '' : $difference->name);
+                $out[$difference->name()] ??= new self(
+                    $here->id, $difference->name(), $difference->kind === 'firmware' ? '' : $difference->name,
+                );
             }
         }
         foreach ($footing->differences ?? [] as $found) {

@@ -107,7 +107,10 @@ final class Contexts
             }
             self::off($off, $configuration, $c);
             $serial = $configuration->serial;
-            $own = array_filter($configuration->deviants, static fn (Deviation $d): bool => $d->kind !== DeviationKind::Firmware && $bears($d->what()));
+            $own = array_filter(
+                $configuration->deviants,
+                static fn (Deviation $d): bool => $d->kind !== DeviationKind::Firmware && $bears($d->what()),
+            );
             if ($own !== []) {
                 $deviants[$serial === '' ? 'one' : $serial] = array_values(array_unique([
                     ...$deviants[$serial === '' ? 'one' : $serial] ?? [],

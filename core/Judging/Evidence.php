@@ -52,7 +52,7 @@ final class Evidence
     {
         $present = new Gathered();
         $older = new Gathered();
-        $known = [];
+        $known = $otherwise = [];
         $unit = $wanted->unit === '' ? null : Units::parse($wanted->unit);
         foreach ($runs as $run) {
             $reading = $run->reading($wanted->metric);
@@ -68,7 +68,7 @@ final class Evidence
             $to->take(
                 $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
                 $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor, $found, $run->order(),
-                self::otherwise($wanted, $build, $run),
+                $otherwise[spl_object_id($run->configuration)] ??= self::otherwise($wanted, $build, $run),
             );
             $to->notes->take($run, $wanted->metric);
         }
@@ -81,7 +81,9 @@ final class Evidence
     {
         $isWatched = $wanted->dependsOn === [] || in_array('firmware', $wanted->dependsOn, true);
 
-        return Design::of($run->configuration, [...$build->unrelated->to($wanted->metric), ...($isWatched ? [] : ['firmware'])])->ownInShort();
+        return Design::of($run->configuration, [
+            ...$build->unrelated->to($wanted->metric), ...($isWatched ? [] : ['firmware']),
+        ])->ownInShort();
     }
 
     /** @param list<array{Gathered, Gathered}> $gathered as gather() gives them */
@@ -213,7 +215,8 @@ final class Evidence
             $earlier = $own($ancestor)[$wanted->id];
             if ($earlier->by->state() !== State::None) {
                 $carry = self::carry(
-                    $wanted, $ancestor, $build, $lineage->changesSince($ancestor, $build), $lineage->unrelatedSince($ancestor, $build, $wanted->metric),
+                    $wanted, $ancestor, $build, $lineage->changesSince($ancestor, $build),
+                    $lineage->unrelatedSince($ancestor, $build, $wanted->metric),
                 );
 
                 return self::describe($wanted, $build, $ancestor, $earlier->by, $earlier->decimals, $earlier->runs, $carry, $earlier);
@@ -303,7 +306,9 @@ final class Evidence
      */
     private static function carry(Wanted $wanted, Build $from, Build $to, array $changes, array $unrelated): Carry
     {
-        $unexplained = Differences::that(Differences::unexplained(Differences::between($from, $to), $changes), $wanted->dependsOn, $unrelated);
+        $unexplained = Differences::that(
+            Differences::unexplained(Differences::between($from, $to), $changes), $wanted->dependsOn, $unrelated,
+        );
 
         return Carry::over($wanted->dependsOn, array_map(
             static fn (ChangeFact $c): array => ['what' => $c->what, 'class' => $c->class->value, 'on' => $c->alters], $changes,

@@ -26,7 +26,10 @@ final class Gathered
      */
     private array $states = [];
 
-    /** @var array<string, array{string, array<string, Difference>}> by what they were made with otherwise: where the last run stands, and what it is */
+    /**
+     * @var array<string, array{string, array<string, Difference>}> by what they were made with otherwise: where the last run stands,
+     *     and what it is
+     */
     private array $differing = [];
 
     /** @var array<string, array<string, string>> by article and arm, and what it had otherwise: where the first run stands */
@@ -118,7 +121,8 @@ final class Gathered
 
         return [
             implode('', array_map(static fn (ResultKind $k): string => (string) $places[$k->value], $this->kinds)),
-            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differing, $this->first, $this->notes,
+            Columns::floats($this->values), Columns::ints($this->made), $this->states, $this->step, $this->differing, $this->first,
+            $this->notes,
         ];
     }
 

@@ -153,6 +153,12 @@ final class Seen
         return $this->arm === null || $this->variant($key) === $this->arm;
     }
 
+    /** @return list<string> arms of which a run was lost */
+    public function lost(): array
+    {
+        return $this->names(static fn (Sightings $s): array => $s->lost);
+    }
+
     /** @return list<string> metrics that were read */
     public function metrics(): array
     {

@@ -30,6 +30,7 @@ final readonly class SidesWithin
      * @param list<Confounded> $confounded what varies together with the sides
      * @param int              $planned    variants of the build, run or not; nought: these are none
      * @param int              $out        of them, taken out before they were tried
+     * @param int              $lost       of them, of which nothing but lost runs is there
      * @param list<Bearing> $bearing       where sides are states, what made them, until somebody says that it bears on nothing here
      * @param list<array{a: string, b: string, at: list<string>, hangs: bool}> $turning pairs that stand the other way round at some level
      * @param array<string, Worded> $worded where results are words, what each side came to
@@ -50,6 +51,7 @@ final readonly class SidesWithin
         public int $out = 0,
         public array $bearing = [],
         public array $turning = [],
+        public int $lost = 0,
     ) {
     }
 
@@ -97,7 +99,10 @@ final readonly class SidesWithin
         );
 
         // What pairs the runs is taken out of each comparison: raters and days are no contestants.
-        return [['arm', ''], ...$of('parameter', array_flip($grid->names)), ['article', ''], ...$of('lot', $lots), ['firmware', ''], ...$of('setting', $set)];
+        return [
+            ['arm', ''], ...$of('parameter', array_flip($grid->names)), ['article', ''], ...$of('lot', $lots), ['firmware', ''],
+            ...$of('setting', $set),
+        ];
     }
 
     /**
@@ -158,7 +163,7 @@ final readonly class SidesWithin
             Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names), self::worded($runs, $terms),
             $kind === 'arm' ? count($planned->arms ?? []) : 0, $kind === 'arm' ? count($planned->out ?? []) : 0,
             $kind !== 'state' || $planned === null ? [] : Bearing::between([[$planned, $seen->designs($metric)]], $metric, [], null),
-            $turning,
+            $turning, $kind === 'arm' && $planned !== null ? count(array_diff($seen->lost(), $names, $planned->out)) : 0,
         );
     }
 

@@ -17,11 +17,13 @@ final readonly class Sightings
      * @param ByName<non-empty-list<Bunch>> $bunches by metric that was read
      * @param ByName<Answers>     $answers by metric that was asked for
      * @param list<string>        $made    keys of the configurations
+     * @param list<string>        $lost    arms of which a run was lost
      */
     private function __construct(
         public ByName $bunches,
         public ByName $answers,
         public array $made,
+        public array $lost = [],
     ) {
     }
 
@@ -48,6 +50,7 @@ final readonly class Sightings
         return new self(
             new ByName($bunches), new ByName($answers),
             array_values(array_unique(array_merge(...array_map(static fn (self $s): array => $s->made, $some)))),
+            $seen->lost(),
         );
     }
 
@@ -58,8 +61,9 @@ final readonly class Sightings
      */
     public static function gather(array $runs, callable $key, array $unrelated = []): self
     {
-        $bunches = $answers = $keys = [];
+        $bunches = $answers = $keys = $lost = [];
         foreach ($runs as $run) {
+            $lost += $run->lost() && $run->configuration->arm !== '' ? [$run->configuration->arm => true] : [];
             $alike = Alikeness::of($run);
             $made = $keys[spl_object_id($run->configuration)] ??= $key($run->configuration);
             $known = [];
@@ -90,6 +94,6 @@ final readonly class Sightings
             $of[$bunch->metric][] = $bunch;
         }
 
-        return new self(new ByName($of), new ByName($answers), array_values($keys));
+        return new self(new ByName($of), new ByName($answers), array_values($keys), array_map(strval(...), array_keys($lost)));
     }
 }

@@ -78,7 +78,8 @@ final readonly class Factor
         $text = Digits::short(round($level, self::DIGITS));
 
         return new FactorLevel(
-            sprintf('%.'.self::DIGITS.'g', $level === 0.0 ? 0.0 : $level), in_array($this->unit, ['', '1'], true) ? $text : $text.' '.$this->unit, $value,
+            sprintf('%.'.self::DIGITS.'g', $level === 0.0 ? 0.0 : $level),
+            in_array($this->unit, ['', '1'], true) ? $text : $text.' '.$this->unit, $value,
         );
     }
 

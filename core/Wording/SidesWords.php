@@ -96,9 +96,9 @@ final class SidesWords
         $sides = $known === [] ? $s->found->sides : $known;
         $isFirst = $moreIsBetter || ($known === [] && $s->terms->words === []);
         $first = $sides[$isFirst ? 0 : count($sides) - 1]->side;
-        $left = max(0, $s->planned - $s->out - count($s->found->sides));
+        $left = max(0, $s->planned - $s->out - $s->lost - count($s->found->sides));
         $with += [
-            'counted' => $s->planned > count($s->found->sides), 'planned' => $s->planned, 'out' => $s->out, 'left' => $left,
+            'counted' => $s->planned > count($s->found->sides), 'planned' => $s->planned, 'out' => $s->out, 'lost' => $s->lost, 'left' => $left,
             'bounded' => $s->bounded !== [], 'first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs,
         ];
         if ($s->found->told === 0) {

@@ -277,7 +277,9 @@ final class Book
         $hashes = $this->runFacts->hashes;
 
         return $this->byPart('seen', $build, $stretches ?? $this->stretches($build), fn (array $missing): array => array_map(
-            static fn (array $runs): Sightings => Sightings::gather($runs, static fn (Configuration $c): string => $hashes[$c], $build->unrelated->all()),
+            static fn (array $runs): Sightings => Sightings::gather(
+                $runs, static fn (Configuration $c): string => $hashes[$c], $build->unrelated->all(),
+            ),
             $this->byStretch($build, $missing),
         ));
     }

@@ -39,9 +39,12 @@ final readonly class DeviceFacts
      * What all parts of a build cost, and weigh in kilograms where each was weighed; what is there for now only is no part of the
      * product. In decimals: in which order rows are added changes no last digit.
      */
-    private const SUMS = "sum(CAST(quantity AS numeric) * CAST(cost AS numeric)) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id) AS cost,
-        CASE WHEN count(mass) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id) = count(*) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id)
-        THEN sum(CAST(quantity AS numeric) * CAST(mass AS numeric)) FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id) / 1000 END AS mass";
+    private const SUMS = 'sum(CAST(quantity AS numeric) * CAST(cost AS numeric)) '.self::OF_THESE.' AS cost,
+        CASE WHEN count(mass) '.self::OF_THESE.' = '.self::STAY.'
+        THEN sum(CAST(quantity AS numeric) * CAST(mass AS numeric)) '.self::OF_THESE.' / 1000 END AS mass';
+
+    private const OF_THESE = "FILTER (WHERE standing = '".PartStanding::Stays->value."') OVER (PARTITION BY revision_id)";
+    private const STAY = 'count(*) '.self::OF_THESE;
 
     public function __construct(
         private Connection $db,

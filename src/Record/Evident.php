@@ -105,6 +105,8 @@ final class Evident
             $c instanceof Assert\Range => self::range($c),
             $c instanceof Assert\Count => static fn (mixed $v): bool => is_array($v) && $c->divisibleBy === null
                 && count($v) >= ($c->min ?? 0) && count($v) <= ($c->max ?? \PHP_INT_MAX),
+            $c instanceof Assert\Choice => static fn (mixed $v): bool => !$c->multiple && $c->match && is_array($c->choices)
+                && in_array($v, $c->choices, true),
             $c instanceof Assert\Type => static fn (mixed $v): bool => $c->type === 'string' && is_string($v),
             $c instanceof Assert\Compound => self::each($c->getNestedConstraints()),
             $c instanceof Assert\All => self::ofEach(self::each($c->getNestedConstraints())),

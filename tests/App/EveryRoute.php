@@ -203,6 +203,7 @@ abstract class EveryRoute extends ApiTestCase
             'document' => ['name' => 'plate.svg', 'role' => 'drawing'] + $refs,
             'run' => ['trial' => $this->records['trial'] ?? '', 'article' => $this->records['article'] ?? ''],
             'reading' => ['run' => $this->others['bare'] ?? '', 'channel' => 'push', 'text' => '41.0 N'],
+            'unrelated' => ['revision' => $this->records['revision'] ?? '', 'metric' => 'push force', 'difference' => 'part:belt'],
             'spending' => ['revision' => $this->records['revision'] ?? '', 'what' => 'Wood', 'cost' => 5.0],
             default => [
                 'what' => 'x', 'mode' => 'x', 'letter' => 'Q', 'serial' => 'x', 'statement' => 'x', 'metric' => 'push force', 'unit' => 'N',

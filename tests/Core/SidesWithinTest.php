@@ -14,6 +14,7 @@ use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\FactorRole;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
+use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Wording\SidesWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -62,15 +63,19 @@ final class SidesWithinTest extends TestCase
             }
         }
         $build = new Build(
-            'a', 'A', null, '', '', '2026-03-01T00:00:00Z', arms: array_fill_keys(['wide', 'slim', 'round', 'deep', 'keyhole'], []),
+            'a', 'A', null, '', '', '2026-03-01T00:00:00Z', arms: array_fill_keys(['wide', 'slim', 'round', 'deep', 'broad', 'keyhole'], []),
             out: ['keyhole'],
         );
+        // One that was lost and tried again is tried.
+        foreach (['broad', 'slim'] as $arm) {
+            $runs[] = Judged::run(null, RunOutcome::Lost, with: Configuration::fromRow(['arm' => $arm] + Judged::configuration()->toRow()));
+        }
         $arms = SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95), $build)[0];
         self::assertStringStartsWith(
-            'Force by variant: wide leads, the best of 3 tried, of 5 planned, 1 taken out, 1 not tried, and is told apart from all others;',
+            'Force by variant: wide leads, the best of 3 tried, of 6 planned, 1 lost, 1 taken out, 1 not tried, and is told apart from all others;',
             SidesWords::sentence($arms, 'force', true),
         );
-        self::assertSame(4, $build->variants());
+        self::assertSame(5, $build->variants());
     }
 
     public function testALossLeavesTheOthersAsTheyAre(): void

@@ -67,7 +67,8 @@ final readonly class OutcomeRow
             }
         }
         $rows = array_map(static fn (string|int $text, array $of): array => [
-            ($of['here'] ?? $of['other'] ?? null)?->size, RungRow::of($text === '' ? OutcomeWords::all() : (string) $text, $of['other'] ?? null, $of['here'] ?? null),
+            ($of['here'] ?? $of['other'] ?? null)?->size,
+            RungRow::of($text === '' ? OutcomeWords::all() : (string) $text, $of['other'] ?? null, $of['here'] ?? null),
         ], array_keys($rungs), array_values($rungs));
         usort($rows, static fn (array $a, array $b): int => [$a[0] === null, $b[0]] <=> [$b[0] === null, $a[0]]);
 

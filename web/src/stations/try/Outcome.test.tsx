@@ -93,6 +93,7 @@ describe('how a run ended', () => {
       answers: [],
       purpose: 'findOut',
       firmware: '',
+      state: '',
       lookedFor: [],
       others: [],
       person: '',

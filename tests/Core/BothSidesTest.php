@@ -14,6 +14,7 @@ use Lustrum\Core\Footing\Context;
 use Lustrum\Core\Footing\Control;
 use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Footing\FootingCheck;
+use Lustrum\Core\Footing\UnitPast;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\ChangeFact;
 use Lustrum\Core\Judging\ChangeSeen;
@@ -62,6 +63,9 @@ final class BothSidesTest extends TestCase
         $row = static fn (string $bench, string $wax, string $gap): array => ['bench' => $bench, 'wax' => $wax, 'gap' => $gap];
         $found = Control::of($costs, [$row('a', 'a', 'a'), $row('b', 'b', 'a'), $row('a', 'a', 'b')], 1.0);
         self::assertSame([['gap'], ['bench', 'wax']], [$found->told, $found->entangled]);
+        $two = array_slice($costs, 0, 2);
+        $alone = Control::of($two, [['bench' => 'a', 'wax' => 'a'], ['bench' => 'b', 'wax' => 'a']], 1.0);
+        self::assertSame(['bench'], $alone->told, 'The wax was never another.');
     }
 
     public function testTheGravestDifferenceStandsFirst(): void
@@ -73,6 +77,13 @@ final class BothSidesTest extends TestCase
         self::assertSame([Footing::Broken, Footing::Broken, Footing::Tilted], [
             $found->footing, $found->differences[0]->weight, $found->differences[1]->weight,
         ]);
+        // What stands for the real thing is looked at after who ran it.
+        $card = FootingCheck::between(
+            new Context('Push', operators: ['Ada'], units: [new UnitPast('A-1', 0, 0, 'mockup')], runs: 5),
+            new Context('Push', operators: ['Bo'], units: [new UnitPast('A-2', 0, 0, 'finished')], runs: 5),
+        );
+        self::assertSame([Footing::Broken, Footing::Broken], [$card->footing, $card->differences[0]->weight]);
+        self::assertSame(Footing::Tilted, $card->differences[1]->weight);
     }
 
     public function testAnExpectationIsReadInItsOwnUnit(): void

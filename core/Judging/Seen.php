@@ -19,6 +19,12 @@ final class Seen
 
     private ?self $asBuilt = null;
 
+    /** What this one is of one state of: what was gathered is looked through once for both. */
+    private ?self $whole = null;
+
+    /** @var array<string, list<Bunch>> by metric that was asked for: as they were gathered */
+    private array $own = [];
+
     /**
      * @param list<Sightings>              $some
      * @param array<string, Configuration> $made that the runs were made with, by the keys that they were gathered under; more of them
@@ -90,7 +96,12 @@ final class Seen
     /** The same, of each article one state: runs after something was changed on it are of another. */
     public function asBuilt(): self
     {
-        return $this->asBuilt ??= new self($this->some, $this->made, $this->arm, $this->isByVariant, true);
+        if ($this->asBuilt === null) {
+            $this->asBuilt = new self($this->some, $this->made, $this->arm, $this->isByVariant, true);
+            $this->asBuilt->whole = $this;
+        }
+
+        return $this->asBuilt;
     }
 
     /** @return list<Design> all states that runs of a metric were made on */
@@ -137,7 +148,7 @@ final class Seen
     /** @return list<Bunch> of a metric and, where it is of one, of its arm */
     private function own(string $metric): array
     {
-        return array_values(array_filter(
+        return $this->whole?->own($metric) ?? $this->own[$metric] ??= array_values(array_filter(
             array_merge(...array_map(static fn (Sightings $s): array => $s->bunches->get($metric) ?? [], $this->some)),
             fn (Bunch $b): bool => $this->isOf($b->circumstances->made),
         ));

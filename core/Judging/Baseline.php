@@ -42,9 +42,9 @@ final readonly class Baseline
     public static function of(Build $build, Seen $seen, array $wanted, ?Seen $all = null): array
     {
         $units = Forecasts::units($wanted);
-        $depends = $signs = [];
+        $depends = Wanted::dependencies($wanted);
+        $signs = [];
         foreach ($wanted as $one) {
-            $depends[$one->metric] ??= $one->dependsOn;
             $signs[$one->metric] ??= $one->rule->direction->sign();
         }
         $out = $differs = [];

@@ -83,7 +83,7 @@ final readonly class CompareBuilds
         $verdict = $within === null ? null : self::told($within->verdict, $terms);
         $natural = $terms->natural($mine->unit);
         $footing = $opposed === null || $within === null ? null : $this->footing(
-            $metric, $wanted, $here, $other, $opposed->pairing, $build, $against,
+            $metric, $here, $other, $opposed->pairing, $build, $against,
         );
 
         return (new MetricComparison(
@@ -122,7 +122,7 @@ final readonly class CompareBuilds
         return new MetricComparison(
             $metric, self::side($build, $mine, $opposed, 'b', $terms, 0), self::side($against, $theirs, $opposed, 'a', $terms, 0),
             $mine->bunches[0]->method ?? '', null, null, $verdict, self::judged($wanted, $verdict), $order?->p,
-            $opposed->within === null ? null : $this->footing($metric, $wanted, $here, $other, $opposed->pairing, $build, $against),
+            $opposed->within === null ? null : $this->footing($metric, $here, $other, $opposed->pairing, $build, $against),
             $order, [], null, Matching::of($opposed, $terms->confidence()), $terms,
             worded: ByOrder::cells($runs, $opposed->pairing->texts, $terms->words),
         );
@@ -157,7 +157,7 @@ final readonly class CompareBuilds
 
     /** Of the runs that are opposed to something, and no others. */
     private function footing(
-        string $metric, ?Wanted $wanted, Seen $here, Seen $other, Pairing $pairing, Build $build, Build $against,
+        string $metric, Seen $here, Seen $other, Pairing $pairing, Build $build, Build $against,
     ): FootingCheck {
         [$theirs, $mine] = [$pairing->articles('a'), $pairing->articles('b')];
         $more = [];
@@ -178,11 +178,12 @@ final readonly class CompareBuilds
             $more[] = new FootingDifference('block '.$name, '', '', Footing::Tilted, Reason::NoCommonBlock, ['name' => $name]);
         }
 
-        $unrelated = [...$build->unrelated->to($metric), ...$against->unrelated->to($metric)];
+        $dependsOn = $this->dependsOn($metric);
+        $unrelated = [...$build->unrelated->to($metric, $dependsOn), ...$against->unrelated->to($metric, $dependsOn)];
 
         return FootingCheck::between(
-            $this->context($metric, $wanted, $other, $pairing->bunches('a'), $unrelated),
-            $this->context($metric, $wanted, $here, $pairing->bunches('b'), $unrelated),
+            $this->context($metric, $other, $pairing->bunches('a'), $unrelated),
+            $this->context($metric, $here, $pairing->bunches('b'), $unrelated),
         )->and($more);
     }
 
@@ -190,23 +191,17 @@ final readonly class CompareBuilds
      * @param list<Bunch>  $bunches
      * @param list<string> $unrelated
      */
-    private function context(string $metric, ?Wanted $wanted, Seen $seen, array $bunches, array $unrelated): Context
+    private function context(string $metric, Seen $seen, array $bunches, array $unrelated): Context
     {
         return $bunches === [] ? throw new \LogicException('A side without runs has no footing.') : Contexts::of(
-            $seen, $bunches, $this->names[$metric] ?? '', $wanted->dependsOn ?? [], $unrelated,
+            $seen, $bunches, $this->names[$metric] ?? '', $unrelated,
         );
     }
 
     /** @return list<string> change classes that a metric depends on; none: all of them */
     public function dependsOn(string $metric): array
     {
-        foreach ($this->wanted as $wanted) {
-            if ($wanted->metric === $metric) {
-                return $wanted->dependsOn;
-            }
-        }
-
-        return [];
+        return Wanted::dependencies($this->wanted)[$metric] ?? [];
     }
 
     public function wanted(string $metric): ?Wanted

@@ -43,8 +43,8 @@ final class CompareOutcomes
         if ($against === null || $theirs === null || $other === null) {
             return new OutcomeComparison($metric, $side, null, null, null, null, '', $terms);
         }
-        $footing = self::footing($here, $mine, $other, $theirs, $dependsOn, [
-            ...$build->unrelated->to($metric), ...$against->unrelated->to($metric),
+        $footing = self::footing($here, $mine, $other, $theirs, [
+            ...$build->unrelated->to($metric, $dependsOn), ...$against->unrelated->to($metric, $dependsOn),
         ]);
 
         return self::compare(
@@ -85,17 +85,16 @@ final class CompareOutcomes
     /**
      * Of the runs at levels that both were tried at; null where there are none.
      *
-     * @param list<string> $dependsOn
      * @param list<string> $unrelated
      */
     private static function footing(
-        Seen $here, Answers $mine, Seen $other, Answers $theirs, array $dependsOn, array $unrelated,
+        Seen $here, Answers $mine, Seen $other, Answers $theirs, array $unrelated,
     ): ?FootingCheck {
         $pairing = Pairing::of([...$theirs->asBuilt()->sided('a'), ...$mine->asBuilt()->sided('b')]);
         [$a, $b] = [$pairing->circumstances('a'), $pairing->circumstances('b')];
 
         return $a === [] || $b === [] ? null : FootingCheck::between(
-            Contexts::ofAnswers($other, $a, $dependsOn, $unrelated), Contexts::ofAnswers($here, $b, $dependsOn, $unrelated),
+            Contexts::ofAnswers($other, $a, $unrelated), Contexts::ofAnswers($here, $b, $unrelated),
         );
     }
 

@@ -28,10 +28,9 @@ final class Contexts
      *
      * @param non-empty-list<Bunch> $bunches   of one metric, with runs that say something
      * @param string                $name      of the metric
-     * @param list<string>          $dependsOn change classes that the metric depends on; empty: all of them
      * @param list<string>          $unrelated what somebody said bears on nothing of it, in one spelling
      */
-    public static function of(Seen $seen, array $bunches, string $name, array $dependsOn = [], array $unrelated = []): Context
+    public static function of(Seen $seen, array $bunches, string $name, array $unrelated = []): Context
     {
         $instruments = [];
         foreach ($bunches as $bunch) {
@@ -42,23 +41,22 @@ final class Contexts
             $b->circumstances, $seen->configuration($b->circumstances->made),
         ], $bunches);
 
-        return self::together($made, array_values($instruments), $dependsOn, $unrelated);
+        return self::together($made, array_values($instruments), $unrelated);
     }
 
     /**
      * Of runs that were asked whether they held: nothing was read.
      *
      * @param non-empty-list<Circumstances> $made
-     * @param list<string>                  $dependsOn
      * @param list<string>                  $unrelated
      */
-    public static function ofAnswers(Seen $seen, array $made, array $dependsOn = [], array $unrelated = []): Context
+    public static function ofAnswers(Seen $seen, array $made, array $unrelated = []): Context
     {
         usort($made, static fn (Circumstances $a, Circumstances $b): int => $a->first <=> $b->first);
 
         return self::together(array_map(
             static fn (Circumstances $c): array => [$c, $seen->configuration($c->made)], $made,
-        ), [], $dependsOn, $unrelated);
+        ), [], $unrelated);
     }
 
     /**
@@ -82,10 +80,9 @@ final class Contexts
     /**
      * @param non-empty-list<array{Circumstances, Configuration}> $made        those of earlier runs first
      * @param list<Instrument>                                    $instruments
-     * @param list<string>                                        $dependsOn
      * @param list<string>                                        $unrelated
      */
-    private static function together(array $made, array $instruments, array $dependsOn, array $unrelated = []): Context
+    private static function together(array $made, array $instruments, array $unrelated): Context
     {
         $bears = static fn (string $what): bool => !in_array(Deviation::inOneSpelling($what), $unrelated, true);
         $goes = $others = $lots = $pasts = $deviants = $off = $firmware = $operators = $settings = $conditions = [];
@@ -130,13 +127,12 @@ final class Contexts
         }
         $first = $made[0][1];
         $configurations = array_column($made, 1);
-        $watched = $bears('firmware') && ($dependsOn === [] || in_array('firmware', $dependsOn, true));
 
         return new Context(
             method: $first->methodName, methodVersion: $version, rig: $first->rig, instruments: $instruments,
             operators: self::words($operators), units: array_values($pasts),
             lots: array_map(static fn (array $l): array => array_values(array_unique($l)), $lots),
-            firmware: $watched ? self::words($firmware) : [],
+            firmware: $bears('firmware') ? self::words($firmware) : [],
             settings: self::levels(self::rules($configurations, false), $settings, $runs),
             // A gain that runs along with practice may be practice.
             conditions: self::levels(self::rules($configurations, true), $conditions, $runs)

@@ -52,7 +52,8 @@ final class Evidence
     {
         $present = new Gathered();
         $older = new Gathered();
-        $known = $otherwise = [];
+        $known = [];
+        $unrelated = $build->unrelated->to($wanted->metric, $wanted->dependsOn);
         $unit = $wanted->unit === '' ? null : Units::parse($wanted->unit);
         foreach ($runs as $run) {
             $reading = $run->reading($wanted->metric);
@@ -68,22 +69,12 @@ final class Evidence
             $to->take(
                 $result, Alikeness::of($run), self::rater($wanted, $run), $run->configuration->arm,
                 $reading === null || $unit === null ? 0.0 : $reading->step / $unit->factor, $found, $run->order(),
-                $otherwise[spl_object_id($run->configuration)] ??= self::otherwise($wanted, $build, $run),
+                Design::of($run->configuration, $unrelated)->ownInShort(),
             );
             $to->notes->take($run, $wanted->metric);
         }
 
         return [$present, $older];
-    }
-
-    /** What its article had otherwise than its build that bears on the requirement, in short. */
-    private static function otherwise(Wanted $wanted, Build $build, RunFact $run): string
-    {
-        $isWatched = $wanted->dependsOn === [] || in_array('firmware', $wanted->dependsOn, true);
-
-        return Design::of($run->configuration, [
-            ...$build->unrelated->to($wanted->metric), ...($isWatched ? [] : ['firmware']),
-        ])->ownInShort();
     }
 
     /** @param list<array{Gathered, Gathered}> $gathered as gather() gives them */
@@ -179,7 +170,8 @@ final class Evidence
         $values = Result::values(array_column($results, 0));
 
         return [
-            ByCell::assess($wanted->rule, $results, $terms, $wanted->unit), Measured::decimals($step, $values, $wanted->unit), count($results),
+            ByCell::assess($wanted->rule, $results, $terms, $wanted->unit), Measured::decimals($step, $values, $wanted->unit),
+            count($results),
         ];
     }
 

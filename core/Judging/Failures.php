@@ -184,9 +184,12 @@ final class Failures
                 }
             }
         }
-        $changed = array_map($this->changed(...), $could);
+        $changed = [];
+        foreach ($could as $build => $groups) {
+            $changed[$build] = $this->changed($build, $groups);
+        }
         $cell = static fn (string $build, string $question, string $level, string $made): string => implode("\x1f", [
-            $question, $level, $changed[$build][$made] ?? '',
+            $question, $level, $changed[$build][$question."\x1f".$made] ?? '',
         ]);
         foreach ($could as $build => $groups) {
             foreach ($groups as $group) {
@@ -209,18 +212,20 @@ final class Failures
     /**
      * @param list<Tried> $groups of a build
      *
-     * @return array<string, string> what its article had otherwise, of each configuration that is none of its first state
+     * @return array<string, string> what its article had otherwise, of each question and configuration that is none of its first state
      */
-    private function changed(array $groups): array
+    private function changed(string $build, array $groups): array
     {
-        $of = function (Tried $t): array {
+        $unrelated = $this->lineage->build($build)->unrelated ?? new Unrelated();
+        $of = function (Tried $t) use ($unrelated): array {
             $made = $this->made[$t->made] ?? throw new \LogicException('That configuration was not handed on.');
+            $own = Design::of($made, $unrelated->to($made->asked($t->question)))->ownInShort();
 
-            return [$made->serial."\x1d".$made->arm, Design::of($made)->ownInShort(), $t->first];
+            return [implode("\x1d", [$made->serial, $made->arm, $t->question]), $own, $t->first];
         };
         $out = [];
         foreach (array_diff_key($groups, AsBuilt::of($groups, $of)) as $group) {
-            $out[$group->made] = $of($group)[1];
+            $out[$group->question."\x1f".$group->made] = $of($group)[1];
         }
 
         return $out;

@@ -19,7 +19,10 @@ final class Notes
     /** Runs that were stopped because the event was felt coming. */
     public int $felt = 0;
 
-    /** @var array<string, int> runs that looked at it and are not enough, by why: mockup, model, method, unit, changed, or a state of the article */
+    /**
+     * @var array<string, int> runs that looked at it and are not enough, by why: mockup, model, method, unit, changed, or a state of the
+     *     article
+     */
     public array $otherwise = [];
 
     public function take(RunFact $run, string $metric): void

@@ -32,7 +32,7 @@ final readonly class SidesWithin
      * @param int              $out        of them, taken out before they were tried
      * @param int              $lost       of them, of which nothing but lost runs is there
      * @param list<Bearing> $bearing       where sides are states, what made them, until somebody says that it bears on nothing here
-     * @param list<array{a: string, b: string, at: list<string>, hangs: bool}> $turning pairs that stand the other way round at some level
+     * @param list<Turning> $turning       pairs that stand the other way round at some level
      * @param array<string, Worded> $worded where results are words, what each side came to
      */
     private function __construct(
@@ -71,7 +71,7 @@ final readonly class SidesWithin
         foreach (self::kinds($m, $seen, $grid) as [$kind, $name]) {
             // Where one article stands for an arm, the articles are the arms over again.
             $one = $kind === 'article' && $isOneEach ? null : self::one(
-                $metric, $m, $sided, $seen, $kind, $name, $terms, $kind === 'arm' ? $build : null, $grid,
+                $metric, $m, $sided, $seen, $kind, $name, $terms, $build, $grid,
             );
             if ($one !== null) {
                 $isOneEach = $isOneEach || ($kind === 'arm' && $one->ofArticles);
@@ -107,10 +107,10 @@ final readonly class SidesWithin
 
     /**
      * @param list<Sided> $sided   all runs of the metric
-     * @param Build|null  $planned whose variants the sides are, or whose articles' states
+     * @param Build|null  $build whose sides they are
      */
     private static function one(
-        string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms, ?Build $planned,
+        string $metric, Measured $m, array $sided, Seen $seen, string $kind, string $name, Terms $terms, ?Build $build,
         Grid $grid,
     ): ?self {
         $sides = $typed = [];
@@ -154,16 +154,17 @@ final readonly class SidesWithin
             ));
         }
 
-        $turning = $terms->words !== [] || ($kind !== 'parameter' && count($names) > 2) ? [] : Grid::turning($whole, $terms, $texts);
+        $turning = $terms->words !== [] || ($kind !== 'parameter' && count($names) > 2) ? [] : Turning::among($whole, $terms, $texts);
         // What stands one way round at one level and the other at another has no single number.
-        $found = array_filter($turning, static fn (array $t): bool => $t['hangs']) === [] ? $found : $found->withoutNumbers();
+        $found = Turning::hang($turning) ? $found->withoutNumbers() : $found;
+        $planned = $kind === 'arm' ? $build : null;
 
         return new self(
             $metric, $kind, $name, $m->unit, $m->decimals, $found->beside($bounded), $ofArticles, $bounded, $terms,
             Confounded::of(self::beside($sided, $sides, $seen, $kind, $name), $names), self::worded($runs, $terms),
-            $kind === 'arm' ? count($planned->arms ?? []) : 0, $kind === 'arm' ? count($planned->out ?? []) : 0,
-            $kind !== 'state' || $planned === null ? [] : Bearing::between([[$planned, $seen->designs($metric)]], $metric, [], null),
-            $turning, $kind === 'arm' && $planned !== null ? count(array_diff($seen->lost(), $names, $planned->out)) : 0,
+            count($planned->arms ?? []), count($planned->out ?? []),
+            $kind !== 'state' || $build === null ? [] : Bearing::between([[$build, $seen->designs($metric)]], $metric, [], null), $turning,
+            $planned === null ? 0 : count(array_diff($seen->lost(), $names, $planned->out)),
         );
     }
 

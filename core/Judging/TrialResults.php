@@ -113,16 +113,17 @@ final readonly class TrialResults
      * @param list<Channel> $channels
      * @param Seen          $seen     what the runs of its trial say of every metric
      * @param array<string, Terms> $terms of metrics whose scale somebody described
+     * @param array<string, list<string>> $unrelated what bears on nothing of a metric, by metric
      *
      * @return array<string, Figure> by metric
      */
     public static function soFar(
-        array $channels, Seen $seen, RunFact $like, float $confidence, array $terms = [], Unrelated $unrelated = new Unrelated(),
+        array $channels, Seen $seen, RunFact $like, float $confidence, array $terms = [], array $unrelated = [],
     ): array {
         $out = [];
         $cell = Alikeness::of($like)->cell;
         foreach ($channels as $channel) {
-            $design = Design::of($like->configuration, $unrelated->to($channel->metric))->key;
+            $design = Design::of($like->configuration, $unrelated[$channel->metric] ?? [])->key;
             $alike = array_filter(
                 $seen->read($channel->metric), static fn (Bunch $b): bool => $b->alike->cell === $cell && $b->design->key === $design,
             );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Change\ChangeClass;
 use Lustrum\Core\Run\Deviation;
 
 /**
@@ -12,21 +13,42 @@ use Lustrum\Core\Run\Deviation;
  */
 final readonly class Unrelated
 {
-    /** @param array<string, list<array{what: string, by: string, id: string}>> $of by metric; what: 'part:belt', 'parameter:gap', 'firmware' */
+    /**
+     * @param array<string, list<array{what: string, by: string, id: string}>> $of by metric; what: 'part:belt', 'parameter:gap',
+     *     'firmware'
+     */
     public function __construct(
         public array $of = [],
     ) {
     }
 
-    /** @return list<string> what bears on nothing of a metric, in one spelling */
-    public function to(string $metric): array
+    /**
+     * What bears on nothing of a metric, in one spelling: what was said so, and the firmware where a requirement does not hang on it.
+     *
+     * @param list<string> $dependsOn change classes; empty: all of them
+     *
+     * @return list<string>
+     */
+    public function to(string $metric, array $dependsOn = []): array
     {
-        return array_map(static fn (array $said): string => Deviation::inOneSpelling($said['what']), $this->of[$metric] ?? []);
+        $isWatched = $dependsOn === [] || in_array(ChangeClass::Firmware->value, $dependsOn, true);
+        $said = array_map(static fn (array $said): string => Deviation::inOneSpelling($said['what']), $this->of[$metric] ?? []);
+
+        return [...$said, ...($isWatched ? [] : ['firmware'])];
     }
 
-    /** @return array<string, list<string>> by metric, in one spelling */
-    public function all(): array
+    /**
+     * @param array<array-key, list<string>> $dependsOn by metric
+     *
+     * @return array<string, list<string>> by metric; of others nothing
+     */
+    public function all(array $dependsOn): array
     {
-        return array_combine(array_keys($this->of), array_map($this->to(...), array_map(strval(...), array_keys($this->of))));
+        $out = [];
+        foreach (array_keys($this->of + $dependsOn) as $metric) {
+            $out[(string) $metric] = $this->to((string) $metric, $dependsOn[$metric] ?? []);
+        }
+
+        return array_filter($out);
     }
 }

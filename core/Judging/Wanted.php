@@ -46,6 +46,21 @@ final readonly class Wanted
     ) {
     }
 
+    /**
+     * @param list<self> $some
+     *
+     * @return array<string, list<string>> change classes that each metric depends on, as the first requirement on it says
+     */
+    public static function dependencies(array $some): array
+    {
+        $out = [];
+        foreach ($some as $wanted) {
+            $out[$wanted->metric] ??= $wanted->dependsOn;
+        }
+
+        return $out;
+    }
+
     /** The same limit, asked of a module by what its own requirement speaks of. */
     public function asOf(self $module): self
     {

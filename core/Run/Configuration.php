@@ -120,6 +120,12 @@ final readonly class Configuration implements \JsonSerializable
         return !$this->ownFirmware || $isSaid ? $this->deviants : [...$this->deviants, Deviation::firmware($this->firmware)];
     }
 
+    /** Metric that a question asks for; empty: none by that key. */
+    public function asked(string $key): string
+    {
+        return array_column($this->questions, 'metric', 'key')[$key] ?? '';
+    }
+
     public function question(string $metric): ?Question
     {
         foreach ($this->questions as $question) {

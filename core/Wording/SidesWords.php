@@ -8,6 +8,7 @@ use Lustrum\Core\Alike\SideEffect;
 use Lustrum\Core\Judging\BoundedSide;
 use Lustrum\Core\Judging\Confounded;
 use Lustrum\Core\Judging\SidesWithin;
+use Lustrum\Core\Judging\Turning;
 use Lustrum\Core\Quantity\Digits;
 
 /** Sentences about sides within one build. */
@@ -40,11 +41,12 @@ final class SidesWords
             )), 'more' => max(0, count($c->runs) - self::NAMED),
         ]), $s->confounded);
         // Of pairs that nothing tells apart either way round may be chance.
-        $hangs = array_filter($s->turning, static fn (array $t): bool => $t['hangs']) !== [];
-        foreach ($s->found->told > 0 || $hangs ? array_slice($s->turning, 0, self::NAMED) : [] as ['a' => $a, 'b' => $b, 'at' => $at]) {
+        $isTold = $s->found->told > 0 || Turning::hang($s->turning);
+        foreach ($isTold ? array_slice($s->turning, 0, self::NAMED) : [] as $turning) {
             $out[] = Messages::say('sides.turning', [
-                'a' => Messages::begin(self::named($a)), 'b' => self::named($b), 'at' => Messages::list(array_slice($at, 0, self::NAMED)),
-                'more' => max(0, count($at) - self::NAMED), 'known' => array_filter($at) !== [],
+                'a' => Messages::begin(self::named($turning->a)), 'b' => self::named($turning->b),
+                'at' => Messages::list(array_slice($turning->at, 0, self::NAMED)),
+                'more' => max(0, count($turning->at) - self::NAMED), 'known' => array_filter($turning->at) !== [],
             ]);
         }
         foreach ($s->bounded as $bounded) {
@@ -87,8 +89,7 @@ final class SidesWords
         if ($s->bounded !== [] && $s->found->pairs === 0) {
             return Messages::say('sides.onlyBounds', $with);
         }
-        $hanging = array_values(array_filter($s->turning, static fn (array $t): bool => $t['hangs']));
-        if ($hanging !== []) {
+        if (Turning::hang($s->turning)) {
             return Messages::say('sides.hangs', $with);
         }
         // Words have no effect: nothing but their order is known, in which they stand.
@@ -98,7 +99,8 @@ final class SidesWords
         $first = $sides[$isFirst ? 0 : count($sides) - 1]->side;
         $left = max(0, $s->planned - $s->out - $s->lost - count($s->found->sides));
         $with += [
-            'counted' => $s->planned > count($s->found->sides), 'planned' => $s->planned, 'out' => $s->out, 'lost' => $s->lost, 'left' => $left,
+            'counted' => $s->planned > count($s->found->sides), 'planned' => $s->planned, 'out' => $s->out, 'lost' => $s->lost,
+            'left' => $left,
             'bounded' => $s->bounded !== [], 'first' => self::named($first), 'told' => $s->found->told, 'pairs' => $s->found->pairs,
         ];
         if ($s->found->told === 0) {

@@ -259,6 +259,12 @@ final class Book
         ]);
     }
 
+    /** @return array<string, list<string>> what bears on nothing of a metric, by metric */
+    private function unrelated(Build $build): array
+    {
+        return $build->unrelated->all(Wanted::dependencies($this->wanted()));
+    }
+
     /** @param list<Sightings> $some */
     private function together(array $some): Seen
     {
@@ -275,10 +281,11 @@ final class Book
     private function sightings(Build $build, ?array $stretches = null): array
     {
         $hashes = $this->runFacts->hashes;
+        $unrelated = $this->unrelated($build);
 
         return $this->byPart('seen', $build, $stretches ?? $this->stretches($build), fn (array $missing): array => array_map(
             static fn (array $runs): Sightings => Sightings::gather(
-                $runs, static fn (Configuration $c): string => $hashes[$c], $build->unrelated->all(),
+                $runs, static fn (Configuration $c): string => $hashes[$c], $unrelated,
             ),
             $this->byStretch($build, $missing),
         ));
@@ -669,7 +676,7 @@ final class Book
             $seen = $this->sightings($build, $these);
             $terms = $this->described();
             $pieces = $this->byPart('pieces', $build, $these, fn (array $stale): array => array_map(
-                static fn (array $runs): TrialPiece => TrialPiece::of($runs, $build->unrelated->all()), $this->byStretch($build, $stale),
+                fn (array $runs): TrialPiece => TrialPiece::of($runs, $this->unrelated($build)), $this->byStretch($build, $stale),
             ));
             $of = static fn (string $trial, array $all): array => array_values(array_intersect_key($all, array_flip($stretches[$trial])));
 
@@ -704,7 +711,7 @@ final class Book
 
         return $this->kept('soFar', [$build], fn (): array => TrialResults::soFar(
             $run->configuration->channels, $this->seenOn($build, $run->trial), $run, $this->device->confidence, $this->described(),
-            $build->unrelated,
+            $this->unrelated($build),
         ), $run->trial.':'.substr(hash('sha256', $run->configuration->hash().Alikeness::of($run)->cell), 0, 16));
     }
 

@@ -129,7 +129,7 @@ final class RecordedTest extends TestCase
         $context = static function (string $host): Context {
             $seen = Seen::ofRuns([Judged::run(30.0, others: ['host' => $host]), Judged::run(31.0, others: ['host' => $host])]);
 
-            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force', []);
+            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force');
         };
         $check = FootingCheck::between($context('H-3'), $context('H-4'));
         self::assertSame(['Another host took part (H-3, then H-4).'], array_map(FootingWords::why(...), $check->differences));
@@ -141,7 +141,7 @@ final class RecordedTest extends TestCase
         $context = static function (int ...$goes): Context {
             $seen = Seen::ofRuns(array_map(static fn (int $n): RunFact => Judged::run(30.0, goes: $n), array_values($goes)));
 
-            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force', []);
+            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force');
         };
         $check = FootingCheck::between($context(0, 1, 2), $context(10, 12));
         self::assertSame(['Practice (goes before) was 0 to 2, then 10 to 12.'], array_map(FootingWords::why(...), $check->differences));
@@ -166,7 +166,7 @@ final class RecordedTest extends TestCase
                 array_values($gaps),
             ));
 
-            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force', []);
+            return Contexts::of($seen, $seen->read('force') ?: throw new \LogicException('Nothing was read.'), 'Force');
         };
         $check = FootingCheck::between($context($before), $context($now));
 

@@ -132,7 +132,7 @@ final class UnrelatedTest extends TestCase
                 $made[$c->hash()] = $c;
 
                 return $c->hash();
-            }, $said->all());
+            }, $said->all([]));
 
             return Seen::of([$sightings], $made);
         };

@@ -12,7 +12,9 @@ return static function (string $root, int $seed, int $many): array {
         '===' => '!==', '!==' => '===', '<' => '>=', '>' => '<=', '<=' => '>', '>=' => '<', '&&' => '||', '||' => '&&', '!' => '',
     ];
     $places = [];
-    foreach (['core/Alike', 'core/Change', 'core/Evidence', 'core/Failure', 'core/Footing', 'core/Judging', 'core/Run', 'src/Facts'] as $folder) {
+    foreach ([
+        'core/Alike', 'core/Change', 'core/Evidence', 'core/Failure', 'core/Footing', 'core/Judging', 'core/Run', 'src/Facts',
+    ] as $folder) {
         foreach (glob($root.'/'.$folder.'/*.php') ?: [] as $path) {
             foreach (PhpToken::tokenize((string) file_get_contents($path)) as $token) {
                 if (isset($turned[$token->text])) {

@@ -18,7 +18,8 @@ $test = static function (string $tests) use ($copy): bool {
     $only = in_array($tests, ['Core', 'App'], true) ? 'tests/'.$tests : '--filter '.escapeshellarg($tests);
     exec(
         sprintf(
-            'cd %s && rm -rf var/cache/test && APP_ENV=test timeout 900 php -d memory_limit=1G vendor/bin/phpunit --no-coverage --no-progress --stop-on-defect %s 2>&1',
+            'cd %s && rm -rf var/cache/test && APP_ENV=test timeout 900 php -d memory_limit=1G vendor/bin/phpunit'
+            .' --no-coverage --no-progress --stop-on-defect %s 2>&1',
             escapeshellarg($copy), $only,
         ),
         $said, $code,

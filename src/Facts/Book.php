@@ -281,11 +281,10 @@ final class Book
     private function sightings(Build $build, ?array $stretches = null): array
     {
         $hashes = $this->runFacts->hashes;
-        $unrelated = $this->unrelated($build);
 
         return $this->byPart('seen', $build, $stretches ?? $this->stretches($build), fn (array $missing): array => array_map(
-            static fn (array $runs): Sightings => Sightings::gather(
-                $runs, static fn (Configuration $c): string => $hashes[$c], $unrelated,
+            fn (array $runs): Sightings => Sightings::gather(
+                $runs, static fn (Configuration $c): string => $hashes[$c], $this->unrelated($build),
             ),
             $this->byStretch($build, $missing),
         ));

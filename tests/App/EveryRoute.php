@@ -167,6 +167,7 @@ abstract class EveryRoute extends ApiTestCase
             'POST /api/revisions/{id}/readings/together' => [
                 'channel' => 'push', 'unit' => 'kgf', 'reason' => 'x', 'isTry' => true,
             ],
+            'POST /api/runs/{id}/tried-on' => ['state' => 'mockup'],
             'POST /api/trials/{id}/rest' => ['trial' => $new],
             'POST /api/workings/{id}/hand-over' => ['parameter' => $this->others['speed']],
             'POST /api/panels/{id}/take-back' => ['password' => self::PASSWORD],
@@ -353,6 +354,7 @@ abstract class EveryRoute extends ApiTestCase
             ]),
             'lustrum_http_record_gather_gather' => $bench->unitB,
             'lustrum_http_try_try_takeup' => $bare,
+            'lustrum_http_try_try_triedon' => $this->put('runs', ['trial' => $this->records['trial']]),
         ];
     }
 

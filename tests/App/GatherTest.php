@@ -91,7 +91,10 @@ final class GatherTest extends ApiTestCase
         [$typed] = $this->runs(['38.0 N', '1.3'], ['38.2 N', '1.3']);
         $weigh = fn (string $build): array => (array) self::at($this->json('GET', '/api/revisions/'.$build.'/weigh'), 'comparisons', 0);
         self::assertSame(2, $weigh($this->bench->b)['n'], 'Another firmware is another state.');
-        self::assertStringContainsString('2 runs of B are not in it: something was changed on an article between two runs (“firmware 1.3”)', self::text($weigh($this->bench->b), 'sentence'));
+        self::assertStringContainsString(
+            '2 runs of B are not in it: something was changed on an article between two runs (“firmware 1.3”)',
+            self::text($weigh($this->bench->b), 'sentence'),
+        );
         $said = (array) $this->json('GET', '/api/runs/'.$typed)['typedFirmware'];
         self::assertSame('Firmware 1.3 was typed on this run; B has 1.2.', self::text($said, 'sentence'));
 
@@ -107,7 +110,8 @@ final class GatherTest extends ApiTestCase
             self::text($build, 'revision', 'firmware'), self::text($build, 'changes', 0, 'change', 'what'), $build['notes'],
         ]);
         self::assertSame(3, $weigh($c)['n']);
-        self::assertSame(['firmware'], array_column((array) self::at($weigh($c), 'bearing', 'bear'), 'what'), 'Of the two builds, no longer of a run.');
+        $bear = array_column((array) self::at($weigh($c), 'bearing', 'bear'), 'what');
+        self::assertSame(['firmware'], $bear, 'Of the two builds, no longer of a run.');
     }
 
     /** Nobody is asked to undo what was done on purpose. */

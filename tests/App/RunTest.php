@@ -46,6 +46,14 @@ final class RunTest extends ApiTestCase
         self::assertStringContainsString($asked, json_encode($this->sheet($loose)['noticed'], \JSON_THROW_ON_ERROR));
         $this->json('PUT', '/api/runs/'.$loose, ['trial' => $this->trial, 'outcome' => 'held', 'version' => 2, 'state' => 'finished']);
         self::assertSame(422, $this->answered(), 'It is frozen when the run begins.');
+        $this->json('POST', '/api/runs/'.$loose.'/tried-on', ['state' => 'mockup']);
+        self::assertSame(200, $this->answered());
+        self::assertStringContainsString('a mock-up', self::text($this->sheet($loose), 'sentence'));
+        self::assertStringNotContainsString($asked, json_encode($this->sheet($loose)['noticed'], \JSON_THROW_ON_ERROR));
+        foreach (['mockup' => 200, 'finished' => 422] as $state => $answered) {
+            $this->json('POST', '/api/runs/'.$loose.'/tried-on', ['state' => $state]);
+            self::assertSame($answered, $this->answered(), 'It is said once.');
+        }
         $run(['state' => 'mockup', 'article' => $this->bench->unitB]);
         self::assertSame(422, $this->answered(), 'Its article says what it is.');
     }

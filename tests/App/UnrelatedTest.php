@@ -43,7 +43,9 @@ final class UnrelatedTest extends ApiTestCase
         self::assertSame(4, $row['n']);
         self::assertStringNotContainsString('Ribbon', self::text($row, 'sentence'));
         self::assertSame([], self::at($row, 'bearing', 'bear'));
-        self::assertStringStartsWith('Ribbon of B bears on nothing of push force, says ', self::text($row, 'bearing', 'said', 0, 'sentence'));
+        self::assertStringStartsWith(
+            'Ribbon of B bears on nothing of push force, says ', self::text($row, 'bearing', 'said', 0, 'sentence'),
+        );
         self::assertSame(4, self::at($this->cell(), 'runs'));
         self::assertCount(1, $this->lines());
 
@@ -54,7 +56,8 @@ final class UnrelatedTest extends ApiTestCase
     public function testWhatCannotBeSaidIsRefused(): void
     {
         foreach ([
-            ['difference', 'the ribbon', 'push force', 'A difference such as'], ['metric', 'part:Ribbon', 'weight of air', 'Nothing called'],
+            ['difference', 'the ribbon', 'push force', 'A difference such as'],
+            ['metric', 'part:Ribbon', 'weight of air', 'Nothing called'],
         ] as [$field, $what, $metric, $said]) {
             $this->json('PUT', '/api/unrelated/0190a000-0000-7000-8000-00000000000'.(strlen($field) % 10), [
                 'revision' => $this->bench->b, 'difference' => $what, 'metric' => $metric,

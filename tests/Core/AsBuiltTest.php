@@ -83,7 +83,8 @@ final class AsBuiltTest extends TestCase
 
     public function testTheStatesOfAnArticleAreSides(): void
     {
-        self::assertSame([], self::sides([...self::runs(self::PLAIN, []), ...self::runs(self::TIGHT, ['lid old'], 'B-2')]), 'Two articles.');
+        $two = [...self::runs(self::PLAIN, []), ...self::runs(self::TIGHT, ['lid old'], 'B-2')];
+        self::assertSame([], self::sides($two), 'Two articles.');
         $sides = self::sides([
             ...self::runs(self::PLAIN, []), ...self::runs(self::TIGHT, ['belt tight']), ...self::runs([90.0, 91.0], [], 'B-2'),
         ])[0];
@@ -155,9 +156,12 @@ final class AsBuiltTest extends TestCase
     /** Firmware that was typed on a run makes it no older; nor is it put together with the build's. */
     public function testEvidenceIsOfOneFirmware(): void
     {
-        $on = static fn (string $firmware): array => array_map(static fn (float $n): RunFact => Judged::run($n, with: Configuration::fromRow([
+        $with = static fn (string $firmware): Configuration => Configuration::fromRow([
             'firmware' => $firmware, 'ownFirmware' => $firmware !== '1.0', 'serial' => 'B-1',
-        ] + Judged::configuration('b')->toRow())), self::PLAIN);
+        ] + Judged::configuration('b')->toRow());
+        $on = static fn (string $firmware): array => array_map(
+            static fn (float $n): RunFact => Judged::run($n, with: $with($firmware)), self::PLAIN,
+        );
         $build = Judged::build('b', firmware: '1.0');
         $cell = static function (RunFact ...$runs) use ($build): Cell {
             $wanted = Judged::wanted(Kind::Mean, 5.0);
@@ -169,7 +173,9 @@ final class AsBuiltTest extends TestCase
         self::assertSame(3, $cell(...$on('1.1'))->runs, 'Nothing else was tried.');
         $both = $cell(...$on('1.1'), ...$on('1.0'));
         self::assertSame(3, $both->runs);
-        self::assertStringContainsString('3 runs are not in it: something was otherwise on the article or the build.', EvidenceWords::cell($both, 'force'));
+        self::assertStringContainsString(
+            '3 runs are not in it: something was otherwise on the article or the build.', EvidenceWords::cell($both, 'force'),
+        );
         $depends = Judged::wanted(Kind::Mean, 5.0, dependsOn: ['shape']);
         self::assertSame(6, Evidence::own($depends, $build, [...$on('1.1'), ...$on('1.0')])->runs, 'It does not hang on the firmware.');
     }

@@ -88,11 +88,10 @@ final class BothSidesTest extends TestCase
 
     public function testAnExpectationIsReadInItsOwnUnit(): void
     {
-        $seen = self::changed(Judged::runs([10.0, 11.0, 12.0]), Judged::runs([13.0, 14.0, 15.0], build: 'b'), Expectation::of('force', 0.003, 'kN'));
+        [$before, $after] = [Judged::runs([10.0, 11.0, 12.0]), Judged::runs([13.0, 14.0, 15.0], build: 'b')];
+        $seen = self::changed($before, $after, Expectation::of('force', 0.003, 'kN'));
         self::assertSame(['kN', ChangeVerdict::Better], [$seen->seen?->unit, $seen->verdict]);
-        $percent = self::changed(Judged::runs([10.0, 11.0, 12.0]), Judged::runs([13.0, 14.0, 15.0], build: 'b'), new Expectation(
-            'force', ExpectedAs::Percent, 'kN', null, 30.0, null,
-        ));
+        $percent = self::changed($before, $after, new Expectation('force', ExpectedAs::Percent, 'kN', null, 30.0, null));
         self::assertSame('N', $percent->seen?->unit, 'Of a per cent there is none.');
     }
 
@@ -149,13 +148,12 @@ final class BothSidesTest extends TestCase
 
     public function testWhichSidesAreSaidToTurn(): void
     {
+        $plain = Judged::configuration(factors: [new Factor('height', kind: FactorKind::Number, unit: 'cm')])->toRow();
         $runs = ['wide' => [], 'slim' => [], 'round' => []];
         foreach (['wide' => [10.0, 20.0], 'slim' => [15.0, 12.0], 'round' => [11.0, 13.0]] as $arm => [$low, $high]) {
             foreach ([0.0, 0.1, 0.2] as $more) {
                 foreach (['10 cm' => $low, '20 cm' => $high] as $height => $mean) {
-                    $runs[$arm][] = Judged::run($mean + $more, position: $height, with: Configuration::fromRow(['arm' => $arm] + Judged::configuration(
-                        factors: [new Factor('height', kind: FactorKind::Number, unit: 'cm')],
-                    )->toRow()));
+                    $runs[$arm][] = Judged::run($mean + $more, position: $height, with: Configuration::fromRow(['arm' => $arm] + $plain));
                 }
             }
         }
@@ -179,8 +177,10 @@ final class BothSidesTest extends TestCase
 
     public function testAPartWithoutAMaterialIsThere(): void
     {
-        $with = static fn (array $parts): Design => Design::of(Configuration::fromRow(['parts' => $parts] + Judged::configuration()->toRow()));
-        self::assertSame(['lid there', 'hub oak'], $with([['name' => 'lid'], ['name' => 'hub', 'material' => 'oak']])->said(['lid', 'hub']));
+        $plain = Judged::configuration()->toRow();
+        $with = static fn (array $parts): Design => Design::of(Configuration::fromRow(['parts' => $parts] + $plain));
+        $both = [['name' => 'lid'], ['name' => 'hub', 'material' => 'oak']];
+        self::assertSame(['lid there', 'hub oak'], $with($both)->said(['lid', 'hub']));
         self::assertSame(['without lid'], $with([])->said(['lid']));
     }
 

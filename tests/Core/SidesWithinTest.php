@@ -63,8 +63,8 @@ final class SidesWithinTest extends TestCase
             }
         }
         $build = new Build(
-            'a', 'A', null, '', '', '2026-03-01T00:00:00Z', arms: array_fill_keys(['wide', 'slim', 'round', 'deep', 'broad', 'keyhole'], []),
-            out: ['keyhole'],
+            'a', 'A', null, '', '', '2026-03-01T00:00:00Z', out: ['keyhole'],
+            arms: array_fill_keys(['wide', 'slim', 'round', 'deep', 'broad', 'keyhole'], []),
         );
         // One that was lost and tried again is tried.
         foreach (['broad', 'slim'] as $arm) {
@@ -72,7 +72,8 @@ final class SidesWithinTest extends TestCase
         }
         $arms = SidesWithin::of(Seen::ofRuns($runs), 'force', 'N', new Terms(0.95), $build)[0];
         self::assertStringStartsWith(
-            'Force by variant: wide leads, the best of 3 tried, of 6 planned, 1 lost, 1 taken out, 1 not tried, and is told apart from all others;',
+            'Force by variant: wide leads, the best of 3 tried, of 6 planned, 1 lost, 1 taken out, 1 not tried, and is told apart from all'
+            .' others;',
             SidesWords::sentence($arms, 'force', true),
         );
         self::assertSame(5, $build->variants());
@@ -159,7 +160,7 @@ final class SidesWithinTest extends TestCase
         self::assertStringContainsString('cannot be told apart', SidesWords::sentence(self::of($runs)[0], 'force', true));
     }
 
-    /** @return iterable<string, array{array<string, float>, non-empty-string, non-empty-string}> force by shape and coating; what is said of the coating */
+    /** @return iterable<string, array{array<string, float>, non-empty-string, non-empty-string}> force by shape and coating; what is said */
     public static function grids(): iterable
     {
         yield 'waxed is more on every shape' => [
@@ -204,7 +205,8 @@ final class SidesWithinTest extends TestCase
         self::assertStringStartsWith($shape, SidesWords::sentence($all['shape'], 'force', true));
         $turns = str_contains($coating, 'hangs');
         self::assertSame($turns, array_filter(array_column($all['coating']->found->sides, 'effect')) === []);
-        self::assertSame($turns, str_contains(SidesWords::sentence($all['coating'], 'force', true), 'Wax and bare stand the other way round at shape'));
+        $said = SidesWords::sentence($all['coating'], 'force', true);
+        self::assertSame($turns, str_contains($said, 'Wax and bare stand the other way round at shape'));
     }
 
     private static function one(float $newton, string $arm, string $serial, string $rater, ResultKind $kind = ResultKind::Equal): RunFact

@@ -87,6 +87,15 @@ final class UnrelatedTest extends TestCase
         self::assertSame([['gap'], ['parameter:gap']], $together(self::said('parameter:gap', 'mass')), 'Of another metric.');
     }
 
+    /** Where a requirement does not hang on the firmware nothing of its metric does: said once, for evidence and comparison. */
+    public function testAFirmwareThatNothingHangsOnBearsOnNothing(): void
+    {
+        $said = self::said('part: Belt');
+        self::assertSame(['part:belt', 'firmware'], $said->to('force', ['shape']));
+        self::assertSame(['part:belt'], $said->to('force', ['shape', 'firmware']));
+        self::assertSame(['mass' => ['firmware'], 'force' => ['part:belt']], array_reverse($said->all(['mass' => ['shape'], 'time' => []])));
+    }
+
     public function testItIsSaidByWhom(): void
     {
         self::assertSame('Lot of wax bears on nothing of force', ChangeWords::bearsNot('lot:wax', 'force'));

@@ -23,7 +23,10 @@ final readonly class UnrelatedInput implements RecordInput
         #[Name]
         public string $metric,
         #[Assert\Length(max: 140, maxMessage: 'At most {{ limit }} characters.')]
-        #[Assert\Regex('/^\s*(firmware|(part|parameter|lot):\s*\S.*)$/u', message: 'A difference such as “part:belt”, “parameter:gap”, “lot:wax” or “firmware”.')]
+        #[Assert\Regex(
+            '/^\s*(firmware|(part|parameter|lot):\s*\S.*)$/u',
+            message: 'A difference such as “part:belt”, “parameter:gap”, “lot:wax” or “firmware”.',
+        )]
         public string $difference,
         #[Assert\Length(max: Limit::LINE, maxMessage: 'At most {{ limit }} characters.')]
         public string $why = '',

@@ -187,6 +187,18 @@ class Run extends Record
         $this->earlierFailures = $earlierFailures;
     }
 
+    /** Nobody had said what was tried when it began; it is said once. */
+    public function wasTriedOn(string $state, StoredConfiguration $configuration): void
+    {
+        if ($this->article !== null) {
+            throw Invalid::at('state', 'Its article says what state it is in.');
+        }
+        if ($this->state !== '') {
+            throw Invalid::at('state', 'What was tried is said already. Void it with a reason and start another.');
+        }
+        [$this->state, $this->configuration] = [$state, $configuration];
+    }
+
     /** It was another build's all along: its number, and all that was read, stay. */
     public function goesTo(Trial $trial, StoredConfiguration $configuration): void
     {
@@ -220,7 +232,7 @@ class Run extends Record
             );
         }
         if ($input->state !== $this->state) {
-            throw Invalid::at('state', 'What was tried was said when it began. Void it with a reason and start another.');
+            throw Invalid::at('state', 'What was tried is said when it begins, or once by itself. Void it with a reason and start another.');
         }
         if ($this->outcome !== null && $this->outcome !== $input->outcome) {
             throw Invalid::at('outcome', 'An outcome is not overwritten. Amend it with a reason.');

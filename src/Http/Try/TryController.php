@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Lustrum\Http\Try;
 
 use Lustrum\Action\Run\PlanningRest;
+use Lustrum\Action\Run\SayingState;
 use Lustrum\Action\Run\TakingUp;
 use Lustrum\Action\Run\TryingSomething;
 use Lustrum\Domain\Trial\RestInput;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunView;
 use Lustrum\Domain\Trial\SaidView;
+use Lustrum\Domain\Trial\StateInput;
 use Lustrum\Domain\Trial\TakeUpInput;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Domain\Trial\TrialView;
@@ -99,5 +101,17 @@ final readonly class TryController
         $this->records->mustWrite($trial->workspace());
 
         return Answer::written($planning->plan($trial, $input));
+    }
+
+    /** Says what was tried without an article, of which nobody said it when the run began. */
+    #[Route('/api/runs/{id}/tried-on', requirements: self::ID, methods: ['POST'])]
+    #[Needs(Who::Writer, Takes::Json)]
+    #[Answers(RunView::class)]
+    public function triedOn(Uuid $id, #[Body] StateInput $input, SayingState $saying): JsonResponse
+    {
+        $run = $this->records->find(Run::class, $id);
+        $this->records->mustWrite($run->workspace());
+
+        return Answer::written($saying->say($run, $input));
     }
 }

@@ -1760,6 +1760,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{id}/tried-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says what was tried without an article, of which nobody said it when the run began. */
+        post: operations["lustrum_http_try_try_triedon"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -3966,6 +3983,9 @@ export interface components {
             note: string;
             at: string;
             as: string;
+        };
+        "Domain.Trial.StateInput": {
+            state: string;
         };
         "Domain.Trial.TakeUpInput": {
             taken?: components["schemas"]["Domain.Trial.TakenUp"][];
@@ -8987,6 +9007,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Domain.Trial.TakeUpInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Trial.RunView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    lustrum_http_try_try_triedon: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Trial.StateInput"];
             };
         };
         responses: {

@@ -9,6 +9,7 @@ import { useQueue } from '../outbox/useQueue';
 import { Button } from '../ui/Button';
 import { Problem } from '../ui/Problem';
 import { Part, Sheet } from '../ui/Sheet';
+import { StatePicker } from '../ui/StatePicker';
 import { dayAndTime } from '../ui/time';
 import { OUTCOME } from '../ui/words';
 import { beginRun, forgetSent, keepRun, nextSlot, runsHere, sendBegin, type FieldRun, type Trial } from './fieldRun';
@@ -110,9 +111,10 @@ function HeldTrial({
   const here = runs.filter((r) => r.trial === trial.trial.id);
   const planned = sheet.articles.find((a) => a.id === trial.plan?.article);
   const [article, setArticle] = useState(planned?.id ?? sheet.articles.at(-1)?.id ?? '');
+  const [state, setState] = useState('');
 
   async function begin() {
-    const run = beginRun(sheet.revision.id, trial, next, sheet.articles.find((a) => a.id === article) ?? null);
+    const run = beginRun(sheet.revision.id, trial, next, sheet.articles.find((a) => a.id === article) ?? null, state);
     try {
       await keepRun(run);
       await sendBegin(run, trial, name);
@@ -165,6 +167,7 @@ function HeldTrial({
               </select>
             </label>
           )}
+          {article === '' && <StatePicker label="What is it?" state={state} onChange={setState} large />}
           <Button
             large
             look="primary"

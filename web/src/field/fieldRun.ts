@@ -20,6 +20,8 @@ export type FieldRun = {
   slot: number;
   article: string | null;
   serial: string;
+  /** What it is without an article; none in runs that an earlier version began. */
+  state?: string;
   startedAt: string;
   /** Seconds that this device's clock was ahead when it began; null: nobody had measured it. */
   clockAhead: number | null;
@@ -47,6 +49,7 @@ export function beginRun(
   trial: Trial,
   slot: Schemas['SlotRow'] | null,
   article: Schemas['ArticleView'] | null,
+  state = '',
 ): FieldRun {
   return {
     id: uuid(),
@@ -55,6 +58,7 @@ export function beginRun(
     slot: slot?.number ?? 0,
     article: article?.id ?? null,
     serial: article?.serial ?? '',
+    state: article === null ? state : '',
     startedAt: stamp(),
     clockAhead: clockAhead(),
     levels: Object.fromEntries((slot?.levels ?? []).map((l) => [l.name, l.text])),
@@ -98,6 +102,7 @@ export function sentRun(run: FieldRun, trial: Trial, operator: string): Record<s
   return {
     trial: run.trial,
     article: run.article,
+    state: run.state ?? '',
     operator,
     startedAt: run.startedAt,
     clockAhead: run.clockAhead,

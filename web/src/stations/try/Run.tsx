@@ -27,6 +27,7 @@ import { SayLine } from './SayLine';
 import { WorkedBefore } from './WorkedBefore';
 import { Seen } from './Seen';
 import { SetAside } from './SetAside';
+import { WhatItWas } from './WhatItWas';
 
 /** The sheet of one run: for a phone in gloved hands as well as for a desk. */
 export default function Run() {
@@ -168,6 +169,7 @@ function RunSheet({ sheet }: { sheet: Schemas['RunSheet'] }) {
                 <>
                   <NextPlanned sheet={sheet} base={base} />
                   <Again sheet={sheet} base={base} />
+                  <WhatItWas run={run} />
                   {sheet.article !== null && (
                     <ChangedSomething key={sheet.article.id} article={sheet.article} typed={sheet.typedFirmware} />
                   )}

@@ -11,7 +11,8 @@ import { TrialStrips } from '../../figures/TrialStrips';
 import { Button } from '../../ui/Button';
 import { Problem } from '../../ui/Problem';
 import { Empty, Part, Sheet } from '../../ui/Sheet';
-import { ARTICLE_STATE, OUTCOME } from '../../ui/words';
+import { StatePicker } from '../../ui/StatePicker';
+import { OUTCOME } from '../../ui/words';
 import { Waiting } from '../../ui/Waiting';
 import { AmendTogether } from './AmendTogether';
 import { BeforeStart } from './BeforeStart';
@@ -328,19 +329,7 @@ function TrialPart({ row, sheet, edit }: { row: Schemas['TrialRow']; sheet: Sche
               ))}
             </select>
           </label>
-          {article === '' && (
-            <label className="text-sm">
-              <span className="mb-1 block font-semibold">What is it?</span>
-              <select className="field w-44" value={state} onChange={(e) => setState(e.target.value)}>
-                <option value="">say what it is</option>
-                {Object.entries(ARTICLE_STATE).map(([value, name]) => (
-                  <option key={value} value={value}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
+          {article === '' && <StatePicker label="What is it?" state={state} onChange={setState} />}
           {factors.map((f) => (
             <LevelPicker
               key={f.name}

@@ -90,7 +90,7 @@ final class Evidence
         [$older, $olderDecimals, $olderRuns] = self::assess($wanted, $of(1), $build->arms === [] ? null : $chosen, $terms, $last);
         $notes = static fn (int $when): Notes => Notes::together(array_map(static fn (Gathered $g): Notes => $g->notes, $of($when)));
         $arm = $build->arms === [] ? null : $chosen;
-        $left = array_sum(array_map(static fn (Gathered $g): int => count($g->results($arm)), [...$of(0), ...$of(1)])) - $runs;
+        $left = array_sum(array_map(static fn (Gathered $g): int => $g->count($arm), [...$of(0), ...$of(1)])) - $runs;
 
         return new Own(
             $by, $decimals, $runs, $olderRuns === 0 ? null : $older, $olderDecimals, $olderRuns, array_values($differs), $arms, $terms,

@@ -148,16 +148,30 @@ final class Gathered
      */
     public function results(?string $arm = null, ?string $made = null, ?array $asBuilt = null): array
     {
+        $states = array_filter($this->states, static function (array $state) use ($arm, $made, $asBuilt): bool {
+            [, $article, , , , $of, $key, $own] = $state;
+
+            return ($arm === null || $of === $arm) && ($made === null || $key === $made)
+                && ($asBuilt === null || $own === ($asBuilt[$article."\x1d".$of] ?? null));
+        });
         $out = [];
-        foreach ($this->kinds as $i => $kind) {
-            [$conditions, $article, $cell, $text, $rater, $of, $key, $own] = $this->states[$this->made[$i]];
-            if (($arm !== null && $of !== $arm) || ($made !== null && $key !== $made)
-                || ($asBuilt !== null && $own !== ($asBuilt[$article."\x1d".$of] ?? null))) {
-                continue;
+        foreach ($this->made as $i => $state) {
+            if (isset($states[$state])) {
+                [$conditions, $article, $cell, $text, $rater] = $states[$state];
+                $out[] = [Result::of($this->kinds[$i], $this->values[$i], $conditions, $article), $cell, $text, $rater];
             }
-            $out[] = [Result::of($kind, $this->values[$i], $conditions, $article), $cell, $text, $rater];
         }
 
         return $out;
+    }
+
+    /** @param string|null $arm only those of it; null: all */
+    public function count(?string $arm): int
+    {
+        $of = array_count_values($this->made);
+
+        return $arm === null ? count($this->made) : array_sum(array_map(
+            static fn (array $state, int $i): int => $state[5] === $arm ? $of[$i] : 0, $this->states, array_keys($this->states),
+        ));
     }
 }

@@ -98,6 +98,15 @@ final readonly class Configuration implements \JsonSerializable
         return array_values(array_unique(array_filter($of, static fn (string $metric): bool => $metric !== '')));
     }
 
+    /** @return list<string> metrics that a reading of this channel bears on: its own, and what is worked out from it */
+    public function metricsFrom(string $key): array
+    {
+        $of = array_filter($this->channels, static fn (Channel $c): bool => $c->key === $key || str_contains($c->formula, $key));
+        $isKnown = in_array($key, array_column($this->channels, 'key'), true);
+
+        return $isKnown ? array_values(array_unique(array_filter(array_column($of, 'metric')))) : $this->metrics();
+    }
+
     /**
      * What was said of a part or a parameter of this article that is otherwise than its build's; null: nothing, and it is its build's.
      */

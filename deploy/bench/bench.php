@@ -41,15 +41,6 @@ if (array_intersect($parts, ['sheets', 'writes', 'exchange']) !== []) {
         )[0]['decisions'][0]['id'] ?? $client->ask('GET', '/api/revisions/'.$build('E').'/next')[0]['decisions'][0]['id'],
     ];
 }
-// Machines swing, some by a factor of two within minutes: what was measured is read beside what a plain loop took then.
-$loop = static function (): float {
-    $from = hrtime(true);
-    for ($i = $sum = 0; $i < 6_000_000; ++$i) {
-        $sum = ($sum * 31 + $i) & 0xFFFF;
-    }
-
-    return (hrtime(true) - $from) / 1e6;
-};
 foreach ($parts as $part) {
     Table::title(
         [
@@ -64,5 +55,5 @@ foreach ($parts as $part) {
         'wire' => (require __DIR__.'/wire.php')(dirname(__DIR__, 2).'/public/app'),
         'estimators' => (require __DIR__.'/estimators.php')(),
     };
-    Table::row('a plain loop of six million turns, just after', $loop(), 'ms', '');
 }
+Table::sum();

@@ -96,10 +96,12 @@ return static function (): void {
             $said = shell_exec('Rscript --vanilla -e '.escapeshellarg($script).' 2>/dev/null');
             $theirs = is_numeric($said) ? (float) $said : null;
         }
-        $more = $call === '' ? '' : ($theirs === null ? 'R was not to be had for this one' : sprintf('%.1f × R (%.1f ms)', min($mine) / max($theirs, 0.1), $theirs));
-        Table::row(
-            $name.($answer['ok'] ? '' : ' FAILED: '.$answer['error']['message']), min($mine), 'ms', $call === '' ? '' : '3 × R', $more,
-        );
+        $name .= $answer['ok'] ? '' : ' FAILED: '.$answer['error']['message'];
+        if ($theirs === null) {
+            Table::row($name, min($mine), 'ms', $call === '' ? '' : 'R was not to be had for this one');
+        } else {
+            Table::size($name, min($mine) / max($theirs, 0.1), '× R', 3, sprintf('%.1f ms, R %.1f ms', min($mine), $theirs));
+        }
         unset($answer);
     }
     array_map(unlink(...), glob($folder.'/*') ?: []);
@@ -122,5 +124,5 @@ return static function (): void {
         [$input, ['file', '/dev/null', 'w'], STDERR], $pipes,
     );
     $code = proc_close($process);
-    Table::row('10,000 lines of stats.compare in 64 MB'.($code === 0 ? '' : ' FAILED'), (hrtime(true) - $from) / 1e9, 's', '5 s');
+    Table::time('10,000 lines of stats.compare in 64 MB'.($code === 0 ? '' : ' FAILED'), (hrtime(true) - $from) / 1e6, 5000);
 };

@@ -19,8 +19,9 @@ return static function (Client $client, array $at): void {
     $sheets['decision'] = '/api/decisions/'.$at['decision'];
     $version = $client->ask('GET', '/api/runs/'.$at['run'])[0]['readings'][0]['version'];
     foreach ($sheets as $name => $url) {
-        $first = $again = $same = $cpu = $memory = [];
+        $first = $again = $againCpu = $same = $sameCpu = $cpu = $memory = [];
         $bytes = $queries = 0;
+        Table::calibrate();
         $cold = $client->raw('GET', $url)[1];
         for ($i = 0; $i < 4; ++$i) {
             $client->ask(
@@ -35,21 +36,22 @@ return static function (Client $client, array $at): void {
             $queries = (int) $client->cost('queries');
             for ($k = 0; $k < 4; ++$k) {
                 $again[] = $client->raw('GET', $url)[1];
+                $againCpu[] = $client->cost('cpu');
                 $mark = $client->headers['etag'] ?? '';
                 if ($mark !== '') {
                     $same[] = $client->raw('GET', $url, null, ['If-None-Match: '.$mark])[1];
+                    $sameCpu[] = $client->cost('cpu');
                 }
             }
         }
-        Table::row(
-            $name.', first after a write', Table::p95($first), 'ms', '250 ms, 32 MB',
-            sprintf('%.0f ms of the processor, %.1f MB, %d statements', max($cpu), max($memory), $queries),
-        );
-        Table::row('  where nothing of it was kept yet', $cold, 'ms', '');
-        Table::row('  again', Table::p95($again), 'ms', '80 ms');
+        Table::time($name.', first after a write', Table::p95($first), 200, '', max($cpu));
+        Table::size('  memory that it takes', max($memory), 'MB', 24);
+        Table::size('  what it asks the database', $queries, '', 30);
+        Table::row('  where nothing of it was kept yet', $cold, 'ms');
+        Table::time('  again', Table::p95($again), 50, '', Table::p95($againCpu));
         if ($same !== []) {
-            Table::row('  unchanged', Table::p95($same), 'ms', '12 ms');
+            Table::time('  unchanged', Table::p95($same), 10, '', Table::p95($sameCpu));
         }
-        Table::row('  its answer, compressed', $bytes / 1000, 'kB', '150 kB');
+        Table::size('  its answer, compressed', $bytes / 1000, 'kB', 150);
     }
 };

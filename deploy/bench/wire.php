@@ -19,11 +19,11 @@ return static function (string $folder): void {
     $frame = $weigh('index.html');
     $before = $seen;
     $first = $frame + $weigh('src/stations/build/Build.tsx');
-    Table::row('JavaScript of the first route (frame and Build)', $first, 'kB', '130 kB', sprintf('%.1f kB of it the frame', $frame));
+    Table::size('JavaScript of the first route (frame and Build)', $first, 'kB', 130, sprintf('%.1f kB of it the frame', $frame));
     foreach (['brief/Brief', 'try/Try', 'try/Run', 'find/Find', 'weigh/Weigh', 'next/Next'] as $station) {
         $seen = $before;
         if (isset($manifest['src/stations/'.$station.'.tsx'])) {
-            Table::row('  '.$station.' more', $weigh('src/stations/'.$station.'.tsx'), 'kB', '40 kB');
+            Table::size('  '.$station.' more', $weigh('src/stations/'.$station.'.tsx'), 'kB', 40);
         }
     }
     Table::notYet('second visit on slow 3G', '2 s');

@@ -20,7 +20,7 @@ return static function (Client $client, array $at): void {
         $runs[] = $id = $uuid();
         $begun[] = $client->ask('PUT', '/api/runs/'.$id, ['trial' => $at['trial']])[1];
     }
-    Table::row('beginning a run, p95 of 340', Table::p95($begun), 'ms', '');
+    Table::row('beginning a run, p95 of 340', Table::p95($begun), 'ms');
     $reading = static fn (string $run): array => [
         'PUT', '/api/readings/'.$uuid(),
         ['run' => $run, 'channel' => $at['channel'], 'text' => (30 + mt_rand(0, 99) / 10).' N', 'confirmed' => 'measuring'],
@@ -28,9 +28,12 @@ return static function (Client $client, array $at): void {
     foreach (array_slice($runs, 0, 40) as $run) {
         $took[] = $client->ask(...$reading($run))[1];
     }
-    Table::row('a reading to its answer, p95 of 40', Table::p95($took), 'ms', '40 ms', sprintf('%d statements', $client->cost('queries')));
+    Table::calibrate();
+    Table::time('a reading to its answer, p95 of 40', Table::p95($took), 40, sprintf('%d statements', $client->cost('queries')));
+    $before = Table::calibrate();
     $seconds = $client->together(array_map($reading, array_slice($runs, 40)), 8);
-    Table::row('readings from eight clients', 300 / $seconds, '/s', '150 /s');
+    Table::calibrate($before);
+    Table::rate('readings from eight clients', 300 / $seconds, 180);
     foreach (['in', 'wait', 'in', 'wait', 'in', 'wait'] as $choice) {
         $candidate = $client->ask('GET', '/api/revisions/'.$at['last'].'/next')[0]['candidates'][2];
         $body = array_intersect_key(
@@ -38,8 +41,11 @@ return static function (Client $client, array $at): void {
             array_flip(['revision', 'what', 'why', 'class', 'cost', 'hours', 'effects', 'source', 'askedBy', 'failure', 'version']),
         );
         $put = $client->ask('PUT', '/api/candidates/'.$candidate['id'], ['choice' => $choice, 'reason' => 'measuring'] + $body)[1];
+        $own = $client->cost('cpu');
         $toggles[] = $put + $client->ask('GET', '/api/revisions/'.$at['last'].'/next')[1];
+        $cpu[] = $own + $client->cost('cpu');
     }
-    Table::row('toggling a candidate to its consequences, p95', Table::p95($toggles), 'ms', '150 ms');
+    Table::calibrate();
+    Table::time('toggling a candidate to its consequences, p95', Table::p95($toggles), 150, '', max($cpu));
     Table::notYet('decision.select with 25 candidates', '1 s');
 };

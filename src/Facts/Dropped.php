@@ -51,7 +51,7 @@ final class Dropped
     /**
      * A reading of a run: how it ended, and what it was asked, stays.
      *
-     * @param list<string> $metrics that the run reads or answers: others may be worked out from this one
+     * @param list<string> $metrics that it bears on: its own, and what is worked out from it
      */
     public function reading(string $build, string $trial, int $number, array $metrics): void
     {

@@ -148,7 +148,7 @@ final readonly class Invalidation implements AfterWrite
             $rule === self::FAILURES => self::takeFailure($dropped, $record),
             $rule === self::DEVICE || $build === null => $dropped->everything = true,
             $record instanceof Reading && $run !== null => $dropped->reading(
-                $build, $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metrics(),
+                $build, $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metricsFrom($record->channel()),
             ),
             $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number(), self::metrics($run)),
             default => $dropped->build($build),

@@ -47,6 +47,29 @@ final class SummaryTest extends ApiTestCase
                 );
             },
         ];
+        yield 'a reading amended that others are worked out from' => [static function (self $t): void {
+            $method = $t->put('methods', [
+                'device' => $t->bench->device, 'name' => 'Turn', 'safety' => ['abort' => 'When it slips.'],
+                'channels' => [
+                    ['key' => 'pull', 'metric' => 'pull', 'unit' => 'N', 'resolution' => 0.1],
+                    ['key' => 'arm', 'metric' => 'arm', 'unit' => 'm', 'resolution' => 0.001],
+                    ['key' => 'turn', 'metric' => 'torque', 'unit' => 'N*m', 'formula' => 'pull * arm'],
+                ],
+            ]);
+            foreach ([$t->bench->a => $t->bench->unitA, $t->bench->b => $t->bench->unitB] as $build => $article) {
+                $trial = $t->put('trials', ['revision' => $build, 'method' => $method, 'name' => 'Turned', 'plannedRuns' => 3]);
+                foreach (['20.0', '21.0', '22.5'] as $i => $pull) {
+                    $about = ['trial' => $trial, 'article' => $article];
+                    $run = $t->put('runs', $about);
+                    $readings[$i] = $t->put('readings', ['run' => $run, 'channel' => 'pull', 'text' => $pull.' N', 'confirmed' => 'x']);
+                    $t->put('readings', ['run' => $run, 'channel' => 'arm', 'text' => '2.000 m', 'confirmed' => 'x']);
+                    $t->ask('PUT', '/api/runs/'.$run, ['outcome' => 'held', 'version' => 1] + $about);
+                }
+            }
+            $before = $t->sheets();
+            $t->ask('POST', '/api/readings/'.$readings[0].'/amend', ['text' => '35.0 N', 'reason' => 'x', 'version' => 1]);
+            self::assertNotSame($before, $t->sheets());
+        }];
         yield 'an outcome amended' => [
             static function (self $t): void {
                 $t->ask(

@@ -98,6 +98,19 @@ final class CheckTest extends TestCase
         self::assertSame([], Contradictions::of(self::heated(12.1, 4.0, 30.0, ResultKind::AtLeast), $soFar), 'A bound says nothing of it.');
     }
 
+    public function testAReadingBearsOnItsOwnMetricAndOnWhatIsWorkedOutFromIt(): void
+    {
+        $channels = [
+            new Channel('pull', 'm-pull', 'N'), new Channel('arm', 'm-arm', 'm'), new Channel('trod', '', 'm'),
+            new Channel('turn', 'm-turn', 'N*m', formula: 'pull * arm'), new Channel('wide', 'm-wide', 'm'),
+        ];
+        $made = new Configuration('r', 'A', '', [], [], null, '', '', '', [], 'm', 'Pull', 1, '', $channels, [], []);
+        self::assertSame(['m-pull', 'm-turn'], $made->metricsFrom('pull'));
+        self::assertSame(['m-wide'], $made->metricsFrom('wide'));
+        self::assertSame([], $made->metricsFrom('trod'));
+        self::assertSame(['m-pull', 'm-arm', 'm-turn', 'm-wide'], $made->metricsFrom('gone'), 'Of what is not known any may be.');
+    }
+
     private static function heated(float $volts, float $amps, float $ohms, ResultKind $kind = ResultKind::Equal): RunFact
     {
         $channels = [

@@ -47,14 +47,14 @@ final class Table
      */
     public static function calibrate(?float $before = null): float
     {
-        $before = getrusage();
+        $begun = getrusage();
         $from = hrtime(true);
         for ($i = $sum = 0; $i < 6_000_000; ++$i) {
             $sum = ($sum * 31 + $i) & 0xFFFF;
         }
         $wall = (hrtime(true) - $from) / 1e6;
         $after = getrusage();
-        $own = ($after['ru_utime.tv_sec'] - $before['ru_utime.tv_sec']) * 1e3 + ($after['ru_utime.tv_usec'] - $before['ru_utime.tv_usec']) / 1e3;
+        $own = ($after['ru_utime.tv_sec'] - $begun['ru_utime.tv_sec']) * 1e3 + ($after['ru_utime.tv_usec'] - $begun['ru_utime.tv_usec']) / 1e3;
         self::$slower = ($wall + ($before ?? $wall)) / 2 / self::PLAIN;
         self::$isBusy = $own < $wall * (1 - self::WAITED);
 

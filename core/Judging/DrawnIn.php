@@ -41,9 +41,9 @@ final class DrawnIn
                 [$sided[], $sides[]] = [$one, (string) $variant];
             }
         }
-        $blocks = Blocks::between($sided, $sides);
+        [$blocks] = Blocks::between($sided, $sides);
         $runs = array_merge(...array_map(
-            static fn (Sided $one, string $side): array => $one->runs($side, '', Blocks::of($one, $blocks)), $sided, $sides,
+            static fn (Sided $one, string $side): array => $one->runs($side, '', Blocks::of($one, $side, $blocks)), $sided, $sides,
         ));
         try {
             $found = CompareSides::of(array_values(array_filter(

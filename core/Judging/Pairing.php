@@ -14,9 +14,6 @@ use Lustrum\Core\Alike\AlikeRuns;
  */
 final readonly class Pairing
 {
-    /** No run is alike to another whose level nobody knows. */
-    private const UNKNOWN = "\x1f?";
-
     /**
      * @param list<AlikeRuns>       $runs
      * @param array<string, string> $texts   cells as they are said, by what stands for them in $runs
@@ -38,12 +35,12 @@ final readonly class Pairing
     /** @param list<Sided> $sided of both sides */
     public static function of(array $sided): self
     {
-        [$blocks, $leftOut] = self::blocks($sided);
+        [$blocks, $leftOut] = Blocks::between($sided, array_column($sided, 'side'));
         $runs = $texts = $sides = $strata = $named = [];
         foreach ($sided as $i => $one) {
-            $cell = self::cell($one);
+            $cell = Blocks::cell($one, $one->side);
             $texts[$cell] = $one->alike->said();
-            $block = $blocks === [] ? null : self::block($one, $blocks);
+            $block = Blocks::of($one, $one->side, $blocks);
             $named[(string) $block] = self::named($one, $blocks);
             $strata[$i] = $cell."\x1e".$block;
             $sides[$strata[$i]][$one->side] = true;
@@ -103,40 +100,6 @@ final readonly class Pairing
         return array_map(strval(...), array_keys($out));
     }
 
-    /**
-     * @param list<Sided> $sided
-     *
-     * @return array{list<string>, list<string>} blocks that pair, and blocks that have nothing in common
-     */
-    private static function blocks(array $sided): array
-    {
-        $names = null;
-        $levels = [];
-        foreach ($sided as $one) {
-            $own = array_keys($one->alike->blocks);
-            $names = $names === null ? $own : array_values(array_intersect($names, $own));
-            foreach ($one->alike->blocks as $name => $level) {
-                $levels[$name][$one->side][self::cell($one)."\x1e".$level] = $level;
-            }
-        }
-        $pair = $leftOut = [];
-        foreach ($names ?? [] as $name) {
-            $common = array_intersect_key($levels[$name]['a'] ?? [], $levels[$name]['b'] ?? []);
-            if (array_filter($common, static fn (string $level): bool => $level !== '') === []) {
-                $leftOut[] = (string) $name;
-            } else {
-                $pair[] = (string) $name;
-            }
-        }
-
-        return [$pair, $leftOut];
-    }
-
-    private static function cell(Sided $one): string
-    {
-        return $one->alike->isKnown() ? $one->alike->cell : $one->alike->cell.self::UNKNOWN.$one->side;
-    }
-
     /** A level, and a block within it, as they are said. */
     public function said(string $cell, ?string $block): string
     {
@@ -151,15 +114,5 @@ final readonly class Pairing
         return implode(' · ', array_filter(array_map(
             static fn (string $name): string => $one->alike->named[$name] ?? $one->alike->blocks[$name] ?? '', $names,
         ), static fn (string $t): bool => $t !== ''));
-    }
-
-    /** @param list<string> $names */
-    private static function block(Sided $one, array $names): string
-    {
-        return implode("\x1f", array_map(static function (string $name) use ($one): string {
-            $level = $one->alike->blocks[$name] ?? '';
-
-            return $level === '' ? self::UNKNOWN.$one->side : $level;
-        }, $names));
     }
 }

@@ -125,12 +125,12 @@ final readonly class SidesWithin
         if (count(array_unique($sides)) < 2) {
             return null;
         }
-        $blocks = Blocks::between($sided, $sides, $kind === 'article' ? 'article' : '');
+        [$blocks] = Blocks::between($sided, $sides, $kind === 'article' ? 'article' : '');
         $runs = $texts = $bounds = [];
         foreach ($sides as $i => $side) {
             [$cell, $text] = self::level($sided[$i], $seen, $kind === 'parameter' ? $name : '', $grid);
             $texts[$cell] = $text;
-            array_push($runs, ...$sided[$i]->runs($side, $cell, self::block($sided[$i], $blocks, $changed)));
+            array_push($runs, ...$sided[$i]->runs($side, $cell, self::block($sided[$i], $side, $blocks, $changed)));
             $bounds += $sided[$i]->atLeast === [] && $sided[$i]->atMost === [] ? [] : [$side => true];
         }
         $names = array_values(array_unique($sides));
@@ -205,9 +205,9 @@ final readonly class SidesWithin
      * @param list<string>           $blocks
      * @param array<array-key, true> $changed
      */
-    private static function block(Sided $one, array $blocks, array $changed): ?string
+    private static function block(Sided $one, string $side, array $blocks, array $changed): ?string
     {
-        $block = Blocks::of($one, $blocks);
+        $block = Blocks::of($one, $side, $blocks);
 
         return count($changed) < 2 ? $block : $block."\x1e".$one->article;
     }

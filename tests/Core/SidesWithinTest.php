@@ -99,6 +99,20 @@ final class SidesWithinTest extends TestCase
         self::assertLessThan((float) $effects['wide'], (float) $effects['round']);
     }
 
+    public function testRatersWhomNobodyNamedAreNotTheSameOne(): void
+    {
+        $runs = [];
+        foreach (self::RATERS as $rater => $base) {
+            array_push($runs, self::one($base + 4.0, 'wide', 'A-1', $rater), self::one($base + 0.1, 'slim', 'A-2', $rater));
+        }
+        $of = static fn (array $all): array => array_column(array_map(
+            static fn ($s): array => [$s->side, $s->effect], self::of($all)[0]->found->sides,
+        ), 1, 0);
+        self::assertEquals($of($runs), $of([
+            ...$runs, self::one(99.0, 'wide', 'A-1', ''), self::one(12.0, 'slim', 'A-2', ''),
+        ]), 'Who gave 99 may be another than who gave 12: nothing pairs them.');
+    }
+
     public function testOneArmAloneIsNoComparison(): void
     {
         self::assertSame([], self::of([self::one(3.0, 'wide', 'A-1', 'Ada'), self::one(4.0, 'wide', 'A-1', 'Ada')]));

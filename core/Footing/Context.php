@@ -13,7 +13,7 @@ final readonly class Context
      * @param string                                                $method      name
      * @param list<Instrument>                                      $instruments
      * @param list<string>                                          $operators
-     * @param list<UnitPast>                                        $units
+     * @param list<UnitPast>                                        $units articles, and loose parts of which somebody said what they are
      * @param array<string, list<string>>                           $lots        material => lots used
      * @param list<string>                                          $firmware
      * @param array<string, Level>                                  $settings
@@ -46,5 +46,11 @@ final readonly class Context
         public array $deviants = [],
         public array $off = [],
     ) {
+    }
+
+    /** @return list<UnitPast> whose past is known */
+    public function articles(): array
+    {
+        return array_values(array_filter($this->units, static fn (UnitPast $u): bool => $u->serial !== ''));
     }
 }

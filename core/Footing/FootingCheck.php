@@ -222,7 +222,7 @@ final readonly class FootingCheck
     /** @return list<Difference> what not every article of both sides has otherwise than its build */
     private static function deviants(Context $a, Context $b): array
     {
-        $n = count($a->units) + count($b->units);
+        $n = count($a->articles()) + count($b->articles());
         $on = [];
         foreach ([$a->deviants, $b->deviants] as $earlier => $of) {
             foreach ($of as $serial => $said) {
@@ -267,10 +267,10 @@ final readonly class FootingCheck
     /** @return list<Difference> */
     private static function articles(Context $a, Context $b): array
     {
-        $used = static fn (Context $c): array => array_values(array_filter($c->units, static fn (UnitPast $u): bool => !$u->fresh()));
+        $used = static fn (Context $c): array => array_values(array_filter($c->articles(), static fn (UnitPast $u): bool => !$u->fresh()));
         $x = $used($a);
         $y = $used($b);
-        if (($x === []) === ($y === []) || $a->units === [] || $b->units === []) {
+        if (($x === []) === ($y === []) || $a->articles() === [] || $b->articles() === []) {
             return [];
         }
         $side = $x[0] ?? $y[0];

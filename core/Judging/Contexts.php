@@ -116,6 +116,8 @@ final class Contexts
             }
             if ($serial !== '') {
                 $pasts[$serial] ??= new UnitPast($serial, $c->earlierRuns, $c->earlierFailures, $configuration->articleState);
+            } elseif ($configuration->articleState !== '') {
+                $pasts["\x1f".$configuration->articleState] ??= new UnitPast('', state: $configuration->articleState);
             }
             foreach ($configuration->lots as $material => $lot) {
                 if ($bears('lot:'.$material)) {

@@ -67,6 +67,22 @@ final class FootingTest extends TestCase
         self::assertSame([false, false, true, false], array_map($moist->isOff(...), ['20 %', '21.9 %', '23 %', 'unknown']));
     }
 
+    public function testWhatIsNoArticleIsOfItsStateAllTheSame(): void
+    {
+        $context = static fn (string $state, string $serial): Context => Contexts::ofRun(Judged::run(3.0, with: Configuration::fromRow(
+            ['articleState' => $state, 'serial' => $serial] + Judged::configuration()->toRow(),
+        )), 'force', 'force');
+        foreach (['', 'U-4'] as $serial) {
+            $check = FootingCheck::between($context('mockup', ''), $context('finished', $serial));
+            self::assertContains('state', array_map(static fn (Difference $d): string => $d->what, $check->differences), $serial);
+            self::assertSame(Footing::Broken, $check->footing, 'A mock-up is not the real thing.');
+        }
+        self::assertNotContains('state', self::differences($context('finished', ''), $context('finished', 'U-4')));
+        self::assertNotContains('state', self::differences($context('', ''), $context('mockup', 'U-4')), 'Nobody said what it was.');
+        $used = new Context('Pull', units: [new UnitPast('U-4', 3)], runs: 2);
+        self::assertNotContains('units', self::differences($context('finished', ''), $used), 'Of a loose part nobody knows the past.');
+    }
+
     public function testAnotherMethodOrScaleBreaksIt(): void
     {
         self::assertSame(Footing::Broken, FootingCheck::between(new Context('Push', runs: 5), new Context('Pull', runs: 5))->footing);

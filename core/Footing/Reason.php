@@ -32,6 +32,12 @@ enum Reason: string
     case SingleRun = 'singleRun';
     case StoppedEarly = 'stoppedEarly';
 
+    /** Does it speak of what is tried, and of nothing that is found on a run? */
+    public function isOfWhatItIs(): bool
+    {
+        return in_array($this, [self::Lot, self::LotUnknown, self::Firmware, self::State, self::Rig], true);
+    }
+
     /** Does it speak of how the runs were made, rather than of how many there are or when? */
     public function isOfTheSetUp(): bool
     {

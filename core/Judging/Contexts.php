@@ -77,6 +77,12 @@ final class Contexts
         return self::together([[$circumstances, $run->configuration]], $instruments, []);
     }
 
+    /** Of what something is made with, whatever is found on a run of it. */
+    public static function ofMade(Configuration $made): Context
+    {
+        return self::together([[new Circumstances(''), $made]], [], []);
+    }
+
     /**
      * @param non-empty-list<array{Circumstances, Configuration}> $made        those of earlier runs first
      * @param list<Instrument>                                    $instruments

@@ -63,6 +63,16 @@ final readonly class Lineage
         return $out;
     }
 
+    /** @return list<Build> that may stand between two which never met: what each comes from, nearest first, then the newest */
+    public function around(Build $build, Build $other, int $most): array
+    {
+        $line = [...$this->ancestors($other), ...$this->ancestors($build), ...array_reverse(array_values($this->builds))];
+
+        return array_slice(array_values(array_diff_key(
+            array_column($line, null, 'id'), [$build->id => true, $other->id => true],
+        )), 0, $most);
+    }
+
     /** @return list<Build> all that come from this one, oldest first */
     public function descendants(Build $build): array
     {

@@ -139,13 +139,7 @@ final class Severity
     /** The same with the state of its article. */
     public function inFull(): string
     {
-        $state = match ($this->state) {
-            ArticleState::MOCKUP => 'mock-up',
-            ArticleState::PAYLOAD => 'payload aboard',
-            default => $this->state,
-        };
-
-        return implode(' · ', array_filter([$this->text(), $state], static fn (string $t): bool => $t !== ''));
+        return implode(' · ', array_filter([$this->text(), ArticleState::said($this->state)], static fn (string $t): bool => $t !== ''));
     }
 
     /** Does it have a level that nobody knows? Then nothing is as hard as it. */

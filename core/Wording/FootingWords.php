@@ -6,8 +6,10 @@ namespace Lustrum\Core\Wording;
 
 use Lustrum\Core\Footing\Difference;
 use Lustrum\Core\Footing\Footing;
+use Lustrum\Core\Footing\Reason;
 use Lustrum\Core\Footing\Turn;
 use Lustrum\Core\Quantity\Digits;
+use Lustrum\Core\Run\ArticleState;
 
 /** Sentences about whether two groups of runs can be compared. */
 final class FootingWords
@@ -21,7 +23,11 @@ final class FootingWords
     /** One plain sentence about one difference. */
     public static function why(Difference $d): string
     {
-        return Messages::begin(Messages::say('footing.'.$d->reason->value, $d->with + ['a' => self::few($d->a), 'b' => self::few($d->b)]));
+        $said = static fn (string $words): string => $d->reason !== Reason::State ? self::few($words) : implode(
+            ' and ', array_map(ArticleState::said(...), explode(' and ', $words)),
+        );
+
+        return Messages::begin(Messages::say('footing.'.$d->reason->value, $d->with + ['a' => $said($d->a), 'b' => $said($d->b)]));
     }
 
     /** Of many lots, operators or firmwares the first ones, and how many more there are; all of them are with the runs. */

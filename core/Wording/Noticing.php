@@ -16,6 +16,7 @@ use Lustrum\Core\Judging\Differences;
 use Lustrum\Core\Judging\Figure;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Run\Alikeness;
+use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Deviation;
 use Lustrum\Core\Run\RunFact;
 
@@ -138,7 +139,7 @@ final readonly class Noticing
             static fn (Difference $d): bool => $d->reason->isOfTheSetUp() && $d->reason !== Reason::Deviates,
         );
         $whys = [
-            ...self::made($good, $run), ...self::levels($good, $run),
+            ...self::made($good->configuration, $run->configuration), ...self::levels($good, $run),
             ...array_map(static fn (Difference $d): string => Messages::inside(FootingWords::why($d)), array_values($found)),
         ];
 
@@ -148,12 +149,11 @@ final readonly class Noticing
     }
 
     /** @return list<string> in what the two were made with: article, what it has otherwise, variant, build, and what of it changed */
-    private static function made(RunFact $good, RunFact $run): array
+    private static function made(Configuration $was, Configuration $is): array
     {
-        [$was, $is] = [$good->configuration, $run->configuration];
         $out = [];
         foreach ([
-            'article' => [$good->serial(), $run->serial()], 'variant' => [$was->arm, $is->arm], 'build' => [$was->letter, $is->letter],
+            'article' => [$was->serial, $is->serial], 'variant' => [$was->arm, $is->arm], 'build' => [$was->letter, $is->letter],
         ] as $what => [$before, $now]) {
             if ($before !== $now) {
                 $out[$what] = Messages::say(
@@ -164,11 +164,11 @@ final readonly class Noticing
         $said = static fn (Deviation $d): string => trim($d->name.' '.$d->value);
         $own = [
             ...array_map(
-                static fn (Deviation $d): string => Messages::say('notice.own', ['serial' => $run->serial(), 'said' => $said($d)]),
+                static fn (Deviation $d): string => Messages::say('notice.own', ['serial' => $is->serial, 'said' => $said($d)]),
                 array_filter($is->deviants, static fn (Deviation $d): bool => !$d->isAmong($was->deviants)),
             ),
             ...array_map(
-                static fn (Deviation $d): string => Messages::say('notice.noLonger', ['serial' => $good->serial(), 'said' => $said($d)]),
+                static fn (Deviation $d): string => Messages::say('notice.noLonger', ['serial' => $was->serial, 'said' => $said($d)]),
                 array_filter($was->deviants, static fn (Deviation $d): bool => !$d->isAmong($is->deviants)),
             ),
         ];
@@ -181,6 +181,23 @@ final readonly class Noticing
                 Differences::made($was, $is), static fn (Edit $d): bool => $d->kind !== 'firmware',
             ))),
         ];
+    }
+
+    /**
+     * In what a run that begins now would be made otherwise than one that held, before anything of it was found.
+     *
+     * @return list<string>
+     */
+    public static function otherwise(Configuration $was, Configuration $is): array
+    {
+        $found = array_filter(
+            FootingCheck::between(Contexts::ofMade($was), Contexts::ofMade($is))->differences,
+            static fn (Difference $d): bool => $d->reason->isOfWhatItIs(),
+        );
+
+        return [...self::made($was, $is), ...array_map(
+            static fn (Difference $d): string => Messages::inside(FootingWords::why($d)), array_values($found),
+        )];
     }
 
     /** @return list<string> levels at which the two differ */

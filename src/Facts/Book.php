@@ -520,11 +520,7 @@ final class Book
         if (!$c->neverMet() || $c->terms->words !== []) {
             return $c;
         }
-        $lineage = $this->lineage();
-        $line = [...$lineage->ancestors($other), ...$lineage->ancestors($build), ...array_reverse(array_values($lineage->builds))];
-        $thirds = array_slice(array_values(array_filter(
-            array_column($line, null, 'id'), static fn (Build $b): bool => $b->id !== $build->id && $b->id !== $other->id,
-        )), 0, self::THIRDS);
+        $thirds = $this->lineage()->around($build, $other, self::THIRDS);
         $chain = $this->kept('chain', [$build, $other, ...$thirds], function () use ($c, $build, $other, $thirds): ?Chained {
             $of = fn (Build $b): Measured => Measured::of($this->compared($b)->asBuilt()->read($c->metric), $c->here->unit);
 

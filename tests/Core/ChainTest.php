@@ -37,6 +37,16 @@ final class ChainTest extends TestCase
         self::assertGreaterThan(0.8, $direct, 'The interval is wider than either way.');
     }
 
+    public function testAThirdIsOneOfTheLineFirstAndNeverOneOfTheTwo(): void
+    {
+        $builds = array_map(Judged::build(...), ['a', 'b', 'c', 'd', 'e'], [null, 'a', 'b', 'b', null]);
+        $lineage = Judged::line(...$builds);
+        $around = static fn (int $most): array => array_column($lineage->around($builds[2], $builds[3], $most), 'id');
+        self::assertSame(['b', 'a', 'e'], $around(4), 'What both come from, then the newest.');
+        self::assertSame(['b', 'a'], $around(2));
+        self::assertSame(['a', 'e', 'd'], array_column($lineage->around($builds[2], $builds[1], 4), 'id'), 'Not the other itself.');
+    }
+
     public function testNothingIsToldThroughWhatDoesNotJoinThem(): void
     {
         [$c, $a] = [self::at('c', ['60' => [30.0, 30.4]]), self::at('a', ['40' => [10.0, 10.4]])];

@@ -37,6 +37,22 @@ final class NoticingTest extends TestCase
         self::assertStringContainsString($said, self::said(self::one([]), self::one($otherwise, RunOutcome::Failed)));
     }
 
+    /** @param array<string, mixed> $otherwise */
+    #[DataProvider('differences')]
+    public function testTheFieldSaysTheSameBeforeARun(array $otherwise, string $said): void
+    {
+        $whys = Noticing::otherwise(self::one([])->configuration, self::one($otherwise)->configuration);
+        self::assertStringContainsString($otherwise === [] ? '' : $said, implode('; ', $whys));
+        self::assertSame($otherwise === [], $whys === []);
+    }
+
+    public function testAMockUpIsNotWhatHeld(): void
+    {
+        $of = static fn (string $state): Configuration => self::one(['articleState' => $state])->configuration;
+        self::assertSame([], Noticing::otherwise($of('finished'), $of('finished')));
+        self::assertSame(['in another state (finished, then mock-up)'], Noticing::otherwise($of('finished'), $of('mockup')));
+    }
+
     public function testAllOfItIsNamedAtOnce(): void
     {
         $all = array_merge(...array_column(iterator_to_array(self::differences()), 0));

@@ -105,12 +105,23 @@ final class SidesWithinTest extends TestCase
         foreach (self::RATERS as $rater => $base) {
             array_push($runs, self::one($base + 4.0, 'wide', 'A-1', $rater), self::one($base + 0.1, 'slim', 'A-2', $rater));
         }
-        $of = static fn (array $all): array => array_column(array_map(
-            static fn ($s): array => [$s->side, $s->effect], self::of($all)[0]->found->sides,
-        ), 1, 0);
-        self::assertEquals($of($runs), $of([
-            ...$runs, self::one(99.0, 'wide', 'A-1', ''), self::one(12.0, 'slim', 'A-2', ''),
-        ]), 'Who gave 99 may be another than who gave 12: nothing pairs them.');
+        $more = [...$runs, self::one(99.0, 'wide', 'A-1', ''), self::one(12.0, 'slim', 'A-2', '')];
+        self::assertEquals(self::effects($runs), self::effects($more), 'Who gave 99 may be another than who gave 12: nothing pairs them.');
+    }
+
+    /**
+     * @param list<RunFact> $runs
+     *
+     * @return array<string, float|null> by side
+     */
+    private static function effects(array $runs): array
+    {
+        $out = [];
+        foreach (self::of($runs)[0]->found->sides as $side) {
+            $out[$side->side] = $side->effect;
+        }
+
+        return $out;
     }
 
     public function testOneArmAloneIsNoComparison(): void

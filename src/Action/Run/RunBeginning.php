@@ -7,24 +7,16 @@ namespace Lustrum\Action\Run;
 use Doctrine\ORM\EntityManagerInterface;
 use Lustrum\Core\Judging\HeldFirst;
 use Lustrum\Core\Run\Configuration;
-use Lustrum\Core\Run\Deviation;
-use Lustrum\Core\Run\DeviationKind;
 use Lustrum\Core\Run\Factor;
-use Lustrum\Core\Run\Parameter as Fact;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Wording\FieldWords;
 use Lustrum\Core\Wording\MethodSheetWords;
-use Lustrum\Domain\Revision\ArmValue;
-use Lustrum\Domain\Revision\Article;
-use Lustrum\Domain\Revision\Parameter;
-use Lustrum\Domain\Revision\Part;
-use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\Run;
 use Lustrum\Domain\Trial\RunInput;
 use Lustrum\Domain\Trial\Trial;
 use Lustrum\Facts\ArticlePast;
 use Lustrum\Facts\HeldRuns;
-use Lustrum\Facts\IntendedSettings;
+use Lustrum\Facts\MadeNow;
 use Lustrum\Record\Beginning;
 use Lustrum\Record\Record;
 use Lustrum\Record\RecordInput;
@@ -47,7 +39,7 @@ final readonly class RunBeginning implements Beginning
         private ArticlePast $past,
         private Configurations $configurations,
         private HeldRuns $held,
-        private IntendedSettings $intended,
+        private MadeNow $now,
         private EmptyRuns $empties,
         private ClockInterface $clock,
     ) {
@@ -135,49 +127,6 @@ final readonly class RunBeginning implements Beginning
     /** What a run that begins now is made with and judged by. */
     public function present(Run $run): Configuration
     {
-        [$trial, $article] = [$run->trial(), $run->article()];
-        [$build, $method] = [$trial->revision(), $trial->method()];
-        $of = ['revision' => $build];
-        // What is typed on the run goes first, then what was changed on its article.
-        $firmware = [$run->firmware(), ...array_map(static fn (Deviation $d): string => $d->value, array_filter(
-            $article?->deviants() ?? [], static fn (Deviation $d): bool => $d->kind === DeviationKind::Firmware,
-        )), $build->firmware()];
-        $firmware = array_values(array_filter($firmware, static fn (string $of): bool => $of !== ''))[0] ?? '';
-
-        return new Configuration(
-            $build->id()->toRfc4122(), $build->letter(), $firmware,
-            self::parameters(
-                array_map(static fn (Parameter $p): Fact => $p->asFact(), $this->records->all(Parameter::class, $of)), $build,
-                $article,
-            ),
-            array_map(static fn (Part $p) => $p->asFact(), $this->records->all(Part::class, $of)),
-            $article?->id()->toRfc4122(), $article?->serial() ?? '', $run->articleState(), $article?->deviations() ?? '',
-            $article?->lots() ?? [],
-            $method->id()->toRfc4122(), $method->name(), $method->edition(), $method->rig(), $method->channels(), $method->conditions(),
-            $this->intended->of($trial, $article), $method->heldWhen(), null, $method->factors(), $method->questions(), $method->wears(),
-            $method->represents(), $article?->deviants() ?? [],
-            $article?->arm() ?? '', $method->constants(),
-            ownFirmware: $firmware !== $build->firmware(),
-        );
-    }
-
-    /**
-     * Those of the build, with the values of the arm that the article is of, and what this article has otherwise.
-     *
-     * @param list<Fact> $parameters
-     *
-     * @return list<Fact>
-     */
-    private static function parameters(array $parameters, Revision $build, ?Article $article): array
-    {
-        $arm = $article === null || $article->arm() === '' ? null : $build->arm($article->arm());
-        $own = array_map(static fn (ArmValue $v): Fact => Fact::typed(trim($v->name), $v->text), $arm->values ?? []);
-        foreach ($article?->deviants() ?? [] as $deviation) {
-            if ($deviation->kind === DeviationKind::Parameter && $deviation->value !== '') {
-                $own[] = Fact::typed($deviation->name, $deviation->value);
-            }
-        }
-
-        return array_values(array_column($own, null, 'name') + array_column($parameters, null, 'name'));
+        return $this->now->of($run->trial(), $run->article(), $run->firmware(), $run->articleState());
     }
 }

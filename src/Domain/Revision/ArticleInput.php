@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Revision;
 
+use Lustrum\Core\Run\ArticleState;
 use Lustrum\Record\RecordInput;
 use Lustrum\Shared\Choices;
 use Lustrum\Shared\Identifier;
@@ -34,7 +35,7 @@ final readonly class ArticleInput implements RecordInput
         public array $lots = [],
         #[Note]
         public string $deviations = '',
-        #[Assert\Choice(choices: ['mockup', 'model', 'bare', 'finished', 'payload'], message: 'One of the given choices is wanted here.')]
+        #[Assert\Choice(choices: ArticleState::ALL, message: 'One of the given choices is wanted here.')]
         public string $state = 'finished',
         #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters.')]
         public string $arm = '',

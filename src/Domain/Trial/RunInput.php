@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Domain\Trial;
 
+use Lustrum\Core\Run\ArticleState;
 use Lustrum\Core\Run\Ended;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\RunOutcome;
@@ -107,7 +108,7 @@ final readonly class RunInput implements RecordInput
         #[Assert\Count(max: 12, maxMessage: 'At most {{ limit }} failures.')]
         public array $failures = [],
         #[Assert\Choice(
-            choices: ['', 'mockup', 'model', 'bare', 'finished', 'payload'], message: 'One of the given choices is wanted here.',
+            choices: ['', ...ArticleState::ALL], message: 'One of the given choices is wanted here.',
         )]
         public string $state = '',
         #[Version]

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Lustrum\Sheet\Field;
 
+use Lustrum\Core\Run\ArticleState;
+use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunTally;
 use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Wording\FieldWords;
+use Lustrum\Core\Wording\Noticing;
 use Lustrum\Core\Wording\WorkshopWords;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\ArticleView;
@@ -18,6 +21,7 @@ use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\FailureFacts;
 use Lustrum\Facts\IntendedSettings;
+use Lustrum\Facts\MadeNow;
 use Lustrum\Facts\PlanFacts;
 use Lustrum\Facts\RunDots;
 use Lustrum\Facts\RunFacts;
@@ -37,6 +41,7 @@ final readonly class FieldSheets
         private RunDots $dots,
         private RunFacts $runs,
         private IntendedSettings $intended,
+        private MadeNow $now,
     ) {
     }
 
@@ -57,12 +62,16 @@ final readonly class FieldSheets
         $methods = array_map(static fn (Trial $t): string => $t->method()->id()->toRfc4122(), $open);
         $good = $this->runs->lastHeldOf(array_values(array_unique($methods)));
         $intended = $this->intended->ofAll($revision, $open, $articles);
+        $now = $this->now->on($revision);
+        $last = fn (Trial $t, ?RunFact $held): ?LastGood => $held === null ? null : LastGood::of(
+            $held, self::otherwise($held->configuration, $t, $articles, $now),
+        );
 
         return new FieldSheet(
             FieldWords::sentence($revision->letter(), count($open), count($articles)), $device->id()->toRfc4122(), $device->name(),
             $revision->view(),
             array_map(fn (Trial $t): FieldTrial => $this->trial(
-                $t, $book, $made, $dots, $counts, $articles, $good, self::setOnPurpose($t, $intended[$t->id()->toRfc4122()] ?? []),
+                $t, $book, $made, $dots, $counts, $articles, $last($t, $good[$t->method()->id()->toRfc4122()] ?? null), self::setOnPurpose($t, $intended[$t->id()->toRfc4122()] ?? []),
             ), $open),
             array_map(static fn (Article $a): ArticleView => $a->view(), $articles), $known['modes'], $known['places'],
         );
@@ -73,22 +82,38 @@ final readonly class FieldSheets
      * @param array<string, list<array<string, mixed>>>              $dots
      * @param array<string, array{from: string, to: string, runs: RunTally}> $counts
      * @param list<Article>                                          $articles
-     * @param array<string, RunFact>               $good by method
      * @param list<SetOnPurpose>                                     $set
      */
     private function trial(
-        Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, array $good, array $set,
+        Trial $trial, Book $book, array $made, array $dots, array $counts, array $articles, ?LastGood $good, array $set,
     ): FieldTrial {
         $key = $trial->id()->toRfc4122();
-        $last = $good[$trial->method()->id()->toRfc4122()] ?? null;
         $used = PlanRows::used(array_map(RunDot::fromRow(...), $dots[$key] ?? []));
 
         return new FieldTrial(
             $trial->view(), Asked::ofMethod($trial->method(), $book->metrics(), $book->words()), $trial->method()->safety()->inSight(true),
             FieldWords::blocked($trial->agreesNext(), $trial->lacksLimits()), PlanRows::of($trial, $made[$key] ?? [], $articles, $used),
-            isset($counts[$key]) ? $counts[$key]['runs']->all() : 0, $last === null ? null : LastGood::of($last),
+            isset($counts[$key]) ? $counts[$key]['runs']->all() : 0, $good,
             $set,
         );
+    }
+
+    /**
+     * @param list<Article>                                    $articles
+     * @param \Closure(Trial, ?Article, string): Configuration $now
+     *
+     * @return list<MadeOtherwise> of each article, and of what is none
+     */
+    private static function otherwise(Configuration $held, Trial $trial, array $articles, \Closure $now): array
+    {
+        return [
+            ...array_map(static fn (Article $a): MadeOtherwise => new MadeOtherwise(
+                $a->id()->toRfc4122(), '', Noticing::otherwise($held, $now($trial, $a, '')),
+            ), $articles),
+            ...array_map(static fn (string $state): MadeOtherwise => new MadeOtherwise(
+                '', $state, Noticing::otherwise($held, $now($trial, null, $state)),
+            ), ['', ...ArticleState::ALL]),
+        ];
     }
 
     /**

@@ -4419,6 +4419,12 @@ export interface components {
             number: number;
             letter: string;
             found: components["schemas"]["Sheet.Field.GoodFound"][];
+            made: components["schemas"]["Sheet.Field.MadeOtherwise"][];
+        };
+        "Sheet.Field.MadeOtherwise": {
+            article: string;
+            state: string;
+            whys: string[];
         };
         "Sheet.Field.SetOnPurpose": {
             article: string;

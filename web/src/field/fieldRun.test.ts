@@ -118,6 +118,27 @@ it('says what differs from the last run that held, and what nobody has said', ()
   });
 });
 
+it('says in what the article is made otherwise, and what is none by its state', () => {
+  const t = trial();
+  t.good = {
+    ...t.good!,
+    found: [],
+    made: [
+      { article: 'a-11', state: '', whys: ['W-11 with rim filed round', 'the variant (–, then wave)'] },
+      { article: '', state: '', whys: ['the article (W-09, then –)'] },
+      { article: '', state: 'mockup', whys: ['the article (W-09, then –)', 'the state (finished, then mock-up)'] },
+    ],
+  };
+  const run = beginRun('build-1', t, null, null);
+  expect(whatDiffers({ ...run, article: 'a-11', serial: 'W-11' }, t, 'E').differs).toEqual([
+    'W-11 with rim filed round',
+    'the variant (–, then wave)',
+  ]);
+  expect(whatDiffers(run, t, 'E').differs).toHaveLength(1);
+  expect(whatDiffers({ ...run, state: 'mockup' }, t, 'E').differs).toHaveLength(2);
+  expect(whatDiffers({ ...run, article: 'a-09', serial: 'W-09' }, t, 'E').differs).toEqual([]);
+});
+
 it('takes another unit for a difference, and a number without one for the unit beside the field', () => {
   const t = trial();
   const run = { ...beginRun('build-1', t, nextSlot(t, []), null), serial: 'W-09', found: { ground: 'dry' } };

@@ -175,10 +175,19 @@ export function nextSlot(trial: Trial, here: FieldRun[]): Schemas['SlotRow'] | n
   return trial.plan?.slots.find((slot) => slot.run === null && !begun.has(slot.number)) ?? null;
 }
 
+/** In what this article is made otherwise than the last run that held was: the server says it of each. */
+function madeOtherwise(run: FieldRun, trial: Trial): string[] {
+  // A sheet that was kept by an earlier version says nothing of it.
+  const of: Schemas['MadeOtherwise'][] | undefined = trial.good?.made;
+  const state = run.article === null ? (run.state ?? '') : '';
+  return of?.find((m) => m.article === (run.article ?? '') && m.state === state)?.whys ?? [];
+}
+
 /** What differs from the last run that held, and what nobody has said yet: the server says which texts mean the same. */
 export function whatDiffers(run: FieldRun, trial: Trial, letter: string): { differs: string[]; unsaid: string[] } {
   const is: Record<string, string> = { ...run.levels, ...run.found, build: letter, article: run.serial };
-  const [differs, unsaid]: [string[], string[]] = [[], []];
+  const made = madeOtherwise(run, trial);
+  const [differs, unsaid]: [string[], string[]] = [[...made], []];
   // A sheet that was kept by an earlier version says only the text.
   const found: { name: string; text: string; same?: string[] }[] = trial.good?.found ?? [];
   for (const { name, text, same = [text.toLowerCase()] } of found) {

@@ -17,9 +17,6 @@ use Lustrum\Core\Statistics\NoValues;
  */
 final readonly class CompareWithin
 {
-    /** Cell means that span more than this say that effects rather multiply. */
-    private const SPAN = 3.0;
-
     /**
      * @param float|null           $df          Welch's is null where there is no spread
      * @param int                  $pairs       strata used
@@ -63,7 +60,7 @@ final readonly class CompareWithin
         $cells = CellDifference::ofAll($strata);
         $bounds = new Bounds($matched->used);
         $positive = AlikeRuns::arePositive($used);
-        $scale ??= self::scaleOf($strata, $positive);
+        $scale ??= Scale::among($used);
         if ($scale === Scale::Ratio && !$positive) {
             throw InvalidInput::because('Effects that multiply need values above nought.', 'scale');
         }
@@ -136,21 +133,6 @@ final readonly class CompareWithin
         }
 
         return $isNamed && min(array_sum($articles['a']), array_sum($articles['b'])) > 1;
-    }
-
-    /** @param list<Stratum> $strata */
-    private static function scaleOf(array $strata, bool $positive): Scale
-    {
-        if (!$positive) {
-            return Scale::Add;
-        }
-        $means = array_map(static function (Cell $cell): float {
-            $values = [...$cell->a(), ...$cell->b()];
-
-            return array_sum($values) / count($values);
-        }, Cell::ofAll($strata));
-
-        return $means !== [] && max($means) > self::SPAN * min($means) ? Scale::Ratio : Scale::Add;
     }
 
     /**

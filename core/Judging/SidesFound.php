@@ -7,6 +7,7 @@ namespace Lustrum\Core\Judging;
 use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\CompareSides;
 use Lustrum\Core\Alike\Groups;
+use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Alike\SideEffect;
 use Lustrum\Core\Alike\SidePair;
 use Lustrum\Core\Statistics\Holm;
@@ -25,6 +26,7 @@ final readonly class SidesFound
      * @param int                $told    pairs that are told apart
      * @param int                $pairs   that could be
      * @param list<array{string, string, string}> $through two sides that never met at a level, and the one that they are compared through
+     * @param bool               $multiply are effects per cents of what is typical? Else they are in the unit of the metric
      * @param array{string, string}|null $joining one side and the level of another at which one run would join them
      */
     public function __construct(
@@ -35,6 +37,7 @@ final readonly class SidesFound
         public int $pairs = 0,
         public array $through = [],
         public ?array $joining = null,
+        public bool $multiply = false,
     ) {
     }
 
@@ -46,7 +49,13 @@ final readonly class SidesFound
      */
     public static function of(array $runs, Terms $terms, array $texts): self
     {
-        $found = CompareSides::of($runs, $terms->confidence());
+        $multiply = ($terms->scaleOf($runs) ?? Scale::among($runs)) === Scale::Ratio;
+        $found = CompareSides::of($multiply ? array_map(
+            static fn (AlikeRuns $r): AlikeRuns => $r->as(array_map(log(...), $r->values)), $runs,
+        ) : $runs, $terms->confidence());
+        $sides = $multiply ? array_map(static fn (SideEffect $s): SideEffect => new SideEffect(
+            $s->side, $s->n, $s->effect === null ? null : expm1($s->effect) * 100,
+        ), $found->sides) : $found->sides;
         $on = $cells = [];
         foreach ($runs as $run) {
             $on[$run->side][$run->stratum] = true;
@@ -57,7 +66,9 @@ final readonly class SidesFound
         $groups = $terms->tells() ? $found->groups : [array_map(static fn (SideEffect $s): string => $s->side, $found->sides)];
         $joining = count($found->apart) < 2 ? null : [$found->apart[1][0], $texts[$cells[$found->apart[0][0]] ?? ''] ?? ''];
 
-        return new self($found->sides, $groups, $found->apart, $told, count($found->pairs), self::through($found->pairs, $on), $joining);
+        return new self(
+            $sides, $groups, $found->apart, $told, count($found->pairs), self::through($found->pairs, $on), $joining, $multiply,
+        );
     }
 
     /**
@@ -115,6 +126,7 @@ final readonly class SidesFound
 
         return $more === [] ? $this : new self(
             [...$this->sides, ...$more], $this->groups, $this->apart, $this->told, $this->pairs, $this->through, $this->joining,
+            $this->multiply,
         );
     }
 

@@ -55,6 +55,9 @@ final class SidesWords
         foreach ($s->found->through as [$a, $b, $via]) {
             $out[] = Messages::say('sides.through', ['a' => self::named($a), 'b' => self::named($b), 'via' => self::named($via)]);
         }
+        if ($s->found->multiply && array_filter($s->found->sides, static fn (SideEffect $e): bool => $e->effect !== null) !== []) {
+            $out[] = Messages::say('sides.multiply');
+        }
         if ($s->found->joining !== null) {
             [$side, $level] = $s->found->joining;
             $out[] = Messages::say('sides.joining', ['side' => self::named($side), 'level' => $level, 'at' => $level !== '']);
@@ -132,6 +135,12 @@ final class SidesWords
         return $side === SidesWithin::AS_BUILT ? Messages::say('sides.asBuilt') : $side;
     }
 
+    /** In what effects are given. */
+    public static function unit(SidesWithin $s): string
+    {
+        return $s->found->multiply ? '%' : Numbers::differenceUnit($s->unit);
+    }
+
     /** An effect against the mean of all, with its sign. */
     public static function effect(SidesWithin $s, string $side, ?float $effect): string
     {
@@ -142,7 +151,7 @@ final class SidesWords
         }
 
         return $effect === null ? Messages::say($isBounded ? 'sides.noFit' : 'sides.noValue') : Numbers::signed(
-            $effect, Digits::decimals(abs($effect), $s->decimals), Numbers::differenceUnit($s->unit),
+            $effect, Digits::decimals(abs($effect), $s->found->multiply ? 0 : $s->decimals), self::unit($s),
         );
     }
 }

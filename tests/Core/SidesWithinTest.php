@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Tests\Core;
 
+use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Judging\Build;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
@@ -11,6 +12,7 @@ use Lustrum\Core\Judging\Terms;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Run\Configuration;
 use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\FactorRole;
 use Lustrum\Core\Run\Parameter;
 use Lustrum\Core\Run\RunFact;
@@ -107,6 +109,33 @@ final class SidesWithinTest extends TestCase
         }
         $more = [...$runs, self::one(99.0, 'wide', 'A-1', ''), self::one(12.0, 'slim', 'A-2', '')];
         self::assertEquals(self::effects($runs), self::effects($more), 'Who gave 99 may be another than who gave 12: nothing pairs them.');
+    }
+
+    public function testWhereEffectsMultiplyALevelOfALargeValueDoesNotDecide(): void
+    {
+        // A fifth more at each height; in newtons that is 1 at one and 20 at the other.
+        $runs = [];
+        foreach (['20 cm' => 5.0, '60 cm' => 100.0] as $height => $base) {
+            foreach (['wide' => 1.2, 'slim' => 1.0, 'round' => 1.01] as $arm => $times) {
+                foreach ([0.98, 1.0, 1.02] as $i => $more) {
+                    $with = Judged::configuration(serial: 'A-'.$arm.$i, factors: [new Factor('height', kind: FactorKind::Number, unit: 'cm')]);
+                    $runs[] = Judged::run($base * $times * $more, levels: ['height' => $height], with: Configuration::fromRow(
+                        ['arm' => $arm] + $with->toRow(),
+                    ));
+                }
+            }
+        }
+        $on = static fn (?Scale $scale): SidesWithin => SidesWithin::of(
+            Seen::ofRuns($runs), 'force', 'N', new Terms(0.95, scale: $scale),
+        )[0];
+        foreach ([null, Scale::Ratio] as $scale) {
+            $arms = $on($scale);
+            self::assertTrue($arms->found->multiply, 'The levels lie twenty times apart.');
+            self::assertSame([2, '+13 %'], [$arms->found->told, SidesWords::effect($arms, 'wide', $arms->found->sides[0]->effect)]);
+            self::assertStringContainsString('Effects on it multiply', SidesWords::sentence($arms, 'force', true));
+        }
+        $plain = $on(Scale::Add);
+        self::assertSame([false, 'N'], [$plain->found->multiply, SidesWords::unit($plain)]);
     }
 
     /**

@@ -33,7 +33,7 @@ final readonly class SidesRow
     public static function of(SidesWithin $s, string $metric, bool $moreIsBetter, Build $build): self
     {
         return new self(
-            $metric, $s->metric, $s->kind, SidesWords::title($s), SidesWords::sentence($s, $metric, $moreIsBetter), $s->unit,
+            $metric, $s->metric, $s->kind, SidesWords::title($s), SidesWords::sentence($s, $metric, $moreIsBetter), SidesWords::unit($s),
             array_map(static fn (SideEffect $e): SideMark => new SideMark(
                 SidesWords::side($e->side), $e->n, $e->effect, SidesWords::effect($s, $e->side, $e->effect), self::groups($s, $e->side),
             ), $s->found->sides),

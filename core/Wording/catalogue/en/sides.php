@@ -12,6 +12,7 @@ return [
     'run' => '{side} with {value}',
     'through' => '{a} and {b} never met: they are compared through {via}.',
     'joining' => 'Nothing joins all of them: one run of {side}{at, select, yes { at {level}} other {}} would.',
+    'multiply' => 'Effects on it multiply: each stands against the typical one, level by level, in per cent.',
     'noValue' => 'no value alike',
     'onlyBounds' => '{metric} {by}: {n, plural, other {# sides}}, and too few without a bound among their runs to put into one fit.',
     'bounded' => '{side} stands apart, {bounds, plural, one {a bound} other {# bounds}} among its {n, plural, one {one run} other {# runs}}: {parts}.',

@@ -148,7 +148,9 @@ final readonly class Invalidation implements AfterWrite
             $rule === self::FAILURES => self::takeFailure($dropped, $record),
             $rule === self::DEVICE || $build === null => $dropped->everything = true,
             $record instanceof Reading && $run !== null => $dropped->reading(
-                $build, $run->trial()->id()->toRfc4122(), $run->number(), $run->configuration()->metricsFrom($record->channel()),
+                $build, $run->trial()->id()->toRfc4122(), $run->number(),
+                // What it reads of one metric may make it longer, and then nothing is told yet of any other.
+                $run->trial()->isUntilSure() ? self::metrics($run) : $run->configuration()->metricsFrom($record->channel()),
             ),
             $run !== null => $dropped->run($build, $run->trial()->id()->toRfc4122(), $run->number(), self::metrics($run)),
             default => $dropped->build($build),

@@ -47,29 +47,10 @@ final class SummaryTest extends ApiTestCase
                 );
             },
         ];
-        yield 'a reading amended that others are worked out from' => [static function (self $t): void {
-            $method = $t->put('methods', [
-                'device' => $t->bench->device, 'name' => 'Turn', 'safety' => ['abort' => 'When it slips.'],
-                'channels' => [
-                    ['key' => 'pull', 'metric' => 'pull', 'unit' => 'N', 'resolution' => 0.1],
-                    ['key' => 'arm', 'metric' => 'arm', 'unit' => 'm', 'resolution' => 0.001],
-                    ['key' => 'turn', 'metric' => 'torque', 'unit' => 'N*m', 'formula' => 'pull * arm'],
-                ],
-            ]);
-            foreach ([$t->bench->a => $t->bench->unitA, $t->bench->b => $t->bench->unitB] as $build => $article) {
-                $trial = $t->put('trials', ['revision' => $build, 'method' => $method, 'name' => 'Turned', 'plannedRuns' => 3]);
-                foreach (['20.0', '21.0', '22.5'] as $i => $pull) {
-                    $about = ['trial' => $trial, 'article' => $article];
-                    $run = $t->put('runs', $about);
-                    $readings[$i] = $t->put('readings', ['run' => $run, 'channel' => 'pull', 'text' => $pull.' N', 'confirmed' => 'x']);
-                    $t->put('readings', ['run' => $run, 'channel' => 'arm', 'text' => '2.000 m', 'confirmed' => 'x']);
-                    $t->ask('PUT', '/api/runs/'.$run, ['outcome' => 'held', 'version' => 1] + $about);
-                }
-            }
-            $before = $t->sheets();
-            $t->ask('POST', '/api/readings/'.$readings[0].'/amend', ['text' => '35.0 N', 'reason' => 'x', 'version' => 1]);
-            self::assertNotSame($before, $t->sheets());
-        }];
+        yield 'a reading amended that others are worked out from' => [static function (self $t): void { $t->turned([]); }];
+        yield 'a reading amended that tells how many runs it takes' => [
+            static function (self $t): void { $t->turned(['untilWidth' => '6 N', 'untilChannel' => 'pull']); },
+        ];
         yield 'an outcome amended' => [
             static function (self $t): void {
                 $t->ask(
@@ -427,6 +408,37 @@ final class SummaryTest extends ApiTestCase
         $count = self::service(Connection::class)->fetchOne('SELECT count(*) FROM summary');
 
         return is_numeric($count) ? (int) $count : 0;
+    }
+
+    /**
+     * Runs on both builds that read two channels, from which a third is worked out; then one of the readings is amended.
+     *
+     * @param array<string, string> $until half-width that its trials go on to
+     */
+    private function turned(array $until): void
+    {
+        $method = $this->put('methods', [
+            'device' => $this->bench->device, 'name' => 'Turn', 'safety' => ['abort' => 'When it slips.'],
+            'channels' => [
+                ['key' => 'pull', 'metric' => 'pull', 'unit' => 'N', 'resolution' => 0.1],
+                ['key' => 'arm', 'metric' => 'arm', 'unit' => 'm', 'resolution' => 0.001],
+                ['key' => 'turn', 'metric' => 'torque', 'unit' => 'N*m', 'formula' => 'pull * arm'],
+            ],
+        ]);
+        $readings = [];
+        foreach ([$this->bench->a => $this->bench->unitA, $this->bench->b => $this->bench->unitB] as $build => $article) {
+            $trial = $this->put('trials', ['revision' => $build, 'method' => $method, 'name' => 'Turned', 'plannedRuns' => 3] + $until);
+            foreach (['20.0', '21.0', '22.5'] as $i => $pull) {
+                $about = ['trial' => $trial, 'article' => $article];
+                $run = $this->put('runs', $about);
+                $readings[$i] = $this->put('readings', ['run' => $run, 'channel' => 'pull', 'text' => $pull.' N', 'confirmed' => 'x']);
+                $this->put('readings', ['run' => $run, 'channel' => 'arm', 'text' => sprintf('2.00%d m', $i), 'confirmed' => 'x']);
+                $this->ask('PUT', '/api/runs/'.$run, ['outcome' => 'held', 'version' => 1] + $about);
+            }
+        }
+        $before = $this->sheets();
+        $this->ask('POST', '/api/readings/'.$readings[0].'/amend', ['text' => '35.0 N', 'reason' => 'x', 'version' => 1]);
+        self::assertNotSame($before, $this->sheets());
     }
 
     /** @return array<string, string> every sheet of both builds, as it is sent */

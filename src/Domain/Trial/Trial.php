@@ -161,6 +161,12 @@ class Trial extends Record
         }
     }
 
+    /** Does what its runs read tell how many it takes? */
+    public function isUntilSure(): bool
+    {
+        return $this->untilWidth !== '';
+    }
+
     /** The setting that its runs are to find; null where they find none. */
     public function finds(): ?SettingRule
     {

@@ -44,6 +44,9 @@ final class OpenedTest extends ApiTestCase
         $this->weigh('sentence');
         $this->weigh('sentence');
         self::assertSame(1, $this->looks(), 'Opened twice with the same runs.');
+        $reading = self::text($this->json('GET', '/api/runs/'.$this->tried('runs', 0, 'id')), 'readings', 0, 'id');
+        $this->json('POST', '/api/readings/'.$reading.'/amend', ['text' => '39.8 N', 'reason' => 'Read wrong', 'version' => 1]);
+        self::assertStringNotContainsString('Looked at', $this->cell(), 'Worked out anew, and no run is new.');
         $first = $this->weigh('comparisons', 0, 'difference', 'text');
         $this->runs('40.1 N');
         $this->runs('40.0 N');

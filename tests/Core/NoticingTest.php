@@ -50,7 +50,7 @@ final class NoticingTest extends TestCase
     {
         $of = static fn (string $state): Configuration => self::one(['articleState' => $state])->configuration;
         self::assertSame([], Noticing::otherwise($of('finished'), $of('finished')));
-        self::assertSame(['in another state (finished, then mock-up)'], Noticing::otherwise($of('finished'), $of('mockup')));
+        self::assertSame(['tried in another state (finished, then mock-up)'], Noticing::otherwise($of('finished'), $of('mockup')));
     }
 
     public function testAllOfItIsNamedAtOnce(): void

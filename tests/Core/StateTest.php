@@ -68,7 +68,7 @@ final class StateTest extends TestCase
         $check = FootingCheck::between($of($before), $of($now));
         self::assertSame($expected, $check->footing);
         if ($expected !== Footing::Level) {
-            self::assertStringStartsWith('In another state (', FootingWords::why($check->differences[0]));
+            self::assertStringStartsWith('Tried in another state (', FootingWords::why($check->differences[0]));
         }
     }
 

@@ -31,7 +31,7 @@ return [
     'deviates' => '{serials} {articles, plural, one {is} other {are}} otherwise than the build: {name}.',
     'offMethod' => '{name} was “{is}” where the method holds “{intended}”, on {runs, plural, one {# run} other {# runs}} {side, select, earlier {of the earlier side} other {of the later side}}.',
     'otherArticle' => 'Another {name} took part ({a}, then {b}).',
-    'state' => 'In another state ({a}, then {b}).',
+    'state' => 'Tried in another state ({a}, then {b}).',
     'blocks' => 'Made in two blocks, {days, plural, one {# day} other {# days}} apart.',
     'singleRun' => 'A single run on {side, select, both {each side} other {one side}}.',
     'stoppedEarly' => '{n, plural, one {# run was stopped early} other {# runs were stopped early}}.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Statistics\Sample;
 
 /** What a metric came to on a build, as what a forecast starts from. */
@@ -43,9 +44,9 @@ final readonly class Baseline
     {
         $units = Forecasts::units($wanted);
         $depends = Wanted::dependencies($wanted);
-        $signs = [];
+        $rules = [];
         foreach ($wanted as $one) {
-            $signs[$one->metric] ??= $one->rule->direction->sign();
+            $rules[$one->metric] ??= $one->rule;
         }
         $out = $differs = [];
         $seen = $seen->asBuilt();
@@ -58,7 +59,7 @@ final readonly class Baseline
                     $alike[] = $bunch;
                 }
             }
-            $found = self::worst($metric, Measured::byCell($alike), $units[$metric] ?? '', $signs[$metric] ?? null);
+            $found = self::worst($metric, Measured::byCell($alike), $units[$metric] ?? '', $rules[$metric] ?? null);
             if ($found !== null) {
                 $out[$metric] = $all === null ? $found : $found->drawnIn(
                     $build->chosenArm, self::byArm($build, $all->asBuilt(), $metric, $found),
@@ -83,28 +84,32 @@ final readonly class Baseline
     }
 
     /**
-     * Of several levels the one that is furthest from what is wanted: unlike runs have no mean.
+     * Of several levels the one that its requirement stands by: unlike runs have no mean. Where a bound puts a level on the wrong side,
+     * nobody knows how far, and there is nothing to start from.
      *
      * @param list<non-empty-list<Bunch>> $cells
-     * @param int|null                    $sign  1 where more is better; null: nobody said, and of several none is told
+     * @param Requirement|null            $rule  null: nobody asks for it, and of several levels none is told
      */
-    private static function worst(string $metric, array $cells, string $unit, ?int $sign): ?self
+    private static function worst(string $metric, array $cells, string $unit, ?Requirement $rule): ?self
     {
-        $worst = null;
+        $found = [];
+        $margins = [];
         foreach ($cells as $bunches) {
             $m = Measured::of($bunches, $unit);
-            if ($m->values === []) {
-                continue;
-            }
-            if ($worst !== null && $sign === null) {
-                return null;
-            }
-            $mean = Sample::of($m->values)->mean;
-            if ($worst === null || $sign * $mean < $sign * $worst->mean) {
-                $worst = new self($metric, $mean, $m->unit, $m->decimals, count($m->values), $bunches[0]->alike->said());
+            $mean = $m->values === [] ? null : Sample::of($m->values)->mean;
+            $margin = $rule === null ? 0.0 : ByCell::stands($rule, $mean, $m->bounded());
+            if ($mean !== null || $margin < 0) {
+                $margins[] = $margin;
+                $found[] = $mean === null ? null : new self(
+                    $metric, $mean, $m->unit, $m->decimals, count($m->values), $bunches[0]->alike->said(),
+                );
             }
         }
+        if ($margins === [] || ($rule === null && count($found) > 1)) {
+            return null;
+        }
+        asort($margins);
 
-        return $worst;
+        return $found[array_key_first($margins)];
     }
 }

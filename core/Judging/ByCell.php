@@ -138,7 +138,7 @@ final readonly class ByCell
     {
         $margins = [];
         foreach ($found as $cell => $a) {
-            $margin = $a->estimate === null ? self::byBounds($rule, array_column($cells[$cell], 0)) : self::margin($rule, $a->estimate);
+            $margin = self::stands($rule, $a->estimate, array_column($cells[$cell], 0));
             if ($margin !== null) {
                 $margins[$cell] = [$margin, $a->n];
             }
@@ -160,6 +160,18 @@ final readonly class ByCell
         }
 
         return $a->among($a->bounds < FurtherRuns::FEW ? State::Thin : State::Doubtful, $a->lost, $a->missingConditions);
+    }
+
+    /**
+     * How far on the right side a cell stands: by its estimate, and with nothing but bounds at its bound.
+     *
+     * @param list<Result> $results
+     *
+     * @return float|null below nought on the wrong side; null where it says nothing yet
+     */
+    public static function stands(Requirement $rule, ?float $estimate, array $results): ?float
+    {
+        return $estimate === null ? self::byBounds($rule, $results) : self::margin($rule, $estimate);
     }
 
     /** How far on the right side; on the wrong one below nought. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Outcome\Result;
+use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Units;
 
@@ -62,6 +64,15 @@ final readonly class Measured
     public function bounds(): int
     {
         return count($this->atLeast) + count($this->atMost);
+    }
+
+    /** @return list<Result> runs that gave a bound of either kind */
+    public function bounded(): array
+    {
+        return [
+            ...array_map(static fn (float $v): Result => Result::of(ResultKind::AtLeast, $v), $this->atLeast),
+            ...array_map(static fn (float $v): Result => Result::of(ResultKind::AtMost, $v), $this->atMost),
+        ];
     }
 
     /**

@@ -491,6 +491,25 @@ final class RuleTest extends TestCase
         self::assertSame([], Baseline::of($build, Seen::ofRuns([$runs[0]]), []), 'Nothing is left to start from.');
     }
 
+    /** @return iterable<string, array{list<array{float, string, ResultKind}>, float|null}> runs of 'at most 10', and the mean to start from */
+    public static function starts(): iterable
+    {
+        $equal = ResultKind::Equal;
+        yield 'the level that is farthest on the wrong side' => [[[8.0, '20 cm', $equal], [14.0, '60 cm', $equal]], 14.0];
+        yield 'one that had not ended at 40 where 10 is asked' => [[[8.0, '20 cm', $equal], [40.0, '60 cm', ResultKind::AtLeast]], null];
+        yield 'one that stops short of the limit says nothing' => [[[8.0, '20 cm', $equal], [5.0, '60 cm', ResultKind::AtLeast]], 8.0];
+        yield 'one that is under it, nobody knows how far' => [[[8.0, '20 cm', $equal], [4.0, '60 cm', ResultKind::AtMost]], 8.0];
+    }
+
+    /** @param list<array{float, string, ResultKind}> $of */
+    #[DataProvider('starts')]
+    public function testAForecastStartsWhereTheRequirementStands(array $of, ?float $mean): void
+    {
+        $runs = array_map(static fn (array $r): RunFact => Judged::run($r[0], kind: $r[2], position: $r[1]), $of);
+        $found = Baseline::of(Judged::build('a'), Seen::ofRuns($runs), [Judged::wanted(Kind::Mean, 10.0, Direction::AtMost)]);
+        self::assertSame($mean, ($found['force'] ?? null)?->mean);
+    }
+
     public function testValuesBoundsAndLostOnesAreKeptApart(): void
     {
         $seen = Seen::ofRuns([

@@ -53,10 +53,11 @@ final class TrialWords
     }
 
     /**
+     * Of what is planned the results are counted; what else was run is said beside them.
+     *
      * @param string $width to which half-width a mean is to be known, as it was typed; empty: none
      * @param int    $first runs of its first stage
      */
-    /** Of what is planned the results are counted; what else was run is said beside them. */
     public static function count(RunTally $runs, TrialPlan $plan, bool $stoppedAtFirstSuccess, string $width, int $first): string
     {
         $beside = array_filter(
@@ -64,7 +65,8 @@ final class TrialWords
         );
 
         return Messages::say('trial.count', [
-            'runs' => $plan->planned === 0 ? $runs->all() : $runs->results(), 'planned' => $plan->planned,
+            'runs' => $plan->planned === 0 ? $runs->all() : min($runs->results(), $plan->planned), 'planned' => $plan->planned,
+            'more' => max(0, $runs->results() - $plan->planned),
             'beside' => $beside === [] ? '' : ', '.implode(', ', $beside), 'first' => $stoppedAtFirstSuccess,
             'width' => ltrim($width, '± '), 'until' => match (true) {
                 $width === '' => 'none',

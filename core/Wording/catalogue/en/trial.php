@@ -9,7 +9,7 @@ return [
     'soFar' => 'So far, before its planned number of runs:',
     'rated' => 'What was rated is shown when the trial is at its end, so that nobody who is about to rate knows it.',
     'aside' => '{n, plural, one {# run} other {# runs}} set aside: {why}',
-    'count' => '{planned, plural, =0 {{runs, plural, one {# run} other {# runs}}} other {{runs, number} of {planned, plural, one {# run} other {# runs}}}}'
+    'count' => '{planned, plural, =0 {{runs, plural, one {# run} other {# runs}}} other {{runs, number} of {planned, plural, one {# run} other {# runs}}{more, plural, =0 {} other {, and # more}}}}'
         .'{until, select, first {, the first stage until ± {width}} open {; three values at each level tell how many more it takes until ± {width}}'
         .' told {, until ± {width}} other {}}{beside}{first, select, yes {, stopped at first success} other {}}',
     'untried' => 'Build {letter} has not been tried. Start with the cheapest check that could prove it wrong.',

@@ -23,6 +23,21 @@ function anchor(at: number, label: string, to: number): 'middle' | 'end' {
   return at + label.length * HALF_LETTER > to + ROOM ? 'end' : 'middle';
 }
 
+/** Marks whose label would run into the one before it stand without. */
+function legible(ticks: Tick[], to: number): (Tick & { shown: boolean })[] {
+  let end = -Infinity;
+  return ticks
+    .slice()
+    .sort((a, b) => a.at - b.at)
+    .map((tick) => {
+      const width = tick.label.length * HALF_LETTER * 2;
+      const left = anchor(tick.at, tick.label, to) === 'end' ? tick.at - width : tick.at - width / 2;
+      const shown = left > end;
+      if (shown) end = left + width;
+      return { ...tick, shown };
+    });
+}
+
 /**
  * The one axis of all figures: a line along the bottom with marks and their labels. With `top`, the marks are rules
  * through the figure up to there instead.
@@ -45,8 +60,8 @@ export function Axis({
   return (
     <g>
       {top === undefined && <line x1={from} x2={to} y1={y} y2={y} stroke="var(--color-soft)" strokeWidth="0.8" />}
-      {ticks.map(({ at, label }) => (
-        <g key={label}>
+      {legible(ticks, to).map(({ at, label, shown }) => (
+        <g key={`${at} ${label}`}>
           <line
             x1={at}
             x2={at}
@@ -61,7 +76,7 @@ export function Axis({
             fontSize="12"
             fill="var(--color-soft)"
           >
-            {label}
+            {shown && label}
           </text>
         </g>
       ))}

@@ -248,6 +248,17 @@ describe('the axis', () => {
     expect([...markup.matchAll(/text-anchor="(\w+)"/g)].map((m) => m[1])).toEqual(['middle', 'end', 'middle']);
   });
 
+  it('leaves out a label that would run into the one before, and keeps its mark', () => {
+    const ticks = ['Sun 6 Sept', 'Mon 7 Sept', 'Tue 8 Sept', 'Wed 9 Sept'].map((label, i) => ({ at: i * 40, label }));
+    const markup = drawn(
+      <svg>
+        <Axis from={0} to={200} y={50} ticks={ticks} top={0} />
+      </svg>,
+    );
+    expect(markup.match(/\d Sept/g)).toEqual(['6 Sept', '8 Sept']);
+    expect(count(markup, /<line/)).toBe(4);
+  });
+
   it('has a mark and a label for each tick', () => {
     const markup = drawn(
       <svg>

@@ -19,7 +19,7 @@ $test = static function (string $tests) use ($copy): bool {
     exec(
         sprintf(
             'cd %s && rm -rf var/cache/test && APP_ENV=test timeout 900 php -d memory_limit=1G vendor/bin/phpunit'
-            .' --no-coverage --no-progress --stop-on-defect %s 2>&1',
+            .' --no-coverage --no-progress --stop-on-defect --fail-on-empty-test-suite %s 2>&1',
             escapeshellarg($copy), $only,
         ),
         $said, $code,

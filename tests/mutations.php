@@ -14,8 +14,8 @@ return [
     ['core/Judging/CompareBuilds.php', '[$here, $other] = [$here->asBuilt(), $other->asBuilt()];', '', 'AsBuiltTest'],
     ['core/Judging/CompareOutcomes.php', '[$mine, $theirs] = [$mine->asBuilt(), $theirs->asBuilt()];', '', 'AsBuiltTest'],
     ['core/Judging/Gathered.php', '|| $order > $last[1] ?', '|| $order < $last[1] ?', 'AsBuiltTest'],
-    ['core/Judging/Differences.php', '&& !in_array(Deviation::inOneSpelling($d->name()), $unrelated, true)', '', 'Core/UnrelatedTest'],
-    ['core/Judging/Contexts.php', 'firmware: $bears(\'firmware\') ?', 'firmware: true ?', 'Core/UnrelatedTest'],
+    ['core/Judging/Differences.php', '&& !in_array(Deviation::inOneSpelling($d->name()), $unrelated, true)', '', 'Core.UnrelatedTest'],
+    ['core/Judging/Contexts.php', 'firmware: $bears(\'firmware\') ?', 'firmware: true ?', 'Core.UnrelatedTest'],
     // What is shown, and what is not.
     ['core/Evidence/AssessShare.php', '$n < FurtherRuns::FEW => State::Thin,', '$n < 0 => State::Thin,', 'Core'],
     ['core/Evidence/AssessShare.php', '$lower >= $wanted => State::Shown,', '$lower > -1 => State::Shown,', 'Core'],

@@ -140,6 +140,18 @@ final class EvidenceTest extends TestCase
         self::assertSame([State::Leaning, null], [$hidden->state, $hidden->bound]);
     }
 
+    /** A run that was lost says nothing: its article counts by those that ended. */
+    public function testAnArticleIsCountedByTheRunsThatWereNotLost(): void
+    {
+        $every = Requirement::of(Kind::Every, Direction::AtLeast, 400, 0.95, 0.8);
+        $of = static fn (string $article, ResultKind $kind): Result => Result::of($kind, null, [], $article);
+        $a = Assess::results($every, [
+            $of('W-1', ResultKind::Held), $of('W-1', ResultKind::Lost), $of('W-2', ResultKind::Held), $of('W-3', ResultKind::Failed),
+            $of('W-3', ResultKind::Lost), $of('W-4', ResultKind::Lost),
+        ]);
+        self::assertSame([3, 2 / 3, 3], [$a->n, $a->estimate, $a->lost]);
+    }
+
     /** The search starts where the unrounded share passes; counting on from nothing must find the same. */
     public function testTheFewestFurtherTriesAreFound(): void
     {

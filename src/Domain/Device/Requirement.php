@@ -149,7 +149,7 @@ class Requirement extends Record
         }
         $place = (int) $this->limit;
         if ($this->kind === Kind::Every && ((float) $place !== $this->limit || !isset($words[$place - 1]))) {
-            throw Invalid::at('limit', sprintf('The limit is the place of a word on its scale: %s.', implode(', ', array_map(
+            throw Invalid::at('limit', sprintf('The limit is a word of its scale, or its place there: %s.', implode(', ', array_map(
                 static fn (int $i, string $word): string => ($i + 1).' '.$word, array_keys($words), $words,
             ))));
         }

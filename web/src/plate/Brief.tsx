@@ -20,6 +20,7 @@ import { ARTICLE_STATE, CHANGE_CLASS, KIND, options, SOURCE } from '../ui/words'
 import { AroundTheBrief } from './AroundTheBrief';
 import { DEVICE_FIELDS } from './deviceFields';
 import { WishLine } from './WishLine';
+import { placeOf, wordOf } from './limits';
 import { conditionsOf, isRange, rangesOf, type Range } from './ranges';
 
 function requirementFields(sheet: Schemas['BriefSheet']): FieldOrRows[] {
@@ -41,7 +42,9 @@ function requirementFields(sheet: Schemas['BriefSheet']): FieldOrRows[] {
         { value: 'atMost', label: 'at most' },
       ],
     },
-    { name: 'limit', label: 'Limit', kind: 'number', half: true },
+    sheet.measured.some((m) => m.scale === 'ordered')
+      ? { name: 'limit', label: 'Limit, or a word of the scale', half: true }
+      : { name: 'limit', label: 'Limit', kind: 'number', half: true },
     { name: 'unit', label: 'Unit', half: true },
     { name: 'kind', label: 'Shown by', kind: 'select', half: true, options: options(KIND) },
     { name: 'coverage', label: 'For “every article”: share of articles', kind: 'number', half: true },
@@ -332,7 +335,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
                         kind: 'requirement',
                         editing: {
                           id: r.id,
-                          record: { ...r, ranges: rangesOf(r.conditions) },
+                          record: { ...r, limit: wordOf(r, sheet.measured), ranges: rangesOf(r.conditions) },
                         },
                       })
                   : undefined
@@ -393,7 +396,7 @@ function BriefSheet({ sheet }: { sheet: Schemas['BriefSheet'] }) {
               ...(values['conditions'] as string[]).filter((c) => !isRange(c)),
               ...conditionsOf(values['ranges'] as Range[], Object.fromEntries(sheet.sizes.map((s) => [s.id, s.now]))),
             ],
-            limit: values['limit'] ?? 0,
+            limit: placeOf(values['limit'], values['metric'], sheet.measured) ?? 0,
             coverage: values['coverage'] ?? 0.9,
             device: device.id,
             place: form?.editing.record['place'] ?? sheet.requirements.length,

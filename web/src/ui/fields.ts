@@ -66,7 +66,8 @@ export function fromForm(fields: FieldOrRows[], values: Values): Values {
   );
 }
 
-function numberOf(text: string): number | string | null {
+/** The number that was typed, with either sign of minus and decimals; nothing is null, and what is none stays as it is. */
+export function numberOf(text: string): number | string | null {
   const plain = text.trim().replace('−', '-').replace(',', '.');
   if (plain === '') return null;
   const number = Number(plain);

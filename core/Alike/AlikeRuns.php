@@ -87,6 +87,23 @@ final readonly class AlikeRuns
         return array_sum(array_map(static fn (self $r): int => $side === null || $r->side === $side ? $r->n() : 0, $runs));
     }
 
+    /**
+     * Does one article stand in more than one stratum? With a fresh one at each, strata are all that pairs.
+     *
+     * @param list<self> $runs
+     */
+    public static function doArticlesRecur(array $runs): bool
+    {
+        $in = [];
+        foreach ($runs as $some) {
+            if ($some->article !== null && ($in[$some->article] ??= $some->stratum) !== $some->stratum) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param list<self> $runs */
     public static function arePositive(array $runs): bool
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Core\Alike;
 
 use Lustrum\Core\NotEstimable;
-use Lustrum\Core\Statistics\Distribution\StudentT;
 use Lustrum\Core\Statistics\Holm;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\NoValues;
@@ -65,7 +64,7 @@ final readonly class CompareSides
         ));
         $fit = SideFit::of($used, $joined);
         $sides = self::ordered($joined->names, $fit, $used);
-        $pairs = self::pairs($sides, $joined, $fit, $confidence);
+        $pairs = self::pairs($sides, $joined, $fit, $confidence, self::alone($used));
         $names = array_map(static fn (SideEffect $s): string => $s->side, $sides);
         $apart = $joined->in($names);
 
@@ -91,11 +90,12 @@ final readonly class CompareSides
     }
 
     /**
-     * @param list<SideEffect> $sides
+     * @param list<SideEffect>                      $sides
+     * @param array<string, non-empty-list<float>> $alone the values of each side where all stand in one stratum; else none
      *
      * @return list<SidePair>
      */
-    private static function pairs(array $sides, Joined $joined, SideFit $fit, float $confidence): array
+    private static function pairs(array $sides, Joined $joined, SideFit $fit, float $confidence, array $alone): array
     {
         $named = [];
         foreach ($sides as $i => $a) {
@@ -106,12 +106,11 @@ final readonly class CompareSides
             }
         }
         $hasSpread = $fit->df > 0 && $fit->spread > self::NOTHING * $fit->size;
-        $quantile = $hasSpread && $named !== [] ? StudentT::quantile(1 - (1 - $confidence) / 2 / count($named), $fit->df) : 0.0;
+        $each = $named === [] ? $confidence : 1 - (1 - $confidence) / count($named);
         $p = $ends = [];
         foreach ($named as [$a, $b, $difference]) {
-            $se = $fit->spread * sqrt($fit->variance($a, $b));
-            $p[] = $hasSpread ? StudentT::twoSided($difference / $se, $fit->df) : 1.0;
-            $ends[] = $quantile * $se;
+            $effect = new Effect($difference, $hasSpread ? $fit->spread * sqrt($fit->variance($a, $b)) : 0.0, $fit->df);
+            [$p[], $ends[]] = self::wider($effect, $hasSpread ? self::own($alone[$a] ?? [], $alone[$b] ?? []) : null, $each);
         }
         $adjusted = Holm::adjust($p);
 
@@ -125,5 +124,46 @@ final readonly class CompareSides
 
             return new SidePair($a, $b, $interval, $p, $adjusted, $adjusted < 1 - $confidence);
         }, $named, $p, $adjusted, $ends);
+    }
+
+    /**
+     * Of two ways to tell a pair the one that tells less: p, and half the width of the interval.
+     *
+     * @return array{float, float}
+     */
+    private static function wider(Effect $common, ?Effect $own, float $confidence): array
+    {
+        $half = static fn (?Effect $e): float => $e === null ? 0.0 : ($e->interval($confidence)->high ?? $e->estimate) - $e->estimate;
+
+        return [max($common->p() ?? 1.0, $own?->p() ?? 0.0), max($half($common), $half($own))];
+    }
+
+    /**
+     * By the two sides' own spreads, which may be unlike each other; null where one has a single value.
+     *
+     * @param list<float> $a
+     * @param list<float> $b
+     */
+    private static function own(array $a, array $b): ?Effect
+    {
+        return min(count($a), count($b)) < 2 ? null : Estimate::welch($a, $b);
+    }
+
+    /**
+     * @param list<AlikeRuns> $runs
+     *
+     * @return array<string, non-empty-list<float>> by side; none where strata or blocks join them
+     */
+    private static function alone(array $runs): array
+    {
+        $of = [];
+        foreach ($runs as $some) {
+            if ($some->block !== null || $some->stratum !== $runs[0]->stratum) {
+                return [];
+            }
+            $of[$some->side] = [...$of[$some->side] ?? [], ...$some->values];
+        }
+
+        return $of;
     }
 }

@@ -9,6 +9,7 @@ use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Statistics\Compare;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\NoValues;
+use Lustrum\Core\Statistics\Repeats;
 
 /**
  * Two sides against each other on the strata that both have (`stats.compareWithin`); differences are b − a.
@@ -25,6 +26,7 @@ final readonly class CompareWithin
      * @param list<string>         $opposed     cells whose difference has the other sign
      * @param list<Alone>          $onlyA
      * @param list<Alone>          $onlyB
+     * @param bool|null            $known       did what is known of the repeats go into it? null: nothing was given
      */
     private function __construct(
         public Interval $difference,
@@ -41,6 +43,7 @@ final readonly class CompareWithin
         public array $onlyB,
         public ?Interaction $interaction,
         public WithinVerdict $verdict,
+        public ?bool $known,
     ) {
     }
 
@@ -50,8 +53,9 @@ final readonly class CompareWithin
      *
      * @throws NoValues|InvalidInput|NotEstimable
      */
-    public static function of(array $runs, float $confidence, ?Scale $scale = null, int $looks = 1): self
-    {
+    public static function of(
+        array $runs, float $confidence, ?Scale $scale = null, int $looks = 1, Repeats $repeats = new Repeats(),
+    ): self {
         $confidence = Looks::confidence($confidence, $looks);
         $matched = Matched::of($runs);
         $byArticle = self::countsArticles($matched->used);
@@ -64,21 +68,31 @@ final readonly class CompareWithin
         if ($scale === Scale::Ratio && !$positive) {
             throw InvalidInput::because('Effects that multiply need values above nought.', 'scale');
         }
-        $known = [];
-        $on = static function (Scale $s) use (&$known, $used, $strata, $matched, $byArticle): Effect {
-            return $known[$s->value] ??= self::effect($used, $strata, $matched->blocked, $byArticle, $s);
+        $isFree = !$matched->blocked && !$bounds->any() && !AlikeRuns::doArticlesRecur($matched->used);
+        $done = [];
+        // What is known is known on the scale of the verdict; the other keeps its own spread.
+        $of = static fn (Scale $s): Repeats => $s === $scale && $isFree
+            ? $repeats->on($s === Scale::Ratio, $byArticle) : $repeats->on($s === Scale::Ratio, $byArticle)->unknown();
+        $on = static function (Scale $s) use (&$done, $used, $strata, $matched, $byArticle, $of): Effect {
+            return $done[$s->value] ??= self::effect($used, $strata, $matched->blocked, $byArticle, $s, $of($s));
         };
         [$plain, $judged] = [$on(Scale::Add), $on($scale)];
         $n = ['a' => AlikeRuns::count($used, 'a'), 'b' => AlikeRuns::count($used, 'b')];
-        $isSingle = min($n) === 1 || $judged->df === 0.0;
+        $isAlone = static fn (Effect $e): bool => !$e->isKnown && (min($n) === 1 || $e->df === 0.0);
+        $isSingle = $isAlone($judged);
         $hasEnds = !$isSingle && $judged->hasSpread();
-        $difference = $hasEnds ? $plain->interval($confidence) : new Interval($plain->estimate, null, null);
+        $ends = static fn (Effect $e): Interval => $hasEnds && !$isAlone($e)
+            ? $e->interval($confidence) : new Interval($e->estimate, null, null);
         $interaction = $matched->blocked || $bounds->any() ? null : self::interaction($strata, $scale);
         $opposed = self::opposed($cells, $plain->estimate);
 
         return new self(
-            $bounds->opened($difference),
-            $bounds->any() ? Change::none() : self::change($strata, $matched->blocked, $scale, $positive, $on, $hasEnds, $confidence),
+            $bounds->opened($ends($plain)),
+            match (true) {
+                $bounds->any() => Change::none(),
+                count($strata) === 1 && !$matched->blocked && $scale === Scale::Add => self::percent($strata[0], $confidence, $of($scale)),
+                default => $positive ? Change::ratio($ends($on(Scale::Ratio))) : Change::none(),
+            },
             $scale, self::per($matched->blocked, $byArticle), $isSingle ? 0.0 : $judged->df, $hasEnds ? $judged->p() : null,
             count($strata), $n, $cells, $opposed, $matched->onlyA, $matched->onlyB, $interaction,
             match (true) {
@@ -87,6 +101,7 @@ final readonly class CompareWithin
                 $hasEnds => $bounds->allow(self::sign($judged->interval($confidence))),
                 default => WithinVerdict::Indistinct,
             },
+            $repeats->known === null ? null : $judged->isKnown,
         );
     }
 
@@ -94,8 +109,9 @@ final readonly class CompareWithin
      * @param list<AlikeRuns> $runs
      * @param list<Stratum>  $strata of them
      */
-    private static function effect(array $runs, array $strata, bool $blocked, bool $byArticle, Scale $scale): Effect
-    {
+    private static function effect(
+        array $runs, array $strata, bool $blocked, bool $byArticle, Scale $scale, Repeats $repeats,
+    ): Effect {
         $isRatio = $scale === Scale::Ratio;
         $on = $isRatio ? array_map(static fn (Stratum $s): Stratum => $s->mapped(log(...)), $strata) : $strata;
         $size = 0.0;
@@ -103,7 +119,7 @@ final readonly class CompareWithin
             $size = max($size, ...array_map(abs(...), [...$stratum->a, ...$stratum->b]));
         }
 
-        return Estimate::of($on, $byArticle && !$blocked ? self::scaled($runs, $isRatio) : [], $blocked, $isRatio ? 1.0 : $size);
+        return Estimate::of($on, $byArticle && !$blocked ? self::scaled($runs, $isRatio) : [], $blocked, $isRatio ? 1.0 : $size, $repeats);
     }
 
     /**
@@ -135,24 +151,11 @@ final readonly class CompareWithin
         return $isNamed && min(array_sum($articles['a']), array_sum($articles['b'])) > 1;
     }
 
-    /**
-     * @param list<Stratum>          $strata
-     * @param callable(Scale): Effect $on
-     */
-    private static function change(
-        array $strata, bool $blocked, Scale $scale, bool $positive, callable $on, bool $hasEnds, float $confidence,
-    ): Change {
-        if (count($strata) === 1 && !$blocked && $scale === Scale::Add) {
-            $c = Compare::independent($strata[0]->a, $strata[0]->b, $confidence);
+    private static function percent(Stratum $stratum, float $confidence, Repeats $repeats): Change
+    {
+        $c = Compare::independent($stratum->a, $stratum->b, $confidence, $repeats);
 
-            return $c->change === null || !$c->change->has() ? Change::none($c->change?->estimate) : Change::fieller($c->change);
-        }
-        if (!$positive) {
-            return Change::none();
-        }
-        $logarithms = $on(Scale::Ratio);
-
-        return Change::ratio($hasEnds ? $logarithms->interval($confidence) : new Interval($logarithms->estimate, null, null));
+        return $c->change === null || !$c->change->has() ? Change::none($c->change?->estimate) : Change::fieller($c->change);
     }
 
     /** @param list<Stratum> $strata */

@@ -11,13 +11,15 @@ use Lustrum\Core\Statistics\Interval;
 final readonly class Effect
 {
     /**
-     * @param float      $se nought where no spread is left
-     * @param float|null $df null: Welch's, where there is no spread
+     * @param float      $se      nought where no spread is left
+     * @param float|null $df      null: Welch's, where there is no spread
+     * @param bool       $isKnown did what is known of the method's repeats go into it?
      */
     public function __construct(
         public float $estimate,
         public float $se,
         public ?float $df,
+        public bool $isKnown = false,
     ) {
     }
 

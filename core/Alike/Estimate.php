@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Alike;
 
+use Lustrum\Core\Statistics\Repeats;
 use Lustrum\Core\Statistics\Sample;
+use Lustrum\Core\Statistics\Spread;
 
 /**
  * The difference of two sides over the strata that both have.
  *
  * Over blocks where there are blocks; Welch (1947) within a single stratum; else least squares of value = stratum + side,
  * which with one value a side and stratum is the paired t. Where an article stands in several strata the interval goes over
- * articles (Hurlbert 1984), by their sums of residuals.
+ * articles; where the spread of the method's repeats is known, and they stand for themselves, that goes into the residual one.
  */
 final class Estimate
 {
@@ -22,17 +24,15 @@ final class Estimate
      * @param list<Stratum>  $strata that both sides have, on the scale that is asked for
      * @param list<AlikeRuns> $byArticle the runs of these, where articles stand for the sides; else none
      * @param float          $size   of the largest value, beside which a spread is one
+     * @param Repeats        $repeats what is known of them on this scale
      */
-    public static function of(array $strata, array $byArticle, bool $blocked, float $size): Effect
+    public static function of(array $strata, array $byArticle, bool $blocked, float $size, Repeats $repeats): Effect
     {
         $effect = match (true) {
-            $blocked => self::overBlocks($strata),
-            count($strata) === 1 && min(count($strata[0]->a), count($strata[0]->b)) > 1 => self::welch($strata[0]),
-            default => self::additive($strata),
+            $blocked => self::overBlocks($strata, $repeats),
+            AlikeRuns::doArticlesRecur($byArticle) => OverArticles::effect($byArticle, Stratum::together($strata), $repeats->floor(0.0)),
+            default => self::overRuns($strata, $repeats),
         };
-        if (self::doArticlesRecur($byArticle)) {
-            $effect = self::overArticles($byArticle, $effect->estimate);
-        }
 
         return $effect->se <= self::NOTHING * $size ? self::withoutSpread($effect, count($strata) === 1 && !$blocked) : $effect;
     }
@@ -40,56 +40,48 @@ final class Estimate
     /** Welch's degrees hang on the spread: where there is none they cannot be told. */
     private static function withoutSpread(Effect $effect, bool $isWelch): Effect
     {
-        return new Effect($effect->estimate, 0.0, $isWelch ? null : $effect->df);
-    }
-
-    /**
-     * Does one stand in more than one stratum? With a fresh one at each, strata are all that pairs.
-     *
-     * @param list<AlikeRuns> $runs
-     */
-    private static function doArticlesRecur(array $runs): bool
-    {
-        $in = [];
-        foreach ($runs as $some) {
-            if ($some->article !== null && ($in[$some->article] ??= $some->stratum) !== $some->stratum) {
-                return true;
-            }
-        }
-
-        return false;
+        return new Effect($effect->estimate, 0.0, $isWelch ? null : $effect->df, $effect->isKnown);
     }
 
     /** @param list<Stratum> $strata */
-    private static function overBlocks(array $strata): Effect
+    private static function overBlocks(array $strata, Repeats $repeats): Effect
     {
         $of = [];
         foreach ($strata as $stratum) {
             $of[(string) $stratum->block][] = $stratum;
         }
         $sample = Sample::of(array_values(array_map(Stratum::together(...), $of)));
+        $sd = $sample->spread($repeats->unknown())->sd;
 
-        return new Effect($sample->mean, $sample->se() ?? 0.0, $sample->n - 1);
-    }
-
-    private static function welch(Stratum $stratum): Effect
-    {
-        [$a, $b] = [Sample::of($stratum->a), Sample::of($stratum->b)];
-        [$va, $vb] = [(float) $a->se() ** 2, (float) $b->se() ** 2];
-        $share = $va + $vb > 0 ? $va / ($va + $vb) : 0.5;
-
-        return new Effect($b->mean - $a->mean, sqrt($va + $vb), 1 / ($share ** 2 / ($a->n - 1) + (1 - $share) ** 2 / ($b->n - 1)));
+        return new Effect($sample->mean, ($sd ?? 0.0) / sqrt($sample->n), $sample->n - 1);
     }
 
     /** @param list<Stratum> $strata */
-    private static function additive(array $strata): Effect
+    private static function overRuns(array $strata, Repeats $repeats): Effect
     {
         $weight = array_sum(array_map(static fn (Stratum $s): float => $s->weight(), $strata));
         $estimate = Stratum::together($strata);
-        $df = self::degrees($strata);
-        $squares = self::squares($strata, $estimate);
+        $spread = Spread::of(self::squares($strata, $estimate), self::degrees($strata), $repeats);
+        if (!$spread->isKnown && count($strata) === 1 && min(count($strata[0]->a), count($strata[0]->b)) > 1) {
+            return self::welch($strata[0]->a, $strata[0]->b, $repeats);
+        }
 
-        return new Effect($estimate, $df > 0 ? sqrt($squares / $df / $weight) : 0.0, $df);
+        return new Effect($estimate, ($spread->sd ?? 0.0) / sqrt($weight), $spread->df, $spread->isKnown);
+    }
+
+    /**
+     * Each side with its own spread.
+     *
+     * @param list<float> $a two at least
+     * @param list<float> $b
+     */
+    public static function welch(array $a, array $b, Repeats $repeats = new Repeats()): Effect
+    {
+        [$a, $b] = [Sample::of($a), Sample::of($b)];
+        [$va, $vb] = [$repeats->floor((float) $a->sd) ** 2 / $a->n, $repeats->floor((float) $b->sd) ** 2 / $b->n];
+        $share = $va + $vb > 0 ? $va / ($va + $vb) : 0.5;
+
+        return new Effect($b->mean - $a->mean, sqrt($va + $vb), 1 / ($share ** 2 / ($a->n - 1) + (1 - $share) ** 2 / ($b->n - 1)));
     }
 
     /** @param list<Stratum> $strata */
@@ -108,38 +100,5 @@ final class Estimate
         return array_sum(array_map(
             static fn (Stratum $s): float => $s->squares() + $s->weight() * ($s->difference() - $estimate) ** 2, $strata,
         ));
-    }
-
-    /**
-     * se² = A/(A − 2)·Σ over articles of (Σ x̃·e)²/(Σ x̃²)², x̃ the side less its mean in the stratum, e the residuals; an
-     * article that was tried on both sides counts on each.
-     *
-     * @param list<AlikeRuns> $runs
-     */
-    private static function overArticles(array $runs, float $estimate): Effect
-    {
-        $sums = $of = [];
-        foreach ($runs as $some) {
-            $of[$some->stratum][] = $some;
-        }
-        $total = 0.0;
-        $alone = 0;
-        foreach ($of as $stratum) {
-            $n = AlikeRuns::count($stratum);
-            $share = AlikeRuns::count($stratum, 'b') / $n;
-            $mean = array_sum(array_map(static fn (AlikeRuns $r): float => array_sum($r->values), $stratum)) / $n;
-            foreach ($stratum as $some) {
-                $x = ($some->side === 'b' ? 1.0 : 0.0) - $share;
-                $total += $some->n() * $x * $x;
-                foreach ($some->values as $value) {
-                    $article = $some->article === null ? 'run '.++$alone : $some->side."\x1f".$some->article;
-                    $sums[$article] = ($sums[$article] ?? 0.0) + $x * ($value - $mean - $estimate * $x);
-                }
-            }
-        }
-        $articles = count($sums);
-        $squares = array_sum(array_map(static fn (float $s): float => $s * $s, $sums));
-
-        return new Effect($estimate, sqrt($articles / ($articles - 2) * $squares) / $total, $articles - 2);
     }
 }

@@ -26,7 +26,8 @@ final class AlikeOperations implements OperationGroup
             new Operation('stats.compareWithin', 'Two sides against each other on the cells and blocks that both have.',
                 [
                     'runs' => $runs, 'scale?' => 'add or ratio; where not given the values decide', 'confidence?' => '0.95',
-                    'looks?' => 'how often it was looked at, 1',
+                    'looks?' => 'how often it was looked at, 1', 'prior?' => PriorInput::SHAPE,
+                    'resolution?' => 'coarsest step among the values',
                 ],
                 [
                     'difference' => 'estimate, low, high of b − a, in the unit',
@@ -36,10 +37,10 @@ final class AlikeOperations implements OperationGroup
                     'opposed' => 'cells whose difference has the other sign', 'onlyA' => 'strata without a counterpart', 'onlyB' => '',
                     'interaction' => 'f, df1, df2, p', 'verdict' => 'higher, lower, indistinct, single, byCell',
                 ],
-                static fn (Input $in): array => get_object_vars(CompareWithin::of(
+                static fn (Input $in): array => PriorInput::said(get_object_vars(CompareWithin::of(
                     array_map(self::run(...), $in->objects('runs')), $in->confidence(),
-                    $in->has('scale') ? $in->one('scale', Scale::class) : null, $in->whole('looks', 1),
-                ))),
+                    $in->has('scale') ? $in->one('scale', Scale::class) : null, $in->whole('looks', 1), PriorInput::read($in),
+                )))),
             new Operation('stats.compareProportionsWithin', 'How often two sides hold, on the cells and blocks that both have.',
                 ['runs' => 'list of side (a or b), cell, block, held (true or false)', 'confidence?' => '0.95'],
                 [
@@ -61,10 +62,12 @@ final class AlikeOperations implements OperationGroup
                     array_map(self::ofAnySide(...), $in->objects('runs')), $in->confidence(),
                 ))),
             new Operation('stats.compareSpread', 'How far two samples spread: the ratio of their standard deviations, by F.',
-                ['a' => 'numbers', 'b' => 'numbers', 'confidence?' => '0.95'],
+                ['a' => 'numbers', 'b' => 'numbers', 'confidence?' => '0.95', 'resolution?' => 'coarsest step among the values'],
                 ['ratio' => 'estimate, low, high of b over a', 'p' => 'two-sided', 'verdict' => 'higher, lower, indistinct'],
                 static function (Input $in): array {
-                    $s = CompareSpread::of($in->numbers('a'), $in->numbers('b'), $in->confidence());
+                    $s = CompareSpread::of(
+                        $in->numbers('a'), $in->numbers('b'), $in->confidence(), PriorInput::read($in)->resolution,
+                    );
 
                     return [
                         'ratio' => ['estimate' => $s->estimate, 'low' => $s->low, 'high' => $s->high], 'p' => $s->p,

@@ -24,11 +24,12 @@ final class CurveOperations implements OperationGroup
                     'times' => Milestones::of(Samples::of($in->numbers('t'), $in->numbers('y')), $in->numbers('targets')),
                 ]),
             new Operation('curve.exponential', 'Warming or cooling: y = ambient + (start − ambient)·e^(−k·t).',
-                ['t' => 'rising', 'y' => 'numbers', 'ambient?' => 'fitted where not given'], [
-                    'k' => 'rate', 'ambient' => '', 'start' => '', 'rmse' => '', 'se' => 'of k',
+                ['t' => 'rising', 'y' => 'numbers', 'ambient?' => 'fitted where not given', 'confidence?' => '0.95'], [
+                    'k' => 'rate', 'ambient' => '', 'start' => '', 'rmse' => '', 'se' => 'of k', 'low' => 'of k, null without degrees',
+                    'high' => 'of k',
                 ],
                 static fn (Input $in): array => get_object_vars(
-                    Exponential::fit(Samples::of($in->numbers('t'), $in->numbers('y')), $in->numberOrNull('ambient')),
+                    Exponential::fit(Samples::of($in->numbers('t'), $in->numbers('y')), $in->numberOrNull('ambient'), $in->confidence()),
                 )),
             new Operation('curve.standardise', 'How long from one value to another at a known rate.',
                 ['k' => 'rate', 'from' => '', 'to' => '', 'ambient' => ''], ['time' => ''],

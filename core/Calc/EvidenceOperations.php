@@ -8,7 +8,9 @@ use Lustrum\Core\Evidence\Assess;
 use Lustrum\Core\Evidence\Carry;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Measure;
 use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\Evidence\ValueScale;
 use Lustrum\Core\Failure\Closing;
 use Lustrum\Core\Failure\ClosingEvent;
 use Lustrum\Core\Failure\LaterOutcome;
@@ -32,14 +34,16 @@ final class EvidenceOperations implements OperationGroup
                         .' and unit), confidence, coverage, conditions, nonParametric',
                     'results' => 'list of kind (equal, atLeast, atMost, held, failed, lost), value (number, or value and unit),'
                         .' conditions, article',
-                    'looks?' => 'how often it was looked at, 1',
+                    'looks?' => 'how often it was looked at, 1', 'prior?' => PriorInput::SHAPE,
+                    'resolution?' => 'coarsest step among the values', 'scale?' => 'add, ratio (every) or count (mean)',
                 ],
                 [
                     'state' => 'none, thin, leaning, shown, doubtful, against', 'estimate' => 'mean, share held, or spread',
                     'bound' => 'one-sided',
                     'probabilityMet' => 'null for a single run', 'runsNeeded' => 'more runs that would make the bound pass',
                     'missingConditions' => 'not covered yet', 'n' => 'results used', 'bounds' => 'results that are bounds',
-                    'lost' => 'lost in handling', 'method' => 'words',
+                    'lost' => 'lost in handling', 'method' => 'words', 'speaksOf' => 'articles, article, runs; of a mean',
+                    'known' => 'was what is known used? only with prior',
                 ],
                 self::assess(...)),
             new Operation('results.merge', 'What results come to when they are put together; a bound is never averaged.',
@@ -102,10 +106,12 @@ final class EvidenceOperations implements OperationGroup
 
             return Result::of($kind, $value, $conditions, $one->textOrNull('article') ?? '');
         }, $in->objects('results'));
-        $a = Assess::results($requirement, $results, $in->whole('looks', 1), NaturalEnds::read($in));
+        $a = Assess::results($requirement, $results, $in->whole('looks', 1), new Measure(
+            NaturalEnds::read($in), PriorInput::read($in), $in->one('scale', ValueScale::class, ValueScale::Add),
+        ));
 
-        return ['state' => $a->state->value, 'method' => EvidenceWords::method($requirement, $a->basis)]
-            + array_diff_key(get_object_vars($a), ['basis' => true]);
+        return PriorInput::said(['state' => $a->state->value, 'method' => EvidenceWords::method($requirement, $a->basis)]
+            + array_diff_key(get_object_vars($a), ['basis' => true]));
     }
 
     /** @return array<string, mixed> */

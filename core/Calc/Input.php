@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Lustrum\Core\Calc;
 
 use Lustrum\Core\InvalidInput;
+use Lustrum\Core\NumberRange;
 
 /** Typed reading of decoded JSON; every complaint carries the path of the field. */
 final readonly class Input
 {
     public const MOST_VALUES = 1_000_000;
 
-    /** Squares of it must not overflow. */
+    /** Squares of it must not overflow, those of the smallest not vanish. */
     private const LARGEST = 1e150;
+    private const SMALLEST = 1e-150;
 
     /** @param array<array-key, mixed> $fields */
     public function __construct(
@@ -83,7 +85,7 @@ final readonly class Input
     }
 
     /**
-     * Confidence strictly between 0 and 1; 0.95 where not given.
+     * Confidence from 0.5 to 0.9999; 0.95 where not given.
      *
      * @throws InvalidInput
      */
@@ -91,8 +93,8 @@ final readonly class Input
     {
         $value = $this->number($name, 0.95);
 
-        return $value > 0 && $value < 1 ? $value : throw InvalidInput::because(
-            'Confidence lies between 0 and 1, both excluded.', $this->at($name),
+        return $value >= 0.5 && $value <= 0.9999 ? $value : throw InvalidInput::because(
+            'Confidence lies between 0.5 and 0.9999.', $this->at($name),
         );
     }
 
@@ -102,7 +104,7 @@ final readonly class Input
         $out = [];
         foreach ($this->list($name) as $i => $value) {
             // Long lists come by here: where a value stands is put together only for one that is wrong.
-            $out[] = is_float($value) && abs($value) <= self::LARGEST ? $value : self::float($value, $this->at($name).'/'.$i);
+            $out[] = is_float($value) && self::isInRange($value) ? $value : self::float($value, $this->at($name).'/'.$i);
         }
 
         return $out;
@@ -130,7 +132,7 @@ final readonly class Input
         foreach ($this->list($name) as $i => $value) {
             $out[] = $value === null || (
                 is_float($value)
-                && abs($value) <= self::LARGEST
+                && self::isInRange($value)
             ) ? $value : self::float($value, $this->at($name).'/'.$i);
         }
 
@@ -336,8 +338,11 @@ final readonly class Input
             throw InvalidInput::notANumber($path);
         }
 
-        return abs((float) $value) <= self::LARGEST ? (float) $value : throw InvalidInput::because(
-            'This number is larger than can be worked with (1e150 at most).', $path,
-        );
+        return self::isInRange((float) $value) ? (float) $value : throw NumberRange::of($path);
+    }
+
+    private static function isInRange(float $value): bool
+    {
+        return $value === 0.0 || (abs($value) <= self::LARGEST && abs($value) >= self::SMALLEST);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Calc;
 
+use Lustrum\Core\NumberRange;
+
 /** One named operation of the core, as `lustrum:calc` offers it. */
 final readonly class Operation
 {
@@ -43,7 +45,19 @@ final readonly class Operation
         $allowed = array_map(static fn (string $f): string => rtrim($f, '?'), array_keys($this->inputs));
         $fields->only($allowed);
         $answer = ($this->run)($fields);
+        self::mustBeFinite($answer);
 
         return in_array('natural', $allowed, true) ? NaturalEnds::cut($this->name, $answer, NaturalEnds::read($fields)) : $answer;
+    }
+
+    /** @throws NumberRange */
+    private static function mustBeFinite(mixed $answer): void
+    {
+        if (is_float($answer) && !is_finite($answer)) {
+            throw NumberRange::left();
+        }
+        foreach (is_iterable($answer) ? $answer : (is_object($answer) ? get_object_vars($answer) : []) as $part) {
+            self::mustBeFinite($part);
+        }
     }
 }

@@ -18,19 +18,26 @@ final class StatisticsOperations implements OperationGroup
     {
         return [
             new Operation('stats.describe', 'Mean, spread and t interval of the mean.',
-                ['values' => 'numbers', 'confidence?' => '0.95'],
+                [
+                    'values' => 'numbers', 'confidence?' => '0.95', 'prior?' => PriorInput::SHAPE,
+                    'resolution?' => 'coarsest step among the values',
+                ],
                 [
                     'n' => 'count', 'mean' => '', 'sd' => 'null for one', 'se' => 'null for one', 'median' => '', 'min' => '', 'max' => '',
-                    'low' => 'null for one', 'high' => 'null for one',
+                    'low' => 'null for one', 'high' => 'null for one', 'known' => 'was what is known used? only with prior',
                 ],
                 static function (Input $in): array {
                     $s = Sample::of($in->numbers('values'));
-                    $interval = $s->interval($in->confidence());
+                    $repeats = PriorInput::read($in);
+                    $own = $repeats->on(false, false);
+                    $spread = $s->spread($own);
+                    $interval = $s->interval($in->confidence(), $own);
 
-                    return [
-                        'n' => $s->n, 'mean' => $s->mean, 'sd' => $s->sd, 'se' => $s->se(), 'median' => Sample::median($s->values),
+                    return PriorInput::said([
+                        'n' => $s->n, 'mean' => $s->mean, 'sd' => $spread->sd, 'se' => $spread->se($s->n), 'median' => Sample::median($s->values),
                         'min' => min($s->values), 'max' => max($s->values), 'low' => $interval->low, 'high' => $interval->high,
-                    ];
+                        'known' => $repeats->known === null ? null : $spread->isKnown,
+                    ]);
                 }),
             new Operation('stats.compare', 'Two samples: difference b − a (Welch, or paired) and percentage change (Fieller).',
                 ['a' => 'numbers', 'b' => 'numbers', 'paired?' => 'true when the i-th of each belong together', 'confidence?' => '0.95'],

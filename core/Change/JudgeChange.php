@@ -7,7 +7,12 @@ namespace Lustrum\Core\Change;
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\Statistics\Interval;
 
-/** Expected against seen (`change.verdict`), by the interval of the difference: what it leaves open is not decided. */
+/**
+ * Expected against seen (`change.verdict`), by the interval of the difference: what it leaves open is not decided.
+ *
+ * That it is nothing more than something is a claim to lie within, and reads the narrower interval at 2·confidence − 1: two
+ * one-sided tests (Schuirmann 1987, J. Pharmacokinet. Biopharm. 15, 657).
+ */
 final class JudgeChange
 {
     /** So much of what was expected is the least that counts for it. */
@@ -17,11 +22,13 @@ final class JudgeChange
      * @param float         $expected   difference, in the unit of the metric; its sign is the direction
      * @param Interval|null $difference after less before; null: no run on one of the sides
      * @param float|null    $margin     within which it counts as unchanged, where nothing was to change
+     * @param Interval|null $within     the same difference at 2·confidence − 1; null: as $difference
      *
      * @throws InvalidInput
      */
-    public static function seen(float $expected, ?Interval $difference, ?float $margin = null): ChangeVerdict
-    {
+    public static function seen(
+        float $expected, ?Interval $difference, ?float $margin = null, ?Interval $within = null,
+    ): ChangeVerdict {
         if ($expected === 0.0 && $margin === null) {
             throw InvalidInput::because('Unchanged within what? A margin is needed.', 'margin');
         }
@@ -32,7 +39,8 @@ final class JudgeChange
             return ChangeVerdict::CannotTell;
         }
 
-        return $expected === 0.0 ? self::unchanged($difference, (float) $margin) : self::changed($expected, $expected, $difference);
+        return $expected === 0.0 ? self::unchanged($difference, (float) $margin, $within ?? $difference)
+            : self::changed($expected, $expected, $difference, $within ?? $difference);
     }
 
     /**
@@ -40,23 +48,23 @@ final class JudgeChange
      *
      * @param float $least  of the same sign as $likely, and nearer to nought
      */
-    public static function range(float $least, float $likely, ?Interval $difference): ChangeVerdict
+    public static function range(float $least, float $likely, ?Interval $difference, ?Interval $within = null): ChangeVerdict
     {
         if ($difference === null) {
             return ChangeVerdict::NobodyLooked;
         }
 
         return $difference->low === null && $difference->high === null
-            ? ChangeVerdict::CannotTell : self::changed($least, $likely, $difference);
+            ? ChangeVerdict::CannotTell : self::changed($least, $likely, $difference, $within ?? $difference);
     }
 
     /** Where it was to stay as it was: within the margin or not. */
-    public static function staying(float $margin, ?Interval $difference): ChangeVerdict
+    public static function staying(float $margin, ?Interval $difference, ?Interval $within = null): ChangeVerdict
     {
         return match (true) {
             $difference === null => ChangeVerdict::NobodyLooked,
             $difference->low === null && $difference->high === null => ChangeVerdict::CannotTell,
-            default => self::unchanged($difference, $margin),
+            default => self::unchanged($difference, $margin, $within ?? $difference),
         };
     }
 
@@ -80,9 +88,11 @@ final class JudgeChange
         };
     }
 
-    private static function changed(float $least, float $likely, Interval $difference): ChangeVerdict
+    private static function changed(float $least, float $likely, Interval $difference, Interval $within): ChangeVerdict
     {
-        [$near, $far] = self::ends($likely < 0 ? -1 : 1, $difference);
+        $sign = $likely < 0 ? -1 : 1;
+        [$near, $far] = self::ends($sign, $difference);
+        [$from, $to] = self::ends($sign, $within);
         $size = abs($least);
         $half = self::HALF * abs($likely);
 
@@ -91,15 +101,15 @@ final class JudgeChange
             $near > 0 && $near >= $half && $far >= $size => ChangeVerdict::Fixed,
             $near > 0 && $far < $size => ChangeVerdict::Partly,
             $near > 0 => ChangeVerdict::Better,
-            $far < $half && $near > -$half => ChangeVerdict::NoEffect,
+            $from <= 0 && $to < $half && $from > -$half => ChangeVerdict::NoEffect,
             default => ChangeVerdict::CannotTell,
         };
     }
 
-    private static function unchanged(Interval $difference, float $margin): ChangeVerdict
+    private static function unchanged(Interval $difference, float $margin, Interval $within): ChangeVerdict
     {
         return match (true) {
-            ($difference->low ?? -INF) >= -$margin && ($difference->high ?? INF) <= $margin => ChangeVerdict::Fixed,
+            ($within->low ?? -INF) >= -$margin && ($within->high ?? INF) <= $margin => ChangeVerdict::Fixed,
             ($difference->low ?? -INF) > $margin || ($difference->high ?? INF) < -$margin => ChangeVerdict::Worse,
             default => ChangeVerdict::CannotTell,
         };

@@ -7,6 +7,7 @@ namespace Lustrum\Core\Curve;
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Statistics\Distribution\Solve;
+use Lustrum\Core\Statistics\Distribution\StudentT;
 use Lustrum\Core\Statistics\LeastSquares;
 
 /**
@@ -32,11 +33,13 @@ final readonly class Exponential
         public float $start,
         public float $rmse,
         public ?float $se,
+        public ?float $low,
+        public ?float $high,
     ) {
     }
 
     /** @throws NotEstimable */
-    public static function fit(Samples $samples, ?float $ambient = null): self
+    public static function fit(Samples $samples, ?float $ambient = null, float $confidence = 0.95): self
     {
         $n = count($samples->t);
         $free = $ambient === null ? 3 : 2;
@@ -63,7 +66,12 @@ final readonly class Exponential
         $k = exp($u);
         [$rise, $level, $squares] = self::linear($samples, $k, $ambient);
 
-        return new self($k, $level, $level + $rise, sqrt($squares / $n), self::se($samples, $k, $rise, $ambient === null, $squares));
+        $se = self::se($samples, $k, $rise, $ambient === null, $squares);
+        $half = $se === null ? null : StudentT::quantile(0.5 + $confidence / 2, $n - $free) * $se;
+
+        return new self(
+            $k, $level, $level + $rise, sqrt($squares / $n), $se, $half === null ? null : $k - $half, $half === null ? null : $k + $half,
+        );
     }
 
     /**

@@ -24,23 +24,24 @@ final class Assess
      *
      * @throws InvalidInput
      */
-    public static function results(Requirement $requirement, array $results, int $looks = 1, ?Natural $natural = null): Assessment
+    public static function results(Requirement $requirement, array $results, int $looks = 1, ?Measure $measure = null): Assessment
     {
+        $measure ??= Measure::none();
         $conditions = Conditions::of($requirement->conditions);
         $admitted = $conditions->among($results, static fn (Result $r): Result => $r);
         $count = static fn (callable $is): int => count(array_filter($admitted, $is));
         $isOfValues = !in_array($requirement->kind, [Kind::Rate, Kind::Check, Kind::Spread], true);
 
-        return self::kind($requirement, $admitted, Looks::confidence($requirement->confidence, $looks))->standing(
+        return self::kind($requirement, $admitted, Looks::confidence($requirement->confidence, $looks), $measure)->standing(
             $count(static fn (Result $r): bool => $r->kind->isBound()),
             count(array_filter($results, static fn (Result $r): bool => $r->kind === ResultKind::Lost)),
             $conditions->missing($admitted),
-            $isOfValues && !$requirement->nonParametric ? $natural ?? Natural::none() : Natural::none(),
+            $isOfValues && !$requirement->nonParametric ? $measure : new Measure(Natural::none(), $measure->repeats),
         );
     }
 
     /** @param list<Result> $results */
-    private static function kind(Requirement $r, array $results, float $confidence): Assessment
+    private static function kind(Requirement $r, array $results, float $confidence, Measure $measure): Assessment
     {
         $hasValues = array_filter($results, static fn (Result $x): bool => $x->kind->hasValue()) !== [];
 
@@ -49,9 +50,9 @@ final class Assess
             $r->kind === Kind::Rate => AssessShare::rate($r, $results, $confidence),
             // Whether each article holds can be answered without a value: then the share of articles is all there is.
             $r->kind === Kind::Every && ($r->nonParametric || !$hasValues) => AssessShare::every($r, $results, $confidence),
-            $r->kind === Kind::Every => AssessEvery::articles($r, $results, $confidence),
-            $r->kind === Kind::Spread => AssessSpread::values($r, Sorted::of($r->direction, $results), $confidence),
-            default => AssessMean::values($r, Sorted::of($r->direction, $results), $confidence),
+            $r->kind === Kind::Every => AssessEvery::articles($r, $results, $confidence, $measure),
+            $r->kind === Kind::Spread => AssessSpread::values($r, Sorted::of($r->direction, $results), $confidence, $measure->repeats),
+            default => AssessMean::of($r, $results, $confidence, $measure),
         };
     }
 }

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Lustrum\Core\Evidence;
 
 use Lustrum\Core\Statistics\Distribution\ChiSquare;
+use Lustrum\Core\Statistics\Repeats;
 use Lustrum\Core\Statistics\Sample;
 
 /** spread: the standard deviation of the values against its limit, by its one-sided χ² bound. */
 final class AssessSpread
 {
-    public static function values(Requirement $r, Sorted $s, float $confidence): Assessment
+    public static function values(Requirement $r, Sorted $s, float $confidence, Repeats $repeats): Assessment
     {
         if ($s->values === []) {
             return new Assessment(State::None, null, null, null, null, 0, Basis::Spread);
@@ -19,7 +20,7 @@ final class AssessSpread
         if ($sample->sd === null) {
             return new Assessment(State::Thin, null, null, null, null, 1, Basis::Spread);
         }
-        $sd = $sample->sd;
+        $sd = $repeats->floor($sample->sd);
         $atMost = $r->direction === Direction::AtMost;
         $bound = static fn (int $n, float $p): float => $sd * sqrt(($n - 1) / ChiSquare::quantile($p, $n - 1));
         [$p, $opposite] = $atMost ? [1 - $confidence, $confidence] : [$confidence, 1 - $confidence];

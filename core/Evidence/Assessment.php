@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Evidence;
 
-use Lustrum\Core\Statistics\Natural;
-
 /** What the results say of a requirement. */
 final readonly class Assessment
 {
@@ -19,6 +17,8 @@ final readonly class Assessment
      * @param int          $lost              articles lost in handling
      * @param list<string> $missingConditions that no run covered
      * @param list<string> $cut               ends that were cut off at a natural limit
+     * @param bool|null    $known             did what is known of the method's repeats go into it? null: nothing was given
+     * @param SpeaksOf|null $speaksOf         of a mean
      */
     public function __construct(
         public State $state,
@@ -32,18 +32,42 @@ final readonly class Assessment
         public int $lost = 0,
         public array $missingConditions = [],
         public array $cut = [],
+        public ?bool $known = null,
+        public ?SpeaksOf $speaksOf = null,
     ) {
     }
 
     /** The same estimate with no bound that could be trusted: it leans at best. */
     public function unbounded(): self
     {
-        return new self($this->state->atBestLeaning(), $this->estimate, null, null, null, $this->n, $this->basis);
+        return new self(
+            $this->state->atBestLeaning(), $this->estimate, null, null, null, $this->n, $this->basis, speaksOf: $this->speaksOf,
+        );
+    }
+
+    /** @param callable(float): float $of from the scale on which it was worked out to that of the values */
+    public function mapped(callable $of): self
+    {
+        return new self(
+            $this->state, $this->estimate === null ? null : $of($this->estimate), $this->bound === null ? null : $of($this->bound),
+            $this->probabilityMet, $this->runsNeeded, $this->n, $this->basis, known: $this->known, speaksOf: $this->speaksOf,
+        );
+    }
+
+    public function speakingOf(SpeaksOf $of): self
+    {
+        return new self(
+            $this->state, $this->estimate, $this->bound, $this->probabilityMet, $this->runsNeeded, $this->n, $this->basis,
+            known: $this->known, speaksOf: $of,
+        );
     }
 
     public function in(State $state, ?int $runsNeeded): self
     {
-        return new self($state, $this->estimate, $this->bound, $this->probabilityMet, $runsNeeded, $this->n, $this->basis);
+        return new self(
+            $state, $this->estimate, $this->bound, $this->probabilityMet, $runsNeeded, $this->n, $this->basis, known: $this->known,
+            speaksOf: $this->speaksOf,
+        );
     }
 
     /**
@@ -55,19 +79,21 @@ final readonly class Assessment
     {
         return new self(
             $state, $this->estimate, $this->bound, $this->probabilityMet, $this->runsNeeded, $this->n, $this->basis, $this->bounds,
-            $lost, $missing, $this->cut,
+            $lost, $missing, $this->cut, $this->known, $this->speaksOf,
         );
     }
 
     /** @param list<string> $missing */
-    public function standing(int $bounds, int $lost, array $missing, Natural $natural): self
+    public function standing(int $bounds, int $lost, array $missing, Measure $measure): self
     {
+        $natural = $measure->natural;
         $cuts = $natural->cuts($this->bound);
 
         return new self(
             $missing === [] ? $this->state : $this->state->atBestLeaning(), $this->estimate,
             $this->bound === null ? null : $natural->clip($this->bound), $this->probabilityMet, $this->runsNeeded, $this->n,
             $this->basis, $bounds, $lost, $missing, $cuts ? ['bound'] : [],
+            $measure->repeats->known === null ? null : $this->known === true, $this->speaksOf,
         );
     }
 }

@@ -15,6 +15,8 @@ enum Basis: string
     case ExactShare = 'exactShare';
     /** Values and bounds together, by the likelihood. */
     case Censored = 'censored';
+    /** One-sided exact bound of a mean of counts. */
+    case Count = 'count';
     /** One-sided χ² bound of a standard deviation. */
     case Spread = 'spread';
     /** Worked out from the build as it is drawn; nothing was measured. */
@@ -28,7 +30,7 @@ enum Basis: string
             self::ToleranceBound => 'stats.tolerance',
             self::ExactShare => 'stats.proportion',
             self::Censored => 'stats.censored',
-            self::Spread, self::Drawn => 'evidence.assess',
+            self::Spread, self::Count, self::Drawn => 'evidence.assess',
         };
     }
 }

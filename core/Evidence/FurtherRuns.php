@@ -10,17 +10,21 @@ final class FurtherRuns
     /** Under this many runs nothing is shown, whatever the numbers say. */
     public const FEW = 3;
 
+    /** Where it is known how repeats spread. */
+    public const FEW_KNOWN = 2;
+
     /** Who would need more than this has another design to look for. */
     public const MOST = 10_000;
 
     /**
      * @param callable(int): bool      $passes with so many in all; once it passes it goes on passing
      * @param callable(int): bool|null $exact  decides near the turn that the quicker one found; without it that one decides
+     * @param int                       $few    in all at least
      */
-    public static function after(int $n, callable $passes, ?callable $exact = null): ?int
+    public static function after(int $n, callable $passes, ?callable $exact = null, int $few = self::FEW): ?int
     {
         $exact ??= $passes;
-        $least = max($n, self::FEW);
+        $least = max($n, $few);
         if ($exact($least)) {
             return $least - $n;
         }

@@ -31,6 +31,11 @@ final readonly class Requirement
         return new self($this->kind, $this->direction, $this->limit, $this->confidence, $this->coverage, [], $this->nonParametric);
     }
 
+    public function withLimit(float $limit): self
+    {
+        return new self($this->kind, $this->direction, $limit, $this->confidence, $this->coverage, $this->conditions, $this->nonParametric);
+    }
+
     /**
      * @param list<string> $conditions
      *

@@ -9,10 +9,12 @@ use Lustrum\Core\Evidence\Assessment;
 use Lustrum\Core\Evidence\Conditions;
 use Lustrum\Core\Evidence\FurtherRuns;
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Measure;
 use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Statistics\Natural;
 
 /**
  * A requirement assessed cell by cell: unlike runs are never put together, and it stands where its worst cell does: the one
@@ -57,7 +59,7 @@ final readonly class ByCell
         Requirement $rule, array $results, array $admitted, array $missing, ?Terms $terms, string $unit,
     ): self {
         $on = static fn (Requirement $r, Result ...$of): Assessment => self::ruledOut($r, array_values($of), Assess::results(
-            $r, array_values($of), $terms->look->looks ?? 1, $terms?->natural($unit),
+            $r, array_values($of), $terms->look->looks ?? 1, new Measure($terms?->natural($unit) ?? Natural::none()),
         ));
         $cells = $texts = [];
         foreach ($admitted as [$result, $cell, $text, $rater]) {

@@ -6,16 +6,19 @@ namespace Lustrum\Core\Reliability;
 
 use Lustrum\Core\InvalidInput;
 use Lustrum\Core\NotEstimable;
-use Lustrum\Core\Statistics\Distribution\Normal;
 use Lustrum\Core\Statistics\Distribution\Solve;
+use Lustrum\Core\Statistics\Distribution\StudentT;
 use Lustrum\Core\Statistics\Interval;
 
 /**
- * Weibull lives by maximum likelihood, stopped ones included; intervals from the observed information on the log scale
- * (Meeker and Escobar 1998, Statistical Methods for Reliability Data, ch. 8).
+ * Weibull lives by maximum likelihood, stopped ones included; intervals by profile likelihood, as wide as those of t with one
+ * degree less than there are events (Meeker and Escobar 1998, Statistical Methods for Reliability Data, ch. 8).
  */
 final readonly class Weibull
 {
+    /** Doublings after which an end is not looked for any farther. */
+    private const FAR = 40;
+
     private function __construct(
         public Interval $shape,
         public Interval $scale,
@@ -69,32 +72,49 @@ final readonly class Weibull
         return self::describe($lives, $logs, $shape, $logScale, log($longest), $r, $percent, $confidence);
     }
 
-    /** @param list<float> $logs */
+    /**
+     * @param list<float> $logs of the times, in units of the longest
+     */
     private static function describe(
         Lives $lives, array $logs, float $shape, float $logScale, float $shift, int $r, float $percent, float $confidence,
     ): self {
-        $zez = $zzez = $likelihood = 0.0;
-        foreach ($logs as $i => $l) {
-            $z = $shape * ($l - $logScale);
-            $zez += $z * exp($z);
-            $zzez += $z * $z * exp($z);
-            $likelihood += ($lives->ended[$i] ? log($shape) + $z - ($l + $shift) : 0.0) - exp($z);
-        }
-        // Observed information of (ln scale, ln σ) with σ = 1/shape.
-        $iss = $r * $shape * $shape;
-        $isx = $shape * $zez;
-        $ixx = $r + $zzez;
-        $determinant = $iss * $ixx - $isx * $isx;
-        [$vss, $vsx, $vxx] = [$ixx / $determinant, -$isx / $determinant, $iss / $determinant];
-        $z = Normal::quantile(0.5 + $confidence / 2);
-        $interval = static fn (float $log, float $variance): Interval => new Interval(
-            exp($log), exp($log - $z * sqrt($variance)), exp($log + $z * sqrt($variance)),
-        );
-        $c = log(-log1p(-$percent / 100)) / $shape;
+        $likelihood = WeibullLikelihood::of($logs, $lives->ended);
+        $t = StudentT::quantile(0.5 + $confidence / 2, $r - 1);
+        $drop = $r * log1p($t * $t / ($r - 1)) / 2;
+        $interval = static function (float $at, callable $profile, float $step) use ($drop): Interval {
+            $best = $profile($at);
+            $end = static fn (int $side): float => self::end(
+                static fn (float $x): float => $best - $profile($x) - $drop, $at, $side * $step,
+            );
+
+            return new Interval(exp($at), exp($end(-1)), exp($end(1)));
+        };
+        $of = static function (float $q) use ($interval, $likelihood, $shape, $logScale, $shift): Interval {
+            $moved = $interval($logScale + $q / $shape, static fn (float $y): float => $likelihood->ofLife($y, $q), 1 / $shape);
+
+            return new Interval(
+                $moved->estimate * exp($shift), (float) $moved->low * exp($shift), (float) $moved->high * exp($shift),
+            );
+        };
 
         return new self(
-            $interval(log($shape), $vxx), $interval($logScale + $shift, $vss),
-            $interval($logScale + $shift + $c, $vss + 2 * $c * $vsx + $c * $c * $vxx), $likelihood,
+            $interval(log($shape), static fn (float $u): float => $likelihood->ofShape(exp($u)), 1.0), $of(0.0),
+            $of(log(-log1p(-$percent / 100))), $likelihood->at($shape, $logScale, 0.0) - $r * $shift,
         );
+    }
+
+    /**
+     * Where the likelihood has fallen so far, on one side of the best.
+     *
+     * @param callable(float): float $past below nought before that
+     */
+    private static function end(callable $past, float $from, float $step): float
+    {
+        $to = $from + $step;
+        for ($i = 0; $i < self::FAR && $past($to) < 0; ++$i) {
+            [$from, $to, $step] = [$to, $to + 2 * $step, 2 * $step];
+        }
+
+        return $past($to) < 0 ? $to : Solve::root($past, min($from, $to), max($from, $to));
     }
 }

@@ -21,29 +21,42 @@ final class Compare
      *
      * @throws NoValues|InvalidInput
      */
-    public static function independent(array $a, array $b, float $confidence): Comparison
+    public static function independent(array $a, array $b, float $confidence, Repeats $repeats = new Repeats()): Comparison
     {
         $a = Sample::of($a, 'a');
         $b = Sample::of($b, 'b');
+        // With one spread that is known before, both sides have it, and one run a side is told.
+        $common = Spread::of($a->squares() + $b->squares(), $a->n + $b->n - 2, $repeats);
+        if ($common->isKnown) {
+            [$va, $vb] = [(float) $common->sd ** 2 / $a->n, (float) $common->sd ** 2 / $b->n];
+
+            return self::by($a, $b, $va, $vb, static fn (): float => $common->df, $confidence, true);
+        }
         if ($a->sd === null || $b->sd === null) {
             return self::single($a, $b);
         }
-        $va = $a->sd ** 2 / $a->n;
-        $vb = $b->sd ** 2 / $b->n;
-        $difference = $b->mean - $a->mean;
-        if ($va + $vb === 0.0) {
-            return self::withoutSpread($a, $b);
-        }
-        $df = self::satterthwaite($va, $a->n, $vb, $b->n);
-        $se = sqrt($va + $vb);
-        $half = StudentT::quantile(0.5 + $confidence / 2, $df) * $se;
-        [$change, $note] = self::fieller(
-            $a->mean, $b->mean, $va, $vb, 0.0, static fn (float $r): float => self::satterthwaite($r * $r * $va, $a->n, $vb, $b->n),
-            $confidence,
+        [$va, $vb] = [$repeats->floor($a->sd) ** 2 / $a->n, $repeats->floor($b->sd) ** 2 / $b->n];
+
+        return $va + $vb === 0.0 ? self::withoutSpread($a, $b) : self::by(
+            $a, $b, $va, $vb, static fn (float $r): float => self::satterthwaite($r * $r * $va, $a->n, $vb, $b->n), $confidence,
         );
+    }
+
+    /**
+     * @param float                  $va of the mean of a
+     * @param callable(float): float $df of the variance of b's mean and so many times a's squared
+     */
+    private static function by(
+        Sample $a, Sample $b, float $va, float $vb, callable $df, float $confidence, bool $isKnown = false,
+    ): Comparison {
+        $difference = $b->mean - $a->mean;
+        $se = sqrt($va + $vb);
+        $half = StudentT::quantile(0.5 + $confidence / 2, $df(1.0)) * $se;
+        [$change, $note] = self::fieller($a->mean, $b->mean, $va, $vb, 0.0, $df, $confidence);
 
         return self::verdict(
-            $a, $b, new Interval($difference, $difference - $half, $difference + $half), $change, $note, $difference / $se, $df,
+            $a, $b, new Interval($difference, $difference - $half, $difference + $half), $change, $note, $difference / $se, $df(1.0),
+            $isKnown,
         );
     }
 
@@ -151,7 +164,7 @@ final class Compare
     }
 
     private static function verdict(
-        Sample $a, Sample $b, Interval $difference, ?Interval $change, ?string $note, float $t, float $df,
+        Sample $a, Sample $b, Interval $difference, ?Interval $change, ?string $note, float $t, float $df, bool $isKnown = false,
     ): Comparison {
         $verdict = match (true) {
             $difference->low > 0 => Verdict::Higher,
@@ -161,7 +174,7 @@ final class Compare
 
         return new Comparison(
             $a->mean, $b->mean, $difference, $change, $note === null ? 'fieller' : 'none', $note, $t, $df, StudentT::twoSided($t, $df),
-            $verdict,
+            $verdict, $isKnown,
         );
     }
 }

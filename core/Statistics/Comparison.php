@@ -21,6 +21,7 @@ final readonly class Comparison
         public ?float $df,
         public ?float $p,
         public Verdict $verdict,
+        public bool $isKnown = false,
     ) {
     }
 }

@@ -59,13 +59,20 @@ final readonly class Sample
         return $this->sd === null ? null : $this->sd / sqrt($this->n);
     }
 
-    /** The mean with its t interval. */
-    public function interval(float $confidence): Interval
+    /** What it spreads by, with what is known of its repeats. */
+    public function spread(Repeats $repeats): Spread
     {
-        if ($this->sd === null) {
+        return Spread::of($this->squares(), $this->n - 1, $repeats);
+    }
+
+    /** The mean with its t interval. */
+    public function interval(float $confidence, Repeats $repeats = new Repeats()): Interval
+    {
+        $spread = $this->spread($repeats);
+        if ($spread->sd === null) {
             return new Interval($this->mean, null, null);
         }
-        $half = StudentT::quantile(0.5 + $confidence / 2, $this->n - 1) * $this->sd / sqrt($this->n);
+        $half = StudentT::quantile(0.5 + $confidence / 2, $spread->df) * $spread->sd / sqrt($this->n);
 
         return new Interval($this->mean, $this->mean - $half, $this->mean + $half);
     }

@@ -18,10 +18,15 @@ final class Tolerance
     /** @var array<string, float> factors already worked out; a pure function, so this is only speed */
     private static array $known = [];
 
-    /** @throws InvalidInput */
-    public static function factor(int $n, float $coverage, float $confidence): float
+    /**
+     * @param float|null $df of the standard deviation, where more is known of it than n values tell
+     *
+     * @throws InvalidInput
+     */
+    public static function factor(int $n, float $coverage, float $confidence, ?float $df = null): float
     {
-        if ($n < 2) {
+        $df ??= $n - 1;
+        if ($n < 1 || $df < 1) {
             throw InvalidInput::because('A tolerance bound needs at least two values.', 'n');
         }
         foreach (['coverage' => $coverage, 'confidence' => $confidence] as $name => $share) {
@@ -31,9 +36,9 @@ final class Tolerance
         }
         $root = sqrt($n);
 
-        return self::$known[$n.'/'.$coverage.'/'.$confidence] ??= ToleranceTable::factor($n, $coverage, $confidence) ?? NonCentralT::quantile(
-            $confidence, $n - 1, Normal::quantile($coverage) * $root,
-        ) / $root;
+        return self::$known[implode('/', [$n, $df, $coverage, $confidence])] ??= ((float) ($n - 1) === (float) $df
+            ? ToleranceTable::factor($n, $coverage, $confidence) : null)
+            ?? NonCentralT::quantile($confidence, $df, Normal::quantile($coverage) * $root) / $root;
     }
 
     /** The factor to about 1 %, for searching (Natrella 1963, Experimental Statistics, 2-13). */

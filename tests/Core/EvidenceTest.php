@@ -13,6 +13,7 @@ use Lustrum\Core\Evidence\Assessment;
 use Lustrum\Core\Evidence\Carry;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
+use Lustrum\Core\Evidence\Measure;
 use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
@@ -196,7 +197,7 @@ final class EvidenceTest extends TestCase
         $results = array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), [1.0, 9.0, 2.0]);
         $r = Requirement::of(Kind::Mean, Direction::AtLeast, 1, 0.95);
         $whole = Assess::results($r, $results);
-        $cut = Assess::results($r, $results, 1, Natural::between(0, null));
+        $cut = Assess::results($r, $results, 1, new Measure(Natural::between(0, null)));
         self::assertLessThan(0, $whole->bound);
         self::assertSame([0.0, ['bound'], $whole->state], [$cut->bound, $cut->cut, $cut->state]);
         self::assertSame([], $whole->cut);

@@ -133,7 +133,7 @@ final class InferenceTest extends TestCase
             ],
         );
         self::near(0.9890698116011, $rank['chi2']);
-        self::near(0.609854481128607, $rank['p']);
+        self::near(0.6285714285714286, $rank['p']);
         $weibull = Catalogue::answer(['op' => 'survival.weibull', 'input' => self::LIVES])['output'] ?? [];
         self::near(
             1.82564802602840, $weibull['shape'] instanceof \Lustrum\Core\Statistics\Interval ? $weibull['shape']->estimate : NAN, 1e-9,

@@ -27,6 +27,7 @@ final readonly class CompareWithin
      * @param list<Alone>          $onlyA
      * @param list<Alone>          $onlyB
      * @param bool|null            $known       did what is known of the repeats go into it? null: nothing was given
+     * @param bool                 $wider       did it not, since these spread farther?
      */
     private function __construct(
         public Interval $difference,
@@ -44,6 +45,7 @@ final readonly class CompareWithin
         public ?Interaction $interaction,
         public WithinVerdict $verdict,
         public ?bool $known,
+        public bool $wider,
     ) {
     }
 
@@ -101,7 +103,7 @@ final readonly class CompareWithin
                 $hasEnds => $bounds->allow(self::sign($judged->interval($confidence))),
                 default => WithinVerdict::Indistinct,
             },
-            $repeats->known === null ? null : $judged->isKnown,
+            $repeats->isGiven() ? $judged->isKnown : null, $of($scale)->isGiven() && !$judged->isKnown,
         );
     }
 

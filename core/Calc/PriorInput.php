@@ -23,7 +23,7 @@ final class PriorInput
             throw InvalidInput::because('A step lies above nought.', $in->at('resolution'));
         }
 
-        return new Repeats($in->has('prior') ? self::prior($in->object('prior')) : null, $resolution ?? 0.0);
+        return new Repeats($in->has('prior') ? [self::prior($in->object('prior'))] : [], $resolution ?? 0.0);
     }
 
     private static function prior(Input $in): KnownSpread

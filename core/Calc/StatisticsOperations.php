@@ -36,7 +36,7 @@ final class StatisticsOperations implements OperationGroup
                     return PriorInput::said([
                         'n' => $s->n, 'mean' => $s->mean, 'sd' => $spread->sd, 'se' => $spread->se($s->n), 'median' => Sample::median($s->values),
                         'min' => min($s->values), 'max' => max($s->values), 'low' => $interval->low, 'high' => $interval->high,
-                        'known' => $repeats->known === null ? null : $spread->isKnown,
+                        'known' => $repeats->isGiven() ? $spread->isKnown : null,
                     ]);
                 }),
             new Operation('stats.compare', 'Two samples: difference b − a (Welch, or paired) and percentage change (Fieller).',

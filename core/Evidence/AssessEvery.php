@@ -32,8 +32,9 @@ final class AssessEvery
     public static function articles(Requirement $r, array $results, float $confidence, Measure $measure): Assessment
     {
         $areNamed = array_filter($results, static fn (Result $x): bool => $x->article !== '') !== [];
+        $speaksOf = $areNamed ? SpeaksOf::Articles : SpeaksOf::Runs;
         if ($measure->scale !== ValueScale::Ratio) {
-            return self::byValue($r, $results, $confidence, $measure->repeats->on(false, $areNamed));
+            return self::byValue($r, $results, $confidence, $measure->repeats->on(false, $areNamed))->speakingOf($speaksOf);
         }
         $log = static fn (float $x): float => $x > 0 ? log($x) : throw InvalidInput::because(
             'Where effects multiply the limit and all values lie above nought.', 'scale',
@@ -41,7 +42,7 @@ final class AssessEvery
 
         return self::byValue($r->withLimit($log($r->limit)), array_map(static fn (Result $x): Result => $x->value === null ? $x : Result::of(
             $x->kind, $log($x->value), $x->conditions, $x->article,
-        ), $results), $confidence, $measure->repeats->on(true, $areNamed))->mapped(exp(...));
+        ), $results), $confidence, $measure->repeats->on(true, $areNamed))->mapped(exp(...))->speakingOf($speaksOf);
     }
 
     /** @param list<Result> $results */

@@ -93,7 +93,7 @@ final readonly class Assessment
             $missing === [] ? $this->state : $this->state->atBestLeaning(), $this->estimate,
             $this->bound === null ? null : $natural->clip($this->bound), $this->probabilityMet, $this->runsNeeded, $this->n,
             $this->basis, $bounds, $lost, $missing, $cuts ? ['bound'] : [],
-            $measure->repeats->known === null ? null : $this->known === true, $this->speaksOf,
+            $measure->repeats->isGiven() ? $this->known === true : null, $this->speaksOf,
         );
     }
 }

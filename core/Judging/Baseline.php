@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Evidence\Requirement;
-use Lustrum\Core\Statistics\Sample;
 
 /** What a metric came to on a build, as what a forecast starts from. */
 final readonly class Baseline
@@ -96,7 +95,7 @@ final readonly class Baseline
         $margins = [];
         foreach ($cells as $bunches) {
             $m = Measured::of($bunches, $unit);
-            $mean = $m->values === [] ? null : Sample::of($m->values)->mean;
+            $mean = $m->sample()?->mean;
             $margin = $rule === null ? 0.0 : ByCell::stands($rule, $mean, $m->bounded());
             if ($mean !== null || $margin < 0) {
                 $margins[] = $margin;

@@ -9,6 +9,7 @@ use Lustrum\Core\Alike\CompareWithin;
 use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\CoreException;
 use Lustrum\Core\Outcome\ResultKind;
+use Lustrum\Core\Statistics\Repeats;
 
 /** One of several sides with a bound among its runs: it is in no fit, and is opposed to each of the others by itself. */
 final readonly class BoundedSide
@@ -32,15 +33,16 @@ final readonly class BoundedSide
     /**
      * @param list<AlikeRuns> $runs of all sides
      * @param int             $pairs that there are, which share the risk of telling one that is none
+     * @param float           $step  the coarsest among the values, in their unit
      */
-    public static function of(string $side, array $runs, Terms $terms, int $pairs): self
+    public static function of(string $side, array $runs, Terms $terms, int $pairs, float $step): self
     {
         $mine = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => $r->side === $side));
         $found = ['higher' => [], 'lower' => [], 'open' => []];
         foreach (array_unique(array_map(static fn (AlikeRuns $r): string => $r->side, $runs)) as $other) {
             if ($other !== $side) {
                 $theirs = array_filter($runs, static fn (AlikeRuns $r): bool => $r->side === $other);
-                $found[self::beside($mine, array_values($theirs), $terms, $pairs)][] = $other;
+                $found[self::beside($mine, array_values($theirs), $terms, $pairs, $step)][] = $other;
             }
         }
 
@@ -57,14 +59,16 @@ final readonly class BoundedSide
      *
      * @return 'higher'|'lower'|'open'
      */
-    private static function beside(array $mine, array $theirs, Terms $terms, int $pairs): string
+    private static function beside(array $mine, array $theirs, Terms $terms, int $pairs, float $step): string
     {
         $both = [
             ...array_map(static fn (AlikeRuns $r): AlikeRuns => $r->of('a'), $theirs),
             ...array_map(static fn (AlikeRuns $r): AlikeRuns => $r->of('b'), $mine),
         ];
         try {
-            $verdict = CompareWithin::of($both, 1 - (1 - $terms->confidence()) / $pairs, $terms->scaleOf($both))->verdict;
+            $verdict = CompareWithin::of(
+                $both, 1 - (1 - $terms->confidence()) / $pairs, $terms->scaleOf($both), 1, new Repeats([], $step),
+            )->verdict;
         } catch (CoreException) {
             return 'open';
         }

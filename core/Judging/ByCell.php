@@ -14,7 +14,6 @@ use Lustrum\Core\Evidence\Requirement;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
-use Lustrum\Core\Statistics\Natural;
 
 /**
  * A requirement assessed cell by cell: unlike runs are never put together, and it stands where its worst cell does: the one
@@ -39,13 +38,16 @@ final readonly class ByCell
     ) {
     }
 
-    /** @param list<array{Result, string, string, string}> $results with the cell of each, how that is said, and who rated */
-    public static function assess(Requirement $rule, array $results, ?Terms $terms = null, string $unit = ''): self
+    /**
+     * @param list<array{Result, string, string, string}> $results with the cell of each, how that is said, and who rated
+     * @param Measure|null                                $measure what is known of the metric before any of them
+     */
+    public static function assess(Requirement $rule, array $results, ?Terms $terms = null, ?Measure $measure = null): self
     {
         $conditions = Conditions::of($rule->conditions);
         $admitted = $conditions->among($results, static fn (array $r): Result => $r[0]);
         $of = array_column($admitted, 0);
-        $found = self::cells($rule, $results, $admitted, $conditions->missing($of), $terms, $unit);
+        $found = self::cells($rule, $results, $admitted, $conditions->missing($of), $terms, $measure ?? Measure::none());
 
         return new self($found->worst, $found->cell, $found->states, self::outside($rule, $of), self::reached($rule, $of));
     }
@@ -56,10 +58,10 @@ final readonly class ByCell
      * @param list<string>                                $missing  what it names and nobody tried
      */
     private static function cells(
-        Requirement $rule, array $results, array $admitted, array $missing, ?Terms $terms, string $unit,
+        Requirement $rule, array $results, array $admitted, array $missing, ?Terms $terms, Measure $measure,
     ): self {
         $on = static fn (Requirement $r, Result ...$of): Assessment => self::ruledOut($r, array_values($of), Assess::results(
-            $r, array_values($of), $terms->look->looks ?? 1, new Measure($terms?->natural($unit) ?? Natural::none()),
+            $r, array_values($of), $terms->look->looks ?? 1, $measure,
         ));
         $cells = $texts = [];
         foreach ($admitted as [$result, $cell, $text, $rater]) {

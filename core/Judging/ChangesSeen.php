@@ -133,7 +133,9 @@ final readonly class ChangesSeen
         $decimals = max($mine->decimals, $theirs->decimals);
 
         return new ChangeSeen(
-            $change, $effect, $terms->tells() ? self::judge($effect, $wanted, $within, 10.0 ** -$decimals) : ChangeVerdict::CannotTell,
+            $change, $effect, $terms->tells() ? self::judge(
+                $effect, $wanted, $within, $opposed->lying($terms) ?? $within, 10.0 ** -$decimals,
+            ) : ChangeVerdict::CannotTell,
             Figure::of($within->difference, $mine->unit, $decimals, $within->n['b'])->within($terms->natural($mine->unit)->ofDifference()),
             $within->n['b'], $within->n['a'], together: $together, look: $terms->look, ofArticles: $within->per === Per::Article,
             drawnIn: $drawn !== null,
@@ -177,42 +179,51 @@ final readonly class ChangesSeen
      * Where no size was expected, the way that the requirement calls good is what was hoped for; where none says which way is
      * good, nobody can call it better or worse.
      *
-     * @param float $step of the last digit: what stays within it has not moved
+     * @param CompareWithin $lying the same at the confidence of a claim to lie within something
+     * @param float         $step  of the last digit: what stays within it has not moved
      */
-    private static function judge(Expectation $e, ?Wanted $wanted, CompareWithin $within, float $step): ChangeVerdict
+    private static function judge(Expectation $e, ?Wanted $wanted, CompareWithin $within, CompareWithin $lying, float $step): ChangeVerdict
     {
         $difference = $within->difference;
         $way = $wanted?->rule->direction->sign();
         if ($e->mode === ExpectedAs::Percent) {
-            $change = $within->change;
-            $per = $change->percent === null ? null : new Interval($change->percent, $change->low, $change->high);
+            $per = self::percent($within);
 
-            return $per === null ? ChangeVerdict::CannotTell : self::amount($e, $per, $way);
+            return $per === null ? ChangeVerdict::CannotTell : self::amount($e, $per, self::percent($lying), $way);
         }
 
         return match ($e->mode) {
-            ExpectedAs::Value => self::amount($e->less(self::before($within)), $difference, $way),
-            ExpectedAs::Unchanged => JudgeChange::staying($e->margin ?? $step, $difference),
-            ExpectedAs::More, ExpectedAs::Less => self::towards($e->mode === ExpectedAs::More ? 1 : -1, $difference, $step),
+            ExpectedAs::Value => self::amount($e->less(self::before($within)), $difference, $lying->difference, $way),
+            ExpectedAs::Unchanged => JudgeChange::staying($e->margin ?? $step, $difference, $lying->difference),
+            ExpectedAs::More, ExpectedAs::Less => self::towards(
+                $e->mode === ExpectedAs::More ? 1 : -1, $difference, $lying->difference, $step,
+            ),
             default => $e->likely() === 0.0 && $e->margin !== null
-                ? JudgeChange::staying($e->margin, $difference) : self::amount($e, $difference, $way),
+                ? JudgeChange::staying($e->margin, $difference, $lying->difference) : self::amount($e, $difference, $lying->difference, $way),
         };
     }
 
+    private static function percent(CompareWithin $within): ?Interval
+    {
+        $change = $within->change;
+
+        return $change->percent === null ? null : new Interval($change->percent, $change->low, $change->high);
+    }
+
     /** @param int|null $way that is good; null: nobody said */
-    private static function amount(Expectation $e, Interval $difference, ?int $way): ChangeVerdict
+    private static function amount(Expectation $e, Interval $difference, ?Interval $lying, ?int $way): ChangeVerdict
     {
         [$least, $likely] = [$e->least() ?? 0.0, $e->likely() ?? 0.0];
         if ($likely !== 0.0) {
-            return JudgeChange::range($least, $likely, $difference);
+            return JudgeChange::range($least, $likely, $difference, $lying);
         }
 
         return $way === null ? ChangeVerdict::CannotTell : JudgeChange::towards($way, $difference);
     }
 
-    private static function towards(int $sign, Interval $difference, float $step): ChangeVerdict
+    private static function towards(int $sign, Interval $difference, Interval $lying, float $step): ChangeVerdict
     {
-        $isStill = $difference->low !== null && $difference->high !== null && $difference->low > -$step && $difference->high < $step;
+        $isStill = $lying->low !== null && $lying->high !== null && $lying->low > -$step && $lying->high < $step;
 
         return $isStill ? ChangeVerdict::NoEffect : JudgeChange::towards($sign, $difference);
     }

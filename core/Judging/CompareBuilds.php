@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Alike\Change;
+use Lustrum\Core\Alike\Per;
 use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Footing\Context;
@@ -96,7 +97,9 @@ final readonly class CompareBuilds
             $isPlain && $wanted?->kind() === Kind::Rating ? ByOrder::of($mine->values, $theirs->values) : null, $lives, $logRank,
             $opposed === null ? null : Matching::of($opposed, $terms->confidence()), $terms,
             spread: $isPlain && min(count($mine->values), count($theirs->values)) >= self::FEW
-                ? CompareSpread::of($theirs->values, $mine->values, $terms->confidence()) : null,
+                ? CompareSpread::of(
+                    $theirs->values, $mine->values, $terms->confidence(), max($mine->step, $theirs->step),
+                ) : null,
         ))->beside($changed, $this->bearing($metric, $sides, $footing));
     }
 
@@ -139,7 +142,10 @@ final readonly class CompareBuilds
         $matched = $opposed === null || $opposed->within === null
             ? $all : Measured::of($opposed->pairing->bunches($which), $all->unit);
 
-        return Side::of($build, $matched, $terms, $decimals, $opposed?->withinBlocks());
+        return Side::of(
+            $build, $matched, $terms, $decimals, $opposed?->withinBlocks(),
+            $opposed?->within === null ? null : $opposed->within->per === Per::Article,
+        );
     }
 
     /** Before the planned number of runs, and of what was calculated, nothing is told. */

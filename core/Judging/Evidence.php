@@ -170,7 +170,7 @@ final class Evidence
         $values = Result::values(array_column($results, 0));
 
         return [
-            ByCell::assess($wanted->rule, $results, $terms, $wanted->unit), Measured::decimals($step, $values, $wanted->unit),
+            ByCell::assess($wanted->rule, $results, $terms, $terms?->measure($wanted->unit, $step)), Measured::decimals($step, $values, $wanted->unit),
             count($results),
         ];
     }

@@ -24,6 +24,7 @@ final readonly class Matching
      * @param string               $article   serial, where one article stands for this side
      * @param string               $otherArticle
      * @param list<Pair>           $table     of pairs; MOST of them
+     * @param bool|null            $known      did what was known of the method's repeats go into it? null: these spread farther than it
      * @param bool                 $sizeVaries does the size of the difference hang on the level?
      */
     private function __construct(
@@ -38,6 +39,7 @@ final readonly class Matching
         public string $otherArticle,
         public bool $sizeVaries,
         public array $table,
+        public ?bool $known = false,
     ) {
     }
 
@@ -53,6 +55,7 @@ final readonly class Matching
             $w === null ? $opposed->levels('a') : $opposed->said($w->onlyA), $opposed->pairing->blocks,
             $one($opposed->pairing->articles('b')),
             $one($opposed->pairing->articles('a')), $p !== null && $p < 1 - $confidence, array_slice($opposed->pairs(), 0, self::MOST),
+            $w?->wider === true ? null : $w?->known === true,
         );
     }
 }

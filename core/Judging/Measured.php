@@ -8,6 +8,9 @@ use Lustrum\Core\Outcome\Result;
 use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Factor;
+use Lustrum\Core\Statistics\Interval;
+use Lustrum\Core\Statistics\Sample;
 
 /** The values of one metric over some runs, in one unit, bounds kept apart from values. */
 final readonly class Measured
@@ -23,6 +26,7 @@ final readonly class Measured
      * @param list<float> $atLeast of runs that ended before what they waited for came
      * @param list<float> $atMost
      * @param list<Bunch> $bunches that these come from: those whose unit fits
+     * @param float       $step    the coarsest among the values, in the unit; nought where no instrument says
      */
     private function __construct(
         public string $unit,
@@ -31,6 +35,7 @@ final readonly class Measured
         public array $atLeast,
         public array $atMost,
         public array $bunches,
+        public float $step = 0.0,
     ) {
     }
 
@@ -57,7 +62,60 @@ final readonly class Measured
             }
         }
 
-        return new self($target->symbol, self::decimals($step, $values, $target->symbol), $values, $atLeast, $atMost, $used);
+        return new self($target->symbol, self::decimals($step, $values, $target->symbol), $values, $atLeast, $atMost, $used, $step);
+    }
+
+    /**
+     * What stands for what: runs, and where two articles or more are named each of these by its mean, since repeats of one article tell
+     * nothing of the next.
+     *
+     * @param bool|null $byArticle do they? null: where there are two
+     */
+    public function sample(?bool $byArticle = null): ?Sample
+    {
+        if ($this->values === []) {
+            return null;
+        }
+        $of = $this->byArticle();
+        $alone = $of[''] ?? [];
+        unset($of['']);
+
+        return Sample::of($byArticle ?? $this->isOfArticles() ? [...array_values(array_map(
+            static fn (array $values): float => array_sum($values) / count($values), $of,
+        )), ...$alone] : $this->values);
+    }
+
+    /** Does an article stand for a value? Where raters pair the runs it is they who do. */
+    public function isOfArticles(): bool
+    {
+        foreach ($this->bunches as $bunch) {
+            if (array_diff(array_keys($bunch->alike->blocks), [Factor::ARTICLE, Factor::DAY]) !== []) {
+                return false;
+            }
+        }
+
+        return count(array_diff(array_map(strval(...), array_keys($this->byArticle())), [''])) > 1;
+    }
+
+    /** @return array<array-key, non-empty-list<float>> values by serial; empty: of those that name none */
+    private function byArticle(): array
+    {
+        $of = [];
+        foreach ($this->sided('a') as $one) {
+            if ($one->values !== []) {
+                $of[$one->article] = [...$of[$one->article] ?? [], ...$one->values];
+            }
+        }
+
+        return $of;
+    }
+
+    /** The mean with its interval, and what is known of the method's repeats; null where there are only bounds. */
+    public function interval(Terms $terms, float $confidence, ?bool $byArticle = null): ?Interval
+    {
+        $byArticle ??= $this->isOfArticles();
+
+        return $this->sample($byArticle)?->interval($confidence, $terms->repeats($this->unit, $this->step)->on(false, $byArticle));
     }
 
     /** How many runs gave a bound of either kind. */

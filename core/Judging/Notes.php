@@ -25,8 +25,12 @@ final class Notes
      */
     public array $otherwise = [];
 
+    /** @var array<array-key, true> serials of the articles that it was tried on */
+    public array $serials = [];
+
     public function take(RunFact $run, string $metric): void
     {
+        $this->serials += $run->serial() === '' ? [] : [$run->serial() => true];
         $this->models += ArticleState::isModel($run->configuration->articleState) ? 1 : 0;
         $this->onlyJust += $run->says() && $run->heldOnlyJust($metric) && $run->heldIn($metric) === true ? 1 : 0;
         $this->felt += $run->isFelt && $run->reading($metric) !== null ? 1 : 0;
@@ -68,6 +72,7 @@ final class Notes
             $all->models += $notes->models;
             $all->onlyJust += $notes->onlyJust;
             $all->felt += $notes->felt;
+            $all->serials += $notes->serials;
             foreach ($notes->otherwise as $why => $n) {
                 $all->otherwise[$why] = ($all->otherwise[$why] ?? 0) + $n;
             }

@@ -11,6 +11,7 @@ use Lustrum\Core\Alike\CompareWithin;
 use Lustrum\Core\Alike\Matched;
 use Lustrum\Core\Alike\Stratum;
 use Lustrum\Core\NotEstimable;
+use Lustrum\Core\Statistics\Repeats;
 
 /** The values of one metric on two sides, opposed by what is alike. */
 final readonly class Opposed
@@ -18,6 +19,7 @@ final readonly class Opposed
     /** @param CompareWithin|null $within null where nothing of one side is like anything of the other */
     private function __construct(
         public Pairing $pairing,
+        private Repeats $repeats,
         public ?CompareWithin $within,
     ) {
     }
@@ -26,12 +28,25 @@ final readonly class Opposed
     public static function of(Measured $mine, Measured $theirs, Terms $terms): self
     {
         $pairing = Pairing::of([...$theirs->sided('a'), ...$mine->sided('b')]);
+        $repeats = $terms->repeats($mine->unit, max($mine->step, $theirs->step));
+
+        return new self($pairing, $repeats, self::within($pairing, $terms, $repeats, $terms->confidence()));
+    }
+
+    /** The same at the confidence of a claim to lie within something. */
+    public function lying(Terms $terms): ?CompareWithin
+    {
+        return self::within($this->pairing, $terms, $this->repeats, $terms->confidenceWithin());
+    }
+
+    private static function within(Pairing $pairing, Terms $terms, Repeats $repeats, float $confidence): ?CompareWithin
+    {
         try {
-            return new self($pairing, $pairing->runs === [] ? null : CompareWithin::of(
-                $pairing->runs, $terms->confidence(), $terms->scaleOf($pairing->runs),
-            ));
+            return $pairing->runs === [] ? null : CompareWithin::of(
+                $pairing->runs, $confidence, $terms->scaleOf($pairing->runs), 1, $repeats,
+            );
         } catch (NotEstimable) {
-            return new self($pairing, null);
+            return null;
         }
     }
 

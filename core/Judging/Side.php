@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lustrum\Core\Judging;
 
 use Lustrum\Core\Statistics\Interval;
-use Lustrum\Core\Statistics\Sample;
 
 /** One side of a comparison: what a metric came to on one build. */
 final readonly class Side
@@ -30,22 +29,26 @@ final readonly class Side
     ) {
     }
 
-    /** @param float|null $half half-width of its interval within what pairs the runs; null: nothing does, and its own spread says */
-    public static function of(Build $build, Measured $m, Terms $terms, int $decimals, ?float $half = null): self
-    {
+    /**
+     * @param float|null $half      half-width of its interval within what pairs the runs; null: nothing does, and its own spread says
+     * @param bool|null  $byArticle do articles stand for values, as in what it is compared by? null: it is compared with nothing
+     */
+    public static function of(
+        Build $build, Measured $m, Terms $terms, int $decimals, ?float $half = null, ?bool $byArticle = null,
+    ): self {
         $n = count($m->values);
-        $figure = $n === 0 || $m->cells() > 1 ? null : Figure::of(
-            self::interval($m, $terms, $half), $m->unit, $decimals, $n,
-        )->within($terms->natural($m->unit))->worded(Worded::of($terms->words, $m->values));
+        $interval = $m->cells() > 1 ? null : self::interval($m, $terms, $half, $byArticle);
+        $figure = $interval === null ? null : Figure::of($interval, $m->unit, $decimals, $n)
+            ->within($terms->natural($m->unit))->worded(Worded::of($terms->words, $m->values));
 
         return new self($build->id, $build->letter, $figure, $m->unit, $decimals, $n, $m->bounds(), self::thinned($m->values), $m->cells());
     }
 
-    private static function interval(Measured $m, Terms $terms, ?float $half): Interval
+    private static function interval(Measured $m, Terms $terms, ?float $half, ?bool $byArticle): ?Interval
     {
-        $own = Sample::of($m->values)->interval($terms->confidence());
+        $own = $m->interval($terms, $terms->confidence(), $byArticle);
 
-        return $half === null ? $own : new Interval($own->estimate, $own->estimate - $half, $own->estimate + $half);
+        return $half === null || $own === null ? $own : new Interval($own->estimate, $own->estimate - $half, $own->estimate + $half);
     }
 
     /**

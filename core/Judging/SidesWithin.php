@@ -136,7 +136,7 @@ final readonly class SidesWithin
         $names = array_values(array_unique($sides));
         $pairs = intdiv(count($names) * (count($names) - 1), 2);
         $bounded = array_map(
-            static fn (string|int $s): BoundedSide => BoundedSide::of((string) $s, $runs, $terms, $pairs), array_keys($bounds),
+            static fn (string|int $s): BoundedSide => BoundedSide::of((string) $s, $runs, $terms, $pairs, $m->step), array_keys($bounds),
         );
         // One article is set to several things; an arm, a lot or a firmware has its own.
         $whole = array_values(array_filter($runs, static fn (AlikeRuns $r): bool => !isset($bounds[$r->side])));

@@ -8,9 +8,12 @@ use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\Looks;
 use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\CoreException;
+use Lustrum\Core\Evidence\Measure;
+use Lustrum\Core\Evidence\ValueScale;
 use Lustrum\Core\Quantity\Unit;
 use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Statistics\Natural;
+use Lustrum\Core\Statistics\Repeats;
 
 /** On what terms a metric is judged: how sure, how often it was looked at, what its values can be. */
 final readonly class Terms
@@ -23,6 +26,8 @@ final readonly class Terms
      * @param float|null $high   greatest one
      * @param Scale|null $scale  whether effects on it add up or multiply; null: the values decide
      * @param list<string> $words of an ordered scale, lowest first; none where its values are numbers
+     * @param bool       $isCount does it count events?
+     * @param MethodSpread|null $spread of the repeats of its method on builds before these; null: too little is known
      * @param bool       $isComputed does it come from a calculation? Then it stands beside results, and nothing is told of it
      */
     public function __construct(
@@ -33,6 +38,8 @@ final readonly class Terms
         public ?Scale $scale = null,
         public bool $isComputed = false,
         public array $words = [],
+        private bool $isCount = false,
+        public ?MethodSpread $spread = null,
     ) {
     }
 
@@ -56,6 +63,37 @@ final readonly class Terms
     public function tells(): bool
     {
         return !$this->look->isSoFar && !$this->isComputed;
+    }
+
+    /** At which a claim to lie within something is made: two one-sided tests. */
+    public function confidenceWithin(): float
+    {
+        return 2 * $this->confidence() - 1;
+    }
+
+    /** With what is known of how repeats spread. */
+    public function knowing(?MethodSpread $spread): self
+    {
+        return new self(
+            $this->confidence, $this->look, $this->low, $this->high, $this->scale, $this->isComputed, $this->words, $this->isCount,
+            $spread,
+        );
+    }
+
+    /** @param float $step the coarsest among the values, in the unit */
+    public function repeats(string $unit, float $step): Repeats
+    {
+        return new Repeats($this->spread?->known($unit) ?? [], $step);
+    }
+
+    /** What is known of its values before any of them, in a unit. */
+    public function measure(string $unit, float $step): Measure
+    {
+        return new Measure($this->natural($unit), $this->repeats($unit, $step), match (true) {
+            $this->isCount => ValueScale::Count,
+            $this->scale === Scale::Ratio => ValueScale::Ratio,
+            default => ValueScale::Add,
+        });
     }
 
     /** Its natural limits in a unit; none where the unit is of another dimension than they are. */

@@ -10,7 +10,6 @@ use Lustrum\Core\Run\Design;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\Proportion;
-use Lustrum\Core\Statistics\Sample;
 
 /** What the finished runs of one trial came to, in numbers. */
 final readonly class TrialResults
@@ -59,7 +58,7 @@ final readonly class TrialResults
                 if ($n + $m->bounds() > 0) {
                     $metrics[] = [
                         'metric' => (string) $metric, 'level' => $said, 'bounds' => $m->bounds(), 'states' => count($all),
-                        'figure' => $n === 0 ? null : self::figure($m, $terms[$metric] ?? new Terms($confidence), $confidence),
+                        'figure' => self::figure($m, $terms[$metric] ?? new Terms($confidence), $confidence),
                     ];
                 }
             }
@@ -77,9 +76,11 @@ final readonly class TrialResults
         return self::of(TrialPiece::of($runs), Seen::ofRuns($runs), $units, $confidence);
     }
 
-    private static function figure(Measured $m, Terms $terms, float $confidence): Figure
+    private static function figure(Measured $m, Terms $terms, float $confidence): ?Figure
     {
-        return Figure::of(Sample::of($m->values)->interval($confidence), $m->unit, $m->decimals, count($m->values))->within(
+        $interval = $m->interval($terms, $confidence);
+
+        return $interval === null ? null : Figure::of($interval, $m->unit, $m->decimals, count($m->values))->within(
             $terms->natural($m->unit),
         )->worded(Worded::of($terms->words, $m->values));
     }
@@ -128,9 +129,8 @@ final readonly class TrialResults
                 $seen->read($channel->metric), static fn (Bunch $b): bool => $b->alike->cell === $cell && $b->design->key === $design,
             );
             $m = Measured::of(array_values($alike), $channel->unit);
-            if (count($m->values) > 1) {
-                $out[$channel->metric] = self::figure($m, $terms[$channel->metric] ?? new Terms($confidence), $confidence);
-            }
+            $figure = count($m->values) < 2 ? null : self::figure($m, $terms[$channel->metric] ?? new Terms($confidence), $confidence);
+            $out += $figure === null ? [] : [$channel->metric => $figure];
         }
 
         return $out;

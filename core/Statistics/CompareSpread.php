@@ -43,7 +43,7 @@ final readonly class CompareSpread
                 throw InvalidInput::because('One value has no spread; two are the least.', $name);
             }
         }
-        $repeats = new Repeats(null, $resolution);
+        $repeats = new Repeats([], $resolution);
         [$sdA, $sdB] = [$repeats->floor((float) $a->sd), $repeats->floor((float) $b->sd)];
         $ratio = $sdA > 0 ? $sdB / $sdA : null;
         if ($ratio === null || $ratio <= 0.0) {

@@ -7,25 +7,33 @@ namespace Lustrum\Core\Statistics;
 /** What is known of how repeats spread before any of these is looked at: nothing, mostly. */
 final readonly class Repeats
 {
-    /** @param float $resolution the coarsest step among the values, in their unit; nought: it is not known */
+    /**
+     * @param list<KnownSpread> $given      on one scale or on both
+     * @param float             $resolution the coarsest step among the values, in their unit; nought: it is not known
+     */
     public function __construct(
-        public ?KnownSpread $known = null,
+        public array $given = [],
         public float $resolution = 0.0,
     ) {
     }
 
-    /** The spread is known already, on this scale and of that which is counted here? */
+    /** What of it holds on this scale, and of what is counted. */
     public function on(bool $isOfLogarithms, bool $isOfArticles): self
     {
-        return new self(
-            $this->known?->isOfLogarithms === $isOfLogarithms && $this->known->isOfArticles === $isOfArticles ? $this->known : null,
-            $isOfLogarithms ? 0.0 : $this->resolution,
-        );
+        return new self(array_values(array_filter(
+            $this->given, static fn (KnownSpread $k): bool => $k->isOfLogarithms === $isOfLogarithms && $k->isOfArticles === $isOfArticles,
+        )), $isOfLogarithms ? 0.0 : $this->resolution);
     }
 
     public function unknown(): self
     {
-        return new self(null, $this->resolution);
+        return new self([], $this->resolution);
+    }
+
+    /** Was anything said? */
+    public function isGiven(): bool
+    {
+        return $this->given !== [];
     }
 
     /** A standard deviation is half a step at least: rounded values that agree are not without spread. */

@@ -18,8 +18,9 @@ final readonly class Spread
     /** @param float $squares what is left over when all that is fitted is taken out, with $df degrees */
     public static function of(float $squares, float $df, Repeats $repeats): self
     {
-        if ($repeats->known?->fits($squares, $df) === true) {
-            [$variance, $all] = $repeats->known->with($squares, $df);
+        $known = $repeats->given[0] ?? null;
+        if ($known?->fits($squares, $df) === true) {
+            [$variance, $all] = $known->with($squares, $df);
 
             return new self($repeats->floor(sqrt($variance)), $all, true);
         }

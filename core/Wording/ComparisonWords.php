@@ -128,7 +128,18 @@ final class ComparisonWords
             'n' => $c->here->n, 'nOther' => $c->other->n ?? 0, 'pairs' => $m->pairs, 'blocked' => $m->blocks !== [],
             'against' => $m->against !== [], 'where' => Messages::list($m->against), 'varies' => $told && $m->sizeVaries,
             'articles' => $isOfArticles, 'tilted' => $why !== '', 'footing' => $why,
+            'known' => $m->known === true && min($c->here->n, $c->other->n ?? 0) === 1,
         ]);
+    }
+
+    /** On what was known of the method's repeats it rests, or why it does not; empty: nothing was known, or it has no bearing. */
+    public static function repeats(MetricComparison $c): string
+    {
+        $spread = $c->terms->spread;
+
+        return $spread === null || $c->matching === null || $c->matching->known === false ? '' : Messages::say('comparison.repeats', [
+            'used' => $c->matching->known === true, 'letter' => $c->here->letter,
+        ] + SpreadWords::of($spread, $c->here->unit, $c->here->decimals));
     }
 
     /** The gravest difference of the footing that the sentence does not say anyway. */

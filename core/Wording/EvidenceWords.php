@@ -10,6 +10,7 @@ use Lustrum\Core\Evidence\Carry;
 use Lustrum\Core\Evidence\Direction;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\Requirement;
+use Lustrum\Core\Evidence\SpeaksOf;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Evidence\Texture;
 use Lustrum\Core\Judging\Build;
@@ -23,6 +24,9 @@ final class EvidenceWords
 {
     /** Differences that a sentence names; of more it says how many. */
     private const NAMED = 4;
+
+    /** Above this a probability is over 99 %, whatever its decimals say. */
+    private const SURE = 0.99;
 
     /** @param string $metric name of what the requirement speaks of */
     public static function cell(Cell $cell, string $metric): string
@@ -178,13 +182,24 @@ final class EvidenceWords
     {
         $n = $cell->assessment->n;
         if (!$cell->share) {
-            return Messages::say('evidence.over', ['estimate' => Numbers::figure($estimate), 'n' => $n]);
+            return Messages::say('evidence.over', ['estimate' => Numbers::figure($estimate), 'n' => $n] + self::speaksOf($cell));
         }
         $held = (int) round($estimate->value / 100 * $n);
 
         return $cell->wanted->kind() === Kind::Rate && $cell->wanted->unit === '%'
             ? Messages::say('evidence.shareOf', ['metric' => $metric, 'held' => $held, 'n' => $n])
             : Messages::say('evidence.held', ['held' => $held, 'n' => $n]);
+    }
+
+    /** @return array{of: string, named: bool, serial: string} of what the number speaks: the runs of one article tell nothing of the next */
+    private static function speaksOf(Cell $cell): array
+    {
+        $serials = array_keys($cell->notes->serials);
+
+        return [
+            'of' => $cell->assessment->speaksOf->value ?? SpeaksOf::Runs->value,
+            'named' => count($serials) === 1, 'serial' => count($serials) === 1 ? (string) $serials[0] : '',
+        ];
     }
 
     /** @return list<string> */
@@ -338,6 +353,7 @@ final class EvidenceWords
                 'missing' => $cell->assessment->missingConditions !== [],
                 'conditions' => self::conditions($cell->assessment->missingConditions),
                 'limit' => self::amount($cell->wanted->limit, $cell->wanted->unit, $cell->wanted->words), 'n' => $cell->assessment->n,
+                'articles' => $cell->assessment->speaksOf === SpeaksOf::Articles,
             ]);
         }
 
@@ -349,9 +365,22 @@ final class EvidenceWords
     {
         $p = $cell->assessment->probabilityMet;
 
-        return Messages::say('evidence.how', [
+        $how = Messages::say('evidence.how', [
             'method' => self::method($cell->wanted->rule, $cell->assessment->basis),
-            'known' => $p !== null, 'p' => Numbers::set(round(100 * ($p ?? 0.0), 1), ''), 'n' => $cell->runs,
+            'known' => $p !== null, 'p' => self::chance($p ?? 0.0), 'n' => $cell->runs,
+        ]);
+        $spread = $cell->terms?->spread;
+
+        return $spread === null || $cell->assessment->known !== true || $cell->estimate === null ? $how : $how.' '.Messages::say(
+            'evidence.repeats', SpreadWords::of($spread, $cell->wanted->unit, $cell->estimate->decimals),
+        );
+    }
+
+    /** A probability in per cent: of what was seen nothing is certain. */
+    private static function chance(float $p): string
+    {
+        return Messages::say('evidence.chance', [
+            'end' => $p > self::SURE ? 'over' : ($p < 1 - self::SURE ? 'under' : ''), 'p' => Numbers::set(round(100 * $p, 1), ''),
         ]);
     }
 

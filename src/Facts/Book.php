@@ -24,6 +24,7 @@ use Lustrum\Core\Judging\Gathered;
 use Lustrum\Core\Judging\Lineage;
 use Lustrum\Core\Judging\Look;
 use Lustrum\Core\Judging\Measured;
+use Lustrum\Core\Judging\MethodSpread;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\OutcomeComparison;
 use Lustrum\Core\Judging\Own;
@@ -49,6 +50,9 @@ final class Book
     /** So many builds are tried as the one that two others met. */
     private const THIRDS = 4;
 
+    /** Of the hash of what was known before. */
+    private const STAMP = 12;
+
     /** So many stretches of runs are held open. */
     private const REMEMBERED = 8;
 
@@ -69,11 +73,20 @@ final class Book
     /** @var array<string, list<string>>|null by build */
     private ?array $stretches = null;
 
-    /** @var array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}>|null by metric */
+    /** @var array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>, count: bool}>|null by metric */
     private ?array $scales = null;
 
     /** @var array<string, list<TrialPlan>>|null by build */
     private ?array $plans = null;
+
+    /** @var array<string, array<string, array<string, MethodSpread>>>|null by build, metric and how it was measured */
+    private ?array $spreads = null;
+
+    /** @var array<string, MethodSpread|null> what was known before some builds, by metric and these */
+    private array $before = [];
+
+    /** @var array<string, list<MethodSpread>> of other devices of the workspace, by how */
+    private array $elsewhere = [];
 
     /** @var array<string, array<string, Own>> by build, then requirement */
     private array $own = [];
@@ -189,13 +202,13 @@ final class Book
             foreach ($missing as $metric) {
                 foreach ($of[$metric] ?? [] as $wanted) {
                     $out[$metric][$wanted->id] = Evidence::judge(
-                        $wanted, $build, self::pieces($gathered, $wanted->id), $this->terms($metric, $build),
+                        $wanted, $build, self::pieces($gathered, $wanted->id), $this->knowing($metric, $build),
                     );
                 }
             }
 
             return $out;
-        });
+        }, $this->stamp($build));
 
         return $this->own[$build->id] = array_merge(...array_values($known));
     }
@@ -323,13 +336,14 @@ final class Book
      * @param list<Build>                              $builds  that it rests on
      * @param list<string>                             $metrics
      * @param callable(list<string>): array<string, T> $workOut by metric, of those that are not kept
+     * @param string                                   $stamp   what else it rests on; empty: nothing
      *
      * @return array<string, T> by metric, in the order in which they were asked for
      */
-    private function byMetric(string $what, array $builds, array $metrics, callable $workOut): array
+    private function byMetric(string $what, array $builds, array $metrics, callable $workOut, string $stamp = ''): array
     {
         $ids = array_map(static fn (Build $b): string => $b->id, $builds);
-        $before = implode(':', $ids).':';
+        $before = ($stamp === '' ? implode(':', $ids) : hash('xxh128', implode(':', [...$ids, $stamp]))).':';
         $known = [];
         $parts = array_map(static fn (string $metric): string => $before.$metric, $metrics);
         foreach ($this->summaries->ofParts($this->device->id, $what, $parts) as $part => $value) {
@@ -409,8 +423,8 @@ final class Book
             $as->id => $this->kept('cellAs', [$of], function () use ($as, $of): Own {
                 $runs = RunFact::byMetric($this->runsWithin($of, $this->stretches($of)))[$as->metric] ?? [];
 
-                return Evidence::judge($as, $of, [Evidence::gather($as, $of, $runs)], $this->terms($as->metric, $of));
-            }, $key),
+                return Evidence::judge($as, $of, [Evidence::gather($as, $of, $runs)], $this->knowing($as->metric, $of));
+            }, $key.$this->stamp($of)),
         ]);
     }
 
@@ -426,7 +440,7 @@ final class Book
             fn (array $missing): array => array_combine($missing, array_map(
                 fn (string $id): array => $this->own($this->build($id)), $missing,
             )),
-            Dropped::READ,
+            Dropped::READ, fn (string $id): string => $this->stamp($this->build($id)),
         );
     }
 
@@ -436,17 +450,82 @@ final class Book
         return $this->onScale($this->look([$metric], ...$builds), $this->scales()[$metric] ?? null);
     }
 
+    /** The same with what the builds before them tell of how repeats of its method spread. */
+    private function knowing(string $metric, Build ...$builds): Terms
+    {
+        return $this->terms($metric, ...$builds)->knowing($this->spread($metric, ...$builds));
+    }
+
+    /** How far repeats spread by what was measured before these builds; null where too little is known. */
+    public function spread(string $metric, Build ...$builds): ?MethodSpread
+    {
+        $ids = array_values(array_map(static fn (Build $b): string => $b->id, $builds));
+        $key = implode(':', [$metric, ...$ids]);
+
+        return array_key_exists($key, $this->before) ? $this->before[$key] : $this->before[$key] = MethodSpread::before(
+            $this->spreads(), $ids, $metric, $this->elsewhere(...),
+        );
+    }
+
+    /** @return array<string, array<string, array<string, MethodSpread>>> by build, oldest first, then by metric and how */
+    public function spreads(): array
+    {
+        if ($this->spreads === null) {
+            $of = $this->summaries->byBuild(
+                $this->device->id, $this->counter, 'repeats', $this->buildIds(), fn (array $missing): array => array_combine(
+                    $missing, array_map(fn (string $id): array => $this->isTried($this->build($id))
+                        ? MethodSpread::ofBuild($this->whole($this->build($id)), $this->build($id)->letter) : [], $missing),
+                ), Dropped::READ,
+            );
+            $this->spreads = array_combine($this->buildIds(), array_map(static fn (string $id): array => $of[$id], $this->buildIds()));
+        }
+
+        return $this->spreads;
+    }
+
+    /** @return list<MethodSpread> of other devices of the workspace, where a method of this name was used so */
+    private function elsewhere(string $how): array
+    {
+        if (!isset($this->elsewhere[$how])) {
+            $this->elsewhere[$how] = [];
+            foreach ($this->facts->alsoUsing($this->device->id, explode("\x1f", $how)[0]) as $device) {
+                $book = $this->modules[$device] ??= ($this->other)($device);
+                foreach ($book->spreads() as $of) {
+                    foreach (array_merge(...array_values(array_map(array_values(...), $of))) as $one) {
+                        $this->elsewhere[$how] = [
+                            ...$this->elsewhere[$how], ...($one->how === $how ? [$one->of($book->device->name)] : []),
+                        ];
+                    }
+                }
+            }
+        }
+
+        return $this->elsewhere[$how];
+    }
+
+    /** What is kept of these builds and rests on what was known before them is kept under this too; empty: nothing was. */
+    private function stamp(Build ...$builds): string
+    {
+        $metrics = array_unique(array_merge(...array_map(
+            fn (Build $b): array => array_map(strval(...), array_keys($this->spreads()[$b->id])), $builds,
+        )));
+        sort($metrics);
+        $known = array_filter(array_map(fn (string $m): ?MethodSpread => $this->spread($m, ...$builds), $metrics));
+
+        return $known === [] ? '' : substr(hash('xxh128', serialize($known)), 0, self::STAMP);
+    }
+
     /** @return array<string, Terms> of metrics whose scale somebody described, whatever was planned */
     private function described(): array
     {
         return array_map(fn (array $scale): Terms => $this->onScale(new Look(), $scale), $this->scales());
     }
 
-    /** @param array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}|null $scale */
+    /** @param array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>, count: bool}|null $scale */
     private function onScale(Look $look, ?array $scale): Terms
     {
         return $scale === null ? new Terms($this->device->confidence, $look) : new Terms(
-            $this->device->confidence, $look, $scale['low'], $scale['high'], $scale['scale'], $scale['computed'], $scale['words'],
+            $this->device->confidence, $look, $scale['low'], $scale['high'], $scale['scale'], $scale['computed'], $scale['words'], $scale['count'],
         );
     }
 
@@ -483,7 +562,7 @@ final class Book
         ))[$build->id];
     }
 
-    /** @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by metric */
+    /** @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>, count: bool}> by metric */
     private function scales(): array
     {
         return $this->scales ??= $this->facts->scales($this->device->id);
@@ -535,16 +614,18 @@ final class Book
 
     private function direct(Build $build, Build $other): Against
     {
-        return $this->kept('against', [$build, $other], function () use ($build, $other): Against {
+        $stamp = $this->stamp($build, $other);
+
+        return $this->kept('against', [$build, $other], function () use ($build, $other, $stamp): Against {
             $comparisons = $this->comparisons();
             $here = $this->compared($build);
             $values = $this->byMetric('values', [$build, $other], $comparisons->metrics($here), fn (array $missing): array => array_combine(
                 $missing, array_map(
                     fn (string $m): MetricComparison => $comparisons->metric(
-                        $m, $build, $here, $other, $this->compared($other, true), $this->terms($m, $build, $other),
+                        $m, $build, $here, $other, $this->compared($other, true), $this->knowing($m, $build, $other),
                     ), $missing,
                 ),
-            ));
+            ), $stamp);
             // What nothing is said of is kept as such: it is not looked for again.
             $outcomes = $this->byMetric('outcomes', [$build, $other], $here->asked(), fn (array $missing): array => array_combine(
                 $missing, array_map(fn (string $m): array => array_filter([
@@ -559,7 +640,7 @@ final class Book
                 CompareBuilds::inOrder(array_values($values)),
                 $this->asWanted(array_merge(...array_map(array_values(...), array_values($outcomes)))),
             );
-        });
+        }, $stamp);
     }
 
     /**
@@ -631,15 +712,17 @@ final class Book
         }
         $parent = $this->lineage()->parent($build);
 
-        return $this->kept('changes', $parent === null ? [$build] : [$build, $parent], fn (): array => (
+        $both = array_values(array_filter([$build, $parent]));
+
+        return $this->kept('changes', $both, fn (): array => (
             new ChangesSeen(
                 $this->comparisons(), $this->device->confidence,
-                fn (string $metric): Terms => $this->terms($metric, ...array_filter([$build, $parent])),
+                fn (string $metric): Terms => $this->knowing($metric, ...$both),
             )
         )->of(
             $build, $this->compared($build), $parent === null ? Seen::ofRuns([]) : $this->compared($parent, true), $parent,
             $parent === null || $parent->chosenArm === '' ? null : $this->seen($parent),
-        ));
+        ), $this->stamp(...$both));
     }
 
     /** @return array<string, Baseline> by metric */

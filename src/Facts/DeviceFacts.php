@@ -65,6 +65,16 @@ final readonly class DeviceFacts
         return [$device, Row::whole($row['counter'])];
     }
 
+    /** @return list<string> other devices of its workspace with a method of this name, by name */
+    public function alsoUsing(string $device, string $method): array
+    {
+        return array_map(Row::text(...), $this->db->fetchFirstColumn(
+            'SELECT o.id FROM device d JOIN device o ON o.workspace_id = d.workspace_id AND o.id <> d.id
+             WHERE d.id = ? AND EXISTS (SELECT FROM method m WHERE m.device_id = o.id AND m.name = ?) ORDER BY o.name, o.id',
+            [$device, $method],
+        ));
+    }
+
     public function lineage(string $device): Lineage
     {
         $parameters = $this->by(
@@ -198,7 +208,7 @@ final readonly class DeviceFacts
     /**
      * What the values of each metric can be, without what hangs on trials.
      *
-     * @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>}> by identifier; the
+     * @return array<string, array{low: ?float, high: ?float, scale: ?Scale, computed: bool, words: list<string>, count: bool}> by identifier; the
      *     limits in SI
      */
     public function scales(string $device): array
@@ -213,6 +223,7 @@ final readonly class DeviceFacts
                 'low' => $words === [] ? Row::numberOrNull($row['natural_low']) : 1.0,
                 'high' => $words === [] ? Row::numberOrNull($row['natural_high']) : (float) count($words), 'words' => $words,
                 'scale' => Scale::tryFrom(Row::text($row['effects'])), 'computed' => (bool) $row['computed'],
+                'count' => $row['scale'] === 'count',
             ];
         }
 

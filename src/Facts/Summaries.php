@@ -133,12 +133,13 @@ final class Summaries
      * @param list<string>                             $builds
      * @param callable(list<string>): array<string, T> $workOut by build, of those of which nothing is kept
      * @param string                                   $on      Dropped::ENDED: a reading leaves it; Dropped::READ: it does not
+     * @param (callable(string): string)|null          $stamp   of a build, what else it rests on; null: nothing else
      *
      * @return array<string, T> by build
      */
-    public function byBuild(string $device, int $counter, string $what, array $builds, callable $workOut, string $on = Dropped::ENDED): array
+    public function byBuild(string $device, int $counter, string $what, array $builds, callable $workOut, string $on = Dropped::ENDED, ?callable $stamp = null): array
     {
-        $part = static fn (string $build): string => $build.':'.$on;
+        $part = static fn (string $build): string => implode(':', array_filter([$build, $stamp === null ? '' : $stamp($build), $on]));
         $known = [];
         foreach ($this->ofParts($device, $what, array_map($part, $builds)) as $key => $value) {
             /** @var T $value */

@@ -64,8 +64,8 @@ final class ByOrderTest extends TestCase
             $runs[] = AlikeRuns::one('plain', 'x', 0.0, $rater);
             $runs[] = AlikeRuns::one('deep', 'x', $more, $rater, kind: $rater === 'Cy' ? ResultKind::AtLeast : ResultKind::Equal);
         }
-        self::assertSame(['plain'], BoundedSide::of('deep', $runs, new Terms(0.95), 1)->higher);
-        self::assertSame(['plain'], BoundedSide::of('deep', $runs, new Terms(0.95), 6)->open);
+        self::assertSame(['plain'], BoundedSide::of('deep', $runs, new Terms(0.95), 1, 0.0)->higher);
+        self::assertSame(['plain'], BoundedSide::of('deep', $runs, new Terms(0.95), 6, 0.0)->open);
     }
 
     public function testABoundBeyondTheLimitIsNotCalledShortOfIt(): void

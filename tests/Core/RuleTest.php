@@ -367,7 +367,7 @@ final class RuleTest extends TestCase
         yield 'less than expected' => [20.0, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Partly];
         yield 'the other way' => [5.0, [40.0, 41.0, 40.5], [50.0, 51.0, 50.5], ChangeVerdict::Worse];
         yield 'not to be told' => [5.0, [50.0, 55.0, 60.0], [51.0, 54.0, 61.0], ChangeVerdict::CannotTell];
-        yield 'less than half of it' => [40.0, [51.0, 52.0, 51.5], [50.0, 51.0, 50.5], ChangeVerdict::NoEffect];
+        yield 'less than half of it' => [40.0, [51.0, 52.0, 51.5], [50.6, 51.6, 51.1], ChangeVerdict::NoEffect];
         yield 'nothing expected in numbers' => [null, [60.0, 61.0, 60.5], [50.0, 51.0, 50.5], ChangeVerdict::Better];
         yield 'nothing was to change, and it got worse' => [0.0, [40.0, 41.0, 40.5], [50.0, 51.0, 50.5], ChangeVerdict::Worse];
         yield 'nothing was to change, and nothing is shown' => [0.0, [50.0, 51.5, 50.5], [50.0, 51.0, 50.5], ChangeVerdict::CannotTell];

@@ -91,8 +91,10 @@ final readonly class ComparisonRow
     /** @return list<Further> */
     private static function further(MetricComparison $c, string $otherLetter, float $confidence): array
     {
-        $out = $c->byOrder === null || $c->terms->words !== [] ? [] : [
-            new Further(ComparisonWords::byOrder($c->byOrder, $c->here, $otherLetter, $confidence), 'stats.rank'),
+        $repeats = ComparisonWords::repeats($c);
+        $out = $repeats === '' ? [] : [new Further($repeats, 'stats.compareWithin')];
+        $out = $c->byOrder === null || $c->terms->words !== [] ? $out : [
+            ...$out, new Further(ComparisonWords::byOrder($c->byOrder, $c->here, $otherLetter, $confidence), 'stats.rank'),
         ];
         if ($c->spread !== null) {
             $out[] = new Further(

@@ -19,9 +19,10 @@ return [
     'sentence' => '{metric} on {letter}: {sized, select, yes {{size}, } other {}}{change} than {other}'
         .'{blocked, select, yes {, pair by pair} other {{pairs, plural, =0 {} =1 {} other {, level by level}}}}'
         .'{verdict, select, indistinct {, which cannot be told from no change with {nOther} and {n} runs}'
-        .' single {, from a single run, so without an interval} other {}}'
+        .' single {, from a single run, so without an interval} other {{known, select, yes {; from a single run, told by what repeats of the method do} other {}}}}'
         .'{against, select, yes {; the other way at {where}} other {}}{varies, select, yes {; the size differs by level} other {}}'
         .'{articles, select, yes {; whether the builds do needs a second article} other {}}{tilted, select, yes {; {footing}} other {}}.',
+    'repeats' => '{used, select, yes {Counted in: {repeats}} other {Not counted in, since here they spread farther: {repeats}}}.',
     'howWords' => 'By the order of the words alone, at each level by itself: the test of Mann and Whitney on the runs that both builds have alike, p = {p}. Words have no mean and no per cent.',
     'words' => '{metric} on {letter}{sized, select, yes {: {here}, against {there} on {other}} other { against {other}}}; {verdict, select, higher {higher by order (p = {p})} lower {lower by order (p = {p})} single {one run each tells nothing} other {not told apart by order (p = {p})}}, over {n} and {nOther} runs{tilted, select, yes {; {footing}} other {}}.',
     'byOrder' => 'By order alone {letter} is rated {shift} {lower, select, yes {lower} other {higher}} than {other}, {real, select, yes {which is more than chance} other {which may be chance}} (p = {p}).',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'repeats' => 'repeats of “{method}” spread by {sd} ({n, number} earlier ones, {elsewhere, select, yes {on {device}} other {{builds, plural, =1 {on {first}} other {from {first} to {last}}}}})',
     'aside' => '{runs, plural, =0 {never run} one {# run} other {# runs}} · {rigged, select, yes {{rig} · } other {}}edition {version} · {minutes} min a run',
     'channel' => '{metric} in {unit}{derived, select, yes {, worked out as {formula}} other {}}{named, select, yes {, {instrument}} other {}}{stepped, select, yes {, steps of {step}} other {}}{limits, select, yes {, plausible {low} to {high}} other {}}',
     'question' => '{metric}{told, select, yes {: {text}} other {}}',

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lustrum\Core\Judging;
+
+use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Run\Configuration;
+use Lustrum\Core\Statistics\KnownSpread;
+use Lustrum\Core\Statistics\Sample;
+
+/**
+ * How far repeats of one method spread, of one metric, on one build or on several: within cells, configurations and articles.
+ *
+ * It is kept as squares and degrees, so that what several builds say can be put together, and those that are compared left out.
+ */
+final readonly class MethodSpread
+{
+    /**
+     * @param string       $how        method, channel, unit and rig, as one word: a new rig begins anew
+     * @param int          $edition    of the method: so does a new one of these
+     * @param float        $squares    in SI, with $df degrees
+     * @param float|null   $logSquares the same of logarithms; null where a value is not above nought
+     * @param int          $runs       that these come from
+     * @param list<string> $letters    of the builds, oldest first
+     * @param string       $device     that they are of; empty: the one that is looked at
+     */
+    private function __construct(
+        public string $how,
+        public string $method,
+        public float $squares,
+        public ?float $logSquares,
+        public int $df,
+        public int $runs,
+        public array $letters,
+        public int $edition = 0,
+        public string $device = '',
+    ) {
+    }
+
+    /** @return array<string, array<string, self>> of one build, by metric and then by how it was measured; also where nothing repeats */
+    public static function ofBuild(Seen $seen, string $letter): array
+    {
+        $out = [];
+        foreach ($seen->metrics() as $metric) {
+            foreach ($seen->read($metric) as $bunch) {
+                if ($bunch->values !== []) {
+                    $one = self::ofBunch($bunch, $seen->configuration($bunch->circumstances->made), $letter);
+                    $key = $one->how."\x1f".$one->edition;
+                    $out[$metric][$key] = isset($out[$metric][$key]) ? $out[$metric][$key]->and($one) : $one;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    private static function ofBunch(Bunch $bunch, Configuration $made, string $letter): self
+    {
+        $n = count($bunch->values);
+        $hasLogarithms = $bunch->values !== [] && min($bunch->values) > 0;
+
+        return new self(
+            implode("\x1f", [$made->methodName, $bunch->channel, $bunch->instrument, $bunch->unit, $made->rig]),
+            $made->methodName, $n < 2 ? 0.0 : Sample::of($bunch->values)->squares(),
+            $hasLogarithms ? Sample::of(array_map(log(...), $bunch->values))->squares() : null, max(0, $n - 1), $n < 2 ? 0 : $n,
+            $n < 2 ? [] : [$letter], $made->methodVersion,
+        );
+    }
+
+    /** Both together. */
+    public function and(self $other): self
+    {
+        return new self(
+            $this->how, $this->method, $this->squares + $other->squares,
+            $this->logSquares === null || $other->logSquares === null ? null : $this->logSquares + $other->logSquares,
+            $this->df + $other->df, $this->runs + $other->runs, array_values(array_unique([...$this->letters, ...$other->letters])), $this->edition,
+            $this->device,
+        );
+    }
+
+    /**
+     * What was known before a comparison: of the one way in which all that is compared was measured, on the builds before the newest.
+     *
+     * @param array<string, array<string, array<string, self>>> $all      by build, oldest first, then by metric and how
+     * @param list<string>                                      $compared builds
+     * @param callable(string): list<self>                      $elsewhere measured so on other devices, asked where these tell too little
+     *
+     * @return self|null null where too little is known, or it was measured in several ways
+     */
+    public static function before(array $all, array $compared, string $metric, callable $elsewhere): ?self
+    {
+        $ways = [];
+        foreach ($compared as $build) {
+            $ways += $all[$build][$metric] ?? [];
+        }
+        $way = count($ways) === 1 ? (string) array_key_first($ways) : null;
+        if ($way === null) {
+            return null;
+        }
+        $newest = max([-1, ...array_keys(array_intersect(array_map(strval(...), array_keys($all)), $compared))]);
+        $some = [];
+        foreach (array_diff_key(array_slice($all, 0, $newest, true), array_flip($compared)) as $of) {
+            $some[] = $of[$metric][$way] ?? null;
+        }
+
+        return self::together(array_values(array_filter($some))) ?? self::together($elsewhere($ways[$way]->how));
+    }
+
+    /**
+     * @param list<self> $some oldest first
+     *
+     * @return self|null null where they tell too little
+     */
+    private static function together(array $some): ?self
+    {
+        $all = null;
+        foreach ($some as $one) {
+            $all = $all?->and($one) ?? $one;
+        }
+
+        return $all === null || $all->df < KnownSpread::LEAST || $all->squares <= 0.0 ? null : $all;
+    }
+
+    public function of(string $device): self
+    {
+        return new self(
+            $this->how, $this->method, $this->squares, $this->logSquares, $this->df, $this->runs, $this->letters, $this->edition, $device,
+        );
+    }
+
+    /** The standard deviation in a unit. */
+    public function sd(string $unit): float
+    {
+        return sqrt($this->squares / $this->df) / Units::parse($unit === '' ? '1' : $unit)->factor;
+    }
+
+    /** @return list<KnownSpread> in a unit, and of logarithms where there are any */
+    public function known(string $unit): array
+    {
+        $ratio = $this->logSquares === null || $this->logSquares <= 0.0 ? [] : [
+            KnownSpread::of(sqrt($this->logSquares / $this->df), $this->df, true),
+        ];
+
+        return [KnownSpread::of($this->sd($unit), $this->df), ...$ratio];
+    }
+}

@@ -134,7 +134,7 @@ final class Closing
             $standing, $letter, array_values($fixes), $this->holds(), $this->holdsNeeded(), $needs, $this->milder,
             $mildest ?? $this->mildest?->text() ?? '',
             Closed::mayStillFail($this->holds(), $this->confidence), $this->chanceIfNotFixed(), $this->times,
-            $this->back?->severity?->text() ?? '', $this->return, $without, $this->on,
+            $this->back?->severity?->text() ?? '', $this->return, $without, $this->on, $this->confidence,
         );
         $state = $this->state();
 

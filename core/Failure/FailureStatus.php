@@ -21,6 +21,7 @@ final readonly class FailureStatus
      * @param string       $at      level at which it came back last, as it is said
      * @param 'milder'|'same'|'harder'|'' $return beside the levels at which it had happened before
      * @param array<array-key, int> $on of these, by the build that made each
+     * @param float        $confidence at which $mayFail is said
      * @param list<string> $without builds on which it was seen again, which carry no fix of it: that opens nothing
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class FailureStatus
         public string $return = '',
         public array $without = [],
         public array $on = [],
+        public float $confidence = 0.95,
     ) {
     }
 }

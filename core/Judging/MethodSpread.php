@@ -108,16 +108,35 @@ final readonly class MethodSpread
     }
 
     /**
+     * How it went, build by build, on the rig that it was last made on.
+     *
+     * @param array<string, array<string, array<string, self>>> $all by build, oldest first, then by metric and how
+     *
+     * @return list<self> oldest first; of builds on which something was repeated
+     */
+    public static function course(array $all, string $method, int $edition, string $metric): array
+    {
+        $out = [];
+        foreach ($all as $of) {
+            foreach ($of[$metric] ?? [] as $one) {
+                if ($one->method === $method && $one->edition === $edition && $one->df > 0) {
+                    $out[] = $one;
+                }
+            }
+        }
+        $last = ($out[count($out) - 1] ?? null)->how ?? '';
+
+        return array_values(array_filter($out, static fn (self $s): bool => $s->how === $last));
+    }
+
+    /**
      * @param list<self> $some oldest first
      *
      * @return self|null null where they tell too little
      */
-    private static function together(array $some): ?self
+    public static function together(array $some): ?self
     {
-        $all = null;
-        foreach ($some as $one) {
-            $all = $all?->and($one) ?? $one;
-        }
+        $all = $some === [] ? null : self::sum($some);
 
         return $all === null || $all->df < KnownSpread::LEAST || $all->squares <= 0.0 ? null : $all;
     }
@@ -127,6 +146,23 @@ final readonly class MethodSpread
         return new self(
             $this->how, $this->method, $this->squares, $this->logSquares, $this->df, $this->runs, $this->letters, $this->edition, $device,
         );
+    }
+
+    /** @param non-empty-list<self> $some oldest first */
+    public static function sum(array $some): self
+    {
+        $all = array_shift($some);
+        foreach ($some as $one) {
+            $all = $all->and($one);
+        }
+
+        return $all;
+    }
+
+    /** How well it is known itself, as a share of it: one standard error either way. */
+    public function doubt(): float
+    {
+        return 1 / sqrt(2 * $this->df);
     }
 
     /** The standard deviation in a unit. */

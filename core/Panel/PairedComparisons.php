@@ -6,6 +6,8 @@ namespace Lustrum\Core\Panel;
 
 use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Statistics\Cholesky;
+use Lustrum\Core\Statistics\Distribution\Normal;
+use Lustrum\Core\Statistics\Interval;
 use Lustrum\Core\Statistics\NoValues;
 
 /**
@@ -31,6 +33,7 @@ final readonly class PairedComparisons
         public array $strengths,
         public array $se,
         public array $preference,
+        private Cholesky $information,
     ) {
     }
 
@@ -66,7 +69,20 @@ final readonly class PairedComparisons
             }
         }
 
-        return new self($strengths, array_combine($names, self::errors($met, $found)), $preference);
+        return new self($strengths, array_combine($names, self::errors($met, $found)), $preference, self::information($met, $found));
+    }
+
+    /** Chance that the first is preferred to the second, with its interval: that of the logarithm of the odds. */
+    public function interval(string $a, string $b, float $confidence): Interval
+    {
+        $names = array_map(strval(...), array_keys($this->strengths));
+        $between = array_map(static fn (string $name): float => ($name === $a ? 1.0 : 0.0) - ($name === $b ? 1.0 : 0.0), $names);
+        $variance = array_sum(array_map(static fn (float $x, float $y): float => $x * $y, $between, $this->information->solve($between)));
+        $half = Normal::quantile(0.5 + $confidence / 2) * sqrt(max(0.0, $variance));
+        $odds = log($this->strengths[$a] / $this->strengths[$b]);
+        $share = static fn (float $x): float => 1 / (1 + exp(-$x));
+
+        return new Interval($share($odds), $share($odds - $half), $share($odds + $half));
     }
 
     /**

@@ -54,10 +54,17 @@ final class SlipCheck
         $usual = exp($centre);
 
         return new Slip(true, $best[1] / $candidate->value, $best[0], $best[1], sprintf(
-            'The earlier readings are near %s %s. %s %s would fit if it was %s.',
-            Digits::plain($usual, 3), $candidate->unit->symbol, $candidate->value, $candidate->unit->symbol,
-            str_starts_with($best[0], '×') || str_starts_with($best[0], '÷') ? 'off by '.$best[0] : 'read in '.$best[0],
+            'The earlier readings are near %s %s. %s',
+            Digits::plain($usual, 3), $candidate->unit->symbol, self::question($candidate, ...$best),
         ));
+    }
+
+    /** @param string $slip the unit that it looks typed in, or '×10', '÷1000' */
+    private static function question(Quantity $candidate, string $slip, float $corrected): string
+    {
+        return str_starts_with($slip, '×') || str_starts_with($slip, '÷')
+            ? sprintf('The decimal point may have slipped: %s %s?', Digits::short($corrected), $candidate->unit->symbol)
+            : sprintf('%s %s would fit if it was read in %s.', Digits::short($candidate->value), $candidate->unit->symbol, $slip);
     }
 
     /** @return list<array{string, float}> unit that it looks typed in, and the value in the candidate's unit */

@@ -17,7 +17,8 @@ final readonly class KnownSpread
     /** Fewer degrees of freedom tell too little. */
     public const LEAST = 4.0;
 
-    private const WEIGHT = 4.0;
+    /** Of what is known beside what is seen, in degrees of freedom. */
+    public const WEIGHT = 4.0;
 
     /** What spreads farther than so surely by chance alone spreads farther than it used to. */
     private const SURE = 0.95;

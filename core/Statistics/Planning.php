@@ -18,10 +18,13 @@ final class Planning
 
     /**
      * Power of the two-sided t test: the chance of finding a difference that is there (Cohen 1988, ch. 2; exact).
+     *
+     * @param float $known degrees of freedom with which the spread is known before
      */
-    public static function power(float $sd, float $difference, int $perArm, float $confidence, bool $paired): float
-    {
-        $df = $paired ? $perArm - 1 : 2 * $perArm - 2;
+    public static function power(
+        float $sd, float $difference, int $perArm, float $confidence, bool $paired, float $known = 0.0,
+    ): float {
+        $df = ($paired ? $perArm - 1 : 2 * $perArm - 2) + $known;
         $shift = abs($difference) / $sd * sqrt($paired ? $perArm : $perArm / 2);
         $t = StudentT::quantile(0.5 + $confidence / 2, $df);
 
@@ -62,15 +65,18 @@ final class Planning
     /**
      * The smallest difference that this many runs find with the power given.
      *
+     * @param float $known degrees of freedom with which the spread is known before: with them one run a side finds something
+     *
      * @throws InvalidInput
      */
-    public static function difference(float $sd, int $perArm, float $power, float $confidence, bool $paired): float
-    {
+    public static function difference(
+        float $sd, int $perArm, float $power, float $confidence, bool $paired, float $known = 0.0,
+    ): float {
         self::mustBeSound($sd, $power, $confidence);
-        if ($perArm < 2) {
+        if ($perArm < 2 && ($paired || $known <= 0.0)) {
             throw InvalidInput::because('At least two runs an arm are needed to tell a spread.', 'perArm');
         }
-        $f = static fn (float $d): float => self::power($sd, $d * $sd, $perArm, $confidence, $paired) - $power;
+        $f = static fn (float $d): float => self::power($sd, $d * $sd, $perArm, $confidence, $paired, $paired ? 0.0 : $known) - $power;
         for ($high = 1.0; $f($high) < 0; $high *= 2) {
         }
 

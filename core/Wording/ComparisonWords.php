@@ -204,6 +204,12 @@ final class ComparisonWords
         ]);
     }
 
+    /** A must that looks worse, among so many that one may do so by chance. */
+    public static function maybeWorse(string $metric, int $musts): string
+    {
+        return Messages::say('comparison.maybeWorse', ['metric' => Messages::begin($metric), 'musts' => $musts]);
+    }
+
     /** How the difference was worked out. */
     public static function how(MetricComparison $c): string
     {
@@ -286,7 +292,7 @@ final class ComparisonWords
         return Messages::say('comparison.byOrder', [
             'letter' => $here->letter, 'other' => $otherLetter, 'lower' => $order->shift < 0, 'real' => $order->p < 1 - $confidence,
             'shift' => Numbers::amount(abs($order->shift), $here->decimals, Numbers::differenceUnit($here->unit)),
-            'p' => Digits::plain($order->p, self::P_DIGITS),
+            'p' => Digits::plain($order->p, self::P_DIGITS), 'alike' => round($order->shift, $here->decimals) === 0.0,
         ]);
     }
 

@@ -218,7 +218,9 @@ final class EvidenceWords
         if ($cell->bound !== null && !$cell->share) {
             $out[] = Messages::say('evidence.bound', ['bound' => Numbers::amount($cell->bound, $estimate->decimals, $cell->wanted->unit)]);
         } elseif ($cell->bound !== null && $a->n > 1 && $cell->wanted->kind() !== Kind::Check) {
-            $out[] = Messages::say('evidence.boundOfShare', ['percent' => Numbers::amount($cell->bound, 0, '')]);
+            $out[] = Messages::say('evidence.boundOfShare', [
+                'percent' => Numbers::amount($cell->bound, 0, ''), 'least' => $cell->wanted->rule->direction === Direction::AtLeast,
+            ]);
         }
         if (in_array($a->state, [State::Leaning, State::Thin], true) && $a->runsNeeded !== null && $a->runsNeeded > 0) {
             $out[] = Messages::say($cell->share ? 'evidence.neededShare' : 'evidence.needed', ['n' => $a->runsNeeded]);

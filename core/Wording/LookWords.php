@@ -10,6 +10,9 @@ use Lustrum\Core\Judging\Terms;
 /** Sentences about how far trials have come, and how often they were looked at. */
 final class LookWords
 {
+    /** Above this its decimals say nothing. */
+    private const MOST = 0.999;
+
     /** Before a sentence that nothing may be told from yet: 'So far 4 of 6: '; else empty. */
     public static function soFar(Look $look): string
     {
@@ -36,7 +39,8 @@ final class LookWords
         }
         if ($terms->look->looks > 1) {
             $out[] = Messages::say('look.again', [
-                'looks' => $terms->look->looks, 'percent' => Numbers::set(round(100 * $terms->confidence(), 1), ''),
+                'looks' => $terms->look->looks, 'most' => $terms->confidence() > self::MOST,
+                'percent' => Numbers::set(round(100 * min(self::MOST, $terms->confidence()), 1), ''),
             ]);
         }
         if ($terms->isComputed) {

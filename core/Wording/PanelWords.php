@@ -7,6 +7,7 @@ namespace Lustrum\Core\Wording;
 use Lustrum\Core\Panel\Blind;
 use Lustrum\Core\Quantity\Digits;
 use Lustrum\Core\Statistics\Friedman;
+use Lustrum\Core\Statistics\Interval;
 
 /** Blind panels, in words. */
 final class PanelWords
@@ -50,10 +51,13 @@ final class PanelWords
         ]);
     }
 
-    /** @param float $share chance that the first is preferred */
-    public static function preferred(string $first, string $second, float $share, int $n): string
+    /** @param Interval $share chance that the first is preferred; it is, where the whole of it says so */
+    public static function preferred(string $first, string $second, Interval $share, int $n): string
     {
-        return Messages::say('panel.preferred', ['first' => $first, 'second' => $second, 'percent' => Numbers::percent($share), 'n' => $n]);
+        return Messages::say('panel.preferred', [
+            'first' => $first, 'second' => $second, 'percent' => Numbers::percent($share->estimate), 'n' => $n,
+            'told' => $share->low > 0.5, 'low' => Numbers::percent((float) $share->low), 'high' => Numbers::percent((float) $share->high),
+        ]);
     }
 
     public static function noPreference(string $why): string

@@ -33,13 +33,21 @@ final class PlanWords
         ]);
     }
 
-    /** The smallest difference that it finds four times out of five. */
-    public static function finds(string $metric, float $difference, string $unit, int $perSide): string
-    {
+    /**
+     * The smallest difference that it finds four times out of five.
+     *
+     * @param float|null $byOne what one run a side would find; null: nothing
+     * @param float      $doubt of the scatter itself, as a share of it
+     */
+    public static function finds(
+        string $metric, float $difference, string $unit, int $perSide, ?float $byOne, float $doubt,
+    ): string {
+        $said = static fn (float $d): string => Numbers::withUnit(Digits::plain($d, self::DIGITS), Numbers::differenceUnit($unit));
+
         return Messages::say('plan.finds', [
             'metric' => $metric,
-            'difference' => Numbers::withUnit(Digits::plain($difference, self::DIGITS), Numbers::differenceUnit($unit)),
-            'n' => $perSide,
+            'difference' => $said($difference), 'n' => $perSide, 'one' => $byOne !== null && $perSide > 1,
+            'byOne' => $byOne === null ? '' : $said($byOne), 'doubt' => Digits::plain(100 * $doubt, 1),
         ]);
     }
 

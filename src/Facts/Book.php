@@ -467,6 +467,12 @@ final class Book
         );
     }
 
+    /** @return list<MethodSpread> how far repeats of an edition of a method spread, build by build, oldest first */
+    public function repeats(string $method, int $edition, string $metric): array
+    {
+        return MethodSpread::course($this->spreads(), $method, $edition, $metric);
+    }
+
     /** @return array<string, array<string, array<string, MethodSpread>>> by build, oldest first, then by metric and how */
     public function spreads(): array
     {

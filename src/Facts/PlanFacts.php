@@ -9,16 +9,12 @@ use Lustrum\Core\Plan\Made;
 use Lustrum\Core\Run\CountsFor;
 use Lustrum\Core\Run\Purpose;
 use Lustrum\Core\Run\Row;
-use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\RunOutcome;
 use Lustrum\Core\Setting\SettingResult;
 
-/** What plans are held against: the runs that were made of them, and those that tell how far such runs scatter. */
+/** What plans are held against: the runs that were made of them. */
 final readonly class PlanFacts
 {
-    /** Trials of a method that its scatter is taken from, the last ones. */
-    private const RECENT = 6;
-
     /** Runs share what they were made with: its variant is read once for all that do. */
     private const MADE = "WITH made AS MATERIALIZED (
             SELECT r.trial_id, r.id, r.number, r.levels, r.outcome, r.purpose, %s aside, r.settings, r.stands, r.configuration
@@ -29,7 +25,6 @@ final readonly class PlanFacts
 
     public function __construct(
         private Connection $db,
-        private RunFacts $runs,
     ) {
     }
 
@@ -77,19 +72,5 @@ final readonly class PlanFacts
             RunOutcome::tryFrom(Row::text($row['outcome'])), $known[$settings] ??= Row::found($settings),
             SettingResult::tryFrom(Row::text($row['stands'])), Purpose::from(Row::text($row['purpose'])), (bool) $row['aside'],
         );
-    }
-
-    /** @return list<RunFact> finished runs of the last trials with a method */
-    public function recent(string $method): array
-    {
-        $out = [];
-        foreach ($this->db->fetchFirstColumn(
-            'SELECT id FROM trial WHERE method_id = ? AND withdrawn_because IS NULL ORDER BY created_at DESC, id DESC LIMIT '.self::RECENT,
-            [$method],
-        ) as $trial) {
-            $out = [...$out, ...$this->runs->ofTrial(Row::text($trial))];
-        }
-
-        return $out;
     }
 }

@@ -86,10 +86,11 @@ final class PlanTest extends ApiTestCase
             'order' => 'blocks',
         ]);
 
-        // Within the levels the spread is 2 N, however far apart they lie; for n = 16 a side, power 0.8 at 95 % two-sided:
-        // 1.0234 sd (Cohen 1988, table 2.3.5: d = 1.02), which is 2.0 N.
+        // Within the levels the spread is 2 N, with four degrees, however far apart they lie; for n = 16 a side, power 0.8 at 95 %
+        // two-sided: 1.02 sd (Cohen 1988, table 2.3.5), which is 2.0 N.
         self::assertSame(
-            'blow: with 16 runs a side it finds a difference of 2.0 N four times out of five, at the scatter of runs so far.',
+            'blow: one run a side finds a difference of about 11 N, 16 find 2.0 N, four times out of five;'
+                .' the scatter itself is known to ± 40 %.',
             self::text($plan, 'finds', 0),
         );
     }

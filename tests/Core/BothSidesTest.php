@@ -35,6 +35,7 @@ use Lustrum\Core\Run\FactorKind;
 use Lustrum\Core\Run\Question;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Statistics\Interval;
+use Lustrum\Core\Wording\ComparisonWords;
 use PHPUnit\Framework\TestCase;
 
 /** Lines that decide, each seen from both sides. */
@@ -144,6 +145,23 @@ final class BothSidesTest extends TestCase
             self::assertSame('worse', Headline::of($both, [], [], 0.95)->first?->judged);
         }
         self::assertSame('better', Headline::of([$better], [], [], 0.95)->first?->judged);
+    }
+
+    /** One of ten musts that are alike looks worse by chance: it is named, and stands first only where it is told among all. */
+    public function testAMustThatIsWorseByChanceIsNamedAndDoesNotStandFirst(): void
+    {
+        $must = Judged::wanted(Kind::Mean, 5.0);
+        $of = static fn (float $more): MetricComparison => (new CompareBuilds([$must], [], 0.95))->metric(
+            'force', Judged::build('b', 'a'), Seen::ofRuns(Judged::runs([50.0 + $more, 50.5 + $more, 51.0 + $more], build: 'b')),
+            Judged::build('a'), Seen::ofRuns(Judged::runs([50.0, 50.5, 51.0])),
+        );
+        $worse = $of(-1.3);
+        self::assertSame('worse', $worse->judged);
+        $ten = Headline::of([...array_fill(0, 9, $of(0.1)), $worse], [], [$must], 0.95);
+        self::assertSame([null, $worse, 10], [$ten->first, $ten->maybe, $ten->musts]);
+        self::assertSame('Force may be worse, one of 10 musts looked at.', ComparisonWords::maybeWorse('force', $ten->musts));
+        $one = Headline::of([$worse], [], [$must], 0.95);
+        self::assertSame([$worse, null], [$one->first, $one->maybe]);
     }
 
     public function testWhichSidesAreSaidToTurn(): void

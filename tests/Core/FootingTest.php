@@ -127,7 +127,7 @@ final class FootingTest extends TestCase
         );
         self::assertEqualsCanonicalizing(['lot of sheet', 'units', 'period', 'runs', 'stopped early'], self::differences($fresh, $used));
         self::assertStringContainsString(
-            'W-2 had 12 runs and 1 failure behind it',
+            'W-2 had 12 runs behind it, with one failure',
             implode(
                 ' ',
                 array_map(static fn (Difference $d): string => FootingWords::why($d), FootingCheck::between($fresh, $used)->differences),

@@ -15,6 +15,7 @@ use Lustrum\Core\Run\SettingRule;
 use Lustrum\Core\Wording\CheckWords;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\MethodWords;
+use Lustrum\Core\Wording\SpreadWords;
 use Lustrum\Domain\Device\UseCase;
 use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\ObservationView;
@@ -22,6 +23,7 @@ use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Method\QuestionView;
 use Lustrum\Domain\Revision\Revision;
+use Lustrum\Facts\Books;
 use Lustrum\Facts\BriefFacts;
 use Lustrum\Facts\DeviceFacts;
 use Lustrum\Facts\MethodEdition;
@@ -39,6 +41,7 @@ final readonly class MethodSheets
         private BriefFacts $brief,
         private Fitting $fitting,
         private Tying $tying,
+        private Books $books,
     ) {
     }
 
@@ -62,7 +65,7 @@ final readonly class MethodSheets
                 // What most bears on its numbers; the rest stands at its line.
                 Fitting::ofMethod($method, $instruments)[0] ?? Rehearsed::by($method),
             ])),
-            $method->view(), array_sum($runs), self::sections($method, $instruments), MethodSheetWords::takes($method->minutes()),
+            $method->view(), array_sum($runs), $this->sections($method, $instruments), MethodSheetWords::takes($method->minutes()),
             MethodWords::mind(
                 $method->safety()->hazards, $method->safety()->cautions, $method->safety()->abort,
                 $method->safety()->needsSignOff,
@@ -109,9 +112,9 @@ final readonly class MethodSheets
      *
      * @return list<MethodSection>
      */
-    private static function sections(Method $m, array $instruments): array
+    private function sections(Method $m, array $instruments): array
     {
-        $lines = self::lines($m, $instruments);
+        $lines = $this->lines($m, $instruments);
 
         return array_map(static fn (string $field, array $of): MethodSection => new MethodSection($field, $of), array_keys($lines), $lines);
     }
@@ -121,9 +124,10 @@ final readonly class MethodSheets
      *
      * @return array<string, list<MethodLine>>
      */
-    private static function lines(Method $m, array $instruments): array
+    private function lines(Method $m, array $instruments): array
     {
         $name = $m->device()->metricName(...);
+        $book = $this->books->open($m->device());
         $view = $m->view();
         $said = static fn (callable $say, array $rows): array => array_values(array_map(
             static fn ($row): MethodLine => new MethodLine($say($row)), $rows,
@@ -132,7 +136,10 @@ final readonly class MethodSheets
         return [
             'channels' => array_map(static fn (Channel $c): MethodLine => new MethodLine(
                 MethodWords::channel($name($c->metric), $c->unit, $c->formula, $c->instrument, $c->resolution, $c->low, $c->high),
-                array_values(array_filter([self::calibrated($c), MethodWords::tared($c), Fitting::against($c, $instruments)])),
+                array_values(array_filter([
+                    self::calibrated($c), MethodWords::tared($c), Fitting::against($c, $instruments),
+                    SpreadWords::course($book->repeats($m->name(), $m->edition(), $c->metric), $c->unit),
+                ])),
             ), $m->channels()),
             'constants' => $said(MethodSheetWords::constant(...), $m->constants()),
             'questions' => array_map(

@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Methods;
 
 use Lustrum\Core\CoreException;
-use Lustrum\Core\Judging\Scatter;
-use Lustrum\Core\Quantity\Units;
+use Lustrum\Core\Judging\MethodSpread;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Statistics\Planning;
 use Lustrum\Core\Wording\MethodSheetWords;
 use Lustrum\Core\Wording\Numbers;
 use Lustrum\Domain\Method\Method;
-use Lustrum\Facts\PlanFacts;
+use Lustrum\Facts\Books;
 
 /**
  * The least runs under two editions of a method, pair by pair on the same articles, that would tie their results: enough
@@ -23,7 +22,7 @@ final readonly class Tying
     private const POWER = 0.8;
 
     public function __construct(
-        private PlanFacts $facts,
+        private Books $books,
     ) {
     }
 
@@ -32,16 +31,16 @@ final readonly class Tying
     {
         $least = [MethodSheetWords::TYING, ''];
         $channels = array_filter($method->channels(), static fn (Channel $c): bool => $c->difference !== null && $c->difference > 0.0);
-        $runs = $channels === [] ? [] : $this->facts->recent($method->id()->toRfc4122());
+        $book = $channels === [] ? null : $this->books->open($method->device());
         foreach ($channels as $channel) {
-            $sd = Scatter::within($runs, $channel->metric);
-            if ($sd === null || $sd <= 0.0) {
+            $spread = MethodSpread::together($book?->repeats($method->name(), $method->edition(), $channel->metric) ?? []);
+            if ($spread === null) {
                 continue;
             }
             $difference = (float) $channel->difference;
             try {
                 $n = Planning::pairs(
-                    $sd, $difference * Units::parse($channel->unit)->factor, self::POWER, $method->device()->view()->confidence,
+                    $spread->sd($channel->unit), $difference, self::POWER, $method->device()->view()->confidence,
                 );
             } catch (CoreException) {
                 continue;

@@ -68,7 +68,7 @@ final readonly class PanelPages
             $view,
             $panel->trial()->name(), $panel->trial()->revision()->view(), $serves, $isOpen, self::served($codes, $serves, $isOpen),
             self::howBlind($panel, $inTime), $missing,
-            $isBlind ? [] : $this->results($panel, $inTime, $book), $isBlind ? [] : self::preferences($panel, $inTime),
+            $isBlind ? [] : $this->results($panel, $inTime, $book), $isBlind ? [] : self::preferences($panel, $inTime, $book->device->confidence),
             $isBlind ? '' : self::blind($panel, $inTime, $book->device->confidence),
         );
     }
@@ -270,7 +270,7 @@ final readonly class PanelPages
      *
      * @return list<string>
      */
-    private static function preferences(Panel $panel, array $sheets): array
+    private static function preferences(Panel $panel, array $sheets, float $confidence): array
     {
         $pairs = [];
         foreach ($sheets as $sheet) {
@@ -296,11 +296,14 @@ final readonly class PanelPages
         arsort($strengths);
         $names = array_map(strval(...), array_keys($strengths));
         $out = [];
-        foreach (array_slice($names, 0, -1) as $i => $name) {
-            $out[] = PanelWords::preferred($name, $names[$i + 1], $ranked->preference[$name][$names[$i + 1]], count($pairs));
+        $said = array_slice($names, 0, min(self::PAIRS, count($names) - 1));
+        foreach ($said as $i => $name) {
+            // All that are said share the risk that one of them is chance.
+            $share = $ranked->interval($name, $names[$i + 1], 1 - (1 - $confidence) / count($said));
+            $out[] = PanelWords::preferred($name, $names[$i + 1], $share, count($pairs));
         }
 
-        return array_slice($out, 0, self::PAIRS);
+        return $out;
     }
 
     /** @param list<PanelSheetView> $sheets */

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Try;
 
 use Lustrum\Core\CoreException;
-use Lustrum\Core\Judging\Scatter;
+use Lustrum\Core\Judging\MethodSpread;
 use Lustrum\Core\Plan\Layout;
 use Lustrum\Core\Plan\PlanKind;
 use Lustrum\Core\Plan\Slot;
 use Lustrum\Core\Plan\Together;
-use Lustrum\Core\Quantity\Units;
 use Lustrum\Core\Run\UsedUp;
+use Lustrum\Core\Statistics\KnownSpread;
 use Lustrum\Core\Statistics\Planning;
 use Lustrum\Core\Statistics\Proportion;
 use Lustrum\Core\Wording\MethodSheetWords;
@@ -21,7 +21,7 @@ use Lustrum\Domain\Revision\Arm;
 use Lustrum\Domain\Revision\Article;
 use Lustrum\Domain\Revision\Revision;
 use Lustrum\Domain\Trial\LayoutInput;
-use Lustrum\Facts\PlanFacts;
+use Lustrum\Facts\Books;
 use Lustrum\Record\Records;
 use Lustrum\Shared\Refusal\Invalid;
 
@@ -32,7 +32,7 @@ final readonly class PlanPreviews
 
     public function __construct(
         private Records $records,
-        private PlanFacts $facts,
+        private Books $books,
     ) {
     }
 
@@ -76,14 +76,18 @@ final readonly class PlanPreviews
             return [];
         }
         [$name, $confidence] = [$method->device()->metricName(...), $method->device()->view()->confidence];
-        $recent = $this->facts->recent($method->id()->toRfc4122());
+        $book = $this->books->open($method->device());
         $out = [];
         foreach ($method->channels() as $channel) {
-            $sd = $each < 2 ? null : Scatter::within($recent, $channel->metric);
-            $out[] = $sd === null || $sd <= 0.0 ? PlanWords::findsNothing($name($channel->metric), $each) : PlanWords::finds(
-                $name($channel->metric),
-                Planning::difference($sd, $each, self::POWER, $confidence, $layout->kind === PlanKind::Pairs) / Units::parse($channel->unit)->factor,
-                $channel->unit, $each,
+            $spread = MethodSpread::together($book->repeats($method->name(), $method->edition(), $channel->metric));
+            $isPaired = $layout->kind === PlanKind::Pairs;
+            // What is known before counts in no pairs, which have a scatter of their own.
+            $found = static fn (MethodSpread $of, int $n): ?float => $isPaired && $n < 2 ? null : Planning::difference(
+                $of->sd($channel->unit), $n, self::POWER, $confidence, $isPaired, KnownSpread::WEIGHT,
+            );
+            $difference = $spread === null ? null : $found($spread, $each);
+            $out[] = $spread === null || $difference === null ? PlanWords::findsNothing($name($channel->metric), $each) : PlanWords::finds(
+                $name($channel->metric), $difference, $channel->unit, $each, $found($spread, 1), $spread->doubt(),
             );
         }
         foreach ($method->questions() as $question) {

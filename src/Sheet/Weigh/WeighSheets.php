@@ -134,9 +134,11 @@ final readonly class WeighSheets
         $headline = Headline::of($stands->values, $stands->outcomes, $book->wanted(), $book->device->confidence);
         $first = $headline->first;
 
-        return ComparisonWords::headline(
+        return trim(ComparisonWords::headline(
             $first === null ? '' : ComparisonWords::sentence($first, $book->metric($first->metric), $other->letter), $headline->looked,
             $other->letter,
-        );
+        ).' '.($headline->maybe === null ? '' : ComparisonWords::maybeWorse(
+            $book->metric($headline->maybe->metric), $headline->musts,
+        )));
     }
 }

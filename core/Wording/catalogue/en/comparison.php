@@ -23,9 +23,10 @@ return [
         .'{against, select, yes {; the other way at {where}} other {}}{varies, select, yes {; the size differs by level} other {}}'
         .'{articles, select, yes {; whether the builds do needs a second article} other {}}{tilted, select, yes {; {footing}} other {}}.',
     'repeats' => '{used, select, yes {Counted in: {repeats}} other {Not counted in, since here they spread farther: {repeats}}}.',
+    'maybeWorse' => '{metric} may be worse, one of {musts, number} musts looked at.',
     'howWords' => 'By the order of the words alone, at each level by itself: the test of Mann and Whitney on the runs that both builds have alike, p = {p}. Words have no mean and no per cent.',
     'words' => '{metric} on {letter}{sized, select, yes {: {here}, against {there} on {other}} other { against {other}}}; {verdict, select, higher {higher by order (p = {p})} lower {lower by order (p = {p})} single {one run each tells nothing} other {not told apart by order (p = {p})}}, over {n} and {nOther} runs{tilted, select, yes {; {footing}} other {}}.',
-    'byOrder' => 'By order alone {letter} is rated {shift} {lower, select, yes {lower} other {higher}} than {other}, {real, select, yes {which is more than chance} other {which may be chance}} (p = {p}).',
+    'byOrder' => 'By order alone {letter} is rated {alike, select, yes {{real, select, yes {otherwise than {other}, which is more than chance} other {alike to {other}}}} other {{shift} {lower, select, yes {lower} other {higher}} than {other}, {real, select, yes {which is more than chance} other {which may be chance}}}} (p = {p}).',
     'spread' => '{known, select, yes {Its runs spread {times} times as far as those of {other}{ended, select, yes { [{low}, {high}]} other {}}{verdict, select, higher {: more} lower {: less} other {, which cannot be told from as far}}.} other {The runs of {other} do not spread at all, so no ratio can be told.}}',
     'how' => '{per, select, block {Difference within {blocks}, its interval over them.} article {Difference on the levels that both have; articles count, not their repeats.}'
         .' other {{pairs, plural, =0 {} =1 {Welch’s difference.} other {Difference on the # levels that both have, each weighed by its runs.}}}}'

@@ -5,7 +5,7 @@ declare(strict_types=1);
 return [
     'module' => 'By the module {module}: {said}',
     'noModule' => 'It carries no build of the module that shows this.',
-    'family' => '{tried, select, yes {By {member}, the worst of {n, number} members} other {None of {n, number} members was tried}}{missing, plural, =0 {} other {{tried, select, yes {; not tried: {names}{more, plural, =0 {} other { and # more}}} other {}}}}.',
+    'family' => '{tried, select, yes {By {member}, the worst of {n, number} members} other {{n, plural, =1 {Its one member was not tried} other {None of # members was tried}}}}{missing, plural, =0 {} other {{tried, select, yes {; not tried: {names}{more, plural, =0 {} other { and # more}}} other {}}}}.',
     'notTried' => '{there, select, yes {Tried, but not with {conditions}.} other {Not tried.}}',
     'arms' => '{shown, number} of {n, plural, one {# variant} other {# variants}} shown{named, select, yes { ({names})} other {}}, {tried, number} tried{out, plural, =0 {} other {, # taken out}}. None is chosen yet, so the build has no number.',
     'drawn' => '{state}, by drawing: {value}. No article was measured for it.',
@@ -30,7 +30,7 @@ return [
     'missing' => 'Not yet with {conditions}.',
     'every' => 'The mean does not matter here: too many articles are estimated beyond the limit.',
     'bound' => 'Bound {bound}.',
-    'boundOfShare' => 'At this many tries the true share may still be {percent} %.',
+    'boundOfShare' => 'At this many tries the true share may still be as {least, select, yes {low} other {high}} as {percent} %.',
     'needed' => 'At the earliest {n, plural, other {# more}} would show it, if mean and spread stay.',
     'neededShare' => 'At the earliest {n, plural, other {# more}} would show it, if the share stays.',
     'models' => '{all, select, yes {On a mock-up or a model only.} other {{n, plural, one {# of these runs was} other {# of these runs were}} on a mock-up or a model.}}',

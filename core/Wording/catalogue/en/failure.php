@@ -9,9 +9,9 @@ return [
     'standing' => '{standing, select,'
         .' unplaced {Open. {placed, select, yes {Nobody knows at which level it happened ({at})} other {Say with which method and at which level it happened}}: until then nothing closes it.}'
         .' fixUntried {{letter} carries a fix ({fix}) that nobody has tried where it failed.{milder, plural, =0 {} other { Held only at something milder ({mildest}, not {needs}).}}}'
-        .' holding {Holds so far ({held, number} of {needed, number}){levelled, select, yes { at {needs} or harder} other {}}, on {letter} with {fix}.{times, plural, =0 {} one { It had come back once.} other { It had come back # times{spread, select, yes {: {on}} other {}}.}}}'
+        .' holding {Holds so far ({held, number} of {needed, number}){levelled, select, yes { at {needs} or harder} other {}}, on {letter} with {fix}; a fix that does nothing would have come this far in {chance} of 100.{times, plural, =0 {} one { It had come back once.} other { It had come back # times{spread, select, yes {: {on}} other {}}.}}}'
         .' closed {Closed by {letter}, with {fix}: held {held, plural, one {once} =2 {twice} other {# times}}{levelled, select, yes { at {needs} or harder} other { in the same kind of run}}.'
-        .' It could still fail in up to {percent} % of tries; unmended it would have come through with a chance of {chance} %.}'
+        .' It could still fail in up to {percent} % of tries ({sure} % sure); a fix that does nothing would have come this far in {chance} of 100.}'
         .' cameBack {Came back on {letter}{placed, select, yes { at {at}} other {}}{times, plural, =1 {} other { (# times{spread, select, yes {: {on}} other {}})}}{back, select, milder {: worse than before, at something milder} harder {: at something harder than before} other {}}. It takes {needed, plural, one {# hold} other {# holds}}{levelled, select, yes { at {needs} or harder} other {}}.}'
         .' setAside {Set aside: its cause lies in how it was made or tried. It closes when {letter} holds as hard with that put right.}'
         .' putRight {Set aside and put right: {letter} held {held, plural, one {once} =2 {twice} other {# times}}{placed, select, yes { at {at}} other {}} since.}'
@@ -19,8 +19,8 @@ return [
         .' other {Open: no later build carries a fix.}}',
     'closing' => '{state, select,'
         .' closed {Closed by {by}: {held, plural, one {it held once} other {it held # times}} at {needs} or harder;'
-        .' an unfixed design would have come through with a chance of {percent} %.}'
-        .' holding {Holds so far ({held, number} of {needed, number}) at {needs} or harder{came, select, yes {, since it came back on {by}} other {}}.}'
+        .' a fix that does nothing would have come this far in {percent} of 100.}'
+        .' holding {Holds so far ({held, number} of {needed, number}) at {needs} or harder{came, select, yes {, since it came back on {by}} other {}}; a fix that does nothing would have come this far in {percent} of 100.}'
         .' reopened {Open again: it came back on {by}. It takes {needed, plural, one {# hold} other {# holds}} at {needs} or harder.}'
         .' other {Open{came, select, yes {: it came back on {by}} other {}}. It takes {needed, plural, one {# hold} other {# holds}}'
         .' at {needs} or harder.}}{milder, plural, =0 {} one { # hold was at something milder.} other { # holds were at something milder.}}',

@@ -7,8 +7,8 @@ return [
     'condition' => 'condition',
     'higher' => 'higher',
     'lower' => 'lower',
-    'turn' => 'Below {at} {name} on {side} the second side would be {below}, above it {above}.'
-        .'{interval, select, yes { Between {low} and {high} nothing can be said.} other {}}',
+    'turn' => '{interval, select, yes {Below {low} {name} on {side} the second side would be {below}, above {high} {above}; between, nobody can say.}'
+        .' other {Below {at} {name} on {side} the second side would be {below}, above it {above}.}}',
     'sentence' => '{footing, select, broken {Not on the same footing} other {Tilted footing}}: {whys}{more, plural, =0 {} other {; and # more}}.',
     'method' => 'Measured with another method ({a}, {b}).',
     'methodVersion' => 'The method was changed in between (version {a}, then {b}).',
@@ -27,7 +27,7 @@ return [
     'oneArticle' => 'One article stands for {side, select, both {each side} other {a side}} ({a}, then {b}): the difference may be the article’s.',
     'noCommonBlock' => 'No {name} is on both sides, so none is taken out.',
     'choice' => 'The runs of {letter} chose its variant among {n}: the best of many measures better than it is.',
-    'usedArticle' => 'A used article against a fresh one: {name} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} one { and # failure} other { and # failures}} behind it.',
+    'usedArticle' => 'A used article against a fresh one: {name} had {runs, plural, one {# run} other {# runs}} behind it{failures, plural, =0 {} one {{runs, plural, one {, which failed} other {, with one failure}}} other {, with # failures}}.',
     'deviates' => '{serials} {articles, plural, one {is} other {are}} otherwise than the build: {name}.',
     'offMethod' => '{name} was “{is}” where the method holds “{intended}”, on {runs, plural, one {# run} other {# runs}} {side, select, earlier {of the earlier side} other {of the later side}}.',
     'otherArticle' => 'Another {name} took part ({a}, then {b}).',

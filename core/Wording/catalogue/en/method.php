@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'course' => 'Repeats spread by {sd} ({n, number} of them{builds, plural, =1 {} other {: {each}}}).{enough, select, yes {} other { Too few to tell the next build anything.}}',
     'repeats' => 'repeats of “{method}” spread by {sd} ({n, number} earlier ones, {elsewhere, select, yes {on {device}} other {{builds, plural, =1 {on {first}} other {from {first} to {last}}}}})',
     'aside' => '{runs, plural, =0 {never run} one {# run} other {# runs}} · {rigged, select, yes {{rig} · } other {}}edition {version} · {minutes} min a run',
     'channel' => '{metric} in {unit}{derived, select, yes {, worked out as {formula}} other {}}{named, select, yes {, {instrument}} other {}}{stepped, select, yes {, steps of {step}} other {}}{limits, select, yes {, plausible {low} to {high}} other {}}',

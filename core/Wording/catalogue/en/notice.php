@@ -15,7 +15,7 @@ return [
     'build' => 'the build ({was}, then {is})',
     'level' => '{name} ({was}, then {is})',
     'against' => 'Against the last one that held (run {number} on {letter}): {any, select, yes {{whys}} other {nothing recorded differs}}.',
-    'past' => '{serial} had {runs, plural, one {# run} other {# runs}}{failures, plural, =0 {} other { and # failed}} behind it.',
+    'past' => '{serial} had {runs, plural, one {# run} other {# runs}} behind it{failures, plural, =0 {} one {{runs, plural, one {, which failed} other {, one of which failed}}} other {, # of which failed}}.',
     'soFar' => '{metric} over {n, plural, one {# finished run} other {# finished runs}} of this trial: {figure}.',
     'noLevel' => 'Without its {names} it is like no other run: it is compared with none until somebody says {n, plural, one {it} other {them}}.',
     'noArticle' => 'Nobody said which article it was: a finished one, a mock-up or a model? Until then it is taken for one of its build as it is written down.',

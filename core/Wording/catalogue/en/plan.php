@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 return [
     'takes' => '{n, plural, one {# run} other {# runs}}, about {time}{left, plural, =0 {} one {; # cell is left out before it is tried} other {; # cells are left out before they are tried}}.',
-    'finds' => '{metric}: with {n, plural, one {# run} other {# runs}} a side it finds a difference of {difference} four times out of five, at the scatter of runs so far.',
+    'finds' => '{metric}: {one, select, yes {one run a side finds a difference of about {byOne}, {n, number} find {difference}} other {with {n, plural, one {# run} other {# runs}} a side it finds a difference of about {difference}}}, four times out of five; the scatter itself is known to ± {doubt} %.',
     'findsNothing' => '{metric}: {n, plural, one {one run a side tells no difference from scatter} other {nobody knows the scatter of such runs yet, so nobody can say what # runs a side will find}}.',
     'proves' => '{metric}: {n, plural, one {one run that holds} other {# that all hold}} on a side could still fail up to {percent} % of the time.',
     'oneShot' => 'One shot a cell: quick, and drawn as thin, with no interval.',

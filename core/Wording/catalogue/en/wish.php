@@ -13,8 +13,8 @@ return [
     'whichWay' => 'At least, or at most?',
     'newMetric' => '“{metric}” is new: is it something that is measured already, under another name?',
     'takes' => '{kind, select, check {One look shows it.}'
-        .' every {{n, plural, one {# article} other {# articles}} without a failure show {percent} % of all articles, or fewer whose values lie well inside.}'
-        .' rate {{n, plural, one {# try} other {# tries}} without a failure show {percent} %; with a failure it takes more.}'
+        .' every {{n, plural, one {# article} other {# articles}} without a failure {n, plural, one {shows} other {show}} {percent} % of all articles, or fewer whose values lie well inside.}'
+        .' rate {{n, plural, one {# try} other {# tries}} without a failure {n, plural, one {shows} other {show}} {percent} %; with a failure it takes more.}'
         .' rating {Three people at least, each counted once.}'
         .' spread {With {repeats} repeats it is known to at most {times} times what was seen.}'
         .' other {Three runs at least{levels, select, yes { at each level} other {}}, more where they spread.}} At {confidence} % confidence.',

@@ -47,7 +47,11 @@ final class LogRankWays
         $ways = new self($observed, $seen);
         $k = count($sizes);
         $none = array_fill(0, $k, 0);
-        $ways->deal(0, $sizes, $none, $none, array_fill(0, $k, 0.0), array_fill(0, $k, array_fill(0, $k, 0.0)));
+        if ($k === 2) {
+            $ways->dealTwo(0, $sizes[0], $sizes[1], 0, 0, 0, 0.0, 0.0);
+        } else {
+            $ways->deal(0, $sizes, $none, $none, array_fill(0, $k, 0.0), array_fill(0, $k, array_fill(0, $k, 0.0)));
+        }
 
         return $ways->asFar / $ways->all;
     }
@@ -96,6 +100,44 @@ final class LogRankWays
             }
             ++$this->all;
             $this->asFar += self::chi2($x, $v)[0] >= $this->seen - self::SAME ? 1 : 0;
+        }
+    }
+
+    /**
+     * The same for two groups, where the first tells everything: thousands of ways in a few milliseconds.
+     *
+     * @param int   $left   places in the first group
+     * @param int   $other  in the second
+     * @param int   $risk   dealt to the first
+     * @param int   $events of it at this time
+     * @param int   $all    events of both at this time
+     * @param float $excess of the first
+     */
+    private function dealTwo(int $at, int $left, int $other, int $risk, int $events, int $all, float $excess, float $variance): void
+    {
+        $n = $at + 1;
+        $isEnd = $n === count($this->observed);
+        $isLast = $isEnd || $this->observed[$n][0] < $this->observed[$at][0];
+        $own = $this->observed[$at][1] ? 1 : 0;
+        $all += $own;
+        $spread = $all === 0 || $n === 1 ? 0.0 : $all * ($n - $all) / ($n - 1);
+        for ($group = 0; $group < 2; ++$group) {
+            if (($group === 0 ? $left : $other) === 0) {
+                continue;
+            }
+            [$r, $e, $x, $v] = [$group === 0 ? $risk + 1 : $risk, $group === 0 ? $events + $own : $events, $excess, $variance];
+            if ($isLast && $all > 0) {
+                $x += $e - $all * $r / $n;
+                $v += $spread * $r / $n * (1 - $r / $n);
+            }
+            if (!$isEnd) {
+                $this->dealTwo(
+                    $n, $group === 0 ? $left - 1 : $left, $group === 0 ? $other : $other - 1, $r, $isLast ? 0 : $e, $isLast ? 0 : $all, $x, $v,
+                );
+                continue;
+            }
+            ++$this->all;
+            $this->asFar += ($v > 0 ? $x * $x / $v : 0.0) >= $this->seen - self::SAME ? 1 : 0;
         }
     }
 

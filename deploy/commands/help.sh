@@ -10,6 +10,7 @@ help_all() {
 	./lustrum restore FILE      puts them back
 	./lustrum check [FILE]      reads every file against its hash, here or in a backup
 	./lustrum bench             measures the budgets
+	./lustrum simulate          says how often each kind of sentence is false
 	./lustrum COMMAND --help    says more
 	Ports: LUSTRUM_PORT (8420) for the application, LUSTRUM_DB_PORT (8421) for its database.
 	END
@@ -63,6 +64,12 @@ help_of() { # COMMAND
 			Reads every picture, sound, clip and document that the database names against its hash, and says what is missing or
 			damaged: of the running workspace, or of a backup, as restore would before it changes anything.
 			  --sweep           also takes away files that nobody names and that are a day old: left by what was refused
+			END
+		simulate) cat <<-'END' ;;
+			./lustrum simulate [TIMES [PART]]
+			Puts simulated workshops with known truth through the functions that the sheets call, and prints for each kind of
+			sentence how often it was false, or how often something real was found, with its interval and what is asked: 10,000
+			workshops a row, about twenty minutes. TIMES is another number of them; PART takes only rows that hold this text.
 			END
 		bench) cat <<-'END' ;;
 			./lustrum bench [PART…]

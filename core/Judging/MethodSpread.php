@@ -16,6 +16,9 @@ use Lustrum\Core\Statistics\Sample;
  */
 final readonly class MethodSpread
 {
+    /** Degrees of freedom from which on a plan may speak of it, and say how little that is. */
+    public const TO_PLAN = 2.0;
+
     /**
      * @param string       $how        method, channel, unit and rig, as one word: a new rig begins anew
      * @param int          $edition    of the method: so does a new one of these
@@ -114,12 +117,12 @@ final readonly class MethodSpread
      *
      * @return list<self> oldest first; of builds on which something was repeated
      */
-    public static function course(array $all, string $method, int $edition, string $metric): array
+    public static function course(array $all, string $method, ?int $edition, string $metric): array
     {
         $out = [];
         foreach ($all as $of) {
             foreach ($of[$metric] ?? [] as $one) {
-                if ($one->method === $method && $one->edition === $edition && $one->df > 0) {
+                if ($one->method === $method && ($edition === null || $one->edition === $edition) && $one->df > 0) {
                     $out[] = $one;
                 }
             }
@@ -130,15 +133,16 @@ final readonly class MethodSpread
     }
 
     /**
-     * @param list<self> $some oldest first
+     * @param list<self> $some  oldest first
+     * @param float      $least degrees of freedom
      *
      * @return self|null null where they tell too little
      */
-    public static function together(array $some): ?self
+    public static function together(array $some, float $least = KnownSpread::LEAST): ?self
     {
         $all = $some === [] ? null : self::sum($some);
 
-        return $all === null || $all->df < KnownSpread::LEAST || $all->squares <= 0.0 ? null : $all;
+        return $all === null || $all->df < $least || $all->squares <= 0.0 ? null : $all;
     }
 
     public function of(string $device): self

@@ -85,6 +85,9 @@ final class Book
     /** @var array<string, MethodSpread|null> what was known before some builds, by metric and these */
     private array $before = [];
 
+    /** @var array<string, list<string>>|null other devices, by methods that both have */
+    private ?array $alsoUsing = null;
+
     /** @var array<string, list<MethodSpread>> of other devices of the workspace, by how */
     private array $elsewhere = [];
 
@@ -467,8 +470,12 @@ final class Book
         );
     }
 
-    /** @return list<MethodSpread> how far repeats of an edition of a method spread, build by build, oldest first */
-    public function repeats(string $method, int $edition, string $metric): array
+    /**
+     * @param int|null $edition of the method; null: whichever
+     *
+     * @return list<MethodSpread> how far its repeats spread, build by build, oldest first
+     */
+    public function repeats(string $method, ?int $edition, string $metric): array
     {
         return MethodSpread::course($this->spreads(), $method, $edition, $metric);
     }
@@ -480,7 +487,7 @@ final class Book
             $of = $this->summaries->byBuild(
                 $this->device->id, $this->counter, 'repeats', $this->buildIds(), fn (array $missing): array => array_combine(
                     $missing, array_map(fn (string $id): array => $this->isTried($this->build($id))
-                        ? MethodSpread::ofBuild($this->whole($this->build($id)), $this->build($id)->letter) : [], $missing),
+                        ? MethodSpread::ofBuild($this->seen($this->build($id)), $this->build($id)->letter) : [], $missing),
                 ), Dropped::READ,
             );
             $this->spreads = array_combine($this->buildIds(), array_map(static fn (string $id): array => $of[$id], $this->buildIds()));
@@ -494,7 +501,8 @@ final class Book
     {
         if (!isset($this->elsewhere[$how])) {
             $this->elsewhere[$how] = [];
-            foreach ($this->facts->alsoUsing($this->device->id, explode("\x1f", $how)[0]) as $device) {
+            $this->alsoUsing ??= $this->facts->alsoUsing($this->device->id);
+            foreach ($this->alsoUsing[explode("\x1f", $how)[0]] ?? [] as $device) {
                 $book = $this->modules[$device] ??= ($this->other)($device);
                 foreach ($book->spreads() as $of) {
                     foreach (array_merge(...array_values(array_map(array_values(...), $of))) as $one) {

@@ -65,14 +65,24 @@ final readonly class DeviceFacts
         return [$device, Row::whole($row['counter'])];
     }
 
-    /** @return list<string> other devices of its workspace with a method of this name, by name */
-    public function alsoUsing(string $device, string $method): array
+    /**
+     * A copy of a device has its name, and would tell it only what it knows.
+     *
+     * @return array<string, list<string>> other devices of its workspace, by the names of methods that both have
+     */
+    public function alsoUsing(string $device): array
     {
-        return array_map(Row::text(...), $this->db->fetchFirstColumn(
-            'SELECT o.id FROM device d JOIN device o ON o.workspace_id = d.workspace_id AND o.id <> d.id
-             WHERE d.id = ? AND EXISTS (SELECT FROM method m WHERE m.device_id = o.id AND m.name = ?) ORDER BY o.name, o.id',
-            [$device, $method],
-        ));
+        $out = [];
+        foreach ($this->db->fetchAllAssociative(
+            'SELECT DISTINCT m.name method, o.name, o.id FROM device d JOIN device o ON o.workspace_id = d.workspace_id AND lower(o.name) <> lower(d.name)
+             JOIN method m ON m.device_id = o.id WHERE d.id = ? AND m.name IN (SELECT name FROM method WHERE device_id = d.id)
+             ORDER BY o.name, o.id',
+            [$device],
+        ) as $row) {
+            $out[Row::text($row['method'])][] = Row::text($row['id']);
+        }
+
+        return $out;
     }
 
     public function lineage(string $device): Lineage

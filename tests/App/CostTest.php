@@ -22,10 +22,10 @@ final class CostTest extends ApiTestCase
 
     /** Address, and how many statements at the most. */
     private const SHEETS = [
-        '/api/workspaces/{workspace}/devices' => 8, '/api/devices/{device}/frame' => 45, '/api/devices/{device}/brief' => 40,
+        '/api/workspaces/{workspace}/devices' => 8, '/api/devices/{device}/frame' => 54, '/api/devices/{device}/brief' => 40,
         '/api/devices/{device}/methods' => 12, '/api/revisions/{b}/build' => 60, '/api/revisions/{b}/try' => 44,
         '/api/revisions/{b}/find' => 54,
-        '/api/revisions/{b}/weigh' => 62, '/api/revisions/{b}/next' => 58, '/api/runs/{run}' => 48, '/api/revisions/{b}/failures' => 41,
+        '/api/revisions/{b}/weigh' => 66, '/api/revisions/{b}/next' => 58, '/api/runs/{run}' => 48, '/api/revisions/{b}/failures' => 41,
         '/api/revisions/{b}/photos' => 12, '/api/revisions/{b}/observations' => 12,
     ];
 

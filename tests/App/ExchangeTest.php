@@ -57,7 +57,7 @@ final class ExchangeTest extends ApiTestCase
         foreach ((array) $frame['spine'] as $tag) {
             $ids[self::text((array) $tag, 'revision', 'letter')] = self::text((array) $tag, 'revision', 'id');
         }
-        self::assertSame('4 of 12 shown', self::text($frame, 'spine', 0, 'evidence'));
+        self::assertSame('5 of 12 shown', self::text($frame, 'spine', 0, 'evidence'));
         $words = fn (string $letter, string $station): string => json_encode(
             $this->json('GET', '/api/revisions/'.$ids[$letter].'/'.$station), JSON_UNESCAPED_UNICODE,
         ) ?: '';
@@ -113,7 +113,7 @@ final class ExchangeTest extends ApiTestCase
         }
         $file['runs'] = $runs;
         $old = $this->json('GET', '/api/devices/'.$this->import($file).'/frame');
-        self::assertSame('4 of 12 shown', self::text($old, 'spine', 0, 'evidence'));
+        self::assertSame('5 of 12 shown', self::text($old, 'spine', 0, 'evidence'));
         $build = self::text($old, 'spine', 0, 'revision', 'id');
         $trials = array_column((array) $this->json('GET', '/api/revisions/'.$build.'/try')['trials'], null, 'total');
         ksort($trials);

@@ -101,6 +101,8 @@ final class FindTest extends ApiTestCase
             $this->json('PUT', '/api/runs/'.$run, $end + ['version' => 1]);
             self::assertSame([200, ['Arm tore']], [$this->answered(), $modes()], 'Sent twice, it is one.');
         }
+        $this->json('PUT', '/api/runs/'.$run, ['outcomeReason' => 'The arm tore at the weld', 'version' => 2] + $end);
+        self::assertSame([200, ['Arm tore']], [$this->answered(), $modes()], 'Nor is it made twice where something else was written anew.');
         $row = (array) self::at($this->find($b), 'failures', 0, 'failure');
         self::assertSame([$failure, $run, 'dangerous', 'arm'], [$row['id'], $row['run'], $row['consequence'], $row['place']]);
     }

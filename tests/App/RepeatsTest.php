@@ -74,11 +74,17 @@ final class RepeatsTest extends ApiTestCase
     public function testAnotherDeviceTellsItWhereTheMethodIsTheSame(): void
     {
         $this->trial($this->bench, $this->bench->a, $this->bench->unitA, [40.0, 41.0, 42.0, 43.0, 44.0]);
+        $first = $this->bench->device;
         $this->bench = $this->bench();
         $c = self::text($this->build('C', $this->bench->b, 60.0), 'build');
-        $row = $this->compared(self::text($this->build('D', $c, 50.0), 'build'), $c);
+        $d = self::text($this->build('D', $c, 50.0), 'build');
+        self::assertSame('single', $this->compared($d, $c)['verdict'], 'A copy of a device tells it nothing.');
+        $device = (array) self::at($this->json('GET', '/api/devices/'.$first.'/brief'), 'device');
+        $this->json('PUT', '/api/devices/'.$first, ['name' => 'Dunlin'] + $device);
+        self::assertSame(200, $this->answered());
+        $row = $this->compared($d, $c);
         self::assertSame(
-            'Counted in: repeats of “Push” spread by 1.58 N (5 earlier ones, on Wagtail).', self::text($row, 'further', 0, 'sentence'),
+            'Counted in: repeats of “Push” spread by 1.58 N (5 earlier ones, on Dunlin).', self::text($row, 'further', 0, 'sentence'),
         );
     }
 

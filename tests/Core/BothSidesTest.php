@@ -196,6 +196,11 @@ final class BothSidesTest extends TestCase
     public function testAPartWithoutAMaterialIsThere(): void
     {
         $plain = Judged::configuration()->toRow();
+        $pitch = static fn (float $mm, bool $follows): Design => Design::of(Configuration::fromRow(['parameters' => [
+            ['name' => 'pitch', 'value' => $mm, 'unit' => 'mm', 'si' => $mm / 1000, 'follows' => $follows],
+        ]] + $plain));
+        self::assertSame($pitch(20.0, true)->key, $pitch(25.0, true)->key, 'What is worked out from others is no state of its own.');
+        self::assertNotSame($pitch(20.0, false)->key, $pitch(25.0, false)->key);
         $with = static fn (array $parts): Design => Design::of(Configuration::fromRow(['parts' => $parts] + $plain));
         $both = [['name' => 'lid'], ['name' => 'hub', 'material' => 'oak']];
         self::assertSame(['lid there', 'hub oak'], $with($both)->said(['lid', 'hub']));

@@ -33,7 +33,7 @@ final readonly class Tying
         $channels = array_filter($method->channels(), static fn (Channel $c): bool => $c->difference !== null && $c->difference > 0.0);
         $book = $channels === [] ? null : $this->books->open($method->device());
         foreach ($channels as $channel) {
-            $spread = MethodSpread::together($book?->repeats($method->name(), $method->edition(), $channel->metric) ?? []);
+            $spread = MethodSpread::together($book?->repeats($method->name(), null, $channel->metric) ?? [], MethodSpread::TO_PLAN);
             if ($spread === null) {
                 continue;
             }

@@ -79,11 +79,14 @@ final readonly class PlanPreviews
         $book = $this->books->open($method->device());
         $out = [];
         foreach ($method->channels() as $channel) {
-            $spread = MethodSpread::together($book->repeats($method->name(), $method->edition(), $channel->metric));
+            $spread = MethodSpread::together(
+                $book->repeats($method->name(), $method->edition(), $channel->metric), MethodSpread::TO_PLAN,
+            );
             $isPaired = $layout->kind === PlanKind::Pairs;
             // What is known before counts in no pairs, which have a scatter of their own.
-            $found = static fn (MethodSpread $of, int $n): ?float => $isPaired && $n < 2 ? null : Planning::difference(
-                $of->sd($channel->unit), $n, self::POWER, $confidence, $isPaired, KnownSpread::WEIGHT,
+            $known = $spread !== null && $spread->df >= KnownSpread::LEAST && !$isPaired ? KnownSpread::WEIGHT : 0.0;
+            $found = static fn (MethodSpread $of, int $n): ?float => $known <= 0.0 && $n < 2 ? null : Planning::difference(
+                $of->sd($channel->unit), $n, self::POWER, $confidence, $isPaired, $known,
             );
             $difference = $spread === null ? null : $found($spread, $each);
             $out[] = $spread === null || $difference === null ? PlanWords::findsNothing($name($channel->metric), $each) : PlanWords::finds(

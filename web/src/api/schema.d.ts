@@ -2421,7 +2421,7 @@ export interface components {
         /** @enum {string} */
         "Core.Curve.MarkKind": "first" | "last" | "peak" | "lowest" | "mean" | "standard";
         /** @enum {string} */
-        "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "spread" | "drawn";
+        "Core.Evidence.Basis": "tBound" | "toleranceBound" | "exactShare" | "censored" | "count" | "spread" | "drawn";
         /** @enum {string} */
         "Core.Evidence.Direction": "atLeast" | "atMost";
         /** @enum {string} */

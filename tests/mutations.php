@@ -359,10 +359,6 @@ return [
     ['src/Facts/OddThings.php', "o.explained = ''", 'true', 'ConsoleTest'],
     // Blind panels, staircases, days out.
     [
-        'src/Sheet/Panel/PanelPages.php', '$isBlind ? [] : $this->results($panel, $inTime, $book)',
-        '$this->results($panel, $inTime, $book)', 'PanelTest',
-    ],
-    [
         'src/Sheet/Panel/PanelPages.php', 'static fn (PanelSheetView $s): bool => !$s->late',
         'static fn (PanelSheetView $s): bool => true', 'PanelTest',
     ],

@@ -25,10 +25,12 @@ enum Scale: string
         $cells = [];
         foreach ($runs as $run) {
             if ($run->kind === ResultKind::Equal) {
-                $cells[$run->cell] = [...$cells[$run->cell] ?? [], ...$run->values];
+                foreach ($run->values as $value) {
+                    $cells[$run->cell][] = $value;
+                }
             }
         }
-        $means = array_map(static fn (array $values): float => array_sum($values) / count($values), array_filter($cells));
+        $means = array_map(static fn (array $values): float => array_sum($values) / count($values), $cells);
 
         return AlikeRuns::arePositive($runs) && $means !== [] && max($means) > self::SPAN * min($means) ? self::Ratio : self::Add;
     }

@@ -12,6 +12,9 @@ final readonly class Input
 {
     public const MOST_VALUES = 1_000_000;
 
+    /** Runs, each with its fields, are taken in by the hundred thousand: a workshop has thousands. */
+    public const MOST_OBJECTS = 100_000;
+
     /** Squares of it must not overflow, those of the smallest not vanish. */
     private const LARGEST = 1e150;
     private const SMALLEST = 1e-150;
@@ -249,7 +252,11 @@ final readonly class Input
     public function objects(string $name): array
     {
         $out = [];
-        foreach ($this->has($name) ? $this->list($name) : [] as $i => $value) {
+        $list = $this->has($name) ? $this->list($name) : [];
+        if (count($list) > self::MOST_OBJECTS) {
+            throw InvalidInput::because(sprintf('At most %d of these can be taken.', self::MOST_OBJECTS), $this->at($name));
+        }
+        foreach ($list as $i => $value) {
             $out[] = is_array($value) ? new self($value, $this->at($name).'/'.$i) : throw InvalidInput::because(
                 'An object is wanted here.', $this->at($name).'/'.$i,
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Core\Statistics;
 
 use Lustrum\Core\InvalidInput;
+use Lustrum\Core\NotEstimable;
 use Lustrum\Core\Statistics\Distribution\StudentT;
 
 /** How many runs a mean needs to be known to ± d (`stats.untilWidth`): two stages, Stein (1945), Ann. Math. Statist. 16, 243. */
@@ -12,6 +13,7 @@ final readonly class UntilWidth
 {
     /** A spread of two values says next to nothing of how many are needed. */
     private const FIRST = 3;
+    private const MOST = 1_000_000_000;
 
     private function __construct(
         public int $total,
@@ -24,7 +26,7 @@ final readonly class UntilWidth
     /**
      * @param list<float> $values of the first stage: three at least
      *
-     * @throws InvalidInput
+     * @throws InvalidInput|NotEstimable
      */
     public static function of(array $values, float $halfWidth, float $confidence): self
     {
@@ -36,7 +38,13 @@ final readonly class UntilWidth
         }
         $sample = Sample::of($values);
         $half = StudentT::quantile(0.5 + $confidence / 2, $sample->n - 1) * (float) $sample->sd;
-        $total = max($sample->n, (int) ceil(($half / $halfWidth) ** 2 - 1e-9));
+        $wanted = ($half / $halfWidth) ** 2;
+        if ($wanted > self::MOST) {
+            throw NotEstimable::because(
+                'runs.tooMany', sprintf('More than %d runs would be needed for so narrow an interval.', self::MOST), 'halfWidth',
+            );
+        }
+        $total = max($sample->n, (int) ceil($wanted - 1e-9));
 
         return new self($total, $total - $sample->n, (float) $sample->sd, $sample->n - 1);
     }

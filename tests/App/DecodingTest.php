@@ -7,6 +7,7 @@ namespace Lustrum\Tests\App;
 use Doctrine\DBAL\Connection;
 use Lustrum\Shared\Refusal\Invalid;
 use Lustrum\Storage\Drawings;
+use Lustrum\Storage\FileKind;
 use Lustrum\Storage\Files;
 use Lustrum\Storage\Limited;
 use Lustrum\Storage\LimitPassed;
@@ -27,6 +28,14 @@ final class DecodingTest extends ApiTestCase
         parent::setUp();
         $this->folder = sys_get_temp_dir().'/lustrum-decoding-'.getmypid();
         @mkdir($this->folder);
+    }
+
+    /** What takes minutes waits in a line of its own, so that pictures do not wait behind it. */
+    public function testRecordingsWaitInALineOfTheirOwn(): void
+    {
+        self::assertSame([Line::Recordings, Line::Recordings, Line::Pictures, Line::Pictures], array_map(
+            static fn (FileKind $kind): Line => $kind->line(), [FileKind::Sound, FileKind::Clip, FileKind::Picture, FileKind::Document],
+        ));
     }
 
     public function testAProcessThatTakesMoreThanItIsGivenIsEnded(): void

@@ -171,6 +171,8 @@ final class PanelTest extends ApiTestCase
             self::assertSame(422, $this->sheet('Odile', '000', '50'), 'No such code.');
             self::assertSame(422, $this->sheet('Nobody', $code, '50'));
             self::assertSame(422, $this->sheet('Odile', $code, '50', ['ratings' => []]), 'Something was not rated.');
+            self::assertStringContainsString('This is not rated yet.', (string) $this->client->getResponse()->getContent());
+            self::assertSame(403, $this->sheet('Odile', $code, '50', ['panel' => Uuid::v7()->toRfc4122()]), 'Of another panel.');
             self::assertSame(201, $this->sheet('Odile', $code, '50'));
             self::assertSame(409, $this->sheet('Odile', $code, '90'), 'Once for each code.');
         });

@@ -43,7 +43,7 @@ return [
     'removed' => '{name} ({was}, taken out since)',
     'own' => '{name} of the article{said, select, yes { ({was})} other {}}',
     'edited' => '{kind, select, material {material of {name}} part {number of {name}} other {{name}}} ({was}, now {is})',
-    'method' => '{basis, select, tBound {one-sided t bound} toleranceBound {one-sided tolerance bound, {percent} % of articles} drawn {worked out from the build as it is drawn} censored {likelihood bound of values and bounds together} spread {one-sided χ² bound of the standard deviation} other {exact one-sided bound of the share, {percent} % wanted}}',
+    'method' => '{basis, select, tBound {one-sided t bound} toleranceBound {one-sided tolerance bound, {percent} % of articles} drawn {worked out from the build as it is drawn} censored {likelihood bound of values and bounds together} spread {one-sided χ² bound of the standard deviation} count {exact one-sided bound of a mean of counts} other {exact one-sided bound of the share, {percent} % wanted}}',
     'confidence' => 'at {percent} % confidence',
     'how' => 'Worked out as: {method}.{known, select, yes { Probability that the requirement is met: {p} %.} other {}} {n, plural, =0 {} one {It stands on # run.} other {It stands on # runs.}}',
     'limit' => '{kind, select, check {looked at} other {{direction, select, atLeast {at least} other {at most}} {limit}}}',

@@ -111,18 +111,19 @@ final readonly class MethodSpread
     }
 
     /**
-     * How it went, build by build, on the rig that it was last made on.
+     * How it went, build by build, in one way of reading: the last one.
      *
      * @param array<string, array<string, array<string, self>>> $all by build, oldest first, then by metric and how
      *
      * @return list<self> oldest first; of builds on which something was repeated
      */
-    public static function course(array $all, string $method, ?int $edition, string $metric): array
+    public static function course(array $all, string $method, ?int $edition, string $metric, ?string $rig = null): array
     {
         $out = [];
         foreach ($all as $of) {
             foreach ($of[$metric] ?? [] as $one) {
-                if ($one->method === $method && ($edition === null || $one->edition === $edition) && $one->df > 0) {
+                if ($one->method === $method && ($edition === null || $one->edition === $edition) && $one->df > 0
+                    && ($rig === null || str_ends_with($one->how, "\x1f".$rig))) {
                     $out[] = $one;
                 }
             }

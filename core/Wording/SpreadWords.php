@@ -30,12 +30,13 @@ final class SpreadWords
     /**
      * How far repeats spread by, and how that went build by build; empty: nothing was repeated.
      *
-     * @param list<MethodSpread> $some oldest first
+     * @param list<MethodSpread> $some    of this edition, oldest first
+     * @param list<MethodSpread> $earlier of all editions
      */
-    public static function course(array $some, string $unit): string
+    public static function course(array $some, array $earlier, string $unit): string
     {
         if ($some === []) {
-            return '';
+            return $earlier === [] ? '' : Messages::say('method.anew', ['n' => MethodSpread::sum($earlier)->runs]);
         }
         $all = MethodSpread::sum($some);
         $said = static fn (MethodSpread $s): string => Numbers::amount(

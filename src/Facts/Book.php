@@ -471,13 +471,14 @@ final class Book
     }
 
     /**
-     * @param int|null $edition of the method; null: whichever
+     * @param int|null    $edition of the method; null: whichever
+     * @param string|null $rig     that it was made on; null: whichever
      *
      * @return list<MethodSpread> how far its repeats spread, build by build, oldest first
      */
-    public function repeats(string $method, ?int $edition, string $metric): array
+    public function repeats(string $method, ?int $edition, string $metric, ?string $rig = null): array
     {
-        return MethodSpread::course($this->spreads(), $method, $edition, $metric);
+        return MethodSpread::course($this->spreads(), $method, $edition, $metric, $rig);
     }
 
     /** @return array<string, array<string, array<string, MethodSpread>>> by build, oldest first, then by metric and how */

@@ -96,5 +96,14 @@ final class RepeatsTest extends ApiTestCase
         self::assertContains(
             'Repeats spread by 1.58 N (6 of them: A 1.00 N and B 2.00 N).', (array) self::at($sheet, 'sections', 0, 'lines', 0, 'notes'),
         );
+        $method = (array) $sheet['method'];
+        $this->json('PUT', '/api/methods/'.$this->bench->method, ['rig' => 'Another frame'] + $method);
+        self::assertSame(200, $this->answered());
+        self::assertContains(
+            'What its repeats spread by begins anew with this edition and rig: nothing was repeated yet (6 earlier ones under another edition or rig).',
+            (array) self::at(
+                $this->json('GET', '/api/methods/'.$this->bench->method.'/sheet'), 'sections', 0, 'lines', 0, 'notes',
+            ),
+        );
     }
 }

@@ -138,7 +138,9 @@ final readonly class MethodSheets
                 MethodWords::channel($name($c->metric), $c->unit, $c->formula, $c->instrument, $c->resolution, $c->low, $c->high),
                 array_values(array_filter([
                     self::calibrated($c), MethodWords::tared($c), Fitting::against($c, $instruments),
-                    SpreadWords::course($book->repeats($m->name(), $m->edition(), $c->metric), $c->unit),
+                    SpreadWords::course(
+                        $book->repeats($m->name(), $m->edition(), $c->metric, $view->rig), $book->repeats($m->name(), null, $c->metric), $c->unit,
+                    ),
                 ])),
             ), $m->channels()),
             'constants' => $said(MethodSheetWords::constant(...), $m->constants()),

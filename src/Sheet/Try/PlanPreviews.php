@@ -80,7 +80,7 @@ final readonly class PlanPreviews
         $out = [];
         foreach ($method->channels() as $channel) {
             $spread = MethodSpread::together(
-                $book->repeats($method->name(), $method->edition(), $channel->metric), MethodSpread::TO_PLAN,
+                $book->repeats($method->name(), $method->edition(), $channel->metric, $method->view()->rig), MethodSpread::TO_PLAN,
             );
             $isPaired = $layout->kind === PlanKind::Pairs;
             // What is known before counts in no pairs, which have a scatter of their own.

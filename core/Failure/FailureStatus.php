@@ -22,6 +22,7 @@ final readonly class FailureStatus
      * @param 'milder'|'same'|'harder'|'' $return beside the levels at which it had happened before
      * @param array<array-key, int> $on of these, by the build that made each
      * @param float        $confidence at which $mayFail is said
+     * @param ByHand|null  $byHand  who closed it in words, where nothing came back since; both stand
      * @param list<string> $without builds on which it was seen again, which carry no fix of it: that opens nothing
      */
     public function __construct(
@@ -41,6 +42,17 @@ final readonly class FailureStatus
         public array $without = [],
         public array $on = [],
         public float $confidence = 0.95,
+        public ?ByHand $byHand = null,
     ) {
+    }
+
+    /** The same, closed in words where its holds have not closed it. */
+    public function closedBy(ByHand $hand): self
+    {
+        return new self(
+            $this->standing->isOpen() ? Standing::ByHand : $this->standing, $this->letter, $this->fixes, $this->held, $this->needed,
+            $this->needs, $this->milder, $this->mildest, $this->mayFail, $this->chance, $this->times, $this->at, $this->return,
+            $this->without, $this->on, $this->confidence, $hand,
+        );
     }
 }

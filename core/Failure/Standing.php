@@ -16,6 +16,8 @@ enum Standing: string
     /** It held where it had failed, and not yet often enough. */
     case Holding = 'holding';
     case Closed = 'closed';
+    /** Somebody closed it in words, sooner than its holds ask. */
+    case ByHand = 'byHand';
     /** It happened again on a build that carries the fix. */
     case CameBack = 'cameBack';
     /** Its cause lies in how it was made or tried; it is set aside, and not put right yet. */
@@ -27,6 +29,6 @@ enum Standing: string
 
     public function isOpen(): bool
     {
-        return !in_array($this, [self::Closed, self::PutRight, self::Feared], true);
+        return !in_array($this, [self::Closed, self::ByHand, self::PutRight, self::Feared], true);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Failure\ByHand;
 use Lustrum\Core\Run\Severity;
 
 /** A failure as the sums need it. */
@@ -22,6 +23,7 @@ final readonly class FailureFact
      * @param string        $serial        of the article that it happened on
      * @param bool          $isFeared      not seen yet
      * @param string        $at            when it was logged; times are written alike, so their text tells
+     * @param ByHand|null   $byHand        who closed it in words, the last one
      */
     public function __construct(
         public string $id,
@@ -38,6 +40,7 @@ final readonly class FailureFact
         public bool $isFeared = false,
         public bool $isDangerous = false,
         public string $at = '',
+        public ?ByHand $byHand = null,
     ) {
         $this->key = self::keyOf($mode);
     }

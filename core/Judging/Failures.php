@@ -63,7 +63,23 @@ final class Failures
 
     public function status(FailureFact $failure): FailureStatus
     {
-        return $this->statuses[$failure->id] ??= $this->standing($failure);
+        return $this->statuses[$failure->id] ??= $this->saidOf($failure, $this->standing($failure));
+    }
+
+    /** What somebody closed in words is open again once it came back. */
+    private function saidOf(FailureFact $failure, FailureStatus $status): FailureStatus
+    {
+        $hand = $failure->byHand;
+        if ($hand === null || $failure->isFeared) {
+            return $status;
+        }
+        foreach ($this->byMode[$failure->key()] ?? [] as $other) {
+            if ($other->counts() && $other->at > $hand->at) {
+                return $status;
+            }
+        }
+
+        return $status->closedBy($hand);
     }
 
     private function standing(FailureFact $failure): FailureStatus

@@ -36,7 +36,8 @@ final class FailureWords
             'needed' => $status->needed, 'levelled' => $needs !== [], 'needs' => Messages::list($needs), 'milder' => $status->milder,
             'mildest' => $status->mildest, 'percent' => Numbers::percent($status->mayFail),
             'chance' => Digits::plain(100 * $status->chance, 2), 'sure' => Numbers::set(round(100 * $status->confidence, 1), ''), 'times' => $status->times, 'back' => $status->return,
-            'at' => $status->at, 'placed' => $status->at !== '', 'spread' => count($status->on) > 1,
+            'at' => $status->at, 'placed' => $status->at !== '', 'who' => $status->byHand->by ?? '', 'why' => rtrim($status->byHand->why ?? '', '.'),
+            'tried' => $status->needed > 0, 'spread' => count($status->on) > 1,
             'on' => Messages::list(array_map(
                 static fn (string|int $letter, int $n): string => Messages::say('failure.on', ['n' => $n, 'letter' => (string) $letter]),
                 array_keys($status->on), $status->on,

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Lustrum\Facts;
 
 use Doctrine\DBAL\Connection;
+use Lustrum\Core\Failure\ByHand;
 use Lustrum\Core\Judging\FailureFact;
 use Lustrum\Core\Judging\OutsideUse;
 use Lustrum\Core\Run\Factor;
 use Lustrum\Core\Run\Row;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Run\Severity;
+use Lustrum\Core\Wording\AccountWords;
 use Lustrum\Shared\NamedLines;
 
 /** Reads all failures of a device, with how hard each was. */
@@ -32,6 +34,8 @@ final readonly class FailureFacts
         $rows = $this->db->fetchAllAssociative(
             'SELECT f.id, f.revision_id, f.mode, f.place, f.run_id, f.method_id, f.question, f.levels, f.feared, f.consequence, f.created_at,
                     f.consequence_of_id, a.state article_state, a.serial,
+                    (SELECT json_build_array(h.id, h.created_by, h.brought_in_by, h.why, h.created_at::text) FROM closing_by_hand h
+                        WHERE h.failure_id = f.id AND h.withdrawn_because IS NULL ORDER BY h.created_at DESC, h.id DESC LIMIT 1) by_hand,
                     (SELECT c.text FROM cause c WHERE c.failure_id = f.id AND '.SetAside::does('c').' ORDER BY c.created_at LIMIT 1) aside
              FROM failure f LEFT JOIN article a ON a.id = f.article_id
              WHERE f.revision_id = ANY(CAST(? AS uuid[])) AND f.withdrawn_because IS NULL ORDER BY f.created_at, f.id',
@@ -88,8 +92,18 @@ final readonly class FailureFacts
             $run === null ? '' : $this->runs->hashes[$run->configuration], $row['consequence_of_id'] !== null,
             // What failed in a run goes with it; outside one its own cause says.
             $run->aside ?? Row::textOrNull($row['aside']) ?? '',
-            Row::text($row['serial']), (bool) $row['feared'], $row['consequence'] === 'dangerous', Row::text($row['created_at']),
+            Row::text($row['serial']), (bool) $row['feared'], $row['consequence'] === 'dangerous', Row::text($row['created_at']), self::byHand($row['by_hand']),
         );
+    }
+
+    private static function byHand(mixed $row): ?ByHand
+    {
+        if ($row === null) {
+            return null;
+        }
+        [$id, $by, $broughtIn, $why, $at] = array_map(Row::text(...), array_pad(array_values(Row::json($row)), 5, ''));
+
+        return new ByHand($id, AccountWords::author($by, $broughtIn), $why, $at);
     }
 
     /** @return list<OutsideUse> of all articles of a device, of those in which a mode would have shown and did not */

@@ -17,6 +17,7 @@ use Lustrum\Domain\Device\UseStep;
 use Lustrum\Domain\Document\Document;
 use Lustrum\Domain\Finding\Assumption;
 use Lustrum\Domain\Finding\Cause;
+use Lustrum\Domain\Finding\ClosingByHand;
 use Lustrum\Domain\Finding\Failure;
 use Lustrum\Domain\Finding\Observation;
 use Lustrum\Domain\Finding\Photo;
@@ -90,6 +91,7 @@ final readonly class Invalidation implements AfterWrite
         PanelSheet::class => [self::HERE, ['panel']],
         Observation::class => [self::NOTHING, ['find', 'run', 'methods']],
         Failure::class => [self::FAILURES, ['frame', 'brief', 'build', 'try', 'find', 'run', 'next']],
+        ClosingByHand::class => [self::FAILURES, ['frame', 'brief', 'build', 'try', 'find', 'run', 'next']],
         Cause::class => [self::BUILD, self::JUDGED],
         // What was verified is asked for again; no conclusion rests on it.
         Happening::class => [self::NOTHING, ['build', 'try', 'run']],

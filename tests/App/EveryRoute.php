@@ -204,6 +204,7 @@ abstract class EveryRoute extends ApiTestCase
             'document' => ['name' => 'plate.svg', 'role' => 'drawing'] + $refs,
             'run' => ['trial' => $this->records['trial'] ?? '', 'article' => $this->records['article'] ?? ''],
             'reading' => ['run' => $this->others['bare'] ?? '', 'channel' => 'push', 'text' => '41.0 N'],
+            'closing' => ['failure' => $this->records['failure'] ?? '', 'why' => 'It was the stone'],
             'unrelated' => ['revision' => $this->records['revision'] ?? '', 'metric' => 'push force', 'difference' => 'part:belt'],
             'spending' => ['revision' => $this->records['revision'] ?? '', 'what' => 'Wood', 'cost' => 5.0],
             default => [
@@ -305,6 +306,7 @@ abstract class EveryRoute extends ApiTestCase
             'sheet' => $this->put('sheets', ['panel' => $panel] + $this->rated($panel)),
             'happening' => $this->put('happenings', ['article' => $bench->unitA, 'kind' => 'moved']),
             'making' => $this->put('makings', ['article' => $bench->unitA, 'name' => 'Glue', 'minutes' => 12.0]),
+            'closing' => $this->put('closings', ['failure' => $failure, 'why' => 'It was the stone']),
             'cause' => $this->put('causes', ['failure' => $failure, 'text' => 'Stone']), 'observation' => $this->put(
                 'observations', ['revision' => $bench->a, 'text' => 'Squeaks'],
             ),

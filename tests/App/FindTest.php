@@ -107,6 +107,30 @@ final class FindTest extends ApiTestCase
         self::assertSame([$failure, $run, 'dangerous', 'arm'], [$row['id'], $row['run'], $row['consequence'], $row['place']]);
     }
 
+    public function testANamedPersonClosesItSoonerAndAReturnOpensItAgain(): void
+    {
+        $b = $this->bench->b;
+        $failure = $this->put('failures', ['revision' => $b, 'mode' => 'Arm tore', 'consequence' => 'dangerous']);
+        $stands = fn (): array => array_map(
+            static fn (mixed $row): string => self::text((array) $row, 'standing'), (array) $this->find($b)['failures'],
+        );
+        self::assertSame(['unplaced'], $stands());
+        $this->json('PUT', '/api/closings/'.Uuid::v7()->toRfc4122(), ['failure' => $failure, 'why' => ' ']);
+        self::assertSame(422, $this->answered(), 'Without words nobody closes anything.');
+        $closing = $this->put('closings', ['failure' => $failure, 'why' => 'It was the weld of one arm.']);
+        self::assertSame(['byHand'], $stands());
+        $row = (array) self::at($this->find($b), 'failures', 0);
+        self::assertSame($closing, $row['closedByHand']);
+        self::assertStringStartsWith('Closed in words by Lead: “It was the weld of one arm”.', self::text($row, 'sentence'));
+        // It came back: what was said of it stays written down, and closes nothing.
+        $this->put('failures', ['revision' => $b, 'mode' => 'arm tore', 'consequence' => 'dangerous']);
+        self::assertSame(['unplaced', 'unplaced'], $stands());
+        $again = $this->put('closings', ['failure' => $failure, 'why' => 'That one too.']);
+        self::assertEqualsCanonicalizing(['byHand', 'unplaced'], $stands());
+        $this->json('POST', '/api/closings/'.$again.'/withdraw', ['because' => 'It is not closed after all.']);
+        self::assertSame(['unplaced', 'unplaced'], $stands());
+    }
+
     public function testNextSaysWhatWaitsAndWhatAnswersOneFailureTogether(): void
     {
         $b = $this->bench->b;

@@ -54,6 +54,7 @@ final class LimitTest extends ApiTestCase
             'failure' => $on + ['mode' => 'Bent'], 'observation' => $on + ['text' => 'Squeaks'],
             'trial' => $on + ['method' => $bench->method, 'name' => 'Again'], 'run' => ['trial' => $trial, 'article' => $bench->unitB],
             'reading' => ['run' => $run, 'channel' => 'push', 'text' => '41.0 N'], 'cause' => ['failure' => $failure, 'text' => 'Stone'],
+            'closing' => ['failure' => $failure, 'why' => 'It was the stone'],
         ];
     }
 

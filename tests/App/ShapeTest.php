@@ -24,7 +24,7 @@ final class ShapeTest extends ApiTestCase
         'name' => 'n',
         'text' => 't', 'unit' => 'N', 'limit' => 4.5, 'direction' => 'atMost', 'metric' => 'force', 'statement' => 's', 'letter' => 'A',
         'serial' => 's', 'what' => 'w', 'mode' => 'm', 'channel' => 'push', 'next' => 'n', 'article' => 'a', 'panel' => 'p',
-        'rater' => 'r', 'code' => '100', 'difference' => 'part:belt',
+        'rater' => 'r', 'code' => '100', 'difference' => 'part:belt', 'why' => 'w',
         'formula' => 'a*2', 'variables' => [], 'title' => 't', 'sum' => 'drop', 'inputs' => [], 'output' => 'speed',
     ];
 

@@ -20,6 +20,9 @@ final class FindingKinds implements Registration
                 'failure', 'failures', Failure::class, FailureInput::class, FailureView::class,
                 ['revision' => 'revision', 'run' => 'run', 'article' => 'article', 'method' => 'method', 'consequenceOf' => 'failure'],
             ),
+            new Kind(
+                'closing', 'closings', ClosingByHand::class, ClosingByHandInput::class, ClosingByHandView::class, ['failure' => 'failure'],
+            ),
             new Kind('cause', 'causes', Cause::class, CauseInput::class, CauseView::class, ['failure' => 'failure'], numerous: true),
             new Kind(
                 'assumption', 'assumptions', Assumption::class, AssumptionInput::class, AssumptionView::class,

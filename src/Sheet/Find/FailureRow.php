@@ -15,6 +15,7 @@ final readonly class FailureRow
      * @param list<CauseView> $causes
      * @param list<string>    $candidates what was proposed against it
      * @param string          $level      at which it happened, as it is said
+     * @param string|null     $closedByHand identifier of what somebody said who closed it in words; null: nobody, or it came back
      * @param list<string>    $outside    what its articles came through outside trials without it, as sentences
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class FailureRow
         public array $candidates,
         public string $level,
         public array $outside,
+        public ?string $closedByHand,
     ) {
     }
 }

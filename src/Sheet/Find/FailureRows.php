@@ -59,7 +59,7 @@ final readonly class FailureRows
                 $view, $run['serial'] ?? '', $label, $causes[$view->id] ?? [], $status->standing, FailureWords::standing($status),
                 $candidates[$view->id] ?? [], $standings->levels($view->id), array_map(
                     static fn (OutsideBound $b): string => FailureWords::outside($b, $confidence), $standings->outside($view->id),
-                ),
+                ), $status->byHand?->id,
             );
         }
 

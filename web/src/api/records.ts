@@ -33,6 +33,7 @@ export type Inputs = {
   observations: Schemas['ObservationInput'];
   failures: Schemas['FailureInput'];
   causes: Schemas['CauseInput'];
+  closings: Schemas['ClosingByHandInput'];
   changes: Schemas['ChangeInput'];
   unrelated: Schemas['UnrelatedInput'];
   candidates: Schemas['CandidateInput'];

@@ -259,6 +259,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/closings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a record, or changes it under its version. Sent twice, it is one record. */
+        put: operations["put_closing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/closings/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a record back, with a reason; it stays readable. */
+        post: operations["withdraw_closing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/courses/{id}": {
         parameters: {
             query?: never;
@@ -2431,7 +2465,7 @@ export interface components {
         /** @enum {string} */
         "Core.Evidence.Texture": "outline" | "sparse" | "dense" | "solid" | "dotted" | "dottedBroken" | "denseBroken" | "broken";
         /** @enum {string} */
-        "Core.Failure.Standing": "open" | "unplaced" | "fixUntried" | "holding" | "closed" | "cameBack" | "setAside" | "putRight" | "feared";
+        "Core.Failure.Standing": "open" | "unplaced" | "fixUntried" | "holding" | "closed" | "byHand" | "cameBack" | "setAside" | "putRight" | "feared";
         /** @enum {string} */
         "Core.Footing.Footing": "level" | "tilted" | "broken";
         /** @enum {string} */
@@ -2999,6 +3033,19 @@ export interface components {
             kind: components["schemas"]["Domain.Finding.CauseKind"];
             standing: components["schemas"]["Domain.Finding.CauseStanding"];
             findings: string;
+        };
+        "Domain.Finding.ClosingByHandInput": {
+            failure: string;
+            why: string;
+            version?: number | null;
+        };
+        "Domain.Finding.ClosingByHandView": {
+            id: string;
+            version: number;
+            failure: string;
+            why: string;
+            by: string;
+            at: string;
         };
         /** @enum {string} */
         "Domain.Finding.Consequence": "minor" | "major" | "dangerous";
@@ -4445,6 +4492,7 @@ export interface components {
             candidates: string[];
             level: string;
             outside: string[];
+            closedByHand: string | null;
         };
         "Sheet.Find.FindSheet": {
             sentence: string;
@@ -5922,6 +5970,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Domain.Change.ChangeView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    put_closing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Domain.Finding.ClosingByHandInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Finding.ClosingByHandView"];
+                };
+            };
+            /** @description A problem, with a sentence for people */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Http.OpenApi.ProblemDocument"];
+                };
+            };
+        };
+    };
+    withdraw_closing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Record.WithdrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Domain.Finding.ClosingByHandView"];
                 };
             };
             /** @description A problem, with a sentence for people */

@@ -58,6 +58,7 @@ export const STANDING: Record<Schemas['Standing'], string> = {
   fixUntried: 'fix not tried',
   holding: 'holds so far',
   closed: 'closed',
+  byHand: 'closed in words',
   cameBack: 'came back',
   setAside: 'set aside',
   putRight: 'put right',

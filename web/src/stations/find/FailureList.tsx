@@ -1,9 +1,14 @@
-import { uuid } from '../../api/uuid';
 import type { Schemas } from '../../api/client';
+import { withdrawRecord } from '../../api/records';
+import { useWrite } from '../../api/useWrite';
+import { uuid } from '../../api/uuid';
 import { Button } from '../../ui/Button';
 import { day } from '../../ui/time';
 import { CAUSE_KIND, CAUSE_STANDING, CONSEQUENCE, STANDING } from '../../ui/words';
 import type { FindForm } from './Find';
+
+/** Where a named person may close it sooner than its holds ask. */
+const OPEN: Schemas['Standing'][] = ['open', 'unplaced', 'fixUntried', 'holding', 'cameBack'];
 
 export function FailureList({
   rows,
@@ -16,6 +21,7 @@ export function FailureList({
   write: boolean;
   edit: (form: FindForm) => void;
 }) {
+  const saving = useWrite();
   return (
     <ul className="divide-y divide-rule">
       {rows.map((row) => {
@@ -34,7 +40,7 @@ export function FailureList({
               {f.note !== '' && <p className="text-sm">{f.note}</p>}
               <p className="text-sm">
                 <span
-                  className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : row.standing === 'closed' || row.standing === 'putRight' ? '' : 'text-brass'}`}
+                  className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : ['closed', 'byHand', 'putRight'].includes(row.standing) ? '' : 'text-brass'}`}
                 >
                   {STANDING[row.standing]}
                 </span>{' '}
@@ -109,6 +115,30 @@ export function FailureList({
                   >
                     Propose a change
                   </Button>
+                  {row.closedByHand !== null ? (
+                    <Button
+                      look="quiet"
+                      disabled={saving.busy}
+                      aria-label={`Take back that ${f.mode} is closed`}
+                      onClick={() =>
+                        void saving.run(() =>
+                          withdrawRecord('closings', row.closedByHand ?? '', 'It is not closed after all.'),
+                        )
+                      }
+                    >
+                      Not closed after all
+                    </Button>
+                  ) : (
+                    OPEN.includes(row.standing) && (
+                      <Button
+                        look="quiet"
+                        aria-label={`Close ${f.mode} in words`}
+                        onClick={() => edit({ kind: 'closing', editing: { id: uuid(), record: { failure: f.id } } })}
+                      >
+                        Close it in words
+                      </Button>
+                    )
+                  )}
                   <Button
                     look="quiet"
                     aria-label={`Edit failure ${f.mode}`}

@@ -85,7 +85,16 @@ const CAUSE_FIELDS: Field[] = [
   { name: 'findings', label: 'Findings for and against', kind: 'area' },
 ];
 
-export type FindForm = { kind: 'failure' | 'cause' | 'candidate'; editing: Exclude<Editing, null> } | null;
+const CLOSING_FIELDS: Field[] = [
+  {
+    name: 'why',
+    label: 'Why may it count as closed?',
+    kind: 'area',
+    hint: 'It stands beside the holds, with your name. When the failure comes back it is open again.',
+  },
+];
+
+export type FindForm = { kind: 'failure' | 'cause' | 'closing' | 'candidate'; editing: Exclude<Editing, null> } | null;
 
 /** The Find station: what went wrong on this build, over all builds, and why. */
 export default function Find() {
@@ -213,6 +222,16 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         onClose={close}
         save={(id, values, version) =>
           putRecord('causes', id, { ...values, failure: form?.editing.record['failure'], version })
+        }
+      />
+      <RecordSlip
+        title="Closed in words"
+        kind={`closing:${String(form?.editing.record['failure'])}`}
+        editing={editing('closing')}
+        fields={CLOSING_FIELDS}
+        onClose={close}
+        save={(id, values, version) =>
+          putRecord('closings', id, { ...values, failure: form?.editing.record['failure'], version })
         }
       />
       <RecordSlip

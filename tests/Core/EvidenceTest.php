@@ -141,6 +141,28 @@ final class EvidenceTest extends TestCase
         self::assertSame([State::Leaning, null], [$hidden->state, $hidden->bound]);
     }
 
+    public function testABoundDecidesWhetherAnArticleHoldsOnlyWhereItReachesTheLimit(): void
+    {
+        $every = Requirement::of(Kind::Every, Direction::AtLeast, 400, 0.95, 0.8, nonParametric: true);
+        $a = Assess::results($every, [
+            Result::of(ResultKind::AtLeast, 410.0), Result::of(ResultKind::AtLeast, 390.0), Result::of(ResultKind::AtMost, 390.0),
+            Result::of(ResultKind::AtMost, 410.0), Result::of(ResultKind::Equal, 405.0),
+        ]);
+        self::assertSame([3, 2 / 3], [$a->n, $a->estimate], 'One that stops short of it, or may lie on either side, decides nothing.');
+    }
+
+    public function testValuesAndBoundsTogetherCanShowAMean(): void
+    {
+        $mean = Requirement::of(Kind::Mean, Direction::AtLeast, 400, 0.95);
+        $results = [
+            ...array_map(static fn (float $v): Result => Result::of(ResultKind::Equal, $v), [440.0, 450.0, 460.0]),
+            Result::of(ResultKind::AtLeast, 455.0),
+        ];
+        $a = Assess::results($mean, $results);
+        self::assertSame([State::Shown, 0, 3], [$a->state, $a->runsNeeded, $a->n]);
+        self::assertGreaterThan(400, $a->bound);
+    }
+
     /** A run that was lost says nothing: its article counts by those that ended. */
     public function testAnArticleIsCountedByTheRunsThatWereNotLost(): void
     {

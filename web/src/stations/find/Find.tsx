@@ -228,6 +228,7 @@ function FindSheet({ sheet }: { sheet: Schemas['FindSheet'] }) {
         title="Closed in words"
         kind={`closing:${String(form?.editing.record['failure'])}`}
         editing={editing('closing')}
+        label="Count it as closed"
         fields={CLOSING_FIELDS}
         onClose={close}
         save={(id, values, version) =>

@@ -78,36 +78,8 @@ final readonly class MethodSpread
             $this->how, $this->method, $this->squares + $other->squares,
             $this->logSquares === null || $other->logSquares === null ? null : $this->logSquares + $other->logSquares,
             $this->df + $other->df, $this->runs + $other->runs, array_values(array_unique([...$this->letters, ...$other->letters])), $this->edition,
-            $this->device,
+            implode(', ', array_unique([$this->device, $other->device])),
         );
-    }
-
-    /**
-     * What was known before a comparison: of the one way in which all that is compared was measured, on the builds before the newest.
-     *
-     * @param array<string, array<string, array<string, self>>> $all      by build, oldest first, then by metric and how
-     * @param list<string>                                      $compared builds
-     * @param callable(string): list<self>                      $elsewhere measured so on other devices, asked where these tell too little
-     *
-     * @return self|null null where too little is known, or it was measured in several ways
-     */
-    public static function before(array $all, array $compared, string $metric, callable $elsewhere): ?self
-    {
-        $ways = [];
-        foreach ($compared as $build) {
-            $ways += $all[$build][$metric] ?? [];
-        }
-        $way = count($ways) === 1 ? (string) array_key_first($ways) : null;
-        if ($way === null) {
-            return null;
-        }
-        $newest = max([-1, ...array_keys(array_intersect(array_map(strval(...), array_keys($all)), $compared))]);
-        $some = [];
-        foreach (array_diff_key(array_slice($all, 0, $newest, true), array_flip($compared)) as $of) {
-            $some[] = $of[$metric][$way] ?? null;
-        }
-
-        return self::together(array_values(array_filter($some))) ?? self::together($elsewhere($ways[$way]->how));
     }
 
     /**
@@ -131,6 +103,27 @@ final readonly class MethodSpread
         $last = ($out[count($out) - 1] ?? null)->how ?? '';
 
         return array_values(array_filter($out, static fn (self $s): bool => $s->how === $last));
+    }
+
+    /**
+     * @param array<string, array<string, array<string, self>>> $all by build, oldest first, then by metric and how
+     *
+     * @return list<self> over all builds and editions, one for each way of reading in which something was repeated
+     */
+    public static function byHow(array $all): array
+    {
+        $of = [];
+        foreach ($all as $metrics) {
+            foreach ($metrics as $ways) {
+                foreach ($ways as $one) {
+                    if ($one->df > 0) {
+                        $of[$one->how][] = $one;
+                    }
+                }
+            }
+        }
+
+        return array_values(array_map(self::sum(...), $of));
     }
 
     /**

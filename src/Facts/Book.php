@@ -31,6 +31,7 @@ use Lustrum\Core\Judging\Own;
 use Lustrum\Core\Judging\Seen;
 use Lustrum\Core\Judging\SidesWithin;
 use Lustrum\Core\Judging\Sightings;
+use Lustrum\Core\Judging\SpreadsBefore;
 use Lustrum\Core\Judging\Standings;
 use Lustrum\Core\Judging\Terms;
 use Lustrum\Core\Judging\TrialPiece;
@@ -50,8 +51,8 @@ final class Book
     /** So many builds are tried as the one that two others met. */
     private const THIRDS = 4;
 
-    /** Of the hash of what was known before. */
-    private const STAMP = 12;
+    /** What a device knows of repeats, all builds together. */
+    private const OF_DEVICE = 'repeatsOfAll';
 
     /** So many stretches of runs are held open. */
     private const REMEMBERED = 8;
@@ -82,14 +83,10 @@ final class Book
     /** @var array<string, array<string, array<string, MethodSpread>>>|null by build, metric and how it was measured */
     private ?array $spreads = null;
 
-    /** @var array<string, MethodSpread|null> what was known before some builds, by metric and these */
-    private array $before = [];
+    private ?SpreadsBefore $before = null;
 
-    /** @var array<string, list<string>>|null other devices, by methods that both have */
-    private ?array $alsoUsing = null;
-
-    /** @var array<string, list<MethodSpread>> of other devices of the workspace, by how */
-    private array $elsewhere = [];
+    /** @var array<string, list<MethodSpread>>|null of other devices of the workspace, by how */
+    private ?array $elsewhere = null;
 
     /** @var array<string, array<string, Own>> by build, then requirement */
     private array $own = [];
@@ -462,12 +459,22 @@ final class Book
     /** How far repeats spread by what was measured before these builds; null where too little is known. */
     public function spread(string $metric, Build ...$builds): ?MethodSpread
     {
-        $ids = array_values(array_map(static fn (Build $b): string => $b->id, $builds));
-        $key = implode(':', [$metric, ...$ids]);
+        return $this->before()->of($metric, self::ids($builds));
+    }
 
-        return array_key_exists($key, $this->before) ? $this->before[$key] : $this->before[$key] = MethodSpread::before(
-            $this->spreads(), $ids, $metric, $this->elsewhere(...),
-        );
+    private function before(): SpreadsBefore
+    {
+        return $this->before ??= new SpreadsBefore($this->spreads(), $this->elsewhere(...));
+    }
+
+    /**
+     * @param array<int|string, Build> $builds
+     *
+     * @return list<string>
+     */
+    private static function ids(array $builds): array
+    {
+        return array_values(array_map(static fn (Build $b): string => $b->id, $builds));
     }
 
     /**
@@ -497,37 +504,37 @@ final class Book
         return $this->spreads;
     }
 
-    /** @return list<MethodSpread> of other devices of the workspace, where a method of this name was used so */
+    /** @return list<MethodSpread> of other devices of the workspace, one each, where a method was used so */
     private function elsewhere(string $how): array
     {
-        if (!isset($this->elsewhere[$how])) {
-            $this->elsewhere[$how] = [];
-            $this->alsoUsing ??= $this->facts->alsoUsing($this->device->id);
-            foreach ($this->alsoUsing[explode("\x1f", $how)[0]] ?? [] as $device) {
-                $book = $this->modules[$device] ??= ($this->other)($device);
-                foreach ($book->spreads() as $of) {
-                    foreach (array_merge(...array_values(array_map(array_values(...), $of))) as $one) {
-                        $this->elsewhere[$how] = [
-                            ...$this->elsewhere[$how], ...($one->how === $how ? [$one->of($book->device->name)] : []),
-                        ];
-                    }
+        if ($this->elsewhere === null) {
+            $this->elsewhere = [];
+            $devices = $this->facts->alsoUsing($this->device->id);
+            /** @var array<string, list<MethodSpread>> $kept */
+            $kept = $this->summaries->ofDevices(self::OF_DEVICE, array_keys($devices));
+            foreach ($devices as $id => $name) {
+                foreach ($kept[$id] ?? ($this->modules[$id] ??= ($this->other)($id))->inAll() as $one) {
+                    $this->elsewhere[$one->how][] = $one->of($name);
                 }
             }
         }
 
-        return $this->elsewhere[$how];
+        return $this->elsewhere[$how] ?? [];
+    }
+
+    /** @return list<MethodSpread> over all builds, one for each way of reading: kept in a row, since other devices ask for it */
+    public function inAll(): array
+    {
+        return $this->summaries->kept(
+            $this->device->id, $this->counter, self::OF_DEVICE, [$this->device->id],
+            fn (): array => MethodSpread::byHow($this->spreads()),
+        );
     }
 
     /** What is kept of these builds and rests on what was known before them is kept under this too; empty: nothing was. */
     private function stamp(Build ...$builds): string
     {
-        $metrics = array_unique(array_merge(...array_map(
-            fn (Build $b): array => array_map(strval(...), array_keys($this->spreads()[$b->id])), $builds,
-        )));
-        sort($metrics);
-        $known = array_filter(array_map(fn (string $m): ?MethodSpread => $this->spread($m, ...$builds), $metrics));
-
-        return $known === [] ? '' : substr(hash('xxh128', serialize($known)), 0, self::STAMP);
+        return $this->before()->stamp(self::ids($builds));
     }
 
     /** @return array<string, Terms> of metrics whose scale somebody described, whatever was planned */

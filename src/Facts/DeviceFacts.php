@@ -68,21 +68,16 @@ final readonly class DeviceFacts
     /**
      * A copy of a device has its name, and would tell it only what it knows.
      *
-     * @return array<string, list<string>> other devices of its workspace, by the names of methods that both have
+     * @return array<string, string> names of other devices of its workspace that have a method of a name that this one has, by identifier
      */
     public function alsoUsing(string $device): array
     {
-        $out = [];
-        foreach ($this->db->fetchAllAssociative(
-            'SELECT DISTINCT m.name method, o.name, o.id FROM device d JOIN device o ON o.workspace_id = d.workspace_id AND lower(o.name) <> lower(d.name)
+        return array_map(Row::text(...), $this->db->fetchAllKeyValue(
+            'SELECT DISTINCT o.id, o.name FROM device d JOIN device o ON o.workspace_id = d.workspace_id AND lower(o.name) <> lower(d.name)
              JOIN method m ON m.device_id = o.id WHERE d.id = ? AND m.name IN (SELECT name FROM method WHERE device_id = d.id)
              ORDER BY o.name, o.id',
             [$device],
-        ) as $row) {
-            $out[Row::text($row['method'])][] = Row::text($row['id']);
-        }
-
-        return $out;
+        ));
     }
 
     public function lineage(string $device): Lineage

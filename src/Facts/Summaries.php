@@ -90,6 +90,30 @@ final class Summaries
     }
 
     /**
+     * What is kept of whole devices, of those of which it is.
+     *
+     * @param list<string> $devices
+     *
+     * @return array<string, mixed> by device
+     */
+    public function ofDevices(string $what, array $devices): array
+    {
+        $out = [];
+        foreach ($devices === [] ? [] : $this->db->iterateAssociative(
+            "SELECT belongs_to, content, seal FROM summary
+             WHERE belongs_to = ANY(CAST(? AS uuid[])) AND code = ? AND key = ? || ':' || belongs_to",
+            ['{'.implode(',', $devices).'}', $this->code->version, $what],
+        ) as $row) {
+            $known = $this->open($row);
+            if ($known !== null) {
+                $out[Row::text($row['belongs_to'])] = $known[0];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
      * What is kept of parts of a build's runs.
      *
      * @param list<string> $parts

@@ -81,16 +81,20 @@ final readonly class Weibull
         $likelihood = WeibullLikelihood::of($logs, $lives->ended);
         $t = StudentT::quantile(0.5 + $confidence / 2, $r - 1);
         $drop = $r * log1p($t * $t / ($r - 1)) / 2;
-        $interval = static function (float $at, callable $profile, float $step) use ($drop): Interval {
-            $best = $profile($at);
-            $end = static fn (int $side): float => self::end(
-                static fn (float $x): float => $best - $profile($x) - $drop, $at, $side * $step,
+        $interval = static function (float $at, callable $profile, float $step, callable $quick) use ($drop, $likelihood): Interval {
+            $best = $likelihood->areMany() ? null : $profile($at);
+            $end = static fn (int $side): float => ($best === null ? $quick($side) : null) ?? self::end(
+                static fn (float $x): float => ($best ?? $profile($at)) - $profile($x) - $drop, $at, $side * $step,
             );
 
             return new Interval(exp($at), exp($end(-1)), exp($end(1)));
         };
-        $of = static function (float $q) use ($interval, $likelihood, $shape, $logScale, $shift): Interval {
-            $moved = $interval($logScale + $q / $shape, static fn (float $y): float => $likelihood->ofLife($y, $q), 1 / $shape);
+        $of = static function (float $q) use ($interval, $likelihood, $shape, $logScale, $shift, $drop): Interval {
+            $at = $logScale + $q / $shape;
+            $moved = $interval(
+                $at, static fn (float $y): float => $likelihood->ofLife($y, $q), 1 / $shape,
+                static fn (int $side): ?float => $likelihood->end(false, $shape, $at, $q, $drop, $side),
+            );
 
             return new Interval(
                 $moved->estimate * exp($shift), (float) $moved->low * exp($shift), (float) $moved->high * exp($shift),
@@ -98,7 +102,9 @@ final readonly class Weibull
         };
 
         return new self(
-            $interval(log($shape), static fn (float $u): float => $likelihood->ofShape(exp($u)), 1.0), $of(0.0),
+            $interval(log($shape), static fn (float $u): float => $likelihood->ofShape(exp($u)), 1.0,
+                static fn (int $side): ?float => $likelihood->end(true, $shape, $logScale, 0.0, $drop, $side),
+            ), $of(0.0),
             $of(log(-log1p(-$percent / 100))), $likelihood->at($shape, $logScale, 0.0) - $r * $shift,
         );
     }

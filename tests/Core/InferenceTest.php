@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Lustrum\Tests\Core;
 
 use Lustrum\Core\Calc\Catalogue;
+use Lustrum\Core\Reliability\Lives;
+use Lustrum\Core\Reliability\Weibull;
+use Lustrum\Core\Reliability\WeibullLikelihood;
 use Lustrum\Core\Statistics\Distribution\Binomial;
 use Lustrum\Core\Statistics\Distribution\ChiSquare;
 use Lustrum\Core\Statistics\Distribution\FisherF;
+use Lustrum\Core\Statistics\Distribution\StudentT;
 use Lustrum\Core\Statistics\Planning;
 use PHPUnit\Framework\TestCase;
 
@@ -235,5 +239,26 @@ final class InferenceTest extends TestCase
         $two = self::answer('panel.rank', $wins('ab', 'ab', 'ab', 'ba'));
         self::near(0.75, is_array($two['strengths']) ? $two['strengths']['a'] : null, 1e-9);
         self::near(sqrt(1 / 3 + 1) / 2, is_array($two['se']) ? $two['se']['a'] : null, 1e-8);
+    }
+
+    /** Of many lives the ends are found in another way, and are the same: where the likelihood has fallen as far. */
+    public function testTheEndsOfManyLivesAreThoseOfTheProfile(): void
+    {
+        $n = 700;
+        $times = array_map(static fn (int $i): float => 100 * (-log(($i - 0.5) / $n)) ** (1 / 1.7), range(1, $n));
+        $lives = Lives::of(array_map(static fn (float $t): float => min($t, 150.0), $times), array_map(static fn (float $t): bool => $t < 150, $times));
+        $found = Weibull::of($lives, 10, 0.95);
+        $likelihood = WeibullLikelihood::of(array_map(log(...), $lives->times), $lives->ended);
+        $events = $lives->events();
+        $fall = $events * log(1 + StudentT::quantile(0.975, $events - 1) ** 2 / ($events - 1)) / 2;
+        $q = log(-log(0.9));
+        foreach ([$found->life->low, $found->life->high] as $end) {
+            self::assertEqualsWithDelta($found->logLikelihood - $fall, $likelihood->ofLife(log((float) $end), $q), 1e-6);
+        }
+        foreach ([$found->shape->low, $found->shape->high] as $end) {
+            self::assertEqualsWithDelta($found->logLikelihood - $fall, $likelihood->ofShape((float) $end), 1e-6);
+        }
+        self::assertLessThan($found->life->estimate, $found->life->low);
+        self::assertGreaterThan($found->life->estimate, $found->life->high);
     }
 }

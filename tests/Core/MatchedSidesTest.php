@@ -6,10 +6,15 @@ namespace Lustrum\Tests\Core;
 
 use Lustrum\Core\Alike\CellDifference;
 use Lustrum\Core\Footing\Difference;
+use Lustrum\Core\Footing\Footing;
 use Lustrum\Core\Judging\CompareBuilds;
+use Lustrum\Core\Judging\CompareLives;
+use Lustrum\Core\Judging\Measured;
 use Lustrum\Core\Judging\MetricComparison;
 use Lustrum\Core\Judging\ParameterChange;
 use Lustrum\Core\Judging\Seen;
+use Lustrum\Core\Judging\Terms;
+use Lustrum\Core\Outcome\ResultKind;
 use Lustrum\Core\Quantity\Quantity;
 use Lustrum\Core\Run\RunFact;
 use Lustrum\Core\Wording\FootingWords;
@@ -69,5 +74,27 @@ final class MatchedSidesTest extends TestCase
         )?->percent;
         self::assertSame([25.0, null, null, -25.0], [$of(20.0, 25.0, 'mm'), $of(20.0, 25.0, '°C'), $of(0.0, 5.0, 'mm'), $of(20.0, 15.0, 'mm')]);
         self::assertNull(ParameterChange::of(Quantity::of(20.0, 'mm'), Quantity::of(2.0, 'cm')));
+    }
+
+    public function testWordsHaveAFootingToo(): void
+    {
+        $found = (new CompareBuilds([], [], 0.95))->metric(
+            'force', Judged::build('b', 'a'), Seen::ofRuns(self::on('b', 'B-1', 'B-1')), Judged::build('a'),
+            Seen::ofRuns(self::on('a', 'A-1', 'A-1')), new Terms(0.95, words: array_map(strval(...), range(1, 60))),
+        );
+        self::assertSame(Footing::Tilted, $found->footing?->footing);
+    }
+
+    public function testLivesAreLookedAtWhereARunWasStoppedOnEitherSide(): void
+    {
+        $of = static fn (ResultKind ...$kinds): Measured => Measured::of(Seen::ofRuns(array_map(
+            static fn (ResultKind $kind, int $i): RunFact => Judged::run(40.0 + $i, kind: $kind), array_values($kinds), array_keys(array_values($kinds)),
+        ))->read('force'));
+        $plain = $of(ResultKind::Equal, ResultKind::Equal, ResultKind::Equal);
+        $stopped = $of(ResultKind::Equal, ResultKind::AtLeast, ResultKind::Equal);
+        $lives = static fn (Measured $here, Measured $there): int => count(CompareLives::look('B', $here, 'A', $there, 0.95)[0]);
+        self::assertSame([0, 2, 2, 2], [
+            $lives($plain, $plain), $lives($stopped, $plain), $lives($plain, $stopped), $lives($stopped, $stopped),
+        ]);
     }
 }

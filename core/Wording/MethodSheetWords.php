@@ -169,6 +169,12 @@ final class MethodSheetWords
         ]));
     }
 
+    /** How many runs a side find a difference, four times out of five. */
+    public static function takesToFind(int $runs, string $difference): string
+    {
+        return Messages::say('method.takesToFind', ['n' => $runs, 'difference' => $difference]);
+    }
+
     /**
      * What an edition does to the results before it.
      *

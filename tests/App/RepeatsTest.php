@@ -97,6 +97,16 @@ final class RepeatsTest extends ApiTestCase
             'Repeats spread by 1.58 N (6 of them: A 1.00 N and B 2.00 N).', (array) self::at($sheet, 'sections', 0, 'lines', 0, 'notes'),
         );
         $method = (array) $sheet['method'];
+        $channel = ['difference' => 2.0] + (array) self::at($method, 'channels', 0);
+        $this->json('PUT', '/api/methods/'.$this->bench->method, ['channels' => [$channel]] + $method);
+        self::assertSame(200, $this->answered());
+        $sheet = $this->json('GET', '/api/methods/'.$this->bench->method.'/sheet');
+        // d = 2/1.58 = 1.26: eleven a side (Cohen 1988, table 2.4.1).
+        self::assertContains(
+            'By how far repeats spread, a difference of 2 N takes 11 runs a side, four times out of five.',
+            (array) self::at($sheet, 'sections', 0, 'lines', 0, 'notes'),
+        );
+        $method = (array) $sheet['method'];
         $this->json('PUT', '/api/methods/'.$this->bench->method, ['rig' => 'Another frame'] + $method);
         self::assertSame(200, $this->answered());
         self::assertContains(

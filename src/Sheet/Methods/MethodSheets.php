@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lustrum\Sheet\Methods;
 
 use Lustrum\Core\Check\Known;
+use Lustrum\Core\Judging\MethodSpread;
 use Lustrum\Core\Run\Amount;
 use Lustrum\Core\Run\Channel;
 use Lustrum\Core\Run\Condition;
@@ -23,6 +24,7 @@ use Lustrum\Domain\Method\Instrument;
 use Lustrum\Domain\Method\Method;
 use Lustrum\Domain\Method\QuestionView;
 use Lustrum\Domain\Revision\Revision;
+use Lustrum\Facts\Book;
 use Lustrum\Facts\Books;
 use Lustrum\Facts\BriefFacts;
 use Lustrum\Facts\DeviceFacts;
@@ -137,10 +139,7 @@ final readonly class MethodSheets
             'channels' => array_map(static fn (Channel $c): MethodLine => new MethodLine(
                 MethodWords::channel($name($c->metric), $c->unit, $c->formula, $c->instrument, $c->resolution, $c->low, $c->high),
                 array_values(array_filter([
-                    self::calibrated($c), MethodWords::tared($c), Fitting::against($c, $instruments),
-                    SpreadWords::course(
-                        $book->repeats($m->name(), $m->edition(), $c->metric, $view->rig), $book->repeats($m->name(), null, $c->metric), $c->unit,
-                    ),
+                    self::calibrated($c), MethodWords::tared($c), Fitting::against($c, $instruments), ...self::spread($m, $c, $book),
                 ])),
             ), $m->channels()),
             'constants' => $said(MethodSheetWords::constant(...), $m->constants()),
@@ -157,6 +156,17 @@ final readonly class MethodSheets
             'ready' => $said(MethodSheetWords::wait(...), $view->ready), 'looks' => $said(MethodSheetWords::look(...), $view->looks),
             'usesUp' => $said(MethodSheetWords::usedUp(...), $view->usesUp),
             'carries' => $said(static fn (Amount $a): string => $a->what.' '.$a->text, $view->carries),
+        ];
+    }
+
+    /** @return list<string> how far repeats spread, and what the difference that is looked for takes by that */
+    private static function spread(Method $m, Channel $c, Book $book): array
+    {
+        $now = $book->repeats($m->name(), $m->edition(), $c->metric, $m->rig());
+
+        return [
+            SpreadWords::course($now, $book->repeats($m->name(), null, $c->metric), $c->unit),
+            Tying::takes($c, MethodSpread::together($now, MethodSpread::TO_PLAN), $book->device->confidence),
         ];
     }
 

@@ -26,6 +26,21 @@ final readonly class Tying
     ) {
     }
 
+    /** What the difference that a channel looks for takes, by how far its repeats spread; empty: one of both is not known. */
+    public static function takes(Channel $channel, ?MethodSpread $spread, float $confidence): string
+    {
+        if ($spread === null || $channel->difference === null || $channel->difference <= 0.0) {
+            return '';
+        }
+        try {
+            $n = Planning::perArm($spread->sd($channel->unit), $channel->difference, self::POWER, $confidence, false);
+        } catch (CoreException) {
+            return '';
+        }
+
+        return MethodSheetWords::takesToFind($n, Numbers::set($channel->difference, $channel->unit));
+    }
+
     /** @return array{int, string} how many, and the shift that fewer would miss; empty where nobody said which difference is looked for */
     public function of(Method $method): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'anew' => 'What its repeats spread by begins anew with this edition and rig: nothing was repeated yet ({n, plural, one {# earlier one} other {# earlier ones}} under another edition or rig).',
+    'takesToFind' => 'By how far repeats spread, a difference of {difference} takes {n, plural, one {# run} other {# runs}} a side, four times out of five.',
     'course' => 'Repeats spread by {sd} ({n, number} of them{builds, plural, =1 {} other {: {each}}}).{enough, select, yes {} other { Too few to tell the next build anything.}}',
     'repeats' => 'repeats of “{method}” spread by {sd} ({n, number} earlier ones, {elsewhere, select, yes {on {device}} other {{builds, plural, =1 {on {first}} other {from {first} to {last}}}}})',
     'aside' => '{runs, plural, =0 {never run} one {# run} other {# runs}} · {rigged, select, yes {{rig} · } other {}}edition {version} · {minutes} min a run',

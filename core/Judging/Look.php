@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lustrum\Core\Judging;
 
+use Lustrum\Core\Alike\Looks;
+
 /**
  * How far the trials that an answer rests on have come, and how often it was opened with new runs.
  *
@@ -35,7 +37,7 @@ final readonly class Look
 
         return new self(
             array_sum(array_column($open, 'ended')), in_array(0, $planned, true) ? 0 : array_sum($planned),
-            max([1, ...array_column($used, 'looks')]), $open !== [],
+            min(Looks::MOST, max([1, ...array_column($used, 'looks')])), $open !== [],
         );
     }
 }

@@ -102,8 +102,8 @@ final readonly class Measured
     {
         $of = [];
         foreach ($this->sided('a') as $one) {
-            if ($one->values !== []) {
-                $of[$one->article] = [...$of[$one->article] ?? [], ...$one->values];
+            foreach ($one->values as $value) {
+                $of[$one->article][] = $value;
             }
         }
 

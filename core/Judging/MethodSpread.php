@@ -60,13 +60,14 @@ final readonly class MethodSpread
 
     private static function ofBunch(Bunch $bunch, Configuration $made, string $letter): self
     {
-        $n = count($bunch->values);
+        // A level that nobody knows is like none, not even like another that is not known: nothing of it repeats.
+        $n = $bunch->alike->isKnown() ? count($bunch->values) : 1;
         $hasLogarithms = $bunch->values !== [] && min($bunch->values) > 0;
 
         return new self(
             implode("\x1f", [$made->methodName, $bunch->channel, $bunch->instrument, $bunch->unit, $made->rig]),
             $made->methodName, $n < 2 ? 0.0 : Sample::of($bunch->values)->squares(),
-            $hasLogarithms ? Sample::of(array_map(log(...), $bunch->values))->squares() : null, max(0, $n - 1), $n < 2 ? 0 : $n,
+            $n < 2 ? 0.0 : ($hasLogarithms ? Sample::of(array_map(log(...), $bunch->values))->squares() : null), max(0, $n - 1), $n < 2 ? 0 : $n,
             $n < 2 ? [] : [$letter], $made->methodVersion,
         );
     }

@@ -44,6 +44,7 @@ final class LookTest extends TestCase
         yield 'one that nobody began is no part of the answer' => [[[0, 6, false, 0], [6, 6, true, 1]], [0, 0, 1, false]];
         yield 'of several the most looked at counts' => [[[6, 6, true, 1], [9, 6, true, 3]], [0, 0, 3, false]];
         yield 'of several those before their end are counted' => [[[6, 6, true, 2], [1, 6, false, 0], [2, 3, false, 0]], [3, 9, 2, true]];
+        yield 'a thousand looks cost no more' => [[[2000, 6, true, 1500]], [0, 0, 1000, false]];
         yield 'one without a planned number' => [[[4, 0, false, 0]], [4, 0, 1, true]];
     }
 

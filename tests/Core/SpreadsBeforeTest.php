@@ -67,6 +67,16 @@ final class SpreadsBeforeTest extends TestCase
         self::assertNull((new SpreadsBefore($all, static fn (string $how): array => []))->of('force', ['b']));
     }
 
+    public function testWhatNobodyKnowsTheLevelOfRepeatsNothing(): void
+    {
+        $of = static fn (string $position): int => array_sum(array_map(
+            static fn (MethodSpread $s): int => $s->df, MethodSpread::ofBuild(Seen::ofRuns([
+                Judged::run(1.0, position: $position), Judged::run(2.0, position: $position), Judged::run(4.0, position: $position),
+            ]), 'A')['force'],
+        ));
+        self::assertSame([2, 0], [$of('20 cm'), $of('unknown')]);
+    }
+
     public function testOtherDevicesAreAskedWhereTheseTellTooLittle(): void
     {
         $other = MethodSpread::byHow(['x' => MethodSpread::ofBuild(Seen::ofRuns(Judged::runs(self::OF['a'])), 'X')])[0]->of('Dunlin');

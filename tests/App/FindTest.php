@@ -127,6 +127,12 @@ final class FindTest extends ApiTestCase
         self::assertSame(['unplaced', 'unplaced'], $stands());
         $again = $this->put('closings', ['failure' => $failure, 'why' => 'That one too.']);
         self::assertEqualsCanonicalizing(['byHand', 'unplaced'], $stands());
+        $this->client->request('GET', '/api/devices/'.$this->bench->device.'/export.json');
+        $file = (array) json_decode($this->client->getInternalResponse()->getContent(), true);
+        self::assertCount(2, (array) $file['closings'], 'It goes along in the file.');
+        $device = self::text($this->json('POST', '/api/workspaces/'.$this->workspace.'/import', $file), 'device');
+        $copy = self::text($this->json('GET', '/api/devices/'.$device.'/frame'), 'spine', 0, 'revision', 'id');
+        self::assertEqualsCanonicalizing(['byHand', 'unplaced'], array_column((array) $this->find($copy)['failures'], 'standing'));
         $this->json('POST', '/api/closings/'.$again.'/withdraw', ['because' => 'It is not closed after all.']);
         self::assertSame(['unplaced', 'unplaced'], $stands());
     }

@@ -147,6 +147,7 @@ final class RuleTest extends TestCase
             $cell = Evidence::cell($wanted, $build, Judged::line($build), static fn (): array => [$wanted->id => $own]);
             self::assertSame([$state, $texture], [$cell->state, $cell->texture], implode(',', $dependsOn));
             self::assertSame($dependsOn === [] ? ['firmware'] : [], array_column($cell->differs, 'name'));
+            self::assertSame([$dependsOn === [], false], [$cell->isOlder(), $cell->isUntried()], 'What was tried before is not untried.');
         }
         // A parameter that nobody explained matters to everything.
         $thicker = Judged::build('a', parameters: [$arm(4.0)], firmware: '1.0');

@@ -161,7 +161,9 @@ final readonly class CompareSides
             if ($some->block !== null || $some->stratum !== $runs[0]->stratum) {
                 return [];
             }
-            $of[$some->side] = [...$of[$some->side] ?? [], ...$some->values];
+            foreach ($some->values as $value) {
+                $of[$some->side][] = $value;
+            }
         }
 
         return $of;

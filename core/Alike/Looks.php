@@ -21,7 +21,7 @@ final class Looks
     public static function confidence(float $confidence, int $looks): float
     {
         if ($looks < 1 || $looks > self::MOST) {
-            throw InvalidInput::because('The first look is look 1, and there are 1,000 at most.', 'looks');
+            throw InvalidInput::because(sprintf('The first look is look 1, and there are %s at most.', number_format(self::MOST)), 'looks');
         }
 
         return $looks === 1 ? $confidence : 1 - (1 - $confidence) / ($looks * ($looks - 1));

@@ -36,6 +36,8 @@ final class AlikeOperations implements OperationGroup
                     'p' => '', 'pairs' => 'strata used', 'n' => 'values used, a and b', 'cells' => 'cell, na, nb, a, b, difference',
                     'opposed' => 'cells whose difference has the other sign', 'onlyA' => 'strata without a counterpart', 'onlyB' => '',
                     'interaction' => 'f, df1, df2, p', 'verdict' => 'higher, lower, indistinct, single, byCell',
+                    'known' => 'did the known spread go into it? only where one was given',
+                    'wider' => 'was it left out because these runs spread farther?',
                 ],
                 static fn (Input $in): array => PriorInput::said(get_object_vars(CompareWithin::of(
                     array_map(self::run(...), $in->objects('runs')), $in->confidence(),

@@ -61,10 +61,10 @@ final class Bench
         return $out;
     }
 
-    /** Repeats whose spread of 1 is known from earlier builds, drifted since by so much either way. */
-    public static function repeats(Chance $c, float $resolution = 0.0): Repeats
+    /** Repeats whose spread, truly 1, is known from earlier builds as well as so many degrees allow. */
+    public static function repeats(Chance $c): Repeats
     {
-        return new Repeats([KnownSpread::of(max(1e-6, $c->known(1.0, self::KNOWN)), self::KNOWN)], $resolution);
+        return new Repeats([KnownSpread::of(max(1e-6, $c->known(1.0, self::KNOWN)), self::KNOWN)]);
     }
 
     /**

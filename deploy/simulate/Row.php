@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Lustrum\Core\Statistics\Proportion;
+
 /** One kind of sentence at one size: how often it is false, or how often something real is found. */
 final readonly class Row
 {
@@ -33,12 +35,9 @@ final readonly class Row
             }
             $worst = $worst === null ? $n : ($this->most === null ? min($worst, $n) : max($worst, $n));
         }
-        $p = $worst / $times;
-        $z = 1.959964;
-        $centre = ($p + $z * $z / 2 / $times) / (1 + $z * $z / $times);
-        $half = $z * sqrt($p * (1 - $p) / $times + $z * $z / 4 / $times / $times) / (1 + $z * $z / $times);
+        $of = Proportion::of($worst, $times)->score(Bench::CONFIDENCE);
 
-        return [100 * $p, 100 * max(0.0, $centre - $half), 100 * min(1.0, $centre + $half)];
+        return [100 * $of->estimate, 100 * max(0.0, $of->low ?? 0.0), 100 * min(1.0, $of->high ?? 1.0)];
     }
 
     /** Missed only where the whole interval lies beyond what is asked. */

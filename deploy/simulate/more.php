@@ -6,8 +6,10 @@ use Lustrum\Core\Alike\AlikeRuns;
 use Lustrum\Core\Alike\CompareProportionsWithin;
 use Lustrum\Core\Alike\CompareSides;
 use Lustrum\Core\Alike\CompareWithin;
+use Lustrum\Core\Alike\Scale;
 use Lustrum\Core\Alike\WithinVerdict;
 use Lustrum\Core\Change\ChangeVerdict;
+use Lustrum\Core\CoreException;
 use Lustrum\Core\Evidence\Kind;
 use Lustrum\Core\Evidence\State;
 use Lustrum\Core\Failure\Closing;
@@ -94,7 +96,7 @@ foreach ([3, 5, 8] as $n) {
             array_push($runs, new AlikeRuns('a', $cell, $c->normals($n, $level)), new AlikeRuns('b', $cell, $c->normals($n, $level)));
         }
 
-        return CompareWithin::of($runs, Bench::CONFIDENCE, Lustrum\Core\Alike\Scale::Add)->verdict === WithinVerdict::ByCell;
+        return CompareWithin::of($runs, Bench::CONFIDENCE, Scale::Add)->verdict === WithinVerdict::ByCell;
     });
     $rows[] = new Row("Any of four sides that are alike is told, $n runs each", 5.5, null, static function (Chance $c) use ($n): bool {
         $found = CompareSides::of(array_map(
@@ -124,7 +126,7 @@ foreach ([3, 5, 8] as $n) {
     $rows[] = new Row("Lives are told apart, $n against $n, some stopped", 5.5, null, static function (Chance $c) use ($n, $lives): bool {
         try {
             return LogRank::of([$lives($c, $n, 120.0), $lives($c, $n, 120.0)])->p < 1 - Bench::CONFIDENCE;
-        } catch (Lustrum\Core\CoreException) {
+        } catch (CoreException) {
             return false;
         }
     });
@@ -191,7 +193,7 @@ foreach ([8, 24] as $n) {
         }
         try {
             $ranked = PairedComparisons::of($pairs);
-        } catch (Lustrum\Core\CoreException) {
+        } catch (CoreException) {
             return false;
         }
         $strengths = $ranked->strengths;

@@ -342,7 +342,7 @@ final class Book
      */
     private function byMetric(string $what, array $builds, array $metrics, callable $workOut, string $stamp = ''): array
     {
-        $ids = array_map(static fn (Build $b): string => $b->id, $builds);
+        $ids = self::ids($builds);
         $before = ($stamp === '' ? implode(':', $ids) : hash('xxh128', implode(':', [...$ids, $stamp]))).':';
         $known = [];
         $parts = array_map(static fn (string $metric): string => $before.$metric, $metrics);
@@ -837,8 +837,6 @@ final class Book
      */
     private function kept(string $what, array $builds, callable $workOut, string $of = ''): mixed
     {
-        return $this->summaries->kept(
-            $this->device->id, $this->counter, $what, array_map(static fn (Build $b): string => $b->id, $builds), $workOut, $of,
-        );
+        return $this->summaries->kept($this->device->id, $this->counter, $what, self::ids($builds), $workOut, $of);
     }
 }

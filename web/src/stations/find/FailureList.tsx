@@ -11,6 +11,12 @@ import type { FindForm } from './Find';
 /** Where a named person may close it sooner than its holds ask. */
 const OPEN: Schemas['Standing'][] = ['open', 'unplaced', 'fixUntried', 'holding', 'cameBack'];
 
+/** What is settled is said in ink, what came back in the colour of failures, the rest as still to do. */
+function colourOf(standing: Schemas['Standing']): string {
+  if (standing === 'cameBack') return 'text-oxide';
+  return ['closed', 'byHand', 'putRight'].includes(standing) ? '' : 'text-brass';
+}
+
 export function FailureList({
   rows,
   revision,
@@ -42,12 +48,8 @@ export function FailureList({
                 </p>
                 {f.note !== '' && <p className="text-sm">{f.note}</p>}
                 <p className="text-sm">
-                  <span
-                    className={`font-semibold ${row.standing === 'cameBack' ? 'text-oxide' : ['closed', 'byHand', 'putRight'].includes(row.standing) ? '' : 'text-brass'}`}
-                  >
-                    {STANDING[row.standing]}
-                  </span>{' '}
-                  · {row.sentence}
+                  <span className={`font-semibold ${colourOf(row.standing)}`}>{STANDING[row.standing]}</span> ·{' '}
+                  {row.sentence}
                 </p>
                 {row.outside.map((sentence) => (
                   <p key={sentence} className="text-sm text-soft">
